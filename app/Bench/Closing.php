@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\ControlJob;
+use App\Models\Visit;
+use Carbon\CarbonImmutable;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Wire\ClosingRecord;
+
+/** What follows from a signature: the job leaves the bench, and the control's summary is written for the lists. */
+final readonly class Closing
+{
+    /** Months to the next look where nobody named a day; common practice, no source. */
+    private const USUAL_MONTHS = 6;
+
+    public static function of(ControlJob $job, Visit $visit, Closed $closed, BenchState $state, CarbonImmutable $now): void
+    {
+        $job->forceFill(['open_control_id' => null, 'closed_at' => $now])->save();
+        $due = $closed->nextCheck ?? $now->addMonths(self::USUAL_MONTHS)->toDateString();
+        $job->control->forceFill([
+            'summary' => self::summary($job, $closed, $state),
+            'planned_on' => null,
+            'due_on' => $due,
+            'due_why' => $closed->nextCheck === null ? 'practice interval' : "named by {$closed->stamp->by->name}",
+        ])->save();
+        if (ControlJob::query()->where('visit_id', $visit->id)->whereNotNull('open_control_id')->doesntExist()) {
+            $visit->forceFill(['closed_at' => $now])->save();
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function summary(ControlJob $job, Closed $closed, BenchState $state): array
+    {
+        $taught = $state->beliefs->play->taught();
+        $tag = $state->facts->tag;
+
+        return [
+            'job' => $job->id,
+            'at' => $closed->stamp->at,
+            'by' => $closed->stamp->by->name,
+            'outcome' => $closed->outcome->value,
+            'record' => ClosingRecord::of($state),
+            'tag' => $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
+            'positions_turns' => array_map(static fn (?Turns $at): ?float => $at?->toFloat(), $state->facts->positions),
+            'taught' => $state->beliefs->play->hasLearned()
+                ? [$state->spec->aim->point->value => ['ln_ratio' => $taught->ln, 'spread' => $taught->forNextJob()->spread]]
+                : [],
+        ];
+    }
+}

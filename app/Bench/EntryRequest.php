@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Shown;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+
+/** What a screen sends to be logged: a typed line with what was shown beside it, or a kind with its body. */
+final readonly class EntryRequest
+{
+    private const UUID = '/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/';
+
+    private const LONGEST_LINE = 100_000;
+
+    private function __construct(
+        public string $id,
+        public string $at,
+        public ?string $after,
+        public ?string $line,
+        public Shown $shown,
+        public ?EntryKind $kind,
+        public ?Node $body,
+        /** Tells a repeat of the same request from another under the same id. */
+        public string $digest,
+    ) {}
+
+    /** @throws BadFile If it is not what the API document says. */
+    public static function from(Node $node): self
+    {
+        $node->object(['id', 'at'], ['after', 'line', 'shown', 'kind', 'body']);
+        if ($node->has('line') === $node->has('kind') && is_string($node->at('line')->value) === $node->has('kind')) {
+            throw BadFile::at('$', 'send either a “line”, or a “kind” with its “body”.');
+        }
+        $kind = $node->has('kind') ? $node->at('kind')->enum(EntryKind::class) : null;
+
+        return new self(
+            self::uuid($node->at('id')),
+            EntryCodec::instant($node->at('at')),
+            $node->has('after') ? self::uuid($node->at('after')) : null,
+            $kind === null ? self::line($node->at('line')) : null,
+            self::shown($node->has('shown') ? $node->at('shown') : Node::of([], '$.shown')),
+            $kind,
+            $kind === null ? null : ($node->has('body') ? $node->at('body') : Node::of([], '$.body')),
+            hash('sha256', (string) json_encode($node->value)),
+        );
+    }
+
+    public static function uuid(Node $node): string
+    {
+        $id = mb_strtolower($node->string(36));
+        if (preg_match(self::UUID, $id) !== 1) {
+            throw BadFile::at($node->path, 'this is not a UUID.');
+        }
+
+        return $id;
+    }
+
+    /** The line as typed; an empty one is the core's to answer. */
+    private static function line(Node $node): string
+    {
+        if (! is_string($node->value)) {
+            throw BadFile::at($node->path, 'this is not text.');
+        }
+        if (strlen($node->value) > self::LONGEST_LINE) {
+            throw BadFile::at($node->path, 'this line is far too long.');
+        }
+
+        return $node->value;
+    }
+
+    private static function shown(Node $node): Shown
+    {
+        $node->object([], ['adjuster', 'turns', 'pose', 'point', 'instrument', 'item', 'unit']);
+
+        return new Shown(
+            $node->optionalString('adjuster', 40),
+            $node->has('turns') ? $node->at('turns')->number(-400, 400) : null,
+            $node->has('pose') ? $node->at('pose')->enum(Pose::class) : null,
+            $node->has('point') ? $node->at('point')->enum(ReadingPoint::class) : null,
+            $node->optionalString('instrument', 40),
+            $node->optionalString('item', 80),
+            $node->has('unit') && $node->at('unit')->string(4) === 'in' ? Unit::Inch : Unit::Millimetre,
+        );
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Http\Problems\Conflict;
+use App\Models\ControlJob;
+use App\Models\EntryRow;
+use App\Models\User;
+use App\Models\Visit;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchLine;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Person;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\ClosingRecord;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+
+/**
+ * The only way into the log. The visit's row is locked, the line resolved and tried on the core, and the entry
+ * inserted with the next number; what is answered was committed.
+ */
+final readonly class Journal
+{
+    /** Kinds that the server writes by itself. */
+    private const OWN = [EntryKind::Opened];
+
+    /** Kinds that belong to the whole visit. */
+    private const VISIT_WIDE = [EntryKind::Condition];
+
+    /**
+     * @throws CoreError If the core refuses the entry.
+     * @throws Conflict If the id stands for something else already.
+     */
+    public function write(ControlJob $job, User $user, EntryRequest $request, CarbonImmutable $now): BenchState
+    {
+        try {
+            return DB::transaction(fn (): BenchState => $this->append($job, $user->id, $user->person(), $request, $now), 3);
+        } catch (UniqueConstraintViolationException $e) {
+            throw new Conflict('This entry is being written under the same id elsewhere. Send it again.', previous: $e);
+        }
+    }
+
+    private function append(ControlJob $job, int $userId, Person $by, EntryRequest $request, CarbonImmutable $now): BenchState
+    {
+        $visit = Visit::query()->lockForUpdate()->findOrFail($job->visit_id);
+        $rows = EntryRow::query()->where('visit_id', $visit->id)->orderBy('seq')->get();
+        $state = JobLog::fromVisit($job, $rows)->replay();
+        if ($this->isRepeat($rows, $request, $job)) {
+            return $state;
+        }
+        [$kind, $body] = $this->resolve($request, $state, $by);
+        if (in_array($kind, self::OWN, true)) {
+            throw Refused::because('A job is opened from the machine\'s page.');
+        }
+        $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line);
+        $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
+        $after = Bench::accept($state, $entry);
+        $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
+        $this->insert($visit, $job, $userId, $entry, $body, $request, $rows, $now);
+        if ($entry instanceof Closed) {
+            Closing::of($job, $visit, $entry, $after, $now);
+        }
+
+        return $after;
+    }
+
+    /** @return array{EntryKind, array<string, mixed>} */
+    private function resolve(EntryRequest $request, BenchState $state, Person $by): array
+    {
+        if ($request->kind !== null) {
+            $body = $request->body?->value;
+
+            return [$request->kind, is_array($body) ? $body : throw Refused::because('The body of an entry is an object.')];
+        }
+        $draft = BenchLine::read($request->line ?? '', $request->shown, $state, $by);
+
+        return [$draft->kind, $draft->body];
+    }
+
+    /** @param  Collection<int, EntryRow>  $rows */
+    private function isRepeat(Collection $rows, EntryRequest $request, ControlJob $job): bool
+    {
+        $same = $rows->firstWhere('id', $request->id) ?? EntryRow::query()->find($request->id);
+        if ($same === null) {
+            return false;
+        }
+        if ($same->digest !== $request->digest || $same->visit_id !== $job->visit_id) {
+            throw new Conflict('Another entry was already written under this id. Nothing was changed.');
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @param  Collection<int, EntryRow>  $rows
+     */
+    private function insert(Visit $visit, ControlJob $job, int $userId, Entry $entry, array $body, EntryRequest $request, Collection $rows, CarbonImmutable $now): void
+    {
+        EntryRow::query()->create([
+            'id' => $request->id,
+            'visit_id' => $visit->id,
+            'seq' => ($rows->last()->seq ?? 0) + 1,
+            'job_id' => in_array($entry->kind(), self::VISIT_WIDE, true) ? null : $job->id,
+            'kind' => $entry->kind()->value,
+            'body' => $body,
+            'line' => $request->line,
+            'at' => $request->at,
+            'at_utc' => CarbonImmutable::parse($request->at)->utc()->format('Y-m-d H:i:s.v'),
+            'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
+            'user_id' => $userId,
+            'by' => ['id' => $entry->stamp->by->id, 'name' => $entry->stamp->by->name, 'role' => $entry->stamp->by->role->value],
+            'after' => $request->after,
+            'digest' => $request->digest,
+        ]);
+    }
+}

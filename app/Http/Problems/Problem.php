@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Problems;
+
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Session\TokenMismatchException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Throwable;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Refused;
+
+/** Every error the API answers with, as RFC 9457 asks: a sentence for the person, never a trace. */
+final readonly class Problem
+{
+    public static function response(Throwable $e): JsonResponse
+    {
+        [$status, $type, $title, $detail] = self::describe($e);
+        $body = ['type' => "/problems/{$type}", 'title' => $title, 'status' => $status, 'detail' => $detail];
+        if ($e instanceof Refused && $e->missing !== []) {
+            $body['missing'] = $e->missing;
+        }
+        $headers = $e instanceof HttpExceptionInterface ? $e->getHeaders() : [];
+
+        return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'] + $headers, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** @return array{int, string, string, string} status, type, title, detail */
+    private static function describe(Throwable $e): array
+    {
+        return match (true) {
+            $e instanceof BadFile && $e->path === '$' && str_starts_with($e->problem, 'this is not JSON') => [400, 'malformed', 'Not JSON', $e->getMessage()],
+            $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
+            $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
+            $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
+            $e instanceof AuthenticationException => [401, 'sign-in', 'Sign in first', 'Your session has ended. Sign in again; what you typed is kept.'],
+            $e instanceof TokenMismatchException => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
+            $e instanceof ModelNotFoundException => [404, 'not-found', 'Not found', 'There is nothing under this address.'],
+            $e instanceof PostTooLargeException => [413, 'too-large', 'Too large', 'That is more than this address takes at once.'],
+            $e instanceof HttpExceptionInterface => self::http($e),
+            default => [500, 'failure', 'Something failed here', 'The workshop server failed. What you typed is kept; try again in a moment.'],
+        };
+    }
+
+    /** @return array{int, string, string, string} */
+    private static function http(HttpExceptionInterface $e): array
+    {
+        return match ($e->getStatusCode()) {
+            404 => [404, 'not-found', 'Not found', 'There is nothing under this address.'],
+            405 => [405, 'method', 'Not that way', 'This address does not answer to that method.'],
+            413 => [413, 'too-large', 'Too large', 'That is more than this address takes at once.'],
+            419 => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
+            429 => [429, 'slow-down', 'Too many tries', 'Too many tries. Wait a minute and try again.'],
+            503 => [503, 'paused', 'Back soon', 'The workshop server is being looked after. Try again in a moment.'],
+            default => [$e->getStatusCode(), 'error', 'Not possible', 'This address cannot answer that.'],
+        };
+    }
+}

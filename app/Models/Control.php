@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * One hand control of one machine.
+ *
+ * @property int $id
+ * @property int $machine_id
+ * @property int $spec_version_id
+ * @property string $key
+ * @property string $name
+ * @property array<string, mixed> $run
+ * @property int $minutes
+ * @property CarbonImmutable|null $planned_on
+ * @property CarbonImmutable|null $due_on
+ * @property string|null $due_why
+ * @property array<string, mixed>|null $summary
+ * @property Machine $machine
+ * @property SpecVersion $specVersion
+ * @property ControlJob|null $openJob
+ */
+final class Control extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
+
+    /** @return BelongsTo<SpecVersion, $this> */
+    public function specVersion(): BelongsTo
+    {
+        return $this->belongsTo(SpecVersion::class);
+    }
+
+    /** @return HasMany<ControlJob, $this> */
+    public function jobs(): HasMany
+    {
+        return $this->hasMany(ControlJob::class);
+    }
+
+    /** @return HasOne<ControlJob, $this> */
+    public function openJob(): HasOne
+    {
+        return $this->hasOne(ControlJob::class, 'open_control_id');
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'run' => 'array', 'summary' => 'array', 'planned_on' => 'immutable_date', 'due_on' => 'immutable_date', 'minutes' => 'integer',
+        ];
+    }
+}

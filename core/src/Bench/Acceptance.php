@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\Entry\Confirmed;
+use VividPull\Core\Bench\Entry\CoverMoved;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\Joined;
+use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ThreadNoted;
+use VividPull\Core\Bench\Entry\Untagged;
+use VividPull\Core\Bench\Entry\Voided;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\LockStep;
+use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Step;
+
+/** Which entries may stand in a log, and the sentence for those that may not. */
+final readonly class Acceptance
+{
+    /** @throws Refused If the author or the moment forbids it, or it speaks of something this control does not have. */
+    public static function check(BenchState $state, Entry $entry): void
+    {
+        self::author($state, $entry);
+        match (true) {
+            $entry instanceof ReadingTaken => self::reading($state, $entry),
+            $entry instanceof Moved, $entry instanceof ThreadNoted, $entry instanceof CoverMoved => self::adjusterOf($state, $entry->adjuster),
+            $entry instanceof Confirmed => self::confirmed($state, $entry),
+            $entry instanceof Inspected => self::inspected($state, $entry),
+            $entry instanceof Checked => self::checked($state, $entry),
+            $entry instanceof Voided => self::voided($state, $entry),
+            $entry instanceof Amended => self::amended($state, $entry),
+            $entry instanceof LeftByChoice => self::byChoice($state),
+            $entry instanceof Untagged => self::untag($state, $entry),
+            $entry instanceof Closed => self::closing($state, $entry),
+            default => null,
+        };
+    }
+
+    /** @throws Refused If the entry would turn an adjuster, then or since, beyond its thread. */
+    public static function checkOutcome(BenchState $before, BenchState $after): void
+    {
+        $beyond = static fn (BenchState $state): array => array_filter($state->facts->moves, static fn (MoveMade $move): bool => $move->beyondThread);
+        $now = $beyond($after);
+        if (count($now) > count($beyond($before))) {
+            self::beyondThread($after, array_values($now)[count($now) - 1]);
+        }
+        foreach ($after->facts->threads as $id => $thread) {
+            $adjuster = $after->run->adjuster($id);
+            $at = $after->facts->positions[$id] ?? null;
+            if ($adjuster !== null && $at !== null && ! isset($after->facts->touched[$id]) && ! $adjuster->travel()->contains($at)) {
+                $shows = self::mm($adjuster->threadShowing($at));
+                $most = self::mm($adjuster->threadShowing($adjuster->travel()->to));
+                throw Refused::because("The {$adjuster->name()} has {$most} mm of thread in all, so {$shows} mm cannot show. Measure it again.");
+            }
+        }
+    }
+
+    private static function author(BenchState $state, Entry $entry): void
+    {
+        $by = $entry->stamp->by;
+        $closed = $state->facts->closed;
+        if ($closed !== null) {
+            throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
+        }
+        if (! $by->role->mayLog()) {
+            throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
+        }
+        if (! $entry instanceof Joined && ! isset($state->facts->joined[$by->id])) {
+            throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
+        }
+    }
+
+    private static function reading(BenchState $state, ReadingTaken $reading): void
+    {
+        $instrument = $state->facts->standing->instrument($reading->instrument);
+        if ($instrument === null) {
+            throw Refused::because(Quoted::text($reading->instrument).' is not an instrument on the shelf. Choose one that is.');
+        }
+        if ($reading->mm > $instrument->reach) {
+            throw Refused::because('Read '.self::mm($reading->mm)." mm, but the {$instrument->name} reaches ".self::mm($instrument->reach).' mm. Type the reading again.');
+        }
+        if ($reading->mm < 0.0) {
+            throw Refused::because('Read '.self::mm($reading->mm).' mm, but play is never below zero. Type the reading again.');
+        }
+        if (! $state->spec->conditions->allows($reading->pose)) {
+            throw Refused::because("The spec knows no figure for {$reading->pose->label()}. Read it with ".self::poses($state->spec->conditions->poses).'.');
+        }
+        if ($state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
+            throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
+        }
+    }
+
+    private static function adjusterOf(BenchState $state, string $id): Adjuster
+    {
+        return $state->run->adjuster($id) ?? throw Refused::because(
+            Quoted::text($id).' is not an adjuster of this control. It has: '
+            .implode(', ', array_map(static fn (Adjuster $a): string => $a->name(), array_values($state->run->adjusters()))).'.',
+        );
+    }
+
+    private static function confirmed(BenchState $state, Confirmed $step): void
+    {
+        if ($step->key === LockStep::KEY) {
+            self::adjusterOf($state, $step->adjuster ?? '');
+
+            return;
+        }
+        $family = $state->spec->family->family();
+        $keys = array_map(static fn (Step $s): string => $s->key, [...$family->makeSafe(), ...$family->closing()]);
+        self::known($step->key, $keys, 'a step of this job');
+    }
+
+    private static function inspected(BenchState $state, Inspected $found): void
+    {
+        $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->family->family()->lookOver());
+        self::known($found->key, $keys, 'something to look over on this control');
+    }
+
+    private static function checked(BenchState $state, Checked $check): void
+    {
+        $proof = array_values(array_filter($state->spec->family->family()->proofs(), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
+        if ($proof === null) {
+            throw Refused::because(Quoted::text($check->key).' is not a proof of this control.');
+        }
+        if (($check->pose === null) !== ($proof->poses === [])) {
+            throw Refused::because($proof->poses === [] ? "“{$proof->question}” is answered once, without a pose."
+                : "“{$proof->question}” is answered for one pose: ".self::poses($proof->poses).'.');
+        }
+        if (! isset($proof->answers[$check->answer])) {
+            throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers)).'.');
+        }
+    }
+
+    private static function voided(BenchState $state, Voided $void): void
+    {
+        $entry = self::target($state, $void->entry);
+        if (trim($void->reason) === '') {
+            throw Refused::because('Taking an entry back needs a reason, such as: v misread the rule.');
+        }
+        if (! $entry->kind()->canBeVoided()) {
+            throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be taken back.");
+        }
+    }
+
+    private static function amended(BenchState $state, Amended $amend): void
+    {
+        $entry = self::target($state, $amend->entry);
+        if (trim($amend->reason) === '') {
+            throw Refused::because('Putting an entry right needs a reason.');
+        }
+        if (! $entry->kind()->canBeAmended() || $entry->kind() !== $amend->becomes->kind()) {
+            throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right as {$amend->becomes->kind()->value}. Take it back and log it anew.");
+        }
+        self::check($state, $amend->becomes);
+    }
+
+    private static function target(BenchState $state, string $id): Entry
+    {
+        $entry = $state->log->find($id);
+        if ($entry === null) {
+            throw Refused::because('The entry to be changed is not in this job.');
+        }
+        if (isset($state->log->voids()[$id])) {
+            throw Refused::because('That entry was taken back already.');
+        }
+
+        return $entry;
+    }
+
+    private static function byChoice(BenchState $state): void
+    {
+        if (! $state->spec->family->family()->allowsByChoice()) {
+            throw Refused::because('A throttle is never left outside its band by choice. Set it, or tag the machine.');
+        }
+    }
+
+    private static function untag(BenchState $state, Untagged $untag): void
+    {
+        if ($state->facts->tag === null) {
+            throw Refused::because('No tag stands on this control.');
+        }
+        if (! $untag->stamp->by->role->mayLiftTag()) {
+            throw Refused::because("Only a lead lifts a tag, and {$untag->stamp->by->name} signs as {$untag->stamp->by->role->value}. Ask a lead to sign.");
+        }
+        if ($state->log->opened->standing->tag === null) {
+            throw Refused::because('A tag hung in this job is lifted by a new job that passes the gate. Close this one as tagged.');
+        }
+        $open = array_filter($state->judgement->gates, static fn (GateState $gate): bool => $gate->status !== GateStatus::Passed);
+        if ($open !== []) {
+            throw Refused::missing('The tag stays until every gate has passed.', array_values(array_map(static fn (GateState $gate): string => $gate->sentence, $open)));
+        }
+    }
+
+    private static function closing(BenchState $state, Closed $closing): void
+    {
+        $by = $closing->stamp->by;
+        if (! $by->role->maySignOff()) {
+            throw Refused::because("{$by->name} signs as {$by->role->value} and cannot sign a job off. Ask a technician or a lead.");
+        }
+        $missing = $state->progress->blocks($closing->outcome);
+        if ($missing !== []) {
+            throw Refused::missing(match ($closing->outcome) {
+                ClosingOutcome::Fit => 'This cannot be closed as fit for use.',
+                ClosingOutcome::ByChoice => 'This cannot be closed as left outside by choice.',
+                ClosingOutcome::Tagged => 'This cannot be closed as tagged.',
+            }, $missing);
+        }
+    }
+
+    private static function beyondThread(BenchState $after, MoveMade $move): never
+    {
+        $adjuster = self::adjusterOf($after, $move->entry->adjuster);
+        $stood = $move->stoodAt?->minus($move->entry->steps ?? $move->stoodAt);
+        $out = $move->entry->steps !== null && $move->entry->steps->count > 0;
+        $room = $stood === null ? null : ($out ? $adjuster->travel()->to->minus($stood) : $stood);
+        $has = $room === null ? '' : ' It has '.($room->isNone() ? 'no thread' : $room->say().' ('.self::mm($adjuster->threadShowing($room)).' mm)').' left that way.';
+        throw Refused::because("The {$adjuster->name()} cannot go ".$adjuster->say($move->entry->steps ?? $move->stoodAt ?? $adjuster->travel()->to).": that is beyond its thread.{$has}");
+    }
+
+    /** @param  list<string>  $known */
+    private static function known(string $key, array $known, string $what): void
+    {
+        if (! in_array($key, $known, true)) {
+            throw Refused::because(Quoted::text($key)." is not {$what}.");
+        }
+    }
+
+    /** @param  list<Pose>  $poses */
+    private static function poses(array $poses): string
+    {
+        return implode(', ', array_map(static fn (Pose $pose): string => $pose->label(), $poses));
+    }
+
+    private static function points(BenchState $state): string
+    {
+        return implode(' or ', array_map(static fn (string $point): string => ReadingPoint::from($point)->label(), array_keys($state->run->couplings->all())));
+    }
+
+    private static function mm(float $mm): string
+    {
+        return rtrim(rtrim(number_format($mm, 2, '.', ''), '0'), '.');
+    }
+}

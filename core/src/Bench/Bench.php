@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Learning\Learning;
+use VividPull\Core\Spec\Spec;
+
+/** The bench: a log replayed into its state, in five steps and nothing else. */
+final readonly class Bench
+{
+    /** Goes up when a replay of the same log could give another answer. */
+    public const ENGINE = '1.0.0';
+
+    public static function replay(Spec $spec, Run $run, Log $log): BenchState
+    {
+        $facts = Replay::facts($run, $log);
+        $beliefs = Learning::believe($spec, $run, $facts);
+        $judgement = Judging::judge($spec, $facts);
+        $progress = Progressing::of($spec, $run, $facts, $judgement);
+
+        return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress);
+    }
+
+    /**
+     * The state with one more entry.
+     *
+     * @throws Refused If the entry may not stand in this log; the sentence says why.
+     */
+    public static function accept(BenchState $before, Entry $entry): BenchState
+    {
+        Acceptance::check($before, $entry);
+        $after = self::replay($before->spec, $before->run, $before->log->with($entry));
+        Acceptance::checkOutcome($before, $after);
+
+        return $after;
+    }
+}

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Errors\NotUnderstood;
+use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\Fraction;
+use VividPull\Core\Quantity\QuantityReader;
+use VividPull\Core\Quantity\ReadQuantity;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\Wheels;
+
+/**
+ * Reads the one line at the bottom of a job.
+ *
+ * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`.
+ * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
+ * `aim loose` changes the policy, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
+ * answer the item shown; what follows such a word is its remark.
+ */
+final readonly class BenchLine
+{
+    private const LONGEST = 500;
+
+    private function __construct(private BenchState $state, private Shown $shown, private Person $by) {}
+
+    /** @throws NotUnderstood If the line means nothing here; the sentence says what was understood and what to type. */
+    public static function read(string $line, Shown $shown, BenchState $state, Person $by): Draft
+    {
+        if (! mb_check_encoding($line, 'UTF-8')) {
+            throw NotUnderstood::line('The line holds characters that are no text. Type it again.');
+        }
+        $length = mb_strlen($line);
+        if ($length > self::LONGEST) {
+            throw NotUnderstood::tooLong($length, self::LONGEST);
+        }
+        $plain = trim((string) preg_replace('/\s+/u', ' ', strtr($line, ['−' => '-'])));
+        if ($plain === '') {
+            throw NotUnderstood::nothing();
+        }
+
+        return (new self($state, $shown, $by))->draft($plain);
+    }
+
+    private function draft(string $line): Draft
+    {
+        [$word, $rest] = [...explode(' ', $line, 2), ''];
+        $word = mb_strtolower($word);
+
+        return $this->answer(mb_strtolower($line), $word, $rest) ?? match (true) {
+            $word === 'n' => new Draft(EntryKind::Note, ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')]),
+            $word === 'v' => $this->void($rest),
+            $word === 'thread' => $this->thread($rest),
+            $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
+            $word === 'aim' => $this->policy($rest),
+            $line === 'done' => $this->moveShown(),
+            in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
+            preg_match('/^[+\-]/', $line) === 1 => $this->move($line),
+            default => $this->reading($line),
+        };
+    }
+
+    /** A word on one of the answers of the item shown; the rest of the line is a remark where one belongs. */
+    private function answer(string $line, string $word, string $rest): ?Draft
+    {
+        $item = $this->shown->item === null ? null : $this->state->progress->item($this->shown->item);
+        foreach ($item->answers ?? [] as $answer) {
+            if ($answer->word === $line) {
+                return new Draft($answer->kind, $answer->body);
+            }
+            if ($answer->word === $word && $answer->asksRemark) {
+                return new Draft($answer->kind, $answer->body + ($rest === '' ? [] : ['remark' => $rest]));
+            }
+        }
+        if (in_array($line, ['ok', 'yes', 'no'], true)) {
+            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.'
+                : "“{$item->label}” is answered otherwise".($item->answers === [] ? '.' : ': '.implode(', ', array_map(static fn (Answer $a): string => $a->word, $item->answers)).'.')));
+        }
+
+        return null;
+    }
+
+    private function void(string $reason): Draft
+    {
+        self::needed($reason, 'Taking an entry back needs a reason, such as: v misread the rule.');
+        $voids = $this->state->log->voids();
+        foreach (array_reverse($this->state->log->entries) as $entry) {
+            if ($entry->stamp->by->is($this->by) && $entry->kind()->canBeVoided() && ! isset($voids[$entry->stamp->id])) {
+                return new Draft(EntryKind::Void, ['entry' => $entry->stamp->id, 'reason' => $reason]);
+            }
+        }
+        throw NotUnderstood::line('There is no entry of yours left to take back. Point at another in the log to take it back.');
+    }
+
+    private function thread(string $rest): Draft
+    {
+        $adjuster = $this->adjuster();
+        $size = QuantityReader::defaultingTo($this->shown->unit)->read(self::needed($rest, 'Type the thread that shows, such as: thread 3.1 mm.'));
+        self::mustBeLength($size);
+
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'showing_mm' => $size->value]);
+    }
+
+    private function policy(string $rest): Draft
+    {
+        $policy = Policy::tryFrom(mb_strtolower($rest))
+            ?? throw NotUnderstood::line(Quoted::text($rest).' is no place in the band to aim for. Type aim middle, aim crisp or aim loose.');
+
+        return new Draft(EntryKind::Policy, ['policy' => $policy->value]);
+    }
+
+    private function condition(string $engine, string $rest): Draft
+    {
+        $wheels = match (mb_strtolower($rest)) {
+            '' => Wheels::OnGround,
+            'stand', 'on stand' => Wheels::OnStand,
+            default => throw NotUnderstood::line("Read {$engine}, but not ".Quoted::text($rest).". Type {$engine}, or {$engine} stand."),
+        };
+
+        return new Draft(EntryKind::Condition, ['engine' => EngineHeat::from($engine)->value, 'wheels' => $wheels->value]);
+    }
+
+    private function moveShown(): Draft
+    {
+        if ($this->shown->turns === null) {
+            throw NotUnderstood::line('No move was shown, so there is none to call done. Log what you turned, such as +3f.');
+        }
+
+        return $this->moved(Turns::exactly($this->shown->turns));
+    }
+
+    private function move(string $line): Draft
+    {
+        $sign = $line[0] === '-' ? -1 : 1;
+        $amount = mb_strtolower(trim(mb_substr($line, 1)));
+        if (preg_match('/^[\d.,\/ ]+$/', $amount) === 1) {
+            throw NotUnderstood::line("Is {$line} a reading or a move? Type {$amount} for a reading, or {$line[0]}{$amount}t for turns and {$line[0]}{$amount}f for flats.");
+        }
+        if (preg_match('/^(?:(?<turns>[\d.,\/ ]+?) ?t(?:urns?)?)? ?(?:(?<flats>\d+) ?f(?:lats?)?)?$/', $amount, $part) !== 1) {
+            $this->refuseSteps($line, $amount);
+        }
+        $turns = ($part['turns'] ?? '') === '' ? 0.0 : Fraction::fromText($part['turns'])->toFloat();
+        $flats = (int) ($part['flats'] ?? 0);
+        if ($turns + $flats / 6 > 200) {
+            throw NotUnderstood::line("Read {$line}, but no adjuster has that many turns.");
+        }
+
+        return $this->moved(Turns::fromCount($sign * Turns::exactly($turns)->plus(Turns::fromFlats($flats))->count));
+    }
+
+    private function refuseSteps(string $line, string $amount): never
+    {
+        $adjuster = $this->adjuster();
+        $unit = (string) preg_replace('/^[\d.,\/ ]+/', '', $amount);
+        $counts = "The {$adjuster->name()} counts in turns and flats: +1t, -2f or +1t2f.";
+        throw NotUnderstood::line('Read '.Quoted::text($line).' as a move, but '.Quoted::text($unit)." is no step of it. {$counts}");
+    }
+
+    private function moved(Turns $steps): Draft
+    {
+        if ($steps->isNone()) {
+            throw NotUnderstood::line('A move of nothing is no move. Type how far it was turned, such as +2f.');
+        }
+
+        return new Draft(EntryKind::Move, ['adjuster' => $this->adjuster()->id(), 'turns' => $steps->toFloat()]);
+    }
+
+    private function reading(string $line): Draft
+    {
+        $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
+        self::mustBeLength($read);
+        $condition = $this->state->facts->condition;
+        if ($condition === null) {
+            throw NotUnderstood::line("Read {$line}. Say first how the machine stands, cold or hot, for play changes with heat; then type it again.");
+        }
+
+        return new Draft(EntryKind::Reading, [
+            'mm' => $read->value,
+            'entered' => $read->entered,
+            'written_step_mm' => $read->unit === Unit::Inch ? $read->writtenStep : 0.0,
+            'point' => ($this->shown->point ?? $this->state->spec->aim->point)->value,
+            'pose' => ($this->shown->pose ?? Pose::Straight)->value,
+            'engine' => $condition->engine->value,
+            'wheels' => $condition->wheels->value,
+            'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
+        ]);
+    }
+
+    private function instrument(): string
+    {
+        $shelf = $this->state->facts->standing->shelf;
+
+        return $this->shown->instrument ?? (array_key_first($shelf) === null ? Instrument::COIN : (string) array_key_first($shelf));
+    }
+
+    private function adjuster(): Adjuster
+    {
+        $adjusters = $this->state->run->adjusters();
+        $id = $this->shown->adjuster ?? (count($adjusters) === 1 ? array_key_first($adjusters) : '');
+
+        return $adjusters[$id] ?? throw NotUnderstood::line('No such adjuster on this control. Choose one: '
+            .implode(', ', array_map(static fn (Adjuster $a): string => $a->name(), array_values($adjusters))).'.');
+    }
+
+    private static function mustBeLength(ReadQuantity $read): void
+    {
+        if ($read->dimension !== Dimension::Length) {
+            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; play is a length. Type it in mm or in.");
+        }
+    }
+
+    private static function needed(string $text, string $sentence): string
+    {
+        return trim($text) === '' ? throw NotUnderstood::line($sentence) : trim($text);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Planning\Planner;
+use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Spec\Spec;
+
+/** Everything there is to know about a job at one moment. Derived from its log, never stored. */
+final readonly class BenchState
+{
+    public function __construct(
+        public Spec $spec,
+        public Run $run,
+        public Log $log,
+        public Facts $facts,
+        public Beliefs $beliefs,
+        public Judgement $judgement,
+        public Progress $progress,
+    ) {}
+
+    /** What to do next. Worked out when asked, since most steps of an answer do without. */
+    public function next(): PlanOutcome
+    {
+        return Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
+    }
+
+    /** @return array<string, Turns|null> what brings each touched adjuster back to where it was found; null where unknown */
+    public function wayHome(): array
+    {
+        $way = [];
+        foreach (array_keys($this->facts->touched) as $id) {
+            $home = $this->facts->home[$id] ?? null;
+            $now = $this->facts->positions[$id] ?? null;
+            $way[$id] = $home === null || $now === null ? null : $home->minus($now);
+        }
+
+        return $way;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench\Entry;
+
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Wheels;
+
+/** One reading of free play, with everything it must carry to be compared. */
+final readonly class ReadingTaken extends Entry
+{
+    public function __construct(
+        Stamp $stamp,
+        public float $mm,
+        public string $entered,
+        /** The step the person wrote in, in mm, where it is coarser than the instrument: 0.79 for a 32nd; 0 if not. */
+        public float $writtenStep,
+        public ReadingPoint $point,
+        public Pose $pose,
+        public EngineHeat $engine,
+        public Wheels $wheels,
+        public string $instrument,
+    ) {
+        parent::__construct($stamp);
+    }
+
+    public function kind(): EntryKind
+    {
+        return EntryKind::Reading;
+    }
+
+    /** Whether this reading repeats the other: the same thing, read the same way, by the same person. */
+    public function repeats(self $other): bool
+    {
+        return $this->point === $other->point && $this->pose === $other->pose && $this->engine === $other->engine
+            && $this->wheels === $other->wheels && $this->instrument === $other->instrument
+            && $this->stamp->by->is($other->stamp->by);
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\Entry\ConditionNoted;
+use VividPull\Core\Bench\Entry\Confirmed;
+use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\Noted;
+use VividPull\Core\Bench\Entry\ThreadNoted;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Spec\Policy;
+
+/** What the log says happened, nothing concluded from it yet. */
+final readonly class Facts
+{
+    /**
+     * @param  array<string, Person>  $joined  by person id
+     * @param  array<string, Turns|null>  $positions  by adjuster; null is unknown
+     * @param  array<string, Turns|null>  $home  where each stood before anyone touched it
+     * @param  array<string, true>  $touched  adjusters moved in this job
+     * @param  array<string, true>  $locked  adjusters locked since their last move
+     * @param  array<string, ThreadNoted>  $threads  the first thread reading of each adjuster
+     * @param  array<string, Confirmed>  $confirmed  by key
+     * @param  array<string, Inspected>  $inspected  by key
+     * @param  array<string, true>  $coversOff  by adjuster
+     * @param  list<ReadingGroup>  $groups
+     * @param  list<MoveMade>  $moves
+     * @param  array<string, Checked>  $checks  answers given since the last move, by key and pose
+     * @param  list<Checked>  $voidedChecks  answers taken back; they still print
+     * @param  list<Noted>  $notes
+     */
+    public function __construct(
+        public Standing $standing,
+        public array $joined,
+        public array $positions,
+        public array $home,
+        public array $touched,
+        public array $locked,
+        public array $threads,
+        public array $confirmed,
+        public array $inspected,
+        public ?ConditionNoted $condition,
+        public array $coversOff,
+        public array $groups,
+        public array $moves,
+        public array $checks,
+        public array $voidedChecks,
+        public array $notes,
+        public ?Policy $policy,
+        public ?LeftByChoice $byChoice,
+        public ?StandingTag $tag,
+        public ?Closed $closed,
+        public float $slack,
+        public int $stretch,
+        public int $setting,
+        public bool $lastMoveCrossed,
+    ) {}
+
+    public static function checkKey(string $key, ?string $pose): string
+    {
+        return $pose === null ? $key : "{$key}/{$pose}";
+    }
+
+    /** Groups read before anything was moved. */
+    public function asFound(): ?ReadingGroup
+    {
+        foreach ($this->groups as $group) {
+            if ($group->moves === 0) {
+                return $group;
+            }
+        }
+
+        return null;
+    }
+
+    public function isLocked(): bool
+    {
+        return array_diff_key($this->touched, $this->locked) === [];
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Family\Family;
+use VividPull\Core\Family\Gate;
+use VividPull\Core\Family\GateKey;
+use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Spec\Spec;
+
+/**
+ * The hard gates of a family. All passed: it may be fit for use. Any failed: only a tag ends the job. Any unknown: it
+ * cannot be closed, and the sentence names what was not tried.
+ */
+final readonly class Gates
+{
+    /**
+     * @param  array<string, Verdict>  $poses
+     * @return list<GateState>
+     */
+    public static function states(Spec $spec, Facts $facts, array $poses): array
+    {
+        $family = $spec->family->family();
+
+        return array_map(static fn (Gate $gate): GateState => match ($gate->key) {
+            GateKey::WireSound => self::inspected($family, $gate, $facts),
+            GateKey::NotTaut => self::notTaut($gate, $poses),
+            GateKey::SnapShut, GateKey::WireInGroove => self::proved($family, $gate, $facts),
+        }, $family->gates());
+    }
+
+    private static function inspected(Family $family, Gate $gate, Facts $facts): GateState
+    {
+        foreach ($family->lookOver() as $inspection) {
+            if ($inspection->gate !== $gate->key) {
+                continue;
+            }
+            $found = $facts->inspected[$inspection->key] ?? null;
+            if ($found === null) {
+                return new GateState($gate, GateStatus::Unknown, "{$inspection->label}: not looked over yet.");
+            }
+            if ($found->finding === Finding::Fault) {
+                return new GateState($gate, GateStatus::Failed, $gate->failure);
+            }
+        }
+
+        return new GateState($gate, GateStatus::Passed, $gate->title);
+    }
+
+    /** @param  array<string, Verdict>  $poses */
+    private static function notTaut(Gate $gate, array $poses): GateState
+    {
+        $unread = [];
+        foreach ($poses as $pose => $verdict) {
+            if ($verdict->is(VerdictKind::Taut)) {
+                return new GateState($gate, GateStatus::Failed, $gate->failure.' Seen with '.Pose::from($pose)->label().'.');
+            }
+            if ($verdict->is(VerdictKind::Unread) || $verdict->is(VerdictKind::NotJudged)) {
+                $unread[] = Pose::from($pose)->label();
+            }
+        }
+
+        return $unread === []
+            ? new GateState($gate, GateStatus::Passed, $gate->title)
+            : new GateState($gate, GateStatus::Unknown, 'Not read since the last move or lock: '.implode(', ', $unread).'.');
+    }
+
+    private static function proved(Family $family, Gate $gate, Facts $facts): GateState
+    {
+        $untried = [];
+        foreach ($family->proofs() as $proof) {
+            if ($proof->gate !== $gate->key) {
+                continue;
+            }
+            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+                $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
+                if ($answer !== null && ! $proof->passes($answer->answer)) {
+                    return new GateState($gate, GateStatus::Failed, rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.');
+                }
+                if ($answer === null) {
+                    $untried[] = $pose === null ? $proof->question : $pose->label();
+                }
+            }
+        }
+
+        return $untried === []
+            ? new GateState($gate, GateStatus::Passed, $gate->title)
+            : new GateState($gate, GateStatus::Unknown, "{$gate->title}: not tried yet: ".implode(', ', $untried).'.');
+    }
+}

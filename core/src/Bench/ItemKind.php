@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+/** How an item is settled: by one of its answers, or in a way of its own. */
+enum ItemKind: string
+{
+    case Answer = 'answer';
+    case Thread = 'thread';
+    case Reading = 'reading';
+    case InBand = 'in_band';
+    case SignOff = 'sign_off';
+}

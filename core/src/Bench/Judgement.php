@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Measurement\Sweep;
+use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Spec\SpecBand;
+
+/** What the facts say about the spec. */
+final readonly class Judgement
+{
+    /**
+     * @param  array<string, Verdict>  $poses  how the control stands in each pose of the spec, as last read
+     * @param  array<string, ReadingGroup>  $poseGroups  the groups those verdicts are on
+     * @param  list<GateState>  $gates
+     */
+    public function __construct(
+        public ?ReadingGroup $foundGroup,
+        public Verdict $found,
+        public ?ReadingGroup $nowGroup,
+        public Verdict $now,
+        public Sweep $sweep,
+        /** The band straight must keep for every pose read to be inside; null when they spread too wide for it. */
+        public ?SpecBand $measuredBand,
+        /** The same with an allowance for poses not read yet: what is planned for. */
+        public ?SpecBand $plannedBand,
+        public array $poses,
+        public array $poseGroups,
+        public array $gates,
+    ) {}
+
+    /** @return list<GateState> */
+    public function gatesThat(GateStatus $status): array
+    {
+        return array_values(array_filter($this->gates, static fn (GateState $gate): bool => $gate->status === $status));
+    }
+}

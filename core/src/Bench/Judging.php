@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Measurement\Deciding;
+use VividPull\Core\Measurement\Sweep;
+use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\SpecBand;
+
+/** Verdicts on reading groups, the sweep through the poses, and the hard gates. */
+final readonly class Judging
+{
+    public static function judge(Spec $spec, Facts $facts): Judgement
+    {
+        $sweep = self::sweep($spec, $facts);
+        $measured = $sweep->measuredBand($spec->aim->band);
+        $straight = $measured ?? $spec->aim->band;
+        $found = self::asFoundGroup($spec, $facts);
+        $groups = self::currentGroups($spec, $facts);
+        $poses = [];
+        foreach ($spec->conditions->poses as $pose) {
+            $group = $groups[$pose->value] ?? null;
+            $band = $pose === Pose::Straight ? $straight : $spec->aim->band;
+            $poses[$pose->value] = $group === null ? Verdict::unread(self::whyUnread($facts, $pose)) : self::verdict($spec, $facts, $group, $band);
+        }
+
+        return new Judgement(
+            $found,
+            $found === null ? Verdict::unread('Not read yet') : self::verdict($spec, $facts, $found, $straight),
+            $groups[Pose::Straight->value] ?? null,
+            $poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'),
+            $sweep,
+            $measured,
+            $sweep->plannedBand($spec->aim->band),
+            $poses,
+            $groups,
+            Gates::states($spec, $facts, $poses),
+        );
+    }
+
+    private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band): Verdict
+    {
+        $objection = self::objection($spec, $group);
+
+        return $objection !== null
+            ? Verdict::notJudged($objection)
+            : Verdict::of($group->found, $band, $spec->rule, static fn (): string => Deciding::advice($group, $band, $facts->standing, $spec->rule));
+    }
+
+    private static function objection(Spec $spec, ReadingGroup $group): ?string
+    {
+        $reading = $group->first();
+        if ($group->crossed) {
+            return 'two people moved this cable. Read it again';
+        }
+        if ($reading->point !== $spec->aim->point) {
+            return "read at the {$reading->point->label()}; the figure is for the {$spec->aim->point->label()}";
+        }
+
+        return $spec->conditions->objection($reading->engine, $reading->wheels);
+    }
+
+    /** The first straight group before any move that can be held against the band; else the first there is. */
+    private static function asFoundGroup(Spec $spec, Facts $facts): ?ReadingGroup
+    {
+        $last = null;
+        foreach ($facts->groups as $group) {
+            if ($group->moves === 0 && $group->first()->pose === Pose::Straight && $group->setting === 0) {
+                $last = self::objection($spec, $group) === null || $last === null ? $group : $last;
+            }
+        }
+
+        return $last;
+    }
+
+    /** @return array<string, ReadingGroup> the last group of each pose since the last move and lock */
+    private static function currentGroups(Spec $spec, Facts $facts): array
+    {
+        $current = [];
+        foreach ($facts->groups as $group) {
+            if ($group->setting === $facts->setting) {
+                $current[$group->first()->pose->value] = $group;
+            }
+        }
+
+        return $current;
+    }
+
+    private static function whyUnread(Facts $facts, Pose $pose): string
+    {
+        return match (true) {
+            $facts->lastMoveCrossed => 'Two people moved this cable: read it again',
+            $pose !== Pose::Straight => "Not read with {$pose->label()}",
+            $facts->moves === [] && $facts->setting === 0 => 'Not read yet',
+            $facts->isLocked() => 'Locked: read it again, for locking turns the adjuster',
+            default => 'Moved: pull it fully three times and read it',
+        };
+    }
+
+    private static function sweep(Spec $spec, Facts $facts): Sweep
+    {
+        $offsets = [];
+        foreach ($spec->conditions->poses as $pose) {
+            if ($pose !== Pose::Straight) {
+                $offsets[$pose->value] = self::offset($spec, $facts, $pose);
+            }
+        }
+
+        return Sweep::of($offsets);
+    }
+
+    /** @return array{d: float, u: float}|null pose minus straight, from the latest setting at which both were read */
+    private static function offset(Spec $spec, Facts $facts, Pose $pose): ?array
+    {
+        $straights = [];
+        $offset = null;
+        $others = [];
+        foreach ($facts->groups as $group) {
+            if (self::objection($spec, $group) !== null) {
+                continue;
+            }
+            match ($group->first()->pose) {
+                Pose::Straight => $straights[$group->setting] = $group->found,
+                $pose => $others[$group->setting] = $group->found,
+                default => null,
+            };
+        }
+        foreach ($others as $setting => $found) {
+            $straight = $straights[$setting] ?? null;
+            if ($straight !== null) {
+                $offset = [
+                    'd' => $found->mean - $straight->mean,
+                    'u' => sqrt($found->standardOfDifference() ** 2 + $straight->standardOfDifference() ** 2),
+                ];
+            }
+        }
+
+        return $offset;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+/** How far the job is: the items of each stage, the stage with the first thing missing, and how it may end. */
+final readonly class Progress
+{
+    /**
+     * @param  array<string, list<StageItem>>  $items  by stage
+     * @param  list<string>  $blocksFit  what stands in the way of closing as fit, a sentence each
+     * @param  list<string>  $blocksByChoice
+     * @param  list<string>  $blocksTagged
+     */
+    public function __construct(
+        public JobStage $stage,
+        public array $items,
+        public array $blocksFit,
+        public array $blocksByChoice,
+        public array $blocksTagged,
+    ) {}
+
+    /** The first thing missing in the current stage. */
+    public function asks(): ?StageItem
+    {
+        foreach ($this->items[$this->stage->value] ?? [] as $item) {
+            if (! $item->done) {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+
+    public function item(string $key): ?StageItem
+    {
+        foreach ($this->items as $items) {
+            foreach ($items as $item) {
+                if ($item->key === $key) {
+                    return $item;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> */
+    public function blocks(ClosingOutcome $outcome): array
+    {
+        return match ($outcome) {
+            ClosingOutcome::Fit => $this->blocksFit,
+            ClosingOutcome::ByChoice => $this->blocksByChoice,
+            ClosingOutcome::Tagged => $this->blocksTagged,
+        };
+    }
+}

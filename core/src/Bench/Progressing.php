@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Spec;
+
+/** Stage, what is missing, and how the job may end. */
+final readonly class Progressing
+{
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement): Progress
+    {
+        $items = (new StageItems($spec, $run, $facts, $judgement))->all();
+        $missing = self::missing($items, []);
+        $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
+        $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));
+        $gates = [...$failed, ...$unknown];
+
+        return new Progress(
+            self::stage($items, $facts),
+            $items,
+            array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($facts, $judgement), ...$missing])),
+            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($items, ['in_band', 'check:', 'pose:'])])),
+            $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
+        );
+    }
+
+    /** @param  array<string, list<StageItem>>  $items */
+    private static function stage(array $items, Facts $facts): JobStage
+    {
+        if ($facts->closed === null) {
+            foreach ($items as $stage => $of) {
+                foreach ($of as $item) {
+                    if (! $item->done) {
+                        return JobStage::from($stage);
+                    }
+                }
+            }
+        }
+
+        return JobStage::Close;
+    }
+
+    /**
+     * What is missing before the signature, a sentence each; items answered but failed count where they are not let off.
+     *
+     * @param  array<string, list<StageItem>>  $items
+     * @param  list<string>  $letOff  beginnings of the keys of items that may be answered badly, or not at all
+     * @return list<string>
+     */
+    private static function missing(array $items, array $letOff): array
+    {
+        $missing = [];
+        foreach ($items as $stage => $of) {
+            foreach ($of as $item) {
+                $off = array_filter($letOff, static fn (string $key): bool => str_starts_with($item->key, $key));
+                $answered = $item->failed || $item->said !== null;
+                if ($item->done || $item->kind === ItemKind::SignOff || ($off !== [] && $answered)) {
+                    continue;
+                }
+                $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).($item->failed ? ' failed.' : ' is missing.');
+            }
+        }
+
+        return $missing;
+    }
+
+    /** @return list<string> */
+    private static function tagStands(Facts $facts): array
+    {
+        return $facts->tag === null ? [] : ["A tag stands ({$facts->tag->reason}). A lead lifts it once every gate has passed."];
+    }
+
+    /** @return list<string> */
+    private static function byChoiceStands(Facts $facts, Judgement $judgement): array
+    {
+        return $facts->byChoice !== null && $judgement->now->kind->isOutside()
+            ? ['It is left outside by choice: close it as that.'] : [];
+    }
+
+    /** @return list<string> */
+    private static function mayChoose(Spec $spec, Facts $facts): array
+    {
+        return match (true) {
+            ! $spec->family->family()->allowsByChoice() => ['A throttle is never left outside its band by choice.'],
+            $facts->byChoice === null => ['Say why it is left outside the band by choice.'],
+            default => [],
+        };
+    }
+}

@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\Entry\ConditionNoted;
+use VividPull\Core\Bench\Entry\Confirmed;
+use VividPull\Core\Bench\Entry\CoverMoved;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\Joined;
+use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\Noted;
+use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\Tagged;
+use VividPull\Core\Bench\Entry\ThreadNoted;
+use VividPull\Core\Bench\Entry\Untagged;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\LockStep;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Spec\Policy;
+
+/** Folds a log into facts: positions, home marks, reading groups, answers. It never judges and never refuses. */
+final class Replay
+{
+    /** @var array<string, Person> */
+    private array $joined;
+
+    /** @var array<string, Turns|null> */
+    private array $positions = [];
+
+    /** @var array<string, Turns|null> */
+    private array $home;
+
+    /** @var array<string, true> */
+    private array $touched = [];
+
+    /** @var array<string, true> */
+    private array $locked = [];
+
+    /** @var array<string, ThreadNoted> */
+    private array $threads = [];
+
+    /** @var array<string, Confirmed> */
+    private array $confirmed = [];
+
+    /** @var array<string, Inspected> */
+    private array $inspected = [];
+
+    private ?ConditionNoted $condition = null;
+
+    /** @var array<string, true> */
+    private array $coversOff = [];
+
+    /** @var list<ReadingGroup> */
+    private array $groups = [];
+
+    /** @var list<ReadingTaken> readings of the group being gathered */
+    private array $gathering = [];
+
+    private bool $gatheringCrossed = false;
+
+    /** @var list<MoveMade> */
+    private array $moves = [];
+
+    /** @var array<string, Checked> */
+    private array $checks = [];
+
+    /** @var list<Noted> */
+    private array $notes = [];
+
+    private ?Policy $policy = null;
+
+    private ?LeftByChoice $byChoice = null;
+
+    private ?StandingTag $tag;
+
+    private ?Closed $closed = null;
+
+    private float $slack = 0.0;
+
+    private int $stretch = 0;
+
+    private int $setting = 0;
+
+    private bool $lastMoveCrossed = false;
+
+    private Crossings $crossings;
+
+    private function __construct(private readonly Run $run, private readonly Log $log)
+    {
+        $standing = $log->opened->standing;
+        foreach ($run->adjusters() as $id => $adjuster) {
+            $this->positions[$id] = $standing->positions[$id] ?? null;
+        }
+        $this->home = $this->positions;
+        $this->tag = $standing->tag;
+        $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
+        $this->crossings = Crossings::in($log);
+    }
+
+    public static function facts(Run $run, Log $log): Facts
+    {
+        $replay = new self($run, $log);
+        foreach ($log->effective() as $entry) {
+            $replay->apply($entry);
+        }
+        $replay->finishGroup();
+
+        return $replay->gathered();
+    }
+
+    private function apply(Entry $entry): void
+    {
+        match (true) {
+            $entry instanceof ReadingTaken => $this->read($entry),
+            $entry instanceof Moved => $this->move($entry),
+            $entry instanceof Confirmed => $this->confirm($entry),
+            $entry instanceof ThreadNoted => $this->noteThread($entry),
+            $entry instanceof Checked => $this->checks[Facts::checkKey($entry->key, $entry->pose?->value)] = $entry,
+            $entry instanceof Inspected => $this->inspected[$entry->key] = $entry,
+            $entry instanceof ConditionNoted => $this->condition = $entry,
+            $entry instanceof CoverMoved => $this->moveCover($entry),
+            $entry instanceof PolicyChosen => $this->policy = $entry->policy,
+            $entry instanceof LeftByChoice => $this->byChoice = $entry,
+            $entry instanceof Noted => $this->notes[] = $entry,
+            $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
+            $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
+            $entry instanceof Untagged => $this->tag = null,
+            $entry instanceof Closed => $this->closed = $entry,
+            $entry instanceof Opened => null,
+            default => null,
+        };
+    }
+
+    private function read(ReadingTaken $reading): void
+    {
+        $crossed = $this->crossings->concern($reading);
+        $last = $this->gathering[0] ?? null;
+        if ($last !== null && (! $reading->repeats($last) || $crossed !== $this->gatheringCrossed)) {
+            $this->finishGroup();
+        }
+        if ($crossed && $this->gathering === []) {
+            $this->stretch++;
+        }
+        $this->gatheringCrossed = $crossed;
+        $this->gathering[] = $reading;
+    }
+
+    private function finishGroup(): void
+    {
+        if ($this->gathering === []) {
+            return;
+        }
+        $this->groups[] = ReadingGroup::of(
+            $this->gathering,
+            $this->log->opened->standing,
+            $this->slack,
+            $this->stretch,
+            $this->setting,
+            count($this->moves),
+            $this->gatheringCrossed,
+        );
+        $this->gathering = [];
+    }
+
+    private function move(Moved $move): void
+    {
+        $adjuster = $this->run->adjuster($move->adjuster);
+        if ($adjuster === null) {
+            return;
+        }
+        $this->finishGroup();
+        $at = $this->positions[$move->adjuster];
+        $now = $move->steps === null ? null : $at?->plus($move->steps);
+        $beyond = $now !== null && ! $adjuster->travel()->contains($now);
+        $this->lastMoveCrossed = $this->crossings->concern($move);
+        if ($move->steps === null || $this->lastMoveCrossed) {
+            $this->stretch++;
+        }
+        $this->slack += $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
+        $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
+        $this->positions[$move->adjuster] = $now;
+        $this->touched[$move->adjuster] = true;
+        unset($this->locked[$move->adjuster]);
+        $this->checks = [];
+        $this->byChoice = null;
+        $this->setting++;
+    }
+
+    private function confirm(Confirmed $step): void
+    {
+        if ($step->key !== LockStep::KEY || $step->adjuster === null) {
+            $this->confirmed[$step->key] = $step;
+
+            return;
+        }
+        $this->finishGroup();
+        $this->locked[$step->adjuster] = true;
+        $this->setting++;
+    }
+
+    /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
+    private function noteThread(ThreadNoted $thread): void
+    {
+        if (! array_key_exists($thread->adjuster, $this->positions)) {
+            return;
+        }
+        $this->threads[$thread->adjuster] ??= $thread;
+        $this->positions[$thread->adjuster] = $thread->position;
+        if (! isset($this->touched[$thread->adjuster])) {
+            $this->home[$thread->adjuster] = $thread->position;
+        }
+    }
+
+    private function moveCover(CoverMoved $cover): void
+    {
+        if ($cover->off) {
+            $this->coversOff[$cover->adjuster] = true;
+        } else {
+            unset($this->coversOff[$cover->adjuster]);
+        }
+    }
+
+    /** @return list<Checked> */
+    private function voidedChecks(): array
+    {
+        $voids = $this->log->voids();
+
+        return array_values(array_filter(
+            $this->log->entries,
+            static fn (Entry $entry): bool => $entry instanceof Checked && isset($voids[$entry->stamp->id]),
+        ));
+    }
+
+    private function gathered(): Facts
+    {
+        return new Facts(
+            $this->log->opened->standing,
+            $this->joined,
+            $this->positions,
+            $this->home,
+            $this->touched,
+            $this->locked,
+            $this->threads,
+            $this->confirmed,
+            $this->inspected,
+            $this->condition,
+            $this->coversOff,
+            $this->groups,
+            $this->moves,
+            $this->checks,
+            $this->voidedChecks(),
+            $this->notes,
+            $this->policy,
+            $this->byChoice,
+            $this->tag,
+            $this->closed,
+            $this->slack,
+            $this->stretch,
+            $this->setting,
+            $this->lastMoveCrossed,
+        );
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Quantity\Unit;
+
+/** What the person had before their eyes when they typed a line: a bare `+3f` means the adjuster that was shown. */
+final readonly class Shown
+{
+    public function __construct(
+        public ?string $adjuster,
+        /** The move shown for that adjuster, in turns, out positive. */
+        public ?float $turns,
+        public ?Pose $pose,
+        public ?ReadingPoint $point,
+        public ?string $instrument,
+        /** Key of the item the screen asked for. */
+        public ?string $item,
+        public Unit $unit = Unit::Millimetre,
+    ) {}
+}

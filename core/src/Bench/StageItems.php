@@ -1,0 +1,276 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Family;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\LockStep;
+use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Step;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\Wheels;
+
+/** The items of each stage, from what the family declares and what the facts say is done. */
+final readonly class StageItems
+{
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement) {}
+
+    /** @return array<string, list<StageItem>> by stage */
+    public function all(): array
+    {
+        $family = $this->spec->family->family();
+
+        return [
+            JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
+            JobStage::LookOver->value => array_map($this->inspection(...), $family->lookOver()),
+            JobStage::AsFound->value => [$this->condition(), ...$this->threads(), $this->foundReading()],
+            JobStage::Set->value => [$this->inBand(), ...$this->locks(), ...$this->readAgain()],
+            JobStage::Prove->value => [...$this->poses(), ...$this->proofs($family)],
+            JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
+        ];
+    }
+
+    private function step(Step $step): StageItem
+    {
+        $done = $this->facts->confirmed[$step->key] ?? null;
+
+        return $this->answered($step->key, $step->label, $done, 'Done', false, null, $step->caution, [
+            new Answer('ok', 'Done', EntryKind::Confirmed, ['key' => $step->key], AnswerTone::Right),
+        ]);
+    }
+
+    private function inspection(Inspection $inspection): StageItem
+    {
+        $found = $this->facts->inspected[$inspection->key] ?? null;
+        $said = match ($found?->finding) {
+            null => null,
+            Finding::Sound => 'Sound',
+            Finding::Noted => 'Noted'.($found->remark === null ? '' : ": {$found->remark}"),
+            Finding::Fault => 'Fault'.($found->remark === null ? '' : ": {$found->remark}"),
+        };
+        $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
+        $failed = $found?->finding === Finding::Fault && $inspection->gate !== null;
+
+        return $this->answered($inspection->key, $inspection->label, $found, $said, $failed, $inspection->lookFor, null, [
+            new Answer('ok', 'Sound', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right),
+            new Answer('noted', 'Worn, noted', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true),
+            new Answer('fault', 'Fault', EntryKind::Inspected, $answer(Finding::Fault), AnswerTone::Wrong, true),
+        ]);
+    }
+
+    private function condition(): StageItem
+    {
+        $noted = $this->facts->condition;
+        $said = $noted === null ? null : ucfirst($noted->engine->value).', '.$noted->wheels->label();
+        $answers = [];
+        foreach ([[EngineHeat::Cold, Wheels::OnGround], [EngineHeat::Cold, Wheels::OnStand], [EngineHeat::Hot, Wheels::OnGround], [EngineHeat::Hot, Wheels::OnStand]] as [$engine, $wheels]) {
+            $fits = $this->spec->conditions->objection($engine, $wheels) === null;
+            $word = $engine->value.($wheels === Wheels::OnStand ? ' stand' : '');
+            $answers[] = new Answer($word, ucfirst($engine->value).', '.$wheels->label(), EntryKind::Condition,
+                ['engine' => $engine->value, 'wheels' => $wheels->value], $fits ? AnswerTone::Right : AnswerTone::Plain);
+        }
+
+        return $this->answered('condition', 'How does it stand?', $noted, $said, false, $this->conditionWanted(), null, $answers);
+    }
+
+    private function conditionWanted(): string
+    {
+        $wanted = array_filter([$this->spec->conditions->engine?->value, $this->spec->conditions->wheels?->label()]);
+
+        return $wanted === [] ? 'The figure holds in any state.' : 'The figure is for: '.implode(', ', $wanted).', bars straight.';
+    }
+
+    /** @return list<StageItem> */
+    private function threads(): array
+    {
+        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => $a->access()->cover === null || isset($this->facts->coversOff[$a->id()])
+            || isset($this->facts->threads[$a->id()]));
+
+        return array_values(array_map($this->thread(...), $reachable));
+    }
+
+    private function thread(Adjuster $adjuster): StageItem
+    {
+        $noted = $this->facts->threads[$adjuster->id()] ?? null;
+        $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
+        $answers = $before === null ? [] : [new Answer('ok', 'As before: '.self::mm($adjuster->threadShowing($before)).' mm', EntryKind::Thread, [
+            'adjuster' => $adjuster->id(), 'turns' => $before->toFloat(),
+        ], AnswerTone::Right)];
+
+        return new StageItem(
+            "thread:{$adjuster->id()}",
+            ItemKind::Thread,
+            "Thread showing at the {$adjuster->name()}",
+            $noted !== null,
+            said: $noted === null ? null : self::mm($adjuster->threadShowing($noted->position)).' mm out',
+            detail: 'Its home mark: where it stood before anyone touched it.',
+            answers: $answers,
+            about: $adjuster->id(),
+            stamp: $noted?->stamp,
+        );
+    }
+
+    private function foundReading(): StageItem
+    {
+        $group = $this->judgement->foundGroup;
+        $verdict = $this->judgement->found;
+        $judged = $group !== null && ! $verdict->is(VerdictKind::NotJudged);
+
+        return new StageItem(
+            'reading:found',
+            ItemKind::Reading,
+            "Reading at the {$this->spec->aim->point->label()}, as found",
+            // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
+            $judged || $this->facts->moves !== [],
+            said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence,
+            detail: $this->spec->aim->point->howToRead(),
+            stamp: $group?->last()->stamp,
+        );
+    }
+
+    private function inBand(): StageItem
+    {
+        $now = $this->judgement->now;
+        $inside = $now->is(VerdictKind::Inside);
+        $chosen = $this->facts->byChoice;
+        // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
+        $voidedByLock = $this->facts->locked !== [] && $now->is(VerdictKind::Unread) && $this->facts->isLocked();
+
+        return new StageItem(
+            'in_band',
+            ItemKind::InBand,
+            'Bring it inside the band',
+            $inside || $chosen !== null || $voidedByLock,
+            said: match (true) {
+                $inside => $now->sentence,
+                $chosen !== null => "Left outside by choice: {$chosen->reason}",
+                $voidedByLock => null,
+                default => $now->sentence,
+            },
+            stamp: $chosen?->stamp,
+        );
+    }
+
+    /** @return list<StageItem> */
+    private function locks(): array
+    {
+        $items = [];
+        foreach (array_intersect_key($this->run->adjusters(), $this->facts->touched) as $id => $adjuster) {
+            $done = isset($this->facts->locked[$id]);
+            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "Lock the {$adjuster->name()}", $done, said: $done ? 'Locked' : null,
+                caution: 'Hold it while the lock is tightened: locking turns the adjuster.',
+                answers: [new Answer('ok', 'Locked', EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], about: $id);
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> */
+    private function readAgain(): array
+    {
+        if ($this->facts->moves === []) {
+            return [];
+        }
+        $read = $this->facts->isLocked() && $this->judgement->nowGroup !== null && ! $this->judgement->now->is(VerdictKind::NotJudged);
+
+        return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
+            said: $read ? self::mm($this->judgement->nowGroup->found->mean).' mm · '.$this->judgement->now->sentence : null,
+            detail: $this->spec->aim->point->howToRead())];
+    }
+
+    /** @return list<StageItem> */
+    private function poses(): array
+    {
+        if (count($this->spec->conditions->poses) < 2) {
+            return [];
+        }
+
+        return array_map(function (Pose $pose): StageItem {
+            $group = $this->judgement->poseGroups[$pose->value] ?? null;
+            $verdict = $this->judgement->poses[$pose->value];
+            $inside = $verdict->is(VerdictKind::Inside);
+
+            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
+                failed: $verdict->kind->isOutside(),
+                said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
+                detail: $this->spec->aim->point->howToRead(), about: $pose->value);
+        }, $this->spec->conditions->poses);
+    }
+
+    /** @return list<StageItem> */
+    private function proofs(Family $family): array
+    {
+        $items = [];
+        foreach ($family->proofs() as $proof) {
+            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+                $items[] = $this->proof($proof, $pose);
+            }
+        }
+
+        return $items;
+    }
+
+    private function proof(Proof $proof, ?Pose $pose): StageItem
+    {
+        $key = Facts::checkKey($proof->key, $pose?->value);
+        $given = $this->facts->checks[$key] ?? null;
+        $passed = $given !== null && $proof->passes($given->answer);
+        $answers = [];
+        foreach ($proof->answers as $word => $label) {
+            $body = ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]);
+            $answers[] = new Answer($word, $label, EntryKind::Check, $body, $proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong);
+        }
+        $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
+
+        return new StageItem("check:{$key}", ItemKind::Answer, $label, $passed, $given !== null && ! $passed,
+            $given === null ? null : $proof->answers[$given->answer] ?? $given->answer, null, $proof->caution, $answers, $pose?->value, $given?->stamp);
+    }
+
+    /** @return list<StageItem> */
+    private function coversBack(): array
+    {
+        $items = [];
+        foreach ($this->run->covers() as $id => $cover) {
+            if (isset($this->facts->coversOff[$id])) {
+                $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', false, about: $id, answers: [
+                    new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
+                ]);
+            }
+        }
+
+        return $items;
+    }
+
+    private function signOff(): StageItem
+    {
+        $closed = $this->facts->closed;
+
+        return new StageItem('sign_off', ItemKind::SignOff, 'Sign the job', $closed !== null, stamp: $closed?->stamp,
+            said: match ($closed?->outcome) {
+                null => null,
+                ClosingOutcome::Fit => 'Fit for use',
+                ClosingOutcome::ByChoice => 'Left outside by choice',
+                ClosingOutcome::Tagged => 'Tagged: do not run',
+            });
+    }
+
+    /** @param  list<Answer>  $answers */
+    private function answered(string $key, string $label, ?Entry $entry, ?string $said, bool $failed, ?string $detail, ?string $caution, array $answers): StageItem
+    {
+        return new StageItem($key, ItemKind::Answer, $label, $entry !== null, $failed, $entry === null ? null : $said, $detail, $caution, $answers, stamp: $entry?->stamp);
+    }
+
+    private static function mm(float $mm): string
+    {
+        return number_format($mm, 1, '.', '');
+    }
+}

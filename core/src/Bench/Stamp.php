@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+/** Who wrote an entry, when by their clock (ISO 8601 with offset), and the last entry they had seen. */
+final readonly class Stamp
+{
+    public function __construct(
+        public string $id,
+        public string $at,
+        public Person $by,
+        public ?string $after = null,
+        public ?string $line = null,
+    ) {}
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Measurement\InstrumentKind;
+use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Quantity\Turns;
+
+/** What history hands to a job when it opens, frozen, so that a job file needs nothing else. */
+final readonly class Standing
+{
+    /**
+     * @param  array<string, Turns|null>  $positions  by adjuster; null is unknown
+     * @param  array<string, RatioPrior>  $taught  by reading point
+     * @param  array<string, Instrument>  $shelf  by instrument id
+     * @param  array<string, Repeatability>  $pooled  by "person/instrument"
+     */
+    public function __construct(
+        public array $positions,
+        public array $taught,
+        public array $shelf,
+        public array $pooled,
+        public ?StandingTag $tag,
+    ) {}
+
+    public function taughtAt(ReadingPoint $point): ?RatioPrior
+    {
+        return $this->taught[$point->value] ?? null;
+    }
+
+    public function instrument(string $id): ?Instrument
+    {
+        return $this->shelf[$id] ?? ($id === Instrument::COIN ? Instrument::coin() : null);
+    }
+
+    public function repeatability(Person $person, Instrument $instrument): Repeatability
+    {
+        return $this->pooled["{$person->id}/{$instrument->id}"] ?? Repeatability::usualFor($instrument->kind);
+    }
+
+    /** @return list<InstrumentKind> kinds on the shelf, a coin aside */
+    public function kinds(): array
+    {
+        return array_values(array_unique(array_map(static fn (Instrument $i): InstrumentKind => $i->kind, $this->shelf), SORT_REGULAR));
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+/** One cable of a run, with its adjusters from the hand to the working end. */
+final readonly class Cable
+{
+    /** @param  list<Adjuster>  $adjusters */
+    private function __construct(public string $id, public string $name, public array $adjusters) {}
+
+    /** @param  list<Adjuster>  $adjusters */
+    public static function of(string $id, string $name, array $adjusters): self
+    {
+        return new self($id, $name, $adjusters);
+    }
+}

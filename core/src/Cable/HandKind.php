@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+enum HandKind: string
+{
+    case Lever = 'lever';
+    case Grip = 'grip';
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+/** Where free play is read. The same slack gives a different number at each of these places. */
+enum ReadingPoint: string
+{
+    case LeverTip = 'lever_tip';
+    case PerchGap = 'perch_gap';
+    case FerruleGap = 'ferrule_gap';
+    case ReleaseArm = 'release_arm';
+    case GripFlange = 'grip_flange';
+    case CarburettorBarrel = 'carburettor_barrel';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::LeverTip => 'lever tip',
+            self::PerchGap => 'lever/perch gap',
+            self::FerruleGap => 'ferrule gap',
+            self::ReleaseArm => 'release arm',
+            self::GripFlange => 'grip flange',
+            self::CarburettorBarrel => 'carburettor barrel',
+        };
+    }
+
+    public function howToRead(): string
+    {
+        return match ($this) {
+            self::LeverTip => 'Rule beside the lever, at its tip. Draw the lever lightly to first resistance and read the travel.',
+            self::PerchGap => 'Hold the conduit to its seat, draw the lever to first resistance, measure the gap between lever and perch.',
+            self::FerruleGap => 'Pull the conduit straight back from its seat and measure the gap.',
+            self::ReleaseArm => 'Wiggle the release arm by hand and read its play at the wire.',
+            self::GripFlange => 'Let the grip snap back to rest, then take up only the play. Read the arc at the flange, not at the rubber.',
+            self::CarburettorBarrel => 'Lift the wire at the carburettor and measure its slack at the barrel.',
+        };
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Errors;
+
+use DomainException;
+
+/** A value that the type it was meant for cannot hold. */
+final class OutOfRange extends DomainException implements CoreError
+{
+    public static function band(float $low, float $high): self
+    {
+        return new self("The band runs from {$low} to {$high} mm: its low edge must lie below its high edge.");
+    }
+
+    public static function emptyBand(): self
+    {
+        return new self('A band needs at least one edge, low or high.');
+    }
+
+    public static function negativeEdge(float $edge): self
+    {
+        return new self("A band edge of {$edge} mm is below zero, and free play never is.");
+    }
+
+    public static function positive(string $what, float $value): self
+    {
+        return new self("{$what} must be above zero, and {$value} is not.");
+    }
+
+    public static function finerThanTurns(float $turns): self
+    {
+        return new self("{$turns} turns is finer than a 720th of a turn, the smallest that is counted.");
+    }
+
+    public static function thread(string $name): self
+    {
+        return new self(Quoted::text($name).' is not a thread in the table. Write it as M8, M8 x 1.25, 1/4-20 or 5/16-18, or enter the pitch in mm.');
+    }
+
+    public static function tooFew(string $what, int $have, int $need): self
+    {
+        return new self("{$what} needs at least {$need} values, and there are {$have}.");
+    }
+
+    public static function probability(float $p): self
+    {
+        return new self("A probability lies between 0 and 1, and {$p} does not.");
+    }
+}

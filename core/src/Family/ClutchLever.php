@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\Policy;
+
+/**
+ * A multi-plate clutch worked by a hand lever. Too tight and it slips and burns; too loose and it drags and creeps.
+ * Erring loose beats erring tight (common practice, no source).
+ */
+final readonly class ClutchLever implements Family
+{
+    public function title(): string
+    {
+        return 'Clutch lever';
+    }
+
+    public function usualRatio(ReadingPoint $point): CouplingRatio
+    {
+        return match ($point) {
+            ReadingPoint::FerruleGap => CouplingRatio::of(1.0, Knowledge::Measured),
+            ReadingPoint::PerchGap => CouplingRatio::of(0.8, Knowledge::Default),
+            ReadingPoint::ReleaseArm => CouplingRatio::of(1.0, Knowledge::Default),
+            ReadingPoint::LeverTip, ReadingPoint::GripFlange, ReadingPoint::CarburettorBarrel => CouplingRatio::of(3.5, Knowledge::Default),
+        };
+    }
+
+    public function startingPolicy(): Policy
+    {
+        return Policy::Loose;
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return true;
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, key out'),
+            new Step('neutral', 'In neutral, on its stand, wheels chocked', 'A machine that rolls or starts in gear can crush.'),
+            new Step('exhaust_cool', 'Exhaust and case cool enough to work by', 'Hot exhaust burns. Work only where a sleeve cannot touch it.'),
+            new Step('wire_clipped', 'Cable clipped as it will run, perch at riding angle', 'Mark the perch before turning it for access, and put it back.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings, broken strands, rust, kinks', GateKey::WireSound),
+            new Inspection('conduit', 'Conduit and route', 'Kinks, tight bends, strands poking out, ferrules seated'),
+            new Inspection('perch', 'Perch and barrel', 'Wobble, stripped thread, cracked slot, boot torn'),
+            new Inspection('arm', 'Release arm and bracket', 'Bent bracket, weak return spring, clip missing'),
+        ];
+    }
+
+    public function proofs(): array
+    {
+        return [
+            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable'),
+            Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still'),
+            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', caution: 'Outdoors, brake on, nobody in front. Rear wheel clear of people.'),
+            Proof::choice('bite', 'Where does it bite?', [
+                'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
+            ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'Clutch wire is damaged.'),
+            new Gate(GateKey::NotTaut, 'Cable has play', 'Clutch cable is taut: the clutch is held partly open.'),
+        ];
+    }
+
+    public function closing(): array
+    {
+        return [
+            new Step('slots_apart', 'Slots of barrel, ring and perch out of line', 'In line, the wire can jump out.'),
+            new Step('restored', 'What was moved aside is back, tools are out'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => ['Nothing is touched until each line is true.'],
+            JobStage::LookOver => ['Springs and clips: mind eyes and fingers. A frayed wire is replaced, not adjusted.'],
+            JobStage::AsFound => ['Pull the lever fully three times before each reading. Lock ring nipped.'],
+            JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff: rust can twist it off.'],
+            JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands clear of chain and wheel.'],
+            JobStage::Close => ['Ask a qualified technician when in doubt.'],
+        };
+    }
+}

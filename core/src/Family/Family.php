@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\Policy;
+
+/** One family of controls: what is particular to it, declared. Nothing in here computes. */
+interface Family
+{
+    public function title(): string;
+
+    /** The reading ratio to begin with where no geometry is known. */
+    public function usualRatio(ReadingPoint $point): CouplingRatio;
+
+    public function startingPolicy(): Policy;
+
+    /** Whether a reading may be left outside its band by choice. */
+    public function allowsByChoice(): bool;
+
+    /** @return list<Step> what is confirmed before hands go near */
+    public function makeSafe(): array;
+
+    /** @return list<Inspection> what is looked over before anything is measured */
+    public function lookOver(): array;
+
+    /** @return list<Proof> what is tried before the job may end */
+    public function proofs(): array;
+
+    /** @return list<Gate> what cannot be closed as fit for use */
+    public function gates(): array;
+
+    /** @return list<Step> what is put back at the end */
+    public function closing(): array;
+
+    /** @return list<string> short cautions for the head of a stage */
+    public function cautions(JobStage $stage): array;
+}

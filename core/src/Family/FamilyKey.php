@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+/** The families of controls that the core knows, and where each is written down. */
+enum FamilyKey: string
+{
+    case ClutchLever = 'clutch_lever';
+    case TwistGrip = 'twist_grip';
+
+    public function family(): Family
+    {
+        return match ($this) {
+            self::ClutchLever => new ClutchLever,
+            self::TwistGrip => new TwistGrip,
+        };
+    }
+}

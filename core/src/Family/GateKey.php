@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+/** What makes a control unfit for use, whatever its reading says. */
+enum GateKey: string
+{
+    case SnapShut = 'snap_shut';
+    case WireInGroove = 'wire_in_groove';
+    case WireSound = 'wire_sound';
+    case NotTaut = 'not_taut';
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\Policy;
+
+/**
+ * A throttle worked by a twist grip. It must snap shut by itself wherever the bars stand; too much play is dangerous
+ * too, for the wire can leave its groove and hold the throttle open. Never left outside its band by choice.
+ */
+final readonly class TwistGrip implements Family
+{
+    public function title(): string
+    {
+        return 'Throttle grip';
+    }
+
+    public function usualRatio(ReadingPoint $point): CouplingRatio
+    {
+        return match ($point) {
+            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
+            ReadingPoint::GripFlange, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm => CouplingRatio::of(1.3, Knowledge::Default),
+        };
+    }
+
+    public function startingPolicy(): Policy
+    {
+        return Policy::Middle;
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return false;
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, key out'),
+            new Step('parked', 'In neutral, parking brake set, wheels chocked', 'A throttle that opens in gear drives off.'),
+            new Step('cool', 'Carburettor and exhaust cool enough to work by', 'Hot exhaust burns; fuel vapour lights. No flame near.'),
+            new Step('bars_free', 'Bars free to turn from stop to stop, nothing hung on them'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings and at the carburettor, rust, kinks', GateKey::WireSound),
+            new Inspection('conduit', 'Conduit and route', 'Tight bends, trapped at the steering head, ferrules seated'),
+            new Inspection('grip', 'Grip and drum', 'Grip binds on the bar end, drum cracked, rubber turning on the tube'),
+            new Inspection('spring', 'Return spring and bracket', 'Weak or broken spring, bent bracket, boot torn'),
+        ];
+    }
+
+    public function proofs(): array
+    {
+        return [
+            Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right]),
+            Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove),
+            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors, in neutral, brake set, nobody in front.'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::SnapShut, 'Snaps shut in every pose', 'Throttle does not snap shut.'),
+            new Gate(GateKey::WireInGroove, 'Wire in its groove', 'Throttle wire is out of its groove.'),
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
+            new Gate(GateKey::NotTaut, 'Cable has play in every pose', 'Throttle cable is taut and can hold the throttle open.'),
+        ];
+    }
+
+    public function closing(): array
+    {
+        return [
+            new Step('boots', 'Boots pulled home over the adjusters'),
+            new Step('restored', 'What was moved aside is back, tools are out'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => ['Nothing is touched until each line is true.'],
+            JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
+            JobStage::AsFound => ['Let the grip snap back to rest before each reading. Do not push it back past rest.'],
+            JobStage::Set => ['Hold the wire when turning an old adjuster. Short spanner, held close, nut barely nipped.'],
+            JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed.'],
+            JobStage::Close => ['Ask a qualified technician when in doubt.'],
+        };
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Learning;
+
+use VividPull\Core\Bench\Facts;
+use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Spec;
+
+/**
+ * From reading groups to belief. Only groups at the spec's own point, straight, in its conditions and not taut teach;
+ * a broken comparison starts the level anew and keeps what was learned of R.
+ */
+final readonly class Learning
+{
+    public static function believe(Spec $spec, Run $run, Facts $facts): Beliefs
+    {
+        $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0);
+        $slack = 0.0;
+        $stretch = 0;
+        $surprises = [];
+        $used = 0;
+        foreach ($facts->groups as $group) {
+            if (! self::teaches($spec, $group)) {
+                continue;
+            }
+            $play = $group->stretch === $stretch
+                ? $play->after($group->slack - $slack)
+                : TaughtPlay::startingFrom($play->taught(), $group->slack);
+            [$slack, $stretch] = [$group->slack, $group->stretch];
+            $answer = $play->given($group->found->mean, $group->found->standardOfDifference());
+            if ($answer instanceof Surprise) {
+                $surprises[] = ['group' => $group, 'surprise' => $answer];
+                $play = self::anew($play, $group);
+            } else {
+                $play = $answer;
+            }
+            $used++;
+        }
+        $now = $facts->stretch === $stretch
+            ? $play->after($facts->slack - $slack)
+            : TaughtPlay::startingFrom($play->taught(), $facts->slack);
+
+        return new Beliefs($now, $surprises, $used);
+    }
+
+    public static function prior(Spec $spec, Run $run, Facts $facts): RatioPrior
+    {
+        $point = $spec->aim->point;
+
+        return $facts->standing->taughtAt($point) ?? RatioPrior::fromCoupling(
+            $run->couplings->at($point) ?? $spec->family->family()->usualRatio($point),
+        );
+    }
+
+    private static function teaches(Spec $spec, ReadingGroup $group): bool
+    {
+        $reading = $group->first();
+
+        return $reading->point === $spec->aim->point && $reading->pose === Pose::Straight && ! $group->isTaut()
+            && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
+    }
+
+    /** After a surprise the level starts from the reading that could not be believed; it taught nothing of R. */
+    private static function anew(TaughtPlay $play, ReadingGroup $group): TaughtPlay
+    {
+        $fresh = TaughtPlay::startingFrom($play->taught(), $group->slack);
+        $placed = $fresh->given($group->found->mean, $group->found->standardOfDifference());
+
+        return $placed instanceof Surprise ? $fresh : $placed;
+    }
+}

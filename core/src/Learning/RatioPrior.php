@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Learning;
+
+use VividPull\Core\Cable\CouplingRatio;
+
+/** What is known about R before this stretch: ln R is normal with this mean and standard deviation. */
+final readonly class RatioPrior
+{
+    private function __construct(public float $ln, public float $spread) {}
+
+    public static function of(float $ln, float $spread): self
+    {
+        return new self($ln, $spread);
+    }
+
+    public static function fromCoupling(CouplingRatio $ratio): self
+    {
+        return new self(log($ratio->value), $ratio->knowledge->spread());
+    }
+
+    /** For the next job on the same control: k² + 0.05² (ours). */
+    public function forNextJob(): self
+    {
+        return new self($this->ln, sqrt($this->spread ** 2 + 0.05 ** 2));
+    }
+}

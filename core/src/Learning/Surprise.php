@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Learning;
+
+/** A reading the belief gave less than one chance in a thousand: wrong way, or something slipped. It teaches nothing. */
+final readonly class Surprise
+{
+    public const BELOW = 0.001;
+
+    public function __construct(public float $expected, public float $found) {}
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Measurement;
+
+use VividPull\Core\Errors\OutOfRange;
+
+/** An instrument on the shelf: what it can show, how far it reaches, how well it is known. All in mm. */
+final readonly class Instrument
+{
+    public const COIN = 'coin';
+
+    private function __construct(
+        public string $id,
+        public string $name,
+        public InstrumentKind $kind,
+        public float $resolution,
+        public float $reach,
+        public ?Calibration $calibration,
+    ) {}
+
+    /** @throws OutOfRange If resolution or reach is not above zero. */
+    public static function of(
+        string $id,
+        string $name,
+        InstrumentKind $kind,
+        float $resolution,
+        float $reach,
+        ?Calibration $calibration,
+    ): self {
+        if (! ($resolution > 0.0)) {
+            throw OutOfRange::positive('An instrument\'s resolution, in mm,', $resolution);
+        }
+        if (! ($reach > 0.0)) {
+            throw OutOfRange::positive('An instrument\'s reach, in mm,', $reach);
+        }
+
+        return new self($id, $name, $kind, $resolution, $reach, $calibration);
+    }
+
+    /** Any coin that drags in the gap: known to about 0.15 mm either way (ours). */
+    public static function coin(): self
+    {
+        return new self(self::COIN, 'Coin', InstrumentKind::Coin, 0.3, 3.0, null);
+    }
+}

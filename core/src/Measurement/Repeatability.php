@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Measurement;
+
+/** Pooled standard deviation, in mm, of single readings by a person with an instrument, and its degrees of freedom. */
+final readonly class Repeatability
+{
+    /** Degrees of freedom granted to the usual deviation of a kind; our own figure. */
+    private const USUAL_FREEDOM = 5.0;
+
+    private function __construct(public float $deviation, public float $freedom) {}
+
+    public static function pooled(float $deviation, float $freedom): self
+    {
+        return new self($deviation, $freedom);
+    }
+
+    public static function usualFor(InstrumentKind $kind): self
+    {
+        return new self($kind->usualDeviation(), self::USUAL_FREEDOM);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Measurement;
+
+use VividPull\Core\Spec\SpecBand;
+
+/** What a group of readings says about the band: the kind, the chance of being inside, and the sentence. */
+final readonly class Verdict
+{
+    private function __construct(
+        public VerdictKind $kind,
+        public ?float $chanceInside,
+        /** mm beyond the nearest edge, never below zero. */
+        public float $beyond,
+        public string $sentence,
+        /** What would decide it most cheaply, when it can't be told. */
+        public ?string $advice,
+    ) {}
+
+    /** @param  callable(): string  $advice  asked only when it can't be told */
+    public static function of(Uncertainty $found, SpecBand $band, DecisionRule $rule, callable $advice): self
+    {
+        $chance = Conformity::chanceInside($found->mean, $found->standard(), $band);
+        if ($found->mean <= 0.0) {
+            return new self(VerdictKind::Taut, $chance, $band->floor(), 'Outside: taut, no play at all', null);
+        }
+        $kind = Conformity::decide($found->mean, $chance, $band, $rule);
+        $beyond = abs($band->beyond($found->mean));
+        $by = number_format($beyond, 1, '.', '');
+        $share = (int) floor($chance * 100);
+
+        return match ($kind) {
+            VerdictKind::Inside => new self($kind, $chance, 0.0, 'Inside the band', null),
+            VerdictKind::TooLoose => new self($kind, $chance, $beyond, "Outside: too loose by {$by}", null),
+            VerdictKind::TooTight => new self($kind, $chance, $beyond, "Outside: too tight by {$by}", null),
+            default => new self($kind, $chance, $beyond, "Can't tell: {$share} % chance of inside", $advice()),
+        };
+    }
+
+    public static function notJudged(string $why): self
+    {
+        return new self(VerdictKind::NotJudged, null, 0.0, "Not judged: {$why}", null);
+    }
+
+    public static function unread(string $why): self
+    {
+        return new self(VerdictKind::Unread, null, 0.0, $why, null);
+    }
+
+    public function is(VerdictKind $kind): bool
+    {
+        return $this->kind === $kind;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+/** What to do next about the play, with what each adjuster could do; the person chooses which. */
+final readonly class PlanOutcome
+{
+    /** @param  array<string, AdjusterAdvice>  $options  by adjuster */
+    private function __construct(
+        public PlanKind $kind,
+        public string $sentence,
+        public array $options,
+        public ?string $recommended,
+        public ?float $target,
+    ) {}
+
+    public static function say(PlanKind $kind, string $sentence): self
+    {
+        return new self($kind, $sentence, [], null, null);
+    }
+
+    /** @param  array<string, AdjusterAdvice>  $options */
+    public static function choose(PlanKind $kind, string $sentence, array $options, ?string $recommended, ?float $target): self
+    {
+        return new self($kind, $sentence, $options, $recommended, $target);
+    }
+}

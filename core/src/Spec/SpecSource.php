@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Spec;
+
+/** Where a spec's figures come from, and who stands for them. */
+final readonly class SpecSource
+{
+    private function __construct(
+        public string $document,
+        public ?string $edition,
+        public ?string $page,
+        public ?string $enteredBy,
+        public ?string $checkedBy,
+    ) {}
+
+    public static function of(string $document, ?string $edition, ?string $page, ?string $enteredBy, ?string $checkedBy): self
+    {
+        return new self($document, $edition, $page, $enteredBy, $checkedBy);
+    }
+
+    public function say(): string
+    {
+        return implode(', ', array_filter([$this->document, $this->edition, $this->page === null ? null : "page {$this->page}"]));
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\GateState;
+use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Measurement\Verdict;
+
+/** What is signed when a job closes. Kept with the entry, so that no later engine can change what was signed. */
+final readonly class ClosingRecord
+{
+    /** @return array<string, mixed> */
+    public static function of(BenchState $state): array
+    {
+        return [
+            'engine' => Bench::ENGINE,
+            'point' => $state->spec->aim->point->value,
+            'spec' => $state->spec->aim->say(),
+            'source' => $state->spec->source->say(),
+            'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
+            'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
+            'moves' => count($state->facts->moves),
+            'by_choice' => $state->facts->byChoice?->reason,
+            'tag' => $state->facts->tag?->reason,
+            'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function reading(?ReadingGroup $group, Verdict $verdict): ?array
+    {
+        return $group === null ? null : [
+            'mm' => $group->found->mean,
+            'expanded_mm' => $group->found->expanded(),
+            'instrument' => $group->instrument->name,
+            'verdict' => $verdict->kind->value,
+            'sentence' => $verdict->sentence,
+            'chance_inside' => $verdict->chanceInside,
+        ];
+    }
+}

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\ClosingOutcome;
+use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\Entry\ConditionNoted;
+use VividPull\Core\Bench\Entry\Confirmed;
+use VividPull\Core\Bench\Entry\CoverMoved;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\Joined;
+use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\Noted;
+use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\Tagged;
+use VividPull\Core\Bench\Entry\ThreadNoted;
+use VividPull\Core\Bench\Entry\Untagged;
+use VividPull\Core\Bench\Entry\Voided;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Finding;
+use VividPull\Core\Bench\Person;
+use VividPull\Core\Bench\Role;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\Wheels;
+
+/** Entries from the wire. A body is kept as it came, once resolved, so entries are only ever decoded. */
+final readonly class EntryCodec
+{
+    private const LONGEST_REASON = 500;
+
+    private const MOST_TURNS = 400;
+
+    public function __construct(private Run $run) {}
+
+    /** A whole entry, envelope and body. */
+    public function decode(Node $node): Entry
+    {
+        $node->object(['id', 'kind', 'at', 'by', 'body'], ['after', 'line', 'seq', 'received_at', 'control']);
+
+        return $this->body($node->at('kind')->enum(EntryKind::class), $node->at('body'), self::stamp($node));
+    }
+
+    public static function person(Node $node): Person
+    {
+        $node->object(['id', 'name', 'role']);
+
+        return new Person($node->at('id')->string(60), $node->at('name')->string(60), $node->at('role')->enum(Role::class));
+    }
+
+    /** The time a person's clock showed: ISO 8601 with seconds and an offset. */
+    public static function instant(Node $node): string
+    {
+        $at = $node->string(40);
+        if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?(Z|[+-]\d\d:\d\d)$/', $at) !== 1 || strtotime($at) === false) {
+            throw BadFile::at($node->path, Quoted::text($at).' is not a time with its offset, such as 2026-03-02T08:44:00+00:00.');
+        }
+
+        return $at;
+    }
+
+    public function body(EntryKind $kind, Node $body, Stamp $stamp): Entry
+    {
+        return match ($kind) {
+            EntryKind::Opened => $this->opened($body->object(['control', 'standing']), $stamp),
+            EntryKind::Joined => self::bare($body, new Joined($stamp)),
+            EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
+            EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
+            EntryKind::Condition => self::condition($body->object(['engine', 'wheels']), $stamp),
+            EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
+            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats']), $stamp),
+            EntryKind::Reading => self::reading($body, $stamp),
+            EntryKind::Move => self::move($body->object(['adjuster'], ['turns', 'flats', 'uncounted']), $stamp),
+            EntryKind::Policy => new PolicyChosen($stamp, $body->object(['policy'])->at('policy')->enum(Policy::class)),
+            EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose']), $stamp),
+            EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
+            EntryKind::Void => new Voided($stamp, $body->object(['entry', 'reason'])->at('entry')->string(40), self::reason($body)),
+            EntryKind::Amend => $this->amend($body->object(['entry', 'kind', 'body', 'reason']), $stamp),
+            EntryKind::ByChoice => new LeftByChoice($stamp, self::reason($body->object(['reason']))),
+            EntryKind::Tag => new Tagged($stamp, self::reason($body->object(['reason']))),
+            EntryKind::Untag => new Untagged($stamp, self::reason($body->object(['reason']))),
+            EntryKind::Closed => self::closed($body->object(['outcome'], ['next_check', 'record']), $stamp),
+        };
+    }
+
+    private static function stamp(Node $node): Stamp
+    {
+        return new Stamp(
+            $node->at('id')->string(40),
+            self::instant($node->at('at')),
+            self::person($node->at('by')),
+            $node->optionalString('after', 40),
+            $node->optionalString('line', 600),
+        );
+    }
+
+    private static function bare(Node $body, Entry $entry): Entry
+    {
+        $body->object([]);
+
+        return $entry;
+    }
+
+    private function opened(Node $body, Stamp $stamp): Opened
+    {
+        $standing = StandingCodec::decode($body->at('standing'));
+        foreach (array_keys($standing->positions) as $id) {
+            if ($this->run->adjuster($id) === null) {
+                throw BadFile::at($body->at('standing')->at('positions_turns')->path, Quoted::text($id).' is not an adjuster of this run.');
+            }
+        }
+
+        return new Opened($stamp, $body->at('control')->string(60), $standing);
+    }
+
+    private static function confirmed(Node $body, Stamp $stamp): Confirmed
+    {
+        return new Confirmed($stamp, $body->at('key')->string(40), $body->optionalString('adjuster', 40));
+    }
+
+    private static function inspected(Node $body, Stamp $stamp): Inspected
+    {
+        return new Inspected($stamp, $body->at('key')->string(40), $body->at('finding')->enum(Finding::class), $body->optionalString('remark', 300));
+    }
+
+    private static function condition(Node $body, Stamp $stamp): ConditionNoted
+    {
+        return new ConditionNoted($stamp, $body->at('engine')->enum(EngineHeat::class), $body->at('wheels')->enum(Wheels::class));
+    }
+
+    private function thread(Node $body, Stamp $stamp): ThreadNoted
+    {
+        $id = $body->at('adjuster')->string(40);
+        $adjuster = $this->run->adjuster($id) ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
+        $position = $body->has('showing_mm')
+            ? $adjuster->positionShowing($body->at('showing_mm')->number(0, 500))
+            : self::turns($body, 0);
+
+        return new ThreadNoted($stamp, $id, $position);
+    }
+
+    private static function reading(Node $body, Stamp $stamp): ReadingTaken
+    {
+        $body->object(['mm', 'entered', 'point', 'engine', 'wheels', 'instrument'], ['pose', 'written_step_mm']);
+
+        return new ReadingTaken(
+            $stamp,
+            $body->at('mm')->number(-10_000, 1e9),
+            $body->at('entered')->string(60),
+            $body->has('written_step_mm') ? $body->at('written_step_mm')->number(0, 1000) : 0.0,
+            $body->at('point')->enum(ReadingPoint::class),
+            $body->has('pose') ? $body->at('pose')->enum(Pose::class) : Pose::Straight,
+            $body->at('engine')->enum(EngineHeat::class),
+            $body->at('wheels')->enum(Wheels::class),
+            $body->at('instrument')->string(40),
+        );
+    }
+
+    private static function move(Node $body, Stamp $stamp): Moved
+    {
+        $uncounted = $body->has('uncounted') && $body->at('uncounted')->boolean();
+        if ($uncounted && ($body->has('turns') || $body->has('flats'))) {
+            throw BadFile::at($body->path, 'a move is either counted or “uncounted”, not both.');
+        }
+        $steps = $uncounted ? null : self::turns($body, -self::MOST_TURNS);
+        if ($steps?->isNone() === true) {
+            throw BadFile::at($body->path, 'a move of nothing is no move.');
+        }
+
+        return new Moved($stamp, $body->at('adjuster')->string(40), $steps);
+    }
+
+    private static function turns(Node $body, int $least): Turns
+    {
+        if (! $body->has('turns') && ! $body->has('flats')) {
+            throw BadFile::at($body->path, 'say how far, in “turns”, “flats” or both.');
+        }
+        $turns = $body->has('turns') ? $body->making(static fn (): Turns => Turns::exactly($body->at('turns')->number($least, self::MOST_TURNS))) : Turns::none();
+
+        return $body->has('flats') ? $turns->plus(Turns::fromFlats($body->at('flats')->integer($least * 6, self::MOST_TURNS * 6))) : $turns;
+    }
+
+    private static function check(Node $body, Stamp $stamp): Checked
+    {
+        return new Checked($stamp, $body->at('key')->string(40), $body->has('pose') ? $body->at('pose')->enum(Pose::class) : null, $body->at('answer')->string(40));
+    }
+
+    private function amend(Node $body, Stamp $stamp): Amended
+    {
+        $target = $body->at('entry')->string(40);
+        $kind = $body->at('kind')->enum(EntryKind::class);
+        if ($kind === EntryKind::Amend) {
+            throw BadFile::at($body->at('kind')->path, 'an amendment cannot become an amendment.');
+        }
+        $becomes = $this->body($kind, $body->at('body'), new Stamp($target, $stamp->at, $stamp->by));
+
+        return new Amended($stamp, $target, $becomes, self::reason($body));
+    }
+
+    private static function closed(Node $body, Stamp $stamp): Closed
+    {
+        return new Closed($stamp, $body->at('outcome')->enum(ClosingOutcome::class), $body->optionalString('next_check', 10));
+    }
+
+    private static function reason(Node $body): string
+    {
+        return $body->at('reason')->string(self::LONGEST_REASON);
+    }
+}

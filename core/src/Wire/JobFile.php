@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Log;
+use VividPull\Core\Errors\BadFile;
+
+/** A job in one file: spec, run and log. See docs/formats/job-file.md. */
+final readonly class JobFile
+{
+    public const FORMAT = 'vivid-pull/job@1';
+
+    private const MOST_ENTRIES = 1000;
+
+    /**
+     * Replays the file entry by entry, as the server would have taken them.
+     *
+     * @throws BadFile If the file is not what its schema says, or an entry may not stand where it does.
+     */
+    public static function replay(string $json): BenchState
+    {
+        $node = Node::fromJson($json)->object(['format', 'spec', 'run', 'log']);
+        if ($node->at('format')->value !== self::FORMAT) {
+            throw BadFile::at('$.format', 'this is not “'.self::FORMAT.'”, the only format read here.');
+        }
+        $spec = SpecCodec::decode($node->at('spec'));
+        $run = RunCodec::decode($node->at('run'));
+        $codec = new EntryCodec($run);
+        $items = $node->at('log')->items(self::MOST_ENTRIES);
+        if ($items === []) {
+            throw BadFile::at('$.log', 'a log begins with the entry that opens the job; this one is empty.');
+        }
+        $first = array_shift($items);
+        $state = $first->making(static fn (): BenchState => Bench::replay($spec, $run, Log::of($codec->decode($first))));
+        foreach ($items as $item) {
+            $state = $item->making(static fn (): BenchState => Bench::accept($state, $codec->decode($item)));
+        }
+
+        return $state;
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\ClosingOutcome;
+use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\Entry\ConditionNoted;
+use VividPull\Core\Bench\Entry\Confirmed;
+use VividPull\Core\Bench\Entry\CoverMoved;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\Joined;
+use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\Noted;
+use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\Tagged;
+use VividPull\Core\Bench\Entry\ThreadNoted;
+use VividPull\Core\Bench\Entry\Untagged;
+use VividPull\Core\Bench\Entry\Voided;
+use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\LockStep;
+use VividPull\Core\Family\Step;
+
+/** The bench log in the trade's words, one row an entry, oldest first. */
+final readonly class LogRows
+{
+    /**
+     * @param  array<string, ReadingGroup>  $lasts  the group each reading ends, by the reading's id
+     * @param  array<string, float|null>  $changes  change since the group before, by the same id
+     */
+    private function __construct(private BenchState $state, private array $lasts, private array $changes) {}
+
+    /** @return list<array<string, mixed>> */
+    public static function of(BenchState $state): array
+    {
+        $lasts = [];
+        $changes = [];
+        $before = null;
+        foreach ($state->facts->groups as $group) {
+            $id = $group->last()->stamp->id;
+            $lasts[$id] = $group;
+            $comparable = $before !== null && $before->stretch === $group->stretch && $before->first()->pose === $group->first()->pose;
+            $changes[$id] = $comparable ? $group->found->mean - $before->found->mean : null;
+            $before = $group->first()->pose === Pose::Straight ? $group : $before;
+        }
+        $rows = new self($state, $lasts, $changes);
+        $voids = $state->log->voids();
+
+        return array_map(static fn (Entry $entry): array => $rows->row($entry, ($voids[$entry->stamp->id] ?? null)?->reason), $state->log->entries);
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Entry $entry, ?string $voided): array
+    {
+        $group = $voided === null ? ($this->lasts[$entry->stamp->id] ?? null) : null;
+        $open = $voided === null && $this->state->facts->closed === null;
+
+        return [
+            'id' => $entry->stamp->id,
+            'at' => $entry->stamp->at,
+            'by' => $entry->stamp->by->name,
+            'kind' => $entry->kind()->value,
+            'what' => $this->what($entry),
+            'mm' => $entry instanceof ReadingTaken ? $entry->mm : null,
+            'mean_mm' => $group?->found->mean,
+            'expanded_mm' => $group?->found->expanded(),
+            'count' => $group?->found->count,
+            'change_mm' => $this->changes[$entry->stamp->id] ?? null,
+            'voided' => $voided,
+            'can_void' => $open && $entry->kind()->canBeVoided(),
+            'can_amend' => $open && $entry->kind()->canBeAmended(),
+        ];
+    }
+
+    private function what(Entry $entry): string
+    {
+        return match (true) {
+            $entry instanceof ReadingTaken => 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$entry->point->label()
+                .($entry->pose === Pose::Straight ? '' : ', '.$entry->pose->label()),
+            $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
+                : $this->state->run->adjuster($entry->adjuster)?->say($entry->steps)),
+            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '
+                .number_format($this->state->run->adjuster($entry->adjuster)?->threadShowing($entry->position) ?? 0.0, 1, '.', '').' mm of thread showing',
+            $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
+            $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
+            $entry instanceof ConditionNoted => ucfirst($entry->engine->value).', '.$entry->wheels->label(),
+            $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
+            $entry instanceof Checked => $this->proof($entry),
+            $entry instanceof PolicyChosen => 'Aim for '.$entry->policy->label(),
+            $entry instanceof Noted => $entry->text,
+            $entry instanceof Voided => 'Took an entry back: '.$entry->reason,
+            $entry instanceof Amended => 'Put an entry right: '.$this->what($entry->becomes).'. '.$entry->reason,
+            $entry instanceof LeftByChoice => 'Left outside by choice: '.$entry->reason,
+            $entry instanceof Tagged => 'Tagged, do not run: '.$entry->reason,
+            $entry instanceof Untagged => 'Tag lifted: '.$entry->reason,
+            $entry instanceof Opened => 'Job opened',
+            $entry instanceof Joined => "{$entry->stamp->by->name} joined",
+            $entry instanceof Closed => 'Closed: '.match ($entry->outcome) {
+                ClosingOutcome::Fit => 'fit for use',
+                ClosingOutcome::ByChoice => 'left outside by choice',
+                ClosingOutcome::Tagged => 'tagged, do not run',
+            },
+            default => $entry->kind()->value,
+        };
+    }
+
+    private function adjuster(string $id): string
+    {
+        return $this->state->run->adjuster($id)?->name() ?? $id;
+    }
+
+    private function step(string $key): string
+    {
+        $family = $this->state->spec->family->family();
+        $found = array_filter([...$family->makeSafe(), ...$family->closing()], static fn (Step $step): bool => $step->key === $key);
+
+        return array_values($found)[0]->label ?? $key;
+    }
+
+    private function inspection(string $key): string
+    {
+        $found = array_filter($this->state->spec->family->family()->lookOver(), static fn (Inspection $i): bool => $i->key === $key);
+
+        return array_values($found)[0]->label ?? $key;
+    }
+
+    private function proof(Checked $check): string
+    {
+        foreach ($this->state->spec->family->family()->proofs() as $proof) {
+            if ($proof->key === $check->key) {
+                return $proof->question.($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer);
+            }
+        }
+
+        return $check->key;
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\Standing;
+use VividPull\Core\Bench\StandingTag;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Measurement\Calibration;
+use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Measurement\InstrumentKind;
+use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Quantity\Turns;
+
+/** What history hands to a job, to and from the wire. */
+final readonly class StandingCodec
+{
+    public static function decode(Node $node): Standing
+    {
+        $node->object(['shelf'], ['positions_turns', 'taught', 'pooled', 'tag']);
+        $shelf = [];
+        foreach ($node->at('shelf')->items(200) as $item) {
+            $instrument = self::instrument($item);
+            $shelf[$instrument->id] = $instrument;
+        }
+
+        return new Standing(
+            $node->has('positions_turns') ? self::positions($node->at('positions_turns')) : [],
+            $node->has('taught') ? self::taught($node->at('taught')) : [],
+            $shelf,
+            $node->has('pooled') ? self::pooled($node->at('pooled')) : [],
+            $node->has('tag') ? self::tag($node->at('tag')) : null,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function encode(Standing $standing): array
+    {
+        return [
+            'positions_turns' => (object) array_map(static fn (?Turns $at): ?float => $at?->toFloat(), $standing->positions),
+            'taught' => (object) array_map(static fn (RatioPrior $prior): array => ['ln_ratio' => $prior->ln, 'spread' => $prior->spread], $standing->taught),
+            'shelf' => array_map(self::encodeInstrument(...), array_values($standing->shelf)),
+            'pooled' => array_map(static fn (string $key, Repeatability $r): array => [
+                'person' => explode('/', $key, 2)[0],
+                'instrument' => explode('/', $key, 2)[1],
+                'deviation_mm' => $r->deviation,
+                'freedom' => $r->freedom,
+            ], array_keys($standing->pooled), array_values($standing->pooled)),
+            'tag' => $standing->tag === null ? null
+                : ['reason' => $standing->tag->reason, 'at' => $standing->tag->at, 'by' => $standing->tag->by],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function encodeInstrument(Instrument $instrument): array
+    {
+        $calibration = $instrument->calibration;
+
+        return [
+            'id' => $instrument->id,
+            'name' => $instrument->name,
+            'kind' => $instrument->kind->value,
+            'resolution_mm' => $instrument->resolution,
+            'reach_mm' => $instrument->reach,
+            'calibration' => $calibration === null ? null
+                : ['expanded_mm' => $calibration->expandedMm, 'factor' => $calibration->factor, 'due' => $calibration->due],
+        ];
+    }
+
+    /** @return array<string, Turns|null> */
+    private static function positions(Node $node): array
+    {
+        return array_map(static fn (Node $at): ?Turns => $at->value === null ? null
+            : $at->making(static fn (): Turns => Turns::exactly($at->number(0, 1000))), $node->entries());
+    }
+
+    /** @return array<string, RatioPrior> */
+    private static function taught(Node $node): array
+    {
+        $taught = [];
+        foreach ($node->entries() as $point => $prior) {
+            $prior->object(['ln_ratio', 'spread']);
+            $taught[Node::of($point, $prior->path)->enum(ReadingPoint::class)->value]
+                = RatioPrior::of($prior->at('ln_ratio')->number(-5, 5), $prior->at('spread')->number(0.001, 2));
+        }
+
+        return $taught;
+    }
+
+    private static function instrument(Node $node): Instrument
+    {
+        $node->object(['id', 'name', 'kind', 'resolution_mm'], ['reach_mm', 'calibration']);
+
+        return Instrument::of(
+            $node->at('id')->string(40),
+            $node->at('name')->string(60),
+            $node->at('kind')->enum(InstrumentKind::class),
+            $node->at('resolution_mm')->number(0.0001, 10),
+            $node->has('reach_mm') ? $node->at('reach_mm')->number(0.1, 5000) : 150.0,
+            $node->has('calibration') ? self::calibration($node->at('calibration')) : null,
+        );
+    }
+
+    private static function calibration(Node $node): Calibration
+    {
+        $node->object(['expanded_mm', 'factor'], ['due']);
+
+        return Calibration::of($node->at('expanded_mm')->number(0, 10), $node->at('factor')->number(1, 5), $node->optionalString('due', 10));
+    }
+
+    /** @return array<string, Repeatability> */
+    private static function pooled(Node $node): array
+    {
+        $pooled = [];
+        foreach ($node->items(1000) as $item) {
+            $item->object(['person', 'instrument', 'deviation_mm', 'freedom']);
+            $pooled[$item->at('person')->string(60).'/'.$item->at('instrument')->string(40)]
+                = Repeatability::pooled($item->at('deviation_mm')->number(0, 100), $item->at('freedom')->number(1, 1e6));
+        }
+
+        return $pooled;
+    }
+
+    private static function tag(Node $node): StandingTag
+    {
+        $node->object(['reason', 'at', 'by']);
+
+        return new StandingTag($node->at('reason')->string(500), $node->at('at')->string(40), $node->at('by')->string(60));
+    }
+}

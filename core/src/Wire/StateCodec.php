@@ -1,0 +1,338 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\Answer;
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\GateState;
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Bench\Person;
+use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Bench\StageItem;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Planning\AdjusterAdvice;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Spec\SpecBand;
+
+/** A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out. */
+final readonly class StateCodec
+{
+    private function __construct(private BenchState $state) {}
+
+    /** @return array<string, mixed> */
+    public static function encode(BenchState $state): array
+    {
+        return (new self($state))->whole();
+    }
+
+    /** @return array<string, mixed> */
+    private function whole(): array
+    {
+        $state = $this->state;
+        $family = $state->spec->family->family();
+        $entries = $state->log->entries;
+
+        return [
+            'engine' => Bench::ENGINE,
+            'head' => $entries[count($entries) - 1]->stamp->id,
+            'family' => ['key' => $state->spec->family->value, 'title' => $family->title(), 'allows_by_choice' => $family->allowsByChoice()],
+            'spec' => $this->spec(),
+            'hand' => [
+                'kind' => $state->run->hand->kind->value,
+                'name' => $state->run->hand->name,
+                'ratio' => $state->run->couplings->at($state->spec->aim->point)?->value ?? $family->usualRatio($state->spec->aim->point)->value,
+                'knowledge' => ($state->run->couplings->at($state->spec->aim->point) ?? $family->usualRatio($state->spec->aim->point))->knowledge->value,
+            ],
+            'working_end' => $state->run->workingEnd,
+            'stage' => $state->progress->stage->value,
+            'stages' => array_map($this->stage(...), JobStage::cases()),
+            'asks' => $state->progress->asks()?->key,
+            'condition' => $state->facts->condition === null ? null
+                : ['engine' => $state->facts->condition->engine->value, 'wheels' => $state->facts->condition->wheels->value],
+            'adjusters' => array_map($this->adjuster(...), array_values($state->run->adjusters())),
+            'found' => $this->judged($state->judgement->foundGroup, $state->judgement->found),
+            'now' => $this->judged($state->judgement->nowGroup, $state->judgement->now),
+            'poses' => $this->poses(),
+            'working_band' => self::band($state->judgement->plannedBand),
+            'learned' => $this->learned(),
+            'next' => $this->next(),
+            'way_home' => $this->wayHome(),
+            'gates' => array_map(static fn (GateState $gate): array => [
+                'key' => $gate->gate->key->value, 'title' => $gate->gate->title, 'status' => $gate->status->value, 'sentence' => $gate->sentence,
+            ], $state->judgement->gates),
+            'closing' => [
+                'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice, 'tagged' => $state->progress->blocksTagged,
+            ],
+            'tag' => $state->facts->tag === null ? null
+                : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
+            'by_choice' => $state->facts->byChoice?->reason,
+            'closed' => $state->facts->closed === null ? null : [
+                'outcome' => $state->facts->closed->outcome->value,
+                'next_check' => $state->facts->closed->nextCheck,
+                'at' => $state->facts->closed->stamp->at,
+                'by' => $state->facts->closed->stamp->by->name,
+            ],
+            'people' => array_map(self::person(...), array_values($state->facts->joined)),
+            'shelf' => array_map(StandingCodec::encodeInstrument(...), array_values($state->facts->standing->shelf)),
+            'warnings' => Warnings::of($state),
+            'log' => LogRows::of($state),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function spec(): array
+    {
+        $spec = $this->state->spec;
+        $policy = $this->state->facts->policy ?? $spec->policy;
+
+        return [
+            'point' => $spec->aim->point->value,
+            'point_label' => $spec->aim->point->label(),
+            'how_to_read' => $spec->aim->point->howToRead(),
+            'band' => self::band($spec->aim->band),
+            'say' => $spec->aim->say(),
+            'engine' => $spec->conditions->engine?->value,
+            'wheels' => $spec->conditions->wheels?->value,
+            'poses' => array_map(static fn (Pose $pose): array => ['key' => $pose->value, 'label' => $pose->label()], $spec->conditions->poses),
+            'policy' => $policy->value,
+            'policy_label' => $policy->label(),
+            'rule' => $spec->rule->value,
+            'source' => $spec->source->say(),
+            'entered_by' => $spec->source->enteredBy,
+            'checked_by' => $spec->source->checkedBy,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function stage(JobStage $stage): array
+    {
+        $items = $this->state->progress->items[$stage->value] ?? [];
+        $done = count(array_filter($items, static fn (StageItem $item): bool => $item->done));
+
+        return [
+            'key' => $stage->value,
+            'title' => $stage->title(),
+            'done' => $done === count($items) && $this->reached($stage),
+            'summary' => $this->summary($stage, $done, count($items)),
+            'cautions' => $this->state->spec->family->family()->cautions($stage),
+            'items' => array_map(self::item(...), $items),
+        ];
+    }
+
+    /** Later stages are not ticked while an earlier one lacks something. */
+    private function reached(JobStage $stage): bool
+    {
+        $order = JobStage::cases();
+
+        return array_search($stage, $order, true) <= array_search($this->state->progress->stage, $order, true);
+    }
+
+    private function summary(JobStage $stage, int $done, int $all): string
+    {
+        $found = $this->state->judgement->foundGroup;
+        $moves = count($this->state->facts->moves);
+
+        return match ($stage) {
+            JobStage::AsFound => $found === null ? 'not read yet' : self::mm($found->found->mean).' mm, '.self::word($this->state->judgement->found),
+            JobStage::Set => match (true) {
+                $moves > 0 => $moves === 1 ? '1 move' : "{$moves} moves",
+                $found === null => 'bring it inside',
+                $done === $all => 'no move needed',
+                default => 'bring it inside',
+            },
+            JobStage::Close => $this->state->facts->closed === null ? "{$done} of {$all} done" : 'signed by '.$this->state->facts->closed->stamp->by->name,
+            JobStage::MakeSafe => "{$done} of {$all} confirmed",
+            JobStage::LookOver => "{$done} of {$all} looked over",
+            JobStage::Prove => "{$done} of {$all} passed",
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function item(StageItem $item): array
+    {
+        return [
+            'key' => $item->key,
+            'kind' => $item->kind->value,
+            'label' => $item->label,
+            'done' => $item->done,
+            'failed' => $item->failed,
+            'said' => $item->said,
+            'detail' => $item->detail,
+            'caution' => $item->caution,
+            'about' => $item->about,
+            'by' => $item->stamp?->by->name,
+            'at' => $item->stamp?->at,
+            'answers' => array_map(static fn (Answer $answer): array => [
+                'word' => $answer->word,
+                'label' => $answer->label,
+                'kind' => $answer->kind->value,
+                'body' => $answer->body,
+                'tone' => $answer->tone->value,
+                'asks_remark' => $answer->asksRemark,
+            ], $item->answers),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function adjuster(Adjuster $adjuster): array
+    {
+        $facts = $this->state->facts;
+        $id = $adjuster->id();
+        $at = $facts->positions[$id] ?? null;
+        $home = $facts->home[$id] ?? null;
+        $threaded = $adjuster instanceof ThreadedAdjuster ? $adjuster : null;
+
+        return [
+            'id' => $id,
+            'name' => $adjuster->name(),
+            'kind' => $adjuster->kind()->value,
+            'kind_label' => $adjuster->kind()->label(),
+            'thread' => $threaded?->pitch->name,
+            'pitch_mm' => $threaded?->pitch->mm,
+            'sense' => $adjuster->sense()->value,
+            'travel_mm' => $adjuster->threadShowing($adjuster->travel()->to),
+            'healthy_from_mm' => $adjuster->threadShowing($adjuster->healthy()->from),
+            'healthy_to_mm' => $adjuster->threadShowing($adjuster->healthy()->to),
+            'at_mm' => $at === null ? null : $adjuster->threadShowing($at),
+            'at_turns' => $at?->toFloat(),
+            'home_mm' => $home === null ? null : $adjuster->threadShowing($home),
+            'touched' => isset($facts->touched[$id]),
+            'locked' => isset($facts->locked[$id]),
+            'healthy' => $at === null || $adjuster->healthy()->contains($at),
+            'cover' => $adjuster->access()->cover,
+            'cover_off' => isset($facts->coversOff[$id]),
+            'minutes' => $adjuster->access()->minutes,
+            'tools' => $adjuster->access()->tools,
+            'lock' => $threaded?->lock,
+            'lock_torque_nm' => $threaded?->lockTorqueNm,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function judged(?ReadingGroup $group, Verdict $verdict): array
+    {
+        return [
+            'mm' => $group?->found->mean,
+            'expanded_mm' => $group?->found->expanded(),
+            'standard_mm' => $group?->found->standard(),
+            'freedom' => $group === null || is_infinite($group->found->freedom()) ? null : $group->found->freedom(),
+            'count' => $group?->found->count ?? 0,
+            'instrument' => $group?->instrument->name,
+            'verdict' => $verdict->kind->value,
+            'sentence' => $verdict->sentence,
+            'advice' => $verdict->advice,
+            'chance_inside' => $verdict->chanceInside,
+            'beyond_mm' => $verdict->beyond,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function poses(): array
+    {
+        $poses = [];
+        foreach ($this->state->spec->conditions->poses as $pose) {
+            $sweep = $this->state->judgement->sweep->poses[$pose->value] ?? null;
+            $poses[] = ['pose' => $pose->value, 'label' => $pose->label()]
+                + $this->judged($this->state->judgement->poseGroups[$pose->value] ?? null, $this->state->judgement->poses[$pose->value])
+                + ['offset_mm' => $sweep['d'] ?? 0.0, 'offset_u_mm' => $sweep['u'] ?? 0.0, 'offset_read' => $sweep['read'] ?? true];
+        }
+
+        return $poses;
+    }
+
+    /** @return array<string, mixed> */
+    private function learned(): array
+    {
+        $play = $this->state->beliefs->play;
+        $prior = $play->taught();
+
+        return [
+            'point' => $this->state->spec->aim->point->value,
+            'ratio' => $play->ratio(),
+            'ratio_deviation' => $play->ratioDeviation(),
+            'ln_ratio' => $prior->ln,
+            'spread' => $prior->spread,
+            'taught' => $play->hasLearned(),
+            'per_turn' => array_map(static fn (Adjuster $a): array => [
+                'adjuster' => $a->id(),
+                'mm' => $play->ratio() * $a->slackGiven(Turns::of(1)),
+                'expanded_mm' => abs(1.96 * $play->ratioDeviation() * $a->slackGiven(Turns::of(1))),
+            ], array_values($this->state->run->adjusters())),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function next(): array
+    {
+        $next = $this->state->next();
+
+        return [
+            'kind' => $next->kind->value,
+            'sentence' => $next->sentence,
+            'recommended' => $next->recommended,
+            'target_mm' => $next->target,
+            'options' => array_map($this->option(...), array_values($next->options)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function option(AdjusterAdvice $advice): array
+    {
+        return [
+            'adjuster' => $advice->adjuster,
+            'kind' => $advice->kind->value,
+            'direction' => $advice->steps === null ? null : ($advice->steps->count < 0 ? 'in' : 'out'),
+            'say' => $advice->steps?->say(),
+            'turns' => $advice->steps?->toFloat(),
+            'expected_mm' => $advice->expected === null ? null : max(0.0, $advice->expected),
+            'low_mm' => $advice->low,
+            'high_mm' => $advice->high,
+            'chance' => $advice->chance,
+            'thread_left_mm' => $advice->threadLeft,
+            'healthy_after' => $advice->healthyAfter,
+            'sentence' => $advice->sentence,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function wayHome(): array
+    {
+        $way = [];
+        foreach ($this->state->wayHome() as $id => $steps) {
+            $adjuster = $this->state->run->adjuster($id);
+            if ($adjuster !== null && $steps?->isNone() !== true) {
+                $way[] = ['adjuster' => $id, 'name' => $adjuster->name(), 'say' => $steps === null ? null : $adjuster->say($steps), 'turns' => $steps?->toFloat()];
+            }
+        }
+
+        return $way;
+    }
+
+    /** @return array<string, float|null>|null */
+    private static function band(?SpecBand $band): ?array
+    {
+        return $band === null ? null : ['low_mm' => $band->low, 'high_mm' => $band->high];
+    }
+
+    /** @return array<string, string> */
+    private static function person(Person $person): array
+    {
+        return ['id' => $person->id, 'name' => $person->name, 'role' => $person->role->value];
+    }
+
+    private static function word(Verdict $verdict): string
+    {
+        return lcfirst(str_replace('Outside: ', '', $verdict->sentence));
+    }
+
+    private static function mm(float $mm): string
+    {
+        return number_format($mm, 1, '.', '');
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Measurement\VerdictKind;
+
+/** What a person should know before trusting the figures on the screen, one sentence each. */
+final readonly class Warnings
+{
+    /** @return list<string> */
+    public static function of(BenchState $state): array
+    {
+        return [...self::crossed($state), ...self::surprises($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state)];
+    }
+
+    /** @return list<string> */
+    private static function crossed(BenchState $state): array
+    {
+        return $state->facts->lastMoveCrossed || $state->judgement->nowGroup?->crossed === true
+            ? ['Two people moved this cable: read it again.'] : [];
+    }
+
+    /** @return list<string> */
+    private static function surprises(BenchState $state): array
+    {
+        $warnings = [];
+        foreach ($state->beliefs->surprises as ['group' => $group, 'surprise' => $surprise]) {
+            if ($group->setting === $state->facts->setting) {
+                $warnings[] = 'Expected about '.self::mm($surprise->expected).' mm and read '.self::mm($surprise->found)
+                    .' mm: turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** @return list<string> */
+    private static function conditions(BenchState $state): array
+    {
+        return $state->judgement->now->is(VerdictKind::NotJudged) ? [$state->judgement->now->sentence.'.'] : [];
+    }
+
+    /** @return list<string> */
+    private static function calibration(BenchState $state): array
+    {
+        $group = $state->judgement->nowGroup;
+        $due = $group?->instrument->calibration?->due;
+
+        return $group !== null && $due !== null && $due < substr($group->last()->stamp->at, 0, 10)
+            ? ["The {$group->instrument->name} was due for calibration on {$due}."] : [];
+    }
+
+    /** @return list<string> */
+    private static function sweep(BenchState $state): array
+    {
+        return $state->judgement->measuredBand === null
+            ? ['Play changes more from pose to pose than the band is wide: a routing fault, not an adjustment.'] : [];
+    }
+
+    /** @return list<string> */
+    private static function voided(BenchState $state): array
+    {
+        $warnings = [];
+        foreach ($state->facts->voidedChecks as $check) {
+            foreach ($state->spec->family->family()->proofs() as $proof) {
+                if ($proof->key === $check->key && $proof->gate !== null && ! $proof->passes($check->answer)) {
+                    $warnings[] = "A failed answer was taken back: {$proof->question}".($check->pose === null ? '' : ', '.$check->pose->label()).'. It stays on the sheet.';
+                }
+            }
+        }
+
+        return $warnings;
+    }
+
+    private static function mm(float $mm): string
+    {
+        return number_format($mm, 1, '.', '');
+    }
+}
