@@ -2,15 +2,29 @@
 
 declare(strict_types=1);
 
+use App\Console\BeginWorkshop;
+use App\Http\Problems\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+use VividPull\Core\Errors\CoreError;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withCommands([BeginWorkshop::class])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->remove(HandleCors::class);
+        // One origin, so nothing crosses it; and lines reach the core just as they were typed.
+        $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->redirectGuestsTo('/');
     })
-    ->withExceptions(function (Exceptions $exceptions): void {})
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport(CoreError::class);
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
+    })
     ->create();

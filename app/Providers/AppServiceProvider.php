@@ -4,6 +4,32 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use Carbon\CarbonImmutable;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 
-final class AppServiceProvider extends ServiceProvider {}
+final class AppServiceProvider extends ServiceProvider
+{
+    /** Tries a minute at one name from one address, and at all names from one address. */
+    private const SIGN_INS = 6;
+
+    private const SIGN_INS_AN_ADDRESS = 30;
+
+    /** Entries a minute; a queue that comes back from an afternoon without a network fits in. */
+    private const ENTRIES = 600;
+
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        Model::preventLazyLoading(! $this->app->isProduction());
+        RateLimiter::for('sign-in', static fn (Request $request): array => [
+            Limit::perMinute(self::SIGN_INS)->by('login:'.mb_substr(mb_strtolower((string) $request->json('login', '')), 0, 60).$request->ip()),
+            Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),
+        ]);
+        RateLimiter::for('entries', static fn (Request $request): Limit => Limit::perMinute(self::ENTRIES)->by('entries:'.$request->user()?->getAuthIdentifier()));
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Http\Resources\ControlResource;
+use App\Models\Control;
+use App\Models\EntryRow;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use VividPull\Core\Bench\BenchState;
+
+/** The day on the bench: what waits, what is cooling, what wants running first, what must not run, what falls due. */
+final readonly class Today
+{
+    /** Minutes until an engine that ran counts as cold; our own figure, until the machine's book says otherwise. */
+    public const COLD_AFTER = 180;
+
+    private const SOON_DAYS = 30;
+
+    private const MOST_DUE = 8;
+
+    private function __construct(private CarbonImmutable $now) {}
+
+    /** @return array<string, mixed> */
+    public static function at(CarbonImmutable $now): array
+    {
+        return (new self($now))->whole();
+    }
+
+    /** @return array<string, mixed> */
+    private function whole(): array
+    {
+        $controls = $this->controls();
+        $states = self::openStates($controls);
+        $rows = $controls->map(fn (Control $control): array => [
+            'tag' => $control->machine->tag,
+            'machine' => $control->machine->name,
+            'ready' => $this->ready($control),
+            'cold_at' => $this->coldAt($control)?->toIso8601String(),
+            'cooled_share' => $this->cooledShare($control),
+            'waits' => $control->openJob !== null || ($control->planned_on !== null && $control->planned_on->lte($this->now)),
+        ] + ['control' => ControlResource::of($control, $states[$control->id] ?? null)]);
+        $waiting = $rows->where('waits', true)->values();
+
+        return [
+            'day' => $this->now->format('l'),
+            'date' => $this->now->toDateString(),
+            'minutes' => $waiting->sum('control.minutes'),
+            'queue' => $waiting->all(),
+            'carry_on' => $waiting->filter(static fn (array $row): bool => $row['control']['job'] !== null)->sortByDesc('control.at')->first(),
+            'tagged' => $rows->filter(static fn (array $row): bool => $row['control']['tag'] !== null)->values()->all(),
+            'due' => $rows->filter(fn (array $row): bool => $this->isDueSoon($row))->sortBy('control.due_on')->take(self::MOST_DUE)->values()->all(),
+        ];
+    }
+
+    /** @return Collection<int, Control> */
+    private function controls(): Collection
+    {
+        return Control::query()->with(['machine', 'specVersion', 'openJob'])
+            ->where(fn ($controls) => $controls->whereHas('openJob')
+                ->orWhereDate('planned_on', '<=', $this->now->toDateString())
+                ->orWhereDate('due_on', '<=', $this->now->addDays(self::SOON_DAYS)->toDateString())
+                ->orWhereNotNull('summary->tag->reason'))
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')->orderBy('planned_on')->orderBy('machines.tag')
+            ->select('controls.*')->get();
+    }
+
+    /**
+     * @param  Collection<int, Control>  $controls
+     * @return array<int, BenchState> by control
+     */
+    public static function openStates(Collection $controls): array
+    {
+        $jobs = $controls->pluck('openJob')->filter();
+        $rows = EntryRow::query()->whereIn('visit_id', $jobs->pluck('visit_id'))->orderBy('seq')->get()->groupBy('visit_id');
+        $states = [];
+        foreach ($jobs as $job) {
+            $states[$job->control_id] = JobLog::fromVisit($job, $rows[$job->visit_id])->replay();
+        }
+
+        return $states;
+    }
+
+    private function ready(Control $control): string
+    {
+        $engine = $control->specVersion->body['conditions']['engine'] ?? null;
+        $coldAt = $this->coldAt($control);
+
+        return match (true) {
+            $engine === 'hot' => 'after_running',
+            $engine === 'cold' && $coldAt !== null && $coldAt->gt($this->now) => 'cooling',
+            default => 'ready',
+        };
+    }
+
+    private function coldAt(Control $control): ?CarbonImmutable
+    {
+        return $control->machine->ran_until?->addMinutes(self::COLD_AFTER);
+    }
+
+    /** How far it has cooled, from 0 to 1. */
+    private function cooledShare(Control $control): ?float
+    {
+        $ran = $control->machine->ran_until;
+
+        return $ran === null ? null : min(1.0, max(0.0, $ran->diffInMinutes($this->now) / self::COLD_AFTER));
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function isDueSoon(array $row): bool
+    {
+        return ! $row['waits'] && $row['control']['tag'] === null && $row['control']['due_on'] !== null
+            && $row['control']['due_on'] <= $this->now->addDays(self::SOON_DAYS)->toDateString();
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\EntryRequest;
+use App\Bench\Journal;
+use App\Http\Resources\JobResource;
+use App\Models\ControlJob;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use VividPull\Core\Wire\Node;
+
+final class EntryController
+{
+    public function store(Request $request, string $job, Journal $journal): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $entry = EntryRequest::from(Node::fromJson($request->getContent()));
+        $found = ControlJob::query()->with('control.machine')->findOrFail($job);
+
+        return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now())));
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\EntryRequest;
+use App\Bench\JobLog;
+use App\Bench\Opening;
+use App\Http\Resources\JobResource;
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use VividPull\Core\Wire\Node;
+
+final class JobController
+{
+    public function store(Request $request, string $tag, Opening $opening): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $node = Node::fromJson($request->getContent())->object(['id', 'control']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $control = Control::query()->with(['machine', 'specVersion'])
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))
+            ->where('key', $node->at('control')->string(40))->firstOrFail();
+        $job = $opening->open($control, $user, $id, CarbonImmutable::now());
+
+        return new JsonResponse($this->whole($job->id), $job->wasRecentlyCreated ? 201 : 200);
+    }
+
+    public function show(string $job): JsonResponse
+    {
+        return new JsonResponse($this->whole($job));
+    }
+
+    /** The job as a file for `bin/vivid replay`. */
+    public function file(string $job): JsonResponse
+    {
+        $found = ControlJob::query()->with('control.machine')->findOrFail($job);
+        $name = "{$found->control->machine->tag}-{$found->control->key}-{$found->opened_at->format('Y-m-d')}.json";
+
+        return new JsonResponse(JobLog::of($found)->file(), 200, ['Content-Disposition' => "attachment; filename=\"{$name}\""],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** @return array<string, mixed> */
+    private function whole(string $id): array
+    {
+        $job = ControlJob::query()->with('control.machine')->findOrFail($id);
+
+        return JobResource::of($job, JobLog::of($job)->replay());
+    }
+}

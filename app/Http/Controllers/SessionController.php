@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\User;
+use Illuminate\Contracts\Auth\StatefulGuard;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Auth;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\Node;
+
+final class SessionController
+{
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse(['user' => self::person($request->user()), 'demo' => self::demo()]);
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $node = Node::fromJson($request->getContent())->object(['login', 'password']);
+        if (! self::guard()->attempt(['login' => $node->at('login')->string(40), 'password' => $node->at('password')->string(200)])) {
+            throw Refused::because('That name and password do not go together. Try again, or ask the lead for a new password.');
+        }
+        $request->session()->regenerate();
+
+        return new JsonResponse(['user' => self::person(self::guard()->user()), 'demo' => self::demo()]);
+    }
+
+    public function destroy(Request $request): Response
+    {
+        self::guard()->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new Response(status: 204);
+    }
+
+    private static function guard(): StatefulGuard
+    {
+        $guard = Auth::guard('web');
+        assert($guard instanceof StatefulGuard);
+
+        return $guard;
+    }
+
+    /** @return array<string, string|bool>|null */
+    private static function person(mixed $user): ?array
+    {
+        return $user instanceof User ? [
+            'id' => $user->login,
+            'name' => $user->name,
+            'role' => $user->role->value,
+            'may_log' => $user->role->mayLog(),
+            'may_sign_off' => $user->role->maySignOff(),
+            'may_lift_tag' => $user->role->mayLiftTag(),
+        ] : null;
+    }
+
+    private static function demo(): bool
+    {
+        return (bool) config('app.demo');
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Control;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Cable\ReadingPoint;
+
+/** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
+final readonly class ControlResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Control $control, ?BenchState $open): array
+    {
+        $spec = $control->specVersion->body;
+        $summary = $control->summary;
+        $tag = $open === null ? ($summary['tag'] ?? null) : ($open->facts->tag === null ? null
+            : ['reason' => $open->facts->tag->reason, 'at' => $open->facts->tag->at, 'by' => $open->facts->tag->by]);
+        $stage = $open?->progress->stage;
+
+        return [
+            'key' => $control->key,
+            'name' => $control->name,
+            'minutes' => $control->minutes,
+            'band' => ['low_mm' => $spec['aim']['low_mm'] ?? null, 'high_mm' => $spec['aim']['high_mm'] ?? null],
+            'point_label' => ReadingPoint::from($spec['aim']['point'])->label(),
+            'engine' => $spec['conditions']['engine'] ?? null,
+            'job' => $control->openJob?->id,
+            'stage' => $stage?->title(),
+            'moves' => $open === null ? 0 : count($open->facts->moves),
+            'found_mm' => $open?->judgement->foundGroup?->found->mean,
+            'now_mm' => $open?->judgement->nowGroup?->found->mean,
+            'left_mm' => $open === null ? ($summary['record']['left']['mm'] ?? null) : null,
+            'left_outcome' => $open === null ? ($summary['outcome'] ?? null) : null,
+            'left_at' => $open === null ? ($summary['at'] ?? null) : null,
+            'next' => $open?->next()->sentence,
+            'by' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->by->name,
+            'at' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->at,
+            'due_on' => $control->due_on?->toDateString(),
+            'due_why' => $control->due_why,
+            'tag' => $tag,
+        ];
+    }
+}

@@ -1,0 +1,143 @@
+# Shared by the scripts in bin/: what must be there before anything runs. Sourced, never run.
+# shellcheck shell=bash
+
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+RUNTIME="$ROOT/.runtime"
+LEAST_NODE=20019 # Vite asks for Node 20.19 or newer
+mkdir -p "$RUNTIME"
+cd "$ROOT" || exit 1
+export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
+
+say() { printf '  %s\n' "$*"; }
+fail() { printf '\n  %s\n' "$*" >&2; exit 1; }
+
+# Runs quietly; shows what was printed only when it failed.
+quietly() {
+    local what="$1" log
+    shift
+    log="$(mktemp)"
+    if ! "$@" >"$log" 2>&1 </dev/null; then
+        tail -n 40 "$log" >&2
+        rm -f "$log"
+        fail "$what failed; what it printed is above."
+    fi
+    rm -f "$log"
+}
+
+has() { command -v "$1" >/dev/null 2>&1; }
+php_has() { php -r "exit(extension_loaded('$1') ? 0 : 1);" 2>/dev/null; }
+
+# need_packages COMMAND=PACKAGE... ext:EXTENSION=PACKAGE...
+need_packages() {
+    local pair wanted missing=()
+    for pair in "$@"; do
+        wanted="${pair%%=*}"
+        case "$wanted" in
+            ext:*) has php && php_has "${wanted#ext:}" || missing+=("${pair#*=}") ;;
+            *) has "$wanted" || missing+=("${pair#*=}") ;;
+        esac
+    done
+    [ "${#missing[@]}" -eq 0 ] && return
+    [ "$(id -u)" -eq 0 ] || fail "These Debian packages are missing: ${missing[*]}. Install them, or run this as root."
+    say "Installing Debian packages: ${missing[*]}"
+    quietly 'apt-get update' apt-get update -qq
+    DEBIAN_FRONTEND=noninteractive quietly 'apt-get install' apt-get install -y -qq --no-install-recommends "${missing[@]}"
+}
+
+need_server_packages() {
+    need_packages php=php8.2-cli ext:pdo_mysql=php8.2-mysql ext:mbstring=php8.2-mbstring ext:dom=php8.2-xml \
+        ext:curl=php8.2-curl ext:zip=php8.2-zip composer=composer unzip=unzip mariadbd=mariadb-server \
+        node=nodejs npm=npm setsid=util-linux
+    need_node
+}
+
+node_version() { node -p 'const [a, b] = process.versions.node.split("."); a * 1000 + Number(b)' 2>/dev/null || echo 0; }
+
+# Debian's own Node may be too old for the build; the registry has one that is not.
+need_node() {
+    [ -d "$RUNTIME/node/node_modules/.bin" ] && export PATH="$RUNTIME/node/node_modules/.bin:$PATH"
+    [ "$(node_version)" -ge "$LEAST_NODE" ] && return
+    say 'Installing a newer Node'
+    mkdir -p "$RUNTIME/node"
+    quietly 'npm install node' npm install --prefix "$RUNTIME/node" --no-audit --no-fund node@20
+    export PATH="$RUNTIME/node/node_modules/.bin:$PATH"
+}
+
+# Does something only when the files it depends on changed since it last went well.
+once_for() {
+    local name="$1" proof="$2" sum
+    shift 2
+    sum="$(cat "${STAMPED_FILES[@]}" 2>/dev/null | sha256sum | cut -d' ' -f1)"
+    [ -e "$proof" ] && [ "$(cat "$RUNTIME/$name.sum" 2>/dev/null)" = "$sum" ] && return
+    "$@"
+    echo "$sum" >"$RUNTIME/$name.sum"
+}
+
+need_vendor() {
+    STAMPED_FILES=(composer.json)
+    once_for composer vendor/autoload.php install_vendor
+}
+install_vendor() { say 'Installing PHP packages'; quietly 'composer' composer update --no-progress --prefer-dist; }
+
+need_node_modules() {
+    STAMPED_FILES=(package-lock.json)
+    once_for npm node_modules/.bin/vite install_node_modules
+}
+install_node_modules() { say 'Installing front-end packages'; quietly 'npm ci' npm ci --no-audit --no-fund; }
+
+need_build() {
+    mapfile -t STAMPED_FILES < <(find resources/js public/sw.js vite.config.ts package-lock.json -type f | sort)
+    once_for build public/build/manifest.json build_front_end
+}
+build_front_end() { say 'Building the front end'; quietly 'vite build' npx vite build; }
+
+port_is_free() { ! (exec 3<>"/dev/tcp/$1/$2") 2>/dev/null; }
+
+# free_port ADDRESS FIRST: the first port from FIRST on that nobody listens on.
+free_port() {
+    local port="$2"
+    while ! port_is_free "$1" "$port"; do port=$((port + 1)); done
+    echo "$port"
+}
+
+# start_mariadb FOLDER FIRST_PORT [OPTION...]: sets DB_PORT and DB_PID; the data stay in FOLDER.
+start_mariadb() {
+    local folder="$1" first="$2" user=mysql data run
+    shift 2
+    data="$folder/data"
+    run="$folder"
+    mkdir -p "$folder"
+    # A checkout that the mysql user cannot reach, such as one under a private home, is served as root.
+    chown mysql "$folder" 2>/dev/null
+    setpriv --reuid=mysql --clear-groups test -w "$folder" 2>/dev/null || user=root
+    [ "${#run}" -gt 80 ] && run="$(mktemp -d)" && chown mysql "$run"
+    DB_SOCKET="$run/mariadb.sock"
+    if [ ! -d "$data/mysql" ]; then
+        quietly 'mariadb-install-db' mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=normal --skip-test-db
+    fi
+    rm -f "$DB_SOCKET"
+    DB_PORT="$(free_port 127.0.0.1 "$first")"
+    setsid mariadbd --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid" \
+        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-buffer-pool-size=256M "$@" \
+        </dev/null >"$folder/mariadb.log" 2>&1 &
+    DB_PID=$!
+    for _ in $(seq 1 150); do
+        mariadb-admin --no-defaults --socket="$DB_SOCKET" -uroot ping >/dev/null 2>&1 && return
+        kill -0 "$DB_PID" 2>/dev/null || break
+        sleep 0.2
+    done
+    tail -n 20 "$folder/mariadb.log" >&2
+    fail 'MariaDB did not start; its last lines are above. Is another copy of this workshop still running?'
+}
+
+stop_mariadb() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -uroot shutdown >/dev/null 2>&1; }
+
+# make_database NAME PASSWORD: a database and a user that can do nothing outside it.
+make_database() {
+    mariadb --no-defaults --socket="$DB_SOCKET" -uroot <<SQL
+CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+CREATE USER IF NOT EXISTS '$1'@'127.0.0.1' IDENTIFIED BY '$2';
+ALTER USER '$1'@'127.0.0.1' IDENTIFIED BY '$2';
+GRANT ALL ON \`$1\`.* TO '$1'@'127.0.0.1';
+SQL
+}

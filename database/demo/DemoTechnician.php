@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Bench\EntryRequest;
+use App\Bench\JobLog;
+use App\Bench\Journal;
+use App\Bench\Opening;
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use LogicException;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\ItemKind;
+use VividPull\Core\Bench\StageItem;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Wire\Node;
+
+/** Works a job as a person would: does what the bench asks, through the same door as the screens. */
+final class DemoTechnician
+{
+    private const MOST_ENTRIES = 90;
+
+    private ControlJob $job;
+
+    private BenchState $state;
+
+    private int $readings = 0;
+
+    /** @param  array<string, string>  $answers  words for items not answered with the first, by item key */
+    public function __construct(
+        private readonly Control $control,
+        private readonly HiddenRun $truth,
+        private readonly User $user,
+        private CarbonImmutable $clock,
+        private readonly float $resolution,
+        private readonly array $answers = [],
+    ) {
+        $this->open();
+    }
+
+    /**
+     * Works until the stage asks for an item that begins with this key, or to the signature.
+     *
+     * @param  array<string, mixed>  $closing  the body of the closing entry
+     */
+    public function workUntil(string $key, array $closing = ['outcome' => 'fit']): void
+    {
+        for ($i = 0; $i < self::MOST_ENTRIES && $this->state->facts->closed === null; $i++) {
+            $item = $this->asks();
+            if ($item === null || str_starts_with($item->key, $key)) {
+                return;
+            }
+            $item->kind === ItemKind::SignOff ? $this->body('closed', $closing) : $this->settle($item);
+        }
+        if ($this->state->facts->closed === null) {
+            throw new LogicException("The demo job on {$this->control->machine->tag} did not come to an end.");
+        }
+    }
+
+    public function line(string $line, array $shown = []): void
+    {
+        $this->write(['line' => $line, 'shown' => $shown + array_filter(['item' => $this->asks()?->key])]);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    public function body(string $kind, array $body): void
+    {
+        $this->write(['kind' => $kind, 'body' => $body]);
+    }
+
+    /** Moves what the bench shows. */
+    public function move(): void
+    {
+        $next = $this->state->next();
+        $advice = $next->options[$next->recommended ?? ''] ?? throw new LogicException("No move to make: {$next->sentence}");
+        $adjuster = $this->state->run->adjuster($advice->adjuster);
+        if ($adjuster === null || $advice->steps === null) {
+            throw new LogicException('No adjuster to move.');
+        }
+        $cover = $adjuster->access()->cover;
+        if ($cover !== null && ! isset($this->state->facts->coversOff[$adjuster->id()])) {
+            $this->body('cover', ['adjuster' => $adjuster->id(), 'off' => true]);
+            $this->line('thread 2.5 mm', ['adjuster' => $adjuster->id()]);
+
+            return;
+        }
+        $this->truth->give($adjuster->slackGiven($advice->steps));
+        $this->line('done', ['adjuster' => $adjuster->id(), 'turns' => $advice->steps->toFloat()]);
+    }
+
+    private function open(): void
+    {
+        CarbonImmutable::setTestNow($this->clock);
+        $this->job = (new Opening)->open($this->control, $this->user, DemoIds::next(), $this->clock);
+        $this->state = JobLog::of($this->job)->replay();
+    }
+
+    /** The first thing missing, answers that failed and were meant to fail apart. */
+    private function asks(): ?StageItem
+    {
+        foreach ($this->state->progress->items as $items) {
+            foreach ($items as $item) {
+                if (! $item->done && ! $item->failed) {
+                    return $item;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private function settle(StageItem $item): void
+    {
+        match ($item->kind) {
+            ItemKind::Reading => $this->read($item),
+            ItemKind::Thread => $item->answers === [] ? $this->line('thread 2.4 mm', ['adjuster' => $item->about]) : $this->line('ok'),
+            ItemKind::InBand => $this->bringInside(),
+            ItemKind::Answer, ItemKind::SignOff => $this->line($this->answers[$item->key] ?? $this->firstRight($item)),
+        };
+    }
+
+    private function bringInside(): void
+    {
+        match ($this->state->next()->kind) {
+            PlanKind::Read => $this->readOnce('straight'),
+            PlanKind::Decide => $this->readings < 7 ? $this->readOnce('straight') : $this->move(),
+            default => $this->move(),
+        };
+        $this->readings++;
+    }
+
+    private function read(StageItem $item): void
+    {
+        $pose = in_array($item->about, ['left', 'right'], true) ? $item->about : 'straight';
+        foreach (range(1, $pose === 'straight' ? 3 : 2) as $ignored) {
+            $this->readOnce($pose);
+        }
+    }
+
+    private function readOnce(string $pose): void
+    {
+        $instrument = $this->resolution < 0.5 ? 'caliper-1' : 'rule-300';
+        $this->line((string) $this->truth->read($this->resolution, $pose), ['pose' => $pose, 'instrument' => $instrument]);
+    }
+
+    private function firstRight(StageItem $item): string
+    {
+        foreach ($item->answers as $answer) {
+            if ($answer->tone->value === 'right') {
+                return $answer->word;
+            }
+        }
+        throw new LogicException("Nothing right to answer to {$item->key}.");
+    }
+
+    /** @param  array<string, mixed>  $what */
+    private function write(array $what): void
+    {
+        $this->clock = $this->clock->addSeconds(35);
+        CarbonImmutable::setTestNow($this->clock);
+        $entries = $this->state->log->entries;
+        $node = Node::of(['id' => DemoIds::next(), 'at' => $this->clock->toIso8601String(), 'after' => $entries[count($entries) - 1]->stamp->id] + $what);
+        $this->state = (new Journal)->write($this->job, $this->user, EntryRequest::from($node), $this->clock);
+    }
+}

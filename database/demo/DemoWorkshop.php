@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Models\Control;
+use App\Models\Instrument;
+use App\Models\Machine;
+use App\Models\SpecVersion;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+
+/** Saltmarsh Ferry & Parks: machines, two years of jobs, and a day on the bench. The same for the same day. */
+final class DemoWorkshop
+{
+    /** Days before today of the past jobs of a control, oldest first, and what wore between them. */
+    private const PAST = [700, 520, 340, 170];
+
+    /** @var array<string, User> */
+    private array $people;
+
+    private function __construct(private readonly CarbonImmutable $now) {}
+
+    public static function load(CarbonImmutable $now): void
+    {
+        $frozen = CarbonImmutable::hasTestNow() ? CarbonImmutable::getTestNow() : null;
+        try {
+            DemoIds::during(static fn () => (new self($now))->fill());
+        } finally {
+            CarbonImmutable::setTestNow($frozen);
+        }
+    }
+
+    private function fill(): void
+    {
+        $this->people = DemoPeople::load();
+        foreach (DemoFleet::SHELF as $place => [$id, $body]) {
+            if (($body['calibration'] ?? null) !== null) {
+                $body['calibration']['due'] = $this->now->addMonths(4)->toDateString();
+            }
+            Instrument::query()->create(['id' => $id, 'place' => $place, 'body' => $body]);
+        }
+        foreach (DemoFleet::MACHINES as $row) {
+            $this->machine($row);
+        }
+        $this->past();
+        $this->dueDates();
+        $this->today();
+    }
+
+    /** @param  array{string, string|null, string, string, int, string, int, string, list<string>}  $row */
+    private function machine(array $row): void
+    {
+        [$tag, $plate, $model, $kind, $year, $place, $usage, $unit, $controls] = $row;
+        $machine = Machine::query()->create(['tag' => $tag, 'plate' => $plate, 'name' => $model, 'kind' => $kind, 'year' => $year,
+            'place' => $place, 'usage_reading' => $usage, 'usage_unit' => $unit, 'ran_until' => $this->now->subHours(9)->subMinutes(20)]);
+        foreach ($controls as $key) {
+            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], ['body' => DemoFleet::spec($model, $key)]);
+            Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
+                'name' => $key === 'clutch' ? 'Clutch lever' : 'Throttle grip', 'run' => DemoFleet::run($model, $key),
+                'minutes' => $key === 'clutch' ? 12 : 18]);
+        }
+    }
+
+    private function past(): void
+    {
+        foreach (['RT-14' => 4, 'RT-11' => 3, 'RT-09' => 2, 'SC-08' => 2, 'SC-02' => 2, 'RT-16' => 2] as $tag => $jobs) {
+            $this->story($tag, 'clutch', $jobs);
+        }
+        foreach (['RT-14' => 2, 'QB-03' => 2, 'QB-05' => 1, 'QB-01' => 2, 'SC-05' => 1] as $tag => $jobs) {
+            $this->story($tag, 'throttle', $jobs);
+        }
+    }
+
+    /** Past jobs of one control: plates wear and take play away, a throttle's conduit settles and gives it. */
+    private function story(string $tag, string $key, int $jobs): void
+    {
+        $control = $this->control($tag, $key);
+        $band = $control->specVersion->body['aim'];
+        $clutch = $key === 'clutch';
+        $truth = $this->truth($control, $band['low_mm'] - ($clutch ? 1.5 : 0.8));
+        $usage = $control->machine->usage_reading;
+        foreach (array_slice(self::PAST, -$jobs) as $n => $days) {
+            $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $days / 900))])->save();
+            $worker = $this->people[$n % 2 === 0 ? 'ines' : 'tomas'];
+            $job = new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($days)->addHours(8 + $n), $this->resolution($control));
+            $job->workUntil('never');
+            $truth->wear(($band['high_mm'] - $band['low_mm']) * ($clutch ? -0.55 : 0.5));
+        }
+        $control->machine->forceFill(['usage_reading' => $usage])->save();
+    }
+
+    /** The days the next looks fall on, as the practice interval would have put them. */
+    private function dueDates(): void
+    {
+        $soon = ['RT-11/clutch' => 3, 'SC-02/clutch' => 6, 'QB-01/throttle' => 9, 'SC-05/throttle' => 12, 'RT-14/throttle' => 19, 'RT-20/clutch' => 24];
+        foreach ($soon as $name => $days) {
+            [$tag, $key] = explode('/', $name);
+            $this->control($tag, $key)->forceFill(['due_on' => $this->now->addDays($days)->toDateString(), 'due_why' => 'practice interval'])->save();
+        }
+    }
+
+    private function today(): void
+    {
+        $this->tagged();
+        $this->finished();
+        $this->leftByChoice();
+        foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle'] as $name) {
+            [$tag, $key] = explode('/', $name);
+            $this->control($tag, $key)->forceFill(['planned_on' => $this->now->toDateString(), 'due_on' => null])->save();
+        }
+        Machine::query()->where('tag', 'SC-08')->update(['ran_until' => $this->now->subMinutes(118)]);
+        $this->begun();
+    }
+
+    /** A throttle that hangs open with the bars full right. */
+    private function tagged(): void
+    {
+        $truth = $this->truth($this->control('QB-05', 'throttle'), 4.1);
+        $job = new DemoTechnician($this->control('QB-05', 'throttle'), $truth, $this->people['ines'], $this->now->subDay()->setTime(15, 10), 0.5,
+            ['check:snap_shut/right' => 'no']);
+        $job->workUntil('check:wire_in_groove');
+        $job->body('tag', ['reason' => 'Throttle does not snap shut, bars full right.']);
+        $job->body('closed', ['outcome' => 'tagged']);
+    }
+
+    private function finished(): void
+    {
+        $job = new DemoTechnician($this->control('SC-11', 'clutch'), $this->truth($this->control('SC-11', 'clutch'), 17.0), $this->people['tomas'],
+            $this->now->subDay()->setTime(10, 5), 0.5);
+        $job->workUntil('never');
+    }
+
+    /** A rider who wants more play than the book. */
+    private function leftByChoice(): void
+    {
+        $job = new DemoTechnician($this->control('RT-02', 'clutch'), $this->truth($this->control('RT-02', 'clutch'), 4.4), $this->people['tomas'],
+            $this->now->subDays(12)->setTime(9, 20), 0.05);
+        $job->workUntil('in_band');
+        $job->body('by_choice', ['reason' => 'Ranger Bo rides with thick gloves and wants the later bite.']);
+        $job->workUntil('never', ['outcome' => 'by_choice']);
+    }
+
+    /** Two jobs begun and put down: one at its second move, one just read as found. */
+    private function begun(): void
+    {
+        $truth = $this->truth($this->control('QB-07', 'throttle'), 7.2);
+        $read = new DemoTechnician($this->control('QB-07', 'throttle'), $truth, $this->people['tomas'], $this->now->subMinutes(95), 0.5);
+        $read->workUntil('reading:found');
+        $read->line('7', ['pose' => 'straight', 'instrument' => 'rule-300']);
+        $truth = $this->truth($this->control('RT-09', 'clutch'), 27.1);
+        $set = new DemoTechnician($this->control('RT-09', 'clutch'), $truth, $this->people['ines'], $this->now->subMinutes(50), 0.5);
+        $set->workUntil('in_band');
+        $set->line('+1t', ['adjuster' => 'perch']);
+        $truth->give(-1.25);
+        foreach ([1, 2, 3] as $ignored) {
+            $set->line((string) $truth->read(0.5, 'straight'), ['instrument' => 'rule-300']);
+        }
+    }
+
+    private function truth(Control $control, float $play): HiddenRun
+    {
+        $hand = $control->run['hand'];
+        $point = $control->specVersion->body['aim']['point'];
+        $ratio = isset($hand['drum_radius_mm']) ? $hand['flange_radius_mm'] / $hand['drum_radius_mm'] : $hand['pivot_to_point_mm'][$point] / $hand['pivot_to_wire_mm'];
+
+        return new HiddenRun($play, $ratio * 1.05, $this->resolution($control) < 0.5 ? 0.05 : 0.2, crc32("{$control->machine->tag} {$control->key}"));
+    }
+
+    private function resolution(Control $control): float
+    {
+        return $control->specVersion->body['aim']['point'] === 'perch_gap' ? 0.05 : 0.5;
+    }
+
+    private function control(string $tag, string $key): Control
+    {
+        return Control::query()->with(['machine', 'specVersion'])->where('key', $key)
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))->firstOrFail();
+    }
+}

@@ -1,0 +1,15 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="theme-color" content="#10222B">
+    <title>Vivid Pull</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite('resources/js/main.tsx')
+</head>
+<body>
+    <div id="root"></div>
+    <noscript>Vivid Pull needs JavaScript to read the bench.</noscript>
+</body>
+</html>
