@@ -86,10 +86,10 @@ need_node_modules() {
 install_node_modules() { say 'Installing front-end packages'; quietly 'npm ci' npm ci --no-audit --no-fund; }
 
 need_build() {
-    mapfile -t STAMPED_FILES < <(find resources/js public/sw.js vite.config.ts package-lock.json -type f | sort)
+    mapfile -t STAMPED_FILES < <(find resources/js vite.config.ts vite.offline.config.ts package-lock.json -type f | sort)
     once_for build public/build/manifest.json build_front_end
 }
-build_front_end() { say 'Building the front end'; quietly 'vite build' npx vite build; }
+build_front_end() { say 'Building the front end'; quietly 'vite build' npm run --silent build; }
 
 port_is_free() { ! (exec 3<>"/dev/tcp/$1/$2") 2>/dev/null; }
 

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Models\ControlJob;
 use App\Models\EntryRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
@@ -72,6 +73,7 @@ final readonly class JobLog
             'seq' => $row->seq,
             'kind' => $row->kind,
             'at' => $row->at,
+            'received_at' => CarbonImmutable::parse($row->received_at, 'UTC')->format('Y-m-d\TH:i:s.vP'),
             'by' => $row->by,
             'after' => $row->after,
             'line' => $row->line === '' ? null : $row->line,

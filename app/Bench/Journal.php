@@ -13,11 +13,15 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Bench\Amending;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Draft;
+use VividPull\Core\Bench\Entry\Amended;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Stamp;
@@ -79,14 +83,21 @@ final readonly class Journal
     /** @return array{EntryKind, array<string, mixed>} */
     private function resolve(EntryRequest $request, BenchState $state, Person $by): array
     {
-        if ($request->kind !== null) {
-            $body = $request->body?->value;
-
-            return [$request->kind, is_array($body) ? $body : throw Refused::because('The body of an entry is an object.')];
+        $body = $request->body;
+        if ($request->kind !== null && $body !== null && ! ($request->kind === EntryKind::Amend && $body->has('line'))) {
+            return [$request->kind, is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.')];
         }
-        $draft = BenchLine::read($request->line ?? '', $request->shown, $state, $by);
+        $draft = $request->kind === null || $body === null
+            ? BenchLine::read($request->line ?? '', $request->shown, $state, $by)
+            : self::amendment($body->object(['entry', 'line', 'reason']), $state, $by);
 
         return [$draft->kind, $draft->body];
+    }
+
+    /** What an entry should have said, typed as a line. */
+    private static function amendment(Node $body, BenchState $state, Person $by): Draft
+    {
+        return Amending::read($body->at('line')->string(500), $body->at('entry')->string(40), $body->at('reason')->string(500), $state, $by);
     }
 
     /** @param  Collection<int, EntryRow>  $rows */
@@ -104,6 +115,18 @@ final readonly class Journal
     }
 
     /**
+     * Heat and wheels belong to every job of the visit, and so does what changes an entry about them.
+     *
+     * @param  Collection<int, EntryRow>  $rows
+     */
+    private static function isVisitWide(Entry $entry, Collection $rows): bool
+    {
+        $target = $entry instanceof Voided || $entry instanceof Amended ? $rows->firstWhere('id', $entry->entry) : null;
+
+        return in_array($entry->kind(), self::VISIT_WIDE, true) || ($target !== null && $target->job_id === null);
+    }
+
+    /**
      * @param  array<string, mixed>  $body
      * @param  Collection<int, EntryRow>  $rows
      */
@@ -113,7 +136,7 @@ final readonly class Journal
             'id' => $request->id,
             'visit_id' => $visit->id,
             'seq' => ($rows->last()->seq ?? 0) + 1,
-            'job_id' => in_array($entry->kind(), self::VISIT_WIDE, true) ? null : $job->id,
+            'job_id' => self::isVisitWide($entry, $rows) ? null : $job->id,
             'kind' => $entry->kind()->value,
             'body' => $body,
             'line' => $request->line,

@@ -14,6 +14,10 @@ use App\Models\Machine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
 
 final class MachineController
 {
@@ -23,7 +27,8 @@ final class MachineController
 
     public function index(Request $request): JsonResponse
     {
-        $find = mb_substr(trim((string) $request->query('find', '')), 0, 40);
+        $asked = $request->query('find');
+        $find = is_string($asked) ? mb_substr(trim($asked), 0, 40) : '';
         $like = '%'.addcslashes($find, '%_\\').'%';
         $machines = Machine::query()
             ->where(static fn ($m) => $m->where('tag', 'like', $like)->orWhere('plate', 'like', $like)->orWhere('name', 'like', $like)->orWhere('kind', 'like', $like))
@@ -82,16 +87,15 @@ final class MachineController
     private static function adjusters(Control $control): array
     {
         $adjusters = [];
-        foreach ($control->run['cables'] as $cable) {
-            foreach ($cable['adjusters'] as $adjuster) {
-                $adjusters[] = [
-                    'id' => $adjuster['id'],
-                    'name' => $adjuster['name'],
-                    'thread' => $adjuster['thread'] ?? null,
-                    'travel_mm' => $adjuster['travel_mm'],
-                    'at_turns' => $control->summary['positions_turns'][$adjuster['id']] ?? null,
-                ];
-            }
+        foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
+            $at = $control->summary['positions_turns'][$id] ?? null;
+            $adjusters[] = [
+                'id' => $id,
+                'name' => $adjuster->name(),
+                'thread' => $adjuster instanceof ThreadedAdjuster ? $adjuster->pitch->name : null,
+                'travel_mm' => $adjuster->threadShowing($adjuster->travel()->to),
+                'at_mm' => $at === null ? null : $adjuster->threadShowing(Turns::exactly($at)),
+            ];
         }
 
         return $adjusters;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\User;
+use Database\Demo\DemoPeople;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -61,8 +62,11 @@ final class SessionController
         ] : null;
     }
 
-    private static function demo(): bool
+    /** @return list<array<string, string>> the sign-ins of the demo workshop; none of a real one */
+    private static function demo(): array
     {
-        return (bool) config('app.demo');
+        return config('app.demo') !== true ? [] : array_map(static fn (array $person): array => [
+            'login' => $person[0], 'name' => $person[1], 'role' => $person[2]->value, 'password' => $person[3],
+        ], DemoPeople::ALL);
     }
 }

@@ -23,6 +23,7 @@ use VividPull\Core\Spec\Wheels;
  * Reads the one line at the bottom of a job.
  *
  * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`.
+ * Where a thread is asked for, a bare value is that thread.
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
  * `aim loose` changes the policy, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
  * answer the item shown; what follows such a word is its remark.
@@ -72,7 +73,7 @@ final readonly class BenchLine
     /** A word on one of the answers of the item shown; the rest of the line is a remark where one belongs. */
     private function answer(string $line, string $word, string $rest): ?Draft
     {
-        $item = $this->shown->item === null ? null : $this->state->progress->item($this->shown->item);
+        $item = $this->item();
         foreach ($item->answers ?? [] as $answer) {
             if ($answer->word === $line) {
                 return new Draft($answer->kind, $answer->body);
@@ -87,6 +88,11 @@ final readonly class BenchLine
         }
 
         return null;
+    }
+
+    private function item(): ?StageItem
+    {
+        return $this->shown->item === null ? null : $this->state->progress->item($this->shown->item);
     }
 
     private function void(string $reason): Draft
@@ -176,6 +182,9 @@ final readonly class BenchLine
 
     private function reading(string $line): Draft
     {
+        if ($this->item()?->kind === ItemKind::Thread) {
+            return $this->thread($line);
+        }
         $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
         self::mustBeLength($read);
         $condition = $this->state->facts->condition;

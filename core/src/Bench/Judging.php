@@ -42,6 +42,15 @@ final readonly class Judging
         );
     }
 
+    /** What one group said about the band, whatever has been moved since. */
+    public static function heldAgainst(Spec $spec, Judgement $judgement, ReadingGroup $group): Verdict
+    {
+        $objection = self::objection($spec, $group);
+        $band = $group->first()->pose === Pose::Straight ? $judgement->measuredBand ?? $spec->aim->band : $spec->aim->band;
+
+        return $objection !== null ? Verdict::notJudged($objection) : Verdict::of($group->found, $band, $spec->rule, static fn (): string => '');
+    }
+
     private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band): Verdict
     {
         $objection = self::objection($spec, $group);

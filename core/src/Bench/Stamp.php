@@ -13,5 +13,7 @@ final readonly class Stamp
         public Person $by,
         public ?string $after = null,
         public ?string $line = null,
+        /** When the server had it, by the server's clock; null in a file written elsewhere. */
+        public ?string $receivedAt = null,
     ) {}
 }

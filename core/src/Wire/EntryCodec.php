@@ -107,6 +107,7 @@ final readonly class EntryCodec
             self::person($node->at('by')),
             $node->optionalString('after', 40),
             $node->optionalString('line', 600),
+            $node->has('received_at') ? self::instant($node->at('received_at')) : null,
         );
     }
 

@@ -25,6 +25,7 @@ use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
+use VividPull\Core\Bench\Judging;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Inspection;
@@ -76,6 +77,7 @@ final readonly class LogRows
             'expanded_mm' => $group?->found->expanded(),
             'count' => $group?->found->count,
             'change_mm' => $this->changes[$entry->stamp->id] ?? null,
+            'says' => $group === null ? null : Judging::heldAgainst($this->state->spec, $this->state->judgement, $group)->sentence,
             'voided' => $voided,
             'can_void' => $open && $entry->kind()->canBeVoided(),
             'can_amend' => $open && $entry->kind()->canBeAmended(),

@@ -14,6 +14,7 @@ use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Planning\AdjusterAdvice;
@@ -288,6 +289,8 @@ final readonly class StateCodec
             'adjuster' => $advice->adjuster,
             'kind' => $advice->kind->value,
             'direction' => $advice->steps === null ? null : ($advice->steps->count < 0 ? 'in' : 'out'),
+            'rotation' => $advice->steps === null ? null : $this->rotation($advice->adjuster, $advice->steps)?->value,
+            'seen_from' => $this->state->run->adjuster($advice->adjuster)?->kind()->seenFrom() ?? '',
             'say' => $advice->steps?->say(),
             'turns' => $advice->steps?->toFloat(),
             'expected_mm' => $advice->expected === null ? null : max(0.0, $advice->expected),
@@ -298,6 +301,13 @@ final readonly class StateCodec
             'healthy_after' => $advice->healthyAfter,
             'sentence' => $advice->sentence,
         ];
+    }
+
+    private function rotation(string $adjuster, Turns $steps): ?Rotation
+    {
+        $out = $this->state->run->adjuster($adjuster)?->kind()->rotationOut();
+
+        return $steps->count < 0 ? $out?->opposite() : $out;
     }
 
     /** @return list<array<string, mixed>> */

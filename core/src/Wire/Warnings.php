@@ -10,10 +10,13 @@ use VividPull\Core\Measurement\VerdictKind;
 /** What a person should know before trusting the figures on the screen, one sentence each. */
 final readonly class Warnings
 {
+    /** Minutes by which a device's clock may run ahead before its times are flagged. */
+    private const CLOCK_AHEAD = 2;
+
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...self::crossed($state), ...self::surprises($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state)];
+        return [...self::crossed($state), ...self::surprises($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */
@@ -73,6 +76,22 @@ final readonly class Warnings
         }
 
         return $warnings;
+    }
+
+    /** @return list<string> */
+    private static function clocks(BenchState $state): array
+    {
+        $ahead = [];
+        foreach ($state->log->entries as $entry) {
+            $received = $entry->stamp->receivedAt;
+            $minutes = $received === null ? 0 : intdiv(strtotime($entry->stamp->at) - strtotime($received), 60);
+            if ($minutes > self::CLOCK_AHEAD) {
+                $ahead[$entry->stamp->by->name] = max($minutes, $ahead[$entry->stamp->by->name] ?? 0);
+            }
+        }
+
+        return array_map(static fn (string $name, int $minutes): string => "The clock of {$name}'s device runs {$minutes} min ahead. The times in the log are as it showed them.",
+            array_keys($ahead), array_values($ahead));
     }
 
     private static function mm(float $mm): string

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\ConditionNoted;
+use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ThreadNoted;
+use VividPull\Core\Errors\NotUnderstood;
+use VividPull\Core\Errors\Refused;
+
+/** What an entry should have said, typed as a bench line and read as if what was shown then were shown now. */
+final readonly class Amending
+{
+    /**
+     * @throws NotUnderstood If the line means nothing in the place of that entry.
+     * @throws Refused If there is no such entry, or the line would make another kind of it.
+     */
+    public static function read(string $line, string $id, string $reason, BenchState $state, Person $by): Draft
+    {
+        $entry = $state->log->find($id) ?? throw Refused::because('The entry to be changed is not in this job.');
+        $becomes = BenchLine::read($line, self::shown($entry), $state, $by);
+        if ($becomes->kind !== $entry->kind()) {
+            throw Refused::because("That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.");
+        }
+        $body = $entry instanceof ReadingTaken
+            ? ['engine' => $entry->engine->value, 'wheels' => $entry->wheels->value] + $becomes->body
+            : $becomes->body;
+
+        return new Draft(EntryKind::Amend, ['entry' => $id, 'kind' => $becomes->kind->value, 'body' => $body, 'reason' => $reason]);
+    }
+
+    private static function shown(Entry $entry): Shown
+    {
+        return match (true) {
+            $entry instanceof ReadingTaken => new Shown(null, null, $entry->pose, $entry->point, $entry->instrument, null),
+            $entry instanceof Moved => new Shown($entry->adjuster, null, null, null, null, null),
+            $entry instanceof ThreadNoted => new Shown($entry->adjuster, null, null, null, null, "thread:{$entry->adjuster}"),
+            $entry instanceof Checked => new Shown(null, null, null, null, null, 'check:'.Facts::checkKey($entry->key, $entry->pose?->value)),
+            $entry instanceof Inspected => new Shown(null, null, null, null, null, $entry->key),
+            $entry instanceof ConditionNoted => new Shown(null, null, null, null, null, 'condition'),
+            default => throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right. Take it back and log it anew."),
+        };
+    }
+}

@@ -1,0 +1,67 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useCallback, useEffect, useRef } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import { Problem } from './api/client';
+import type { Job } from './api/jobs';
+import { type Session, sessionQuery } from './api/session';
+import { Failure, Loading } from './components/States';
+import { SignInAgain } from './features/signin/SignInAgain';
+import { SignIn } from './features/signin/SignIn';
+import { outbox } from './lib/outbox';
+import { SignedInContext } from './lib/signedIn';
+
+const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
+const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
+const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
+const JobScreen = lazy(() => import('./features/job/JobScreen'));
+const NothingHere = lazy(() => import('./features/NothingHere'));
+
+/** Who is signed in decides what is shown; a session that ends keeps the screen and asks for the password over it. */
+export const App = () => {
+  const session = useQuery(sessionQuery);
+  const client = useQueryClient();
+  const user = session.data?.user ?? null;
+  const last = useRef(user);
+  if (user !== null) last.current = user;
+
+  const signedOut = useCallback(() => {
+    client.setQueryData<Session>(sessionQuery.queryKey, (known) => (known === undefined ? known : { ...known, user: null }));
+  }, [client]);
+
+  useEffect(() => {
+    const answered = (job: Job) => client.setQueryData(['job', job.id], job);
+    outbox.attend(user?.id ?? null, { answered, signedOut });
+  }, [user?.id, client, signedOut]);
+
+  useEffect(
+    () =>
+      client.getQueryCache().subscribe((event) => {
+        const error = event.type === 'updated' && event.action.type === 'error' ? event.action.error : null;
+        if (error instanceof Problem && error.status === 401) signedOut();
+      }),
+    [client, signedOut],
+  );
+
+  if (session.isPending) return <Loading what="the workshop" />;
+  if (session.data === undefined) return <Failure error={session.error} retry={() => session.refetch()} />;
+  if (last.current === null) return <SignIn demo={session.data.demo} />;
+  const leave = () => {
+    last.current = null;
+    signedOut();
+  };
+  return (
+    <SignedInContext value={last.current}>
+      <Suspense fallback={<Loading what="the screen" />}>
+        <Routes>
+          <Route path="/" element={<BenchScreen onLeave={leave} />} />
+          <Route path="/machines" element={<MachinesScreen onLeave={leave} />} />
+          <Route path="/machines/:tag" element={<MachineScreen onLeave={leave} />} />
+          <Route path="/jobs/:id" element={<JobScreen onLeave={leave} />} />
+          <Route path="/bench" element={<Navigate to="/" replace />} />
+          <Route path="*" element={<NothingHere onLeave={leave} />} />
+        </Routes>
+      </Suspense>
+      {user === null && <SignInAgain person={last.current} onLeave={leave} />}
+    </SignedInContext>
+  );
+};

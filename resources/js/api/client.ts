@@ -1,0 +1,76 @@
+import { z } from 'zod';
+
+const problemShape = z.object({
+  title: z.string(),
+  detail: z.string(),
+  status: z.number(),
+  missing: z.array(z.string()).optional(),
+});
+
+/** The server answered, and the answer is no: a sentence for the person. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly sentence: string,
+    readonly missing: readonly string[] = [],
+  ) {
+    super(sentence);
+  }
+}
+
+/** Nothing answered: no network, or the server is stopped. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The workshop server does not answer.');
+  }
+}
+
+const PATIENCE_MS = 12_000;
+
+function token(): string {
+  const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
+  return cookie === undefined ? '' : decodeURIComponent(cookie.slice('XSRF-TOKEN='.length));
+}
+
+async function send(method: string, path: string, body: unknown): Promise<Response> {
+  try {
+    return await fetch(`/api/${path}`, {
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      headers: {
+        Accept: 'application/json',
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Unreachable();
+  }
+}
+
+async function problem(response: Response): Promise<Error> {
+  if (response.status >= 502 && response.status <= 504) return new Unreachable();
+  const parsed = problemShape.safeParse(await response.json().catch(() => null));
+  return parsed.success
+    ? new Problem(response.status, parsed.data.detail, parsed.data.missing)
+    : new Problem(response.status, 'The workshop server failed. What you typed is kept; try again in a moment.');
+}
+
+/** One call to the server. A page older than its session fetches a fresh token and asks once more. */
+export async function call<T>(method: string, path: string, shape: z.ZodType<T>, body?: unknown): Promise<T> {
+  let response = await send(method, path, body);
+  if (response.status === 419) {
+    await send('GET', 'session', undefined);
+    response = await send(method, path, body);
+  }
+  if (!response.ok) throw await problem(response);
+  return shape.parse(response.status === 204 ? null : await response.json());
+}
+
+export const say = (error: unknown): string =>
+  error instanceof Problem
+    ? error.sentence
+    : error instanceof Unreachable
+      ? 'The workshop server does not answer. Check the network; this page tries again by itself.'
+      : 'This page and the server do not understand each other. Load the page again.';

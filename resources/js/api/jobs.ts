@@ -1,0 +1,265 @@
+import { queryOptions } from '@tanstack/react-query';
+import { z } from 'zod';
+import { call } from './client';
+import { roles } from './session';
+import { band, outcomes, tag } from './shapes';
+
+export const stages = ['make_safe', 'look_over', 'as_found', 'set', 'prove', 'close'] as const;
+export type StageKey = (typeof stages)[number];
+
+export const verdicts = ['inside', 'too_loose', 'too_tight', 'taut', 'cant_tell', 'not_judged', 'unread'] as const;
+export type VerdictKey = (typeof verdicts)[number];
+
+const answer = z.object({
+  word: z.string(),
+  label: z.string(),
+  kind: z.string(),
+  body: z.record(z.string(), z.unknown()),
+  tone: z.enum(['right', 'plain', 'wrong']),
+  asks_remark: z.boolean(),
+});
+export type Answer = z.infer<typeof answer>;
+
+const item = z.object({
+  key: z.string(),
+  kind: z.enum(['answer', 'thread', 'reading', 'in_band', 'sign_off']),
+  label: z.string(),
+  done: z.boolean(),
+  failed: z.boolean(),
+  said: z.string().nullable(),
+  detail: z.string().nullable(),
+  caution: z.string().nullable(),
+  about: z.string().nullable(),
+  by: z.string().nullable(),
+  at: z.string().nullable(),
+  answers: z.array(answer),
+});
+export type Item = z.infer<typeof item>;
+
+const stage = z.object({
+  key: z.enum(stages),
+  title: z.string(),
+  done: z.boolean(),
+  summary: z.string(),
+  cautions: z.array(z.string()),
+  items: z.array(item),
+});
+export type Stage = z.infer<typeof stage>;
+
+const adjuster = z.object({
+  id: z.string(),
+  name: z.string(),
+  kind: z.enum(['barrel', 'in_line', 'bracket_nuts']),
+  kind_label: z.string(),
+  thread: z.string().nullable(),
+  pitch_mm: z.number().nullable(),
+  sense: z.string(),
+  travel_mm: z.number(),
+  healthy_from_mm: z.number(),
+  healthy_to_mm: z.number(),
+  at_mm: z.number().nullable(),
+  at_turns: z.number().nullable(),
+  home_mm: z.number().nullable(),
+  touched: z.boolean(),
+  locked: z.boolean(),
+  healthy: z.boolean(),
+  cover: z.string().nullable(),
+  cover_off: z.boolean(),
+  minutes: z.number(),
+  tools: z.string(),
+  lock: z.string().nullable(),
+  lock_torque_nm: z.number().nullable(),
+});
+export type Adjuster = z.infer<typeof adjuster>;
+
+const judged = z.object({
+  mm: z.number().nullable(),
+  expanded_mm: z.number().nullable(),
+  standard_mm: z.number().nullable(),
+  freedom: z.number().nullable(),
+  count: z.number(),
+  instrument: z.string().nullable(),
+  verdict: z.enum(verdicts),
+  sentence: z.string(),
+  advice: z.string().nullable(),
+  chance_inside: z.number().nullable(),
+  beyond_mm: z.number(),
+});
+export type Judged = z.infer<typeof judged>;
+
+export const poses = ['straight', 'left', 'right'] as const;
+export type PoseKey = (typeof poses)[number];
+
+const pose = judged.extend({
+  pose: z.enum(poses),
+  label: z.string(),
+  offset_mm: z.number(),
+  offset_u_mm: z.number(),
+  offset_read: z.boolean(),
+});
+export type PoseReading = z.infer<typeof pose>;
+
+const option = z.object({
+  adjuster: z.string(),
+  kind: z.enum(['move', 'give_slack', 'out_of_thread']),
+  direction: z.enum(['in', 'out']).nullable(),
+  rotation: z.enum(['clockwise', 'anticlockwise']).nullable(),
+  seen_from: z.string(),
+  say: z.string().nullable(),
+  turns: z.number().nullable(),
+  expected_mm: z.number().nullable(),
+  low_mm: z.number().nullable(),
+  high_mm: z.number().nullable(),
+  chance: z.number().nullable(),
+  thread_left_mm: z.number().nullable(),
+  healthy_after: z.boolean(),
+  sentence: z.string(),
+});
+export type Option = z.infer<typeof option>;
+
+const logRow = z.object({
+  id: z.string(),
+  at: z.string(),
+  by: z.string(),
+  kind: z.string(),
+  what: z.string(),
+  mm: z.number().nullable(),
+  mean_mm: z.number().nullable(),
+  expanded_mm: z.number().nullable(),
+  count: z.number().nullable(),
+  change_mm: z.number().nullable(),
+  says: z.string().nullable(),
+  voided: z.string().nullable(),
+  can_void: z.boolean(),
+  can_amend: z.boolean(),
+});
+export type LogRow = z.infer<typeof logRow>;
+
+const instrument = z.object({
+  id: z.string(),
+  name: z.string(),
+  kind: z.string(),
+  resolution_mm: z.number(),
+  reach_mm: z.number(),
+  calibration: z.object({ expanded_mm: z.number(), factor: z.number(), due: z.string().nullable() }).nullable(),
+});
+export type Instrument = z.infer<typeof instrument>;
+
+export const points = [
+  'lever_tip',
+  'perch_gap',
+  'ferrule_gap',
+  'release_arm',
+  'grip_flange',
+  'carburettor_barrel',
+] as const;
+export type PointKey = (typeof points)[number];
+
+const state = z.object({
+  engine: z.string(),
+  head: z.string(),
+  family: z.object({ key: z.string(), title: z.string(), allows_by_choice: z.boolean() }),
+  spec: z.object({
+    point: z.enum(points),
+    point_label: z.string(),
+    how_to_read: z.string(),
+    band,
+    say: z.string(),
+    engine: z.enum(['cold', 'hot']).nullable(),
+    wheels: z.string().nullable(),
+    poses: z.array(z.object({ key: z.enum(poses), label: z.string() })),
+    policy: z.enum(['middle', 'crisp', 'loose']),
+    policy_label: z.string(),
+    rule: z.string(),
+    source: z.string(),
+    entered_by: z.string().nullable(),
+    checked_by: z.string().nullable(),
+  }),
+  hand: z.object({ kind: z.enum(['lever', 'grip']), name: z.string(), ratio: z.number(), knowledge: z.string() }),
+  working_end: z.string(),
+  stage: z.enum(stages),
+  stages: z.array(stage),
+  asks: z.string().nullable(),
+  condition: z.object({ engine: z.enum(['cold', 'hot']), wheels: z.string() }).nullable(),
+  adjusters: z.array(adjuster),
+  found: judged,
+  now: judged,
+  poses: z.array(pose),
+  working_band: band.nullable(),
+  learned: z.object({
+    point: z.string(),
+    ratio: z.number(),
+    ratio_deviation: z.number(),
+    ln_ratio: z.number(),
+    spread: z.number(),
+    taught: z.boolean(),
+    per_turn: z.array(z.object({ adjuster: z.string(), mm: z.number(), expanded_mm: z.number() })),
+  }),
+  next: z.object({
+    kind: z.enum(['read', 'move', 'decide', 'prove', 'out_of_thread', 'routing_fault', 'over']),
+    sentence: z.string(),
+    recommended: z.string().nullable(),
+    target_mm: z.number().nullable(),
+    options: z.array(option),
+  }),
+  way_home: z.array(
+    z.object({ adjuster: z.string(), name: z.string(), say: z.string().nullable(), turns: z.number().nullable() }),
+  ),
+  gates: z.array(
+    z.object({ key: z.string(), title: z.string(), status: z.enum(['passed', 'failed', 'unknown']), sentence: z.string() }),
+  ),
+  closing: z.object({ fit: z.array(z.string()), by_choice: z.array(z.string()), tagged: z.array(z.string()) }),
+  tag: tag.nullable(),
+  by_choice: z.string().nullable(),
+  closed: z
+    .object({ outcome: z.enum(outcomes), next_check: z.string().nullable(), at: z.string(), by: z.string() })
+    .nullable(),
+  people: z.array(z.object({ id: z.string(), name: z.string(), role: z.enum(roles) })),
+  shelf: z.array(instrument),
+  warnings: z.array(z.string()),
+  log: z.array(logRow),
+});
+export type BenchState = z.infer<typeof state>;
+
+const job = z.object({
+  id: z.string(),
+  opened_at: z.string(),
+  machine: z.object({
+    tag: z.string(),
+    name: z.string(),
+    usage: z.number(),
+    usage_unit: z.string(),
+    stood_minutes: z.number().nullable(),
+  }),
+  control: z.object({ key: z.string(), name: z.string() }),
+  state,
+});
+export type Job = z.infer<typeof job>;
+
+/** What was before the person's eyes when they wrote, so that the server knows what a bare `+3f` means. */
+export type Shown = {
+  adjuster?: string | undefined;
+  turns?: number | undefined;
+  pose?: PoseKey | undefined;
+  point?: PointKey | undefined;
+  instrument?: string | undefined;
+  item?: string | undefined;
+};
+
+/** What goes into the log: a typed line with what was shown beside it, or a kind with its body. */
+export type Draft = { line: string; shown: Shown } | { kind: string; body: Record<string, unknown> };
+
+const POLL_MS = 8_000;
+
+export const jobQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['job', id],
+    queryFn: () => call('GET', `jobs/${id}`, job),
+    refetchInterval: (query) => (query.state.data?.state.closed ? false : POLL_MS),
+  });
+
+export const openJob = (machine: string, id: string, control: string) =>
+  call('POST', `machines/${encodeURIComponent(machine)}/jobs`, job, { id, control });
+
+export const postEntry = (jobId: string, entry: Record<string, unknown>) =>
+  call('POST', `jobs/${jobId}/entries`, job, entry);

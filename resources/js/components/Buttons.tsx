@@ -1,0 +1,12 @@
+import { chakra } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import { button, chip, field, sheet } from '../theme/recipes';
+
+/** Buttons of the bench: one vivid action a screen, all of them big enough for gloves. */
+export const Button = chakra('button', button, { defaultProps: { type: 'button' } });
+export const LinkButton = chakra(Link, button);
+export const Field = chakra('input', field);
+export const Area = chakra('textarea', field);
+export const Choice = chakra('select', field);
+export const Sheet = chakra('section', sheet);
+export const Chip = chakra('span', chip);

@@ -1,0 +1,74 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Link, NavLink } from 'react-router';
+import { Brand } from './Brand';
+import { FindMachine } from './FindMachine';
+import { PersonMenu } from './PersonMenu';
+
+const places = [
+  { to: '/', name: 'Bench' },
+  { to: '/machines', name: 'Machines' },
+] as const;
+
+const Skip = chakra('a');
+const Place = chakra(NavLink);
+
+/** The dark frame round every screen: where one is, and the line that jumps to a machine. */
+export const Frame = ({ onLeave, children }: { onLeave: () => void; children: ReactNode }) => (
+  <Flex direction="column" minHeight="100dvh">
+    <Skip
+      href="#content"
+      position="absolute"
+      left="2"
+      top="-10rem"
+      bg="sheet"
+      padding="3"
+      borderRadius="md"
+      zIndex="popover"
+      _focus={{ top: '2' }}
+    >
+      Skip to the content
+    </Skip>
+    <Box as="header" bg="frame" color="onFrame" data-frame data-screen-only>
+      <Flex alignItems="center" columnGap={{ base: '4', md: '6' }} rowGap="2" flexWrap="wrap" maxWidth="page" marginInline="auto" paddingInline={{ base: '3', md: '5' }} paddingBlock="2" minHeight="4rem">
+        <Flex asChild alignItems="center" gap="3" fontFamily="heading" fontWeight="bold" fontSize="xl" minHeight="touch">
+          <Link to="/" aria-label="Vivid Pull, to the Bench">
+            <Brand />
+            <chakra.span display={{ base: 'none', sm: 'inline' }}>Vivid Pull</chakra.span>
+          </Link>
+        </Flex>
+        <chakra.nav display="flex" gap={{ base: '4', md: '6' }} aria-label="Screens">
+          {places.map((place) => (
+            <Place
+              key={place.to}
+              to={place.to}
+              end={place.to === '/'}
+              fontFamily="heading"
+              fontWeight="bold"
+              fontSize="lg"
+              color="onFrameSoft"
+              display="inline-flex"
+              alignItems="center"
+              minHeight="touch"
+              borderBottomWidth="3px"
+              borderColor="transparent"
+              textDecoration="none"
+              css={{ '&[aria-current]': { color: 'onFrame', borderColor: 'vivid.onDark' }, '&:hover': { color: 'onFrame' } }}
+            >
+              {place.name}
+            </Place>
+          ))}
+        </chakra.nav>
+        <Box flex="1 1 12rem" order={{ base: 3, md: 0 }} maxWidth={{ md: '22rem' }} marginLeft="auto">
+          <FindMachine />
+        </Box>
+        <Box marginLeft={{ base: 'auto', md: '0' }}>
+          <PersonMenu onLeave={onLeave} />
+        </Box>
+      </Flex>
+    </Box>
+    <chakra.main id="content" flex="1" width="100%" maxWidth="page" marginInline="auto" padding={{ base: '3', md: '5' }} tabIndex={-1} outline="0">
+      {children}
+    </chakra.main>
+  </Flex>
+);

@@ -1,0 +1,83 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { ComponentProps } from 'react';
+
+const Svg = chakra('svg');
+
+export const marks = ['found', 'now', 'next', 'left', 'cant_tell', 'tag', 'inside', 'to_do', 'wrong', 'quiet'] as const;
+export type MarkKind = (typeof marks)[number];
+
+/** Shapes about a centre, so that a state can be told without its colour. */
+const shapes = {
+  found: (r: number) => <path d={`M${-r} ${-r * 0.8}H${r}L0 ${r}Z`} fill="none" strokeWidth={r * 0.42} strokeLinejoin="round" />,
+  now: (r: number) => <circle r={r * 0.9} stroke="none" fill="currentColor" />,
+  next: (r: number) => <path d={`M0 ${-r * 1.1}L${r * 1.1} 0L0 ${r * 1.1}L${-r * 1.1} 0Z`} strokeWidth={r * 0.36} strokeLinejoin="round" />,
+  left: (r: number) => <rect x={-r * 0.85} y={-r * 0.85} width={r * 1.7} height={r * 1.7} stroke="none" fill="currentColor" />,
+  cant_tell: (r: number) => (
+    <>
+      <circle r={r * 0.85} fill="none" strokeWidth={r * 0.36} />
+      <path d={`M0 ${-r * 0.85}A${r * 0.85} ${r * 0.85} 0 0 0 0 ${r * 0.85}Z`} fill="currentColor" stroke="none" />
+    </>
+  ),
+  tag: (r: number) => (
+    <path
+      d={`M${-r * 0.42} ${-r}H${r * 0.42}L${r} ${-r * 0.42}V${r * 0.42}L${r * 0.42} ${r}H${-r * 0.42}L${-r} ${r * 0.42}V${-r * 0.42}Z`}
+      fill="currentColor"
+      stroke="none"
+    />
+  ),
+  inside: (r: number) => <path d={`M${-r * 0.8} 0L${-r * 0.2} ${r * 0.65}L${r * 0.9} ${-r * 0.7}`} fill="none" strokeWidth={r * 0.45} strokeLinecap="round" strokeLinejoin="round" />,
+  to_do: (r: number) => <circle r={r * 0.85} fill="none" strokeWidth={r * 0.3} />,
+  wrong: (r: number) => <path d={`M${-r * 0.7} ${-r * 0.7}L${r * 0.7} ${r * 0.7}M${r * 0.7} ${-r * 0.7}L${-r * 0.7} ${r * 0.7}`} strokeWidth={r * 0.45} strokeLinecap="round" />,
+  quiet: (r: number) => <path d={`M${-r * 0.7} 0H${r * 0.7}`} strokeWidth={r * 0.4} strokeLinecap="round" />,
+} as const satisfies Record<MarkKind, (r: number) => React.ReactNode>;
+
+const colours = {
+  found: 'found',
+  now: 'ink',
+  next: 'action',
+  left: 'inside',
+  cant_tell: 'cantTell',
+  tag: 'stop',
+  inside: 'inside',
+  to_do: 'soft',
+  wrong: 'stop',
+  quiet: 'soft',
+} as const satisfies Record<MarkKind, string>;
+
+/** A mark inside another drawing, centred on the origin. */
+export const MarkShape = ({ kind, r = 6 }: { kind: MarkKind; r?: number }) => (
+  <chakra.g color={colours[kind]} stroke="currentColor" fill={kind === 'next' ? 'sheet' : 'none'}>
+    {shapes[kind](r)}
+  </chakra.g>
+);
+
+type MarkProps = { kind: MarkKind; size?: string } & Omit<ComponentProps<typeof Svg>, 'children'>;
+
+/** A mark beside a word. The word says the state; the mark repeats it. */
+export const Mark = ({ kind, size = '1.1em', ...rest }: MarkProps) => (
+  <Svg viewBox="-8 -8 16 16" width={size} height={size} flexShrink="0" color={colours[kind]} aria-hidden="true" overflow="visible" {...rest}>
+    <g stroke="currentColor" fill="none">
+      {shapes[kind](6)}
+    </g>
+  </Svg>
+);
+
+/** The disc of a stage: ticked, vivid when current, or its number. */
+export const StageDisc = ({ number, state }: { number: number; state: 'done' | 'current' | 'ahead' }) => (
+  <Box
+    display="grid"
+    placeItems="center"
+    boxSize="1.625rem"
+    borderRadius="full"
+    flexShrink="0"
+    fontWeight="bold"
+    fontSize="sm"
+    borderWidth="thick"
+    borderColor={state === 'done' ? 'inside' : state === 'current' ? 'action' : 'ink'}
+    bg={state === 'done' ? 'inside' : state === 'current' ? 'action' : 'sheet'}
+    color={state === 'ahead' ? 'ink' : 'white'}
+    aria-hidden="true"
+  >
+    {state === 'done' ? <Mark kind="inside" size="0.9em" color="white" /> : number}
+  </Box>
+);

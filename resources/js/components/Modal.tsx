@@ -1,0 +1,46 @@
+import { Dialog, Portal } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Button } from './Buttons';
+
+type ModalProps = {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  about?: ReactNode;
+  children?: ReactNode;
+  actions: ReactNode;
+  cancel?: string;
+  /** A dialog that must be answered has no way around it. */
+  must?: boolean;
+};
+
+export const Modal = ({ open, onClose, title, about, children, actions, cancel = 'Leave it', must = false }: ModalProps) => (
+  <Dialog.Root
+    open={open}
+    onOpenChange={(change) => !change.open && onClose()}
+    closeOnEscape={!must}
+    closeOnInteractOutside={!must}
+    role="dialog"
+    lazyMount
+    unmountOnExit
+  >
+    <Portal>
+      <Dialog.Backdrop />
+      <Dialog.Positioner>
+        <Dialog.Content>
+          <Dialog.Title>{title}</Dialog.Title>
+          {about !== undefined && <Dialog.Description asChild>{typeof about === 'string' ? <p>{about}</p> : <div>{about}</div>}</Dialog.Description>}
+          {children}
+          <Dialog.Footer>
+            {actions}
+            {!must && (
+              <Button look="quiet" onClick={onClose}>
+                {cancel}
+              </Button>
+            )}
+          </Dialog.Footer>
+        </Dialog.Content>
+      </Dialog.Positioner>
+    </Portal>
+  </Dialog.Root>
+);

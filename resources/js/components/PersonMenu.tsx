@@ -1,0 +1,65 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { signOut } from '../api/session';
+import { forgetAnswers } from '../offline/register';
+import { outbox } from '../lib/outbox';
+import { preferencesOf } from '../lib/preferences';
+import { useSignedIn } from '../lib/signedIn';
+import { useKept } from '../lib/store';
+import { Button } from './Buttons';
+import { Modal } from './Modal';
+
+/** Who is at the bench, what they set on this device, and the way out. */
+export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
+  const person = useSignedIn();
+  const [open, setOpen] = useState(false);
+  const preferences = preferencesOf(person.id);
+  const { keysAnywhere, instrument } = useKept(preferences);
+  const waiting = useKept(outbox.entries).filter((entry) => entry.by === person.id).length;
+  const leave = async () => {
+    await signOut().catch(() => null);
+    forgetAnswers();
+    onLeave();
+  };
+  return (
+    <>
+      <Button look="frame" size="small" onClick={() => setOpen(true)} aria-haspopup="dialog">
+        {person.name}
+      </Button>
+      <Modal
+        open={open}
+        onClose={() => setOpen(false)}
+        title={person.name}
+        about={`Signed in as ${person.role}.`}
+        cancel="Back"
+        actions={
+          <Button look="plain" onClick={leave}>
+            Sign out
+          </Button>
+        }
+      >
+        <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer">
+          <label>
+            <chakra.input
+              type="checkbox"
+              boxSize="1.5rem"
+              flexShrink="0"
+              accentColor="{colors.graphite.ink}"
+              checked={keysAnywhere}
+              onChange={(event) => preferences.set({ instrument, keysAnywhere: event.target.checked })}
+            />
+            <span>
+              Keys work anywhere on a job
+              <Box textStyle="small">A figure or a letter typed with the cursor nowhere starts the bench line. Switch it off if keys are pressed by accident.</Box>
+            </span>
+          </label>
+        </Flex>
+        {waiting > 0 && (
+          <Box bg="violet.wash" borderRadius="sm" padding="3" marginTop="4">
+            {waiting === 1 ? 'One entry of yours is' : `${waiting} entries of yours are`} not sent yet. They stay on this device and go out when you are back.
+          </Box>
+        )}
+      </Modal>
+    </>
+  );
+};

@@ -1,0 +1,52 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { say } from '../api/client';
+import { Button, Sheet } from './Buttons';
+import { Mark } from './Marks';
+
+/** Grey shapes where the sheets will be: quiet for the first moment, a word when it takes long. */
+export const Loading = ({ what }: { what: string }) => (
+  <Box padding="6" maxWidth="page" marginInline="auto" role="status" aria-label={`Loading ${what}`}>
+    <Flex direction="column" gap="4">
+      {['4rem', '9rem', '9rem'].map((height, n) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: three still shapes that never change places
+        <Box key={n} height={height} bg="well" borderRadius="lg" borderWidth="thin" borderColor="line" />
+      ))}
+    </Flex>
+    <Box textStyle="small" marginTop="4">
+      Fetching {what}.
+    </Box>
+  </Box>
+);
+
+type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
+
+/** What went wrong in one sentence, and the way on. */
+export const Failure = ({ error, retry, children }: FailureProps) => (
+  <Flex justifyContent="center" padding="6">
+    <Sheet padding="6" maxWidth="34rem" role="alert">
+      <Flex gap="3" alignItems="center" marginBottom="3">
+        <Mark kind="wrong" size="1.4rem" />
+        <Heading as="h1" fontSize="xl">
+          This could not be shown
+        </Heading>
+      </Flex>
+      <Box marginBottom="5">{say(error)}</Box>
+      <Flex gap="3" flexWrap="wrap">
+        <Button look="vivid" onClick={retry}>
+          Try again
+        </Button>
+        {children}
+      </Flex>
+    </Sheet>
+  </Flex>
+);
+
+export const Empty = ({ title, children }: { title: string; children: ReactNode }) => (
+  <Sheet tone="well" padding="5">
+    <Heading as="h3" fontSize="lg" marginBottom="1">
+      {title}
+    </Heading>
+    <Box color="soft">{children}</Box>
+  </Sheet>
+);

@@ -1,0 +1,33 @@
+import type { Judged, VerdictKey } from '../api/jobs';
+import { Chip } from './Buttons';
+import { Mark, type MarkKind } from './Marks';
+
+const marks = {
+  inside: 'inside',
+  too_loose: 'found',
+  too_tight: 'found',
+  taut: 'found',
+  cant_tell: 'cant_tell',
+  not_judged: 'quiet',
+  unread: 'to_do',
+} as const satisfies Record<VerdictKey, MarkKind>;
+
+const tones = {
+  inside: 'inside',
+  too_loose: 'outside',
+  too_tight: 'outside',
+  taut: 'outside',
+  cant_tell: 'cantTell',
+  not_judged: 'quiet',
+  unread: 'quiet',
+} as const satisfies Record<VerdictKey, string>;
+
+export const verdictMark = (verdict: VerdictKey): MarkKind => marks[verdict];
+
+/** The verdict in the core's own words. */
+export const VerdictChip = ({ judged }: { judged: Pick<Judged, 'verdict' | 'sentence'> }) => (
+  <Chip tone={tones[judged.verdict]} data-verdict={judged.verdict}>
+    <Mark kind={marks[judged.verdict]} size="0.95em" />
+    {judged.sentence}
+  </Chip>
+);

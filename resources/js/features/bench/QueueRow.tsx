@@ -1,0 +1,89 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import type { BenchRow } from '../../api/bench';
+import { MachineTag } from '../../components/MachineTag';
+import { MiniTape } from '../../components/MiniTape';
+import { bandText } from '../../lib/figures';
+import { clock, duration } from '../../lib/time';
+import { placeOf } from './place';
+
+const Row = chakra(Link);
+
+const columns = { base: '1fr auto', md: '6.5rem 1fr 1fr 12rem 3.75rem' };
+
+export const QueueRow = ({ row }: { row: BenchRow }) => {
+  const { control } = row;
+  return (
+    <Row
+      to={placeOf(row)}
+      display="grid"
+      gridTemplateColumns={columns}
+      columnGap="4"
+      rowGap="1"
+      alignItems="center"
+      paddingInline="4"
+      paddingBlock="2.5"
+      minHeight="4rem"
+      textDecoration="none"
+      color="ink"
+      borderTopWidth="thin"
+      borderColor="line"
+      _first={{ borderTopWidth: '0' }}
+      _hover={{ bg: 'well' }}
+      _focusVisible={{ outlineOffset: '-3px' }}
+      data-row={`${row.tag} ${control.key}`}
+    >
+      <Box gridColumn={{ base: '1', md: 'auto' }}>
+        <MachineTag tag={row.tag} stop={control.tag !== null} />
+      </Box>
+      <Box gridRow={{ base: '2', md: 'auto' }} gridColumn={{ base: '1', md: 'auto' }}>
+        <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
+          {control.name}
+        </Box>
+        <Box textStyle="small">{row.machine}</Box>
+      </Box>
+      <Box gridRow={{ base: '2', md: 'auto' }} gridColumn={{ base: '2', md: 'auto' }} textAlign={{ base: 'right', md: 'left' }}>
+        <Waits row={row} />
+      </Box>
+      <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+        {row.ready === 'cooling' && row.cooled_share !== null ? (
+          <Cooling share={row.cooled_share} />
+        ) : (
+          <MiniTape band={control.band} found={control.found_mm} now={control.found_mm === control.now_mm ? null : control.now_mm} left={control.left_mm} />
+        )}
+      </Box>
+      <Box gridRow={{ base: '1', md: 'auto' }} gridColumn={{ base: '2', md: 'auto' }} textAlign="right" whiteSpace="nowrap">
+        {control.minutes} min
+      </Box>
+    </Row>
+  );
+};
+
+/** What it waits for: its stage, its coolness, or a start. */
+const Waits = ({ row }: { row: BenchRow }) => {
+  const { control } = row;
+  const band = `${bandText(control.band)} mm at the ${control.point_label}`;
+  if (control.stage !== null) {
+    return <Words first={control.moves > 0 ? `${control.stage} · ${control.moves === 1 ? '1 move' : `${control.moves} moves`}` : control.stage} second={`left by ${control.by}`} vivid />;
+  }
+  if (row.ready === 'cooling' && row.cold_at !== null) {
+    const minutes = Math.max(1, Math.round((Date.parse(row.cold_at) - Date.now()) / 60_000));
+    return <Words first={`Cold in ${duration(minutes)}`} second={`at ${clock(row.cold_at)}, then ${band}`} />;
+  }
+  return <Words first={row.ready === 'after_running' ? 'After 5 min running' : 'Start'} second={band} />;
+};
+
+const Words = ({ first, second, vivid = false }: { first: string; second: string; vivid?: boolean }) => (
+  <>
+    <Flex textStyle="eyebrow" alignItems="center" gap="2" justifyContent={{ base: 'flex-end', md: 'flex-start' }} color={vivid ? 'vivid.deep' : 'ink'}>
+      {first}
+    </Flex>
+    <Box textStyle="small">{second}</Box>
+  </>
+);
+
+const Cooling = ({ share }: { share: number }) => (
+  <Box height="8px" borderRadius="full" bg="page" width="190px" maxWidth="100%" role="img" aria-label={`${Math.round(share * 100)} % of the way to cold`}>
+    <Box height="100%" borderRadius="full" bg="blue.cool" width={`${Math.round(share * 100)}%`} />
+  </Box>
+);

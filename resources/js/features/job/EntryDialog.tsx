@@ -1,0 +1,52 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { LogRow } from '../../api/jobs';
+import { Button, Field } from '../../components/Buttons';
+import { Modal } from '../../components/Modal';
+import { clock } from '../../lib/time';
+import { useBench } from './useBench';
+
+/** One entry: take it back, or put it right at its place; both need a reason, and both stay in the log. */
+export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void }) => {
+  const { send } = useBench();
+  const [reason, setReason] = useState('');
+  const [line, setLine] = useState('');
+  const amending = row.can_amend && line.trim() !== '';
+  const log = () => {
+    send(amending ? { kind: 'amend', body: { entry: row.id, line: line.trim(), reason: reason.trim() } } : { kind: 'void', body: { entry: row.id, reason: reason.trim() } });
+    onClose();
+  };
+  return (
+    <Modal
+      open
+      onClose={onClose}
+      title={row.what}
+      about={`Logged ${clock(row.at)} by ${row.by}. It stays in the log, with your reason.`}
+      actions={
+        <Button look={amending ? 'vivid' : 'plain'} onClick={log} disabled={reason.trim() === '' || (!amending && !row.can_void)} data-primary>
+          {amending ? 'Put it right' : 'Take it back'}
+        </Button>
+      }
+    >
+      <Flex direction="column" gap="3">
+        {row.can_amend && (
+          <Box>
+            <chakra.label htmlFor="amend-line" textStyle="eyebrow" display="block" marginBottom="1">
+              What it should have said
+            </chakra.label>
+            <Field id="amend-line" value={line} onChange={(event) => setLine(event.target.value)} placeholder={row.kind === 'move' ? '+1t2f' : row.kind === 'reading' ? '25.5' : ''} autoComplete="off" />
+            <Box textStyle="small" marginTop="1">
+              Left empty, the entry is taken back.
+            </Box>
+          </Box>
+        )}
+        <Box>
+          <chakra.label htmlFor="change-reason" textStyle="eyebrow" display="block" marginBottom="1">
+            Reason
+          </chakra.label>
+          <Field id="change-reason" value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} placeholder="misread the rule" autoComplete="off" />
+        </Box>
+      </Flex>
+    </Modal>
+  );
+};

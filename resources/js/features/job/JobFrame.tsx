@@ -1,0 +1,122 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import type { StageKey } from '../../api/jobs';
+import { BenchLog } from './BenchLog';
+import { CableRun } from './drawing/CableRun';
+import { Footer } from './Footer';
+import { JobHeader } from './JobHeader';
+import { NowCard } from './ask/NowCard';
+import { Pad } from './Pad';
+import { Checklist } from './sheets/Checklist';
+import { JobSheet } from './sheets/JobSheet';
+import { Poses } from './sheets/Poses';
+import { Notices } from './Notices';
+import { StageRail } from './StageRail';
+import { Tape } from './drawing/Tape';
+import { useBench } from './useBench';
+
+/** Rail, bench and the next action side by side; on a phone the next action first. */
+export const JobFrame = ({ onLeave }: { onLeave: () => void }) => {
+  const bench = useBench();
+  return (
+    <Flex direction="column" height={{ lg: '100dvh' }} minHeight="100dvh">
+      <JobHeader onLeave={onLeave} />
+      <Grid as="main" id="content" flex="1" minHeight="0" templateColumns={{ base: '1fr', lg: '{sizes.rail} 1fr 21rem' }} templateRows={{ base: 'auto', lg: '1fr' }}>
+        <StageRail />
+        <Flex direction="column" display={{ base: 'contents', lg: 'flex' }} gap="3" padding="3" minHeight="0" minWidth="0" overflowY="auto">
+          <Centre stage={bench.viewed} />
+        </Flex>
+        <Flex
+          as="aside"
+          aria-label="Next action"
+          direction="column"
+          display={{ base: 'contents', lg: 'flex' }}
+          gap="3"
+          padding="3"
+          bg="sheet"
+          borderLeftWidth="thin"
+          borderColor="line"
+          minHeight="0"
+          overflowY="auto"
+        >
+          <Place at={1}>
+            <Notices />
+          </Place>
+          <Place at={2}>
+            <NowCard />
+          </Place>
+          {bench.mayWrite && (
+            <Place at={4}>
+              <Pad />
+            </Place>
+          )}
+        </Flex>
+      </Grid>
+      <Footer />
+    </Flex>
+  );
+};
+
+/** On a phone the columns fall away and each piece takes its place in one line. */
+const Place = ({ at, children, grow = false }: { at: number; children: React.ReactNode; grow?: boolean }) => (
+  <Box order={{ base: at, lg: 0 }} marginInline={{ base: '3', lg: '0' }} marginTop={{ base: '3', lg: '0' }} flex={grow ? { lg: '1 1 11rem' } : { lg: '0 0 auto' }} minHeight="0" minWidth="0" _empty={{ display: 'none' }}>
+    {children}
+  </Box>
+);
+
+const Centre = ({ stage }: { stage: StageKey }) => {
+  const centres = {
+    make_safe: (
+      <Place at={5}>
+        <Checklist stage="make_safe" />
+      </Place>
+    ),
+    look_over: (
+      <Place at={5}>
+        <Checklist stage="look_over" />
+      </Place>
+    ),
+    as_found: <Measuring />,
+    set: <Measuring />,
+    prove: (
+      <>
+        <Place at={3}>
+          <Poses />
+        </Place>
+        <Place at={5}>
+          <Checklist stage="prove" />
+        </Place>
+        <Place at={6} grow>
+          <BenchLog />
+        </Place>
+      </>
+    ),
+    close: (
+      <>
+        <Place at={5}>
+          <JobSheet />
+        </Place>
+        <Place at={6}>
+          <Checklist stage="close" />
+        </Place>
+        <Place at={7} grow>
+          <BenchLog />
+        </Place>
+      </>
+    ),
+  } as const satisfies Record<StageKey, React.ReactNode>;
+  return centres[stage];
+};
+
+const Measuring = () => (
+  <>
+    <Place at={5}>
+      <CableRun />
+    </Place>
+    <Place at={3}>
+      <Tape />
+    </Place>
+    <Place at={6} grow>
+      <BenchLog />
+    </Place>
+  </>
+);

@@ -1,0 +1,79 @@
+import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import { Brand } from '../../components/Brand';
+import { FindMachine } from '../../components/FindMachine';
+import { MachineTag } from '../../components/MachineTag';
+import { PersonMenu } from '../../components/PersonMenu';
+import { bandText, counted } from '../../lib/figures';
+import { duration } from '../../lib/time';
+import { useBench } from './useBench';
+
+/** What is on the bench: machine, control, the figure it is held against, and how it stands. */
+export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
+  const { job, state } = useBench();
+  const { machine } = job;
+  return (
+    <Box as="header" bg="frame" color="onFrame" data-frame>
+      <Flex alignItems="center" columnGap="4" rowGap="2" flexWrap="wrap" paddingInline={{ base: '3', lg: '5' }} paddingBlock="2" minHeight={{ base: '3.5rem', lg: '4rem' }}>
+        <Flex asChild alignItems="center" minHeight="touch" minWidth="touch">
+          <Link to="/" aria-label="Vivid Pull, to the Bench">
+            <Brand size="1.9rem" />
+          </Link>
+        </Flex>
+        <Flex asChild alignItems="center" minHeight="touch" textDecoration="none">
+          <Link to={`/machines/${encodeURIComponent(machine.tag)}`} aria-label={`Machine ${machine.tag}`}>
+            <MachineTag tag={machine.tag} stop={state.tag !== null} />
+          </Link>
+        </Flex>
+        <Box minWidth="0" flex={{ base: '1 1 8rem', lg: '0 1 auto' }}>
+          <Heading as="h1" fontSize={{ base: 'lg', lg: 'xl' }}>
+            {job.control.name}
+          </Heading>
+          <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'none', md: 'block' }}>
+            {machine.name} · {counted(machine.usage)} {machine.usage_unit}
+          </Box>
+          <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'block', md: 'none' }}>
+            {bandText(state.spec.band)} mm at the {state.spec.point_label}
+          </Box>
+        </Box>
+        <Box flex="1" display={{ base: 'none', lg: 'block' }} />
+        <Plate title={state.spec.say} hideOnPhone>
+          {[state.spec.engine, 'bars straight', state.spec.source].filter(Boolean).join(' · ')}
+        </Plate>
+        <Condition />
+        <Box width="11rem" display={{ base: 'none', xl: 'block' }}>
+          <FindMachine />
+        </Box>
+        <PersonMenu onLeave={onLeave} />
+      </Flex>
+    </Box>
+  );
+};
+
+const Plate = ({ title, children, hideOnPhone = false }: { title: string; children: React.ReactNode; hideOnPhone?: boolean }) => (
+  <Box display={hideOnPhone ? { base: 'none', md: 'block' } : 'block'} borderWidth="thin" borderColor="graphite.edge" borderRadius="md" paddingInline="3" paddingBlock="1">
+    <Box fontWeight="bold" fontSize="sm" lineHeight="snug">
+      {title}
+    </Box>
+    <Box fontSize="xs" color="onFrameSoft" lineHeight="snug">
+      {children}
+    </Box>
+  </Box>
+);
+
+const Turn = chakra('button');
+
+/** How it stands now; tapped, it asks again. */
+const Condition = () => {
+  const { job, state, turnTo, mayWrite } = useBench();
+  const stood = job.machine.stood_minutes;
+  const words = state.condition === null ? 'Not said yet' : `${state.condition.engine === 'cold' ? 'Cold' : 'Hot'}, ${state.condition.wheels === 'on_stand' ? 'on a stand' : 'on its wheels'}`;
+  const plate = <Plate title={words} hideOnPhone>{stood === null ? 'engine not noted' : `stood ${duration(stood)}`}</Plate>;
+  return mayWrite ? (
+    <Turn type="button" textAlign="left" cursor="pointer" onClick={() => turnTo('condition')} aria-label={`How it stands: ${words}. Change it`} display={{ base: 'none', md: 'block' }}>
+      {plate}
+    </Turn>
+  ) : (
+    plate
+  );
+};

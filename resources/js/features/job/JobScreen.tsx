@@ -1,0 +1,35 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { Problem } from '../../api/client';
+import { type Job, jobQuery } from '../../api/jobs';
+import { LinkButton } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { Failure, Loading } from '../../components/States';
+import { JobFrame } from './JobFrame';
+import { BenchContext, useMakeBench } from './useBench';
+
+export default function JobScreen({ onLeave }: { onLeave: () => void }) {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = useQuery(jobQuery(id));
+  if (data !== undefined) return <OpenJob key={data.id} job={data} onLeave={onLeave} />;
+  const missing = error instanceof Problem && error.status === 404;
+  return (
+    <Frame onLeave={onLeave}>
+      {error === null ? (
+        <Loading what="the job" />
+      ) : (
+        <Failure error={missing ? new Problem(404, 'There is no job under this address.') : error} retry={() => refetch()}>
+          <LinkButton to="/" look="quiet" textDecoration="none">
+            To the Bench
+          </LinkButton>
+        </Failure>
+      )}
+    </Frame>
+  );
+}
+
+const OpenJob = ({ job, onLeave }: { job: Job; onLeave: () => void }) => (
+  <BenchContext value={useMakeBench(job)}>
+    <JobFrame onLeave={onLeave} />
+  </BenchContext>
+);

@@ -1,0 +1,38 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Mark, type MarkKind } from '../../components/Marks';
+import { useBench } from './useBench';
+
+/** What a person should know before trusting the figures: failed gates, warnings, and what is not sent yet. */
+export const Notices = () => {
+  const { state, kept, connection } = useBench();
+  const waiting = kept.filter((entry) => entry.state === 'waiting').length;
+  const failed = state.gates.filter((gate) => gate.status === 'failed');
+  return (
+    <Flex direction="column" gap="2" _empty={{ display: 'none' }} role="status">
+      {connection === 'cut' && (
+        <Notice mark="cant_tell" ground="violet.wash">
+          <b>No connection.</b> {waiting === 0 ? 'What you log is kept here and sent on return.' : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
+        </Notice>
+      )}
+      {state.closed === null &&
+        failed.map((gate) => (
+          <Notice key={gate.key} mark="tag" ground="red.wash">
+            <b>Do not run.</b> {gate.sentence}
+          </Notice>
+        ))}
+      {state.warnings.map((warning) => (
+        <Notice key={warning} mark="found" ground="amber.wash">
+          {warning}
+        </Notice>
+      ))}
+    </Flex>
+  );
+};
+
+const Notice = ({ mark, ground, children }: { mark: MarkKind; ground: string; children: ReactNode }) => (
+  <Flex gap="2" bg={ground} borderRadius="md" padding="3" fontSize="sm" lineHeight="snug">
+    <Mark kind={mark} size="1.1rem" marginTop="1px" />
+    <Box>{children}</Box>
+  </Flex>
+);

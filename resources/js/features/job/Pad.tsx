@@ -1,0 +1,192 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
+import type { FormEvent } from 'react';
+import { useEffect, useState } from 'react';
+import type { Item } from '../../api/jobs';
+import { Button, Choice, Field, Sheet } from '../../components/Buttons';
+import { Mark } from '../../components/Marks';
+import { outbox, wording } from '../../lib/outbox';
+import { trimmed } from '../../lib/figures';
+import { useBench } from './useBench';
+
+const WHOLE_GROUP = 3;
+const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
+
+/** The bench line: one field that is always listening, with big keys for gloved hands. */
+export const Pad = () => {
+  const { line, setLine, sendLine, refusal, item, state, field } = useBench();
+  const [keys, setKeys] = useState(false);
+  useEffect(() => {
+    if (finePointer()) field.current?.focus();
+  }, [field]);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    sendLine(line);
+  };
+  const press = (text: string) => setLine(line + text);
+  return (
+    <Sheet tone="well" padding="3" aria-label="Bench line">
+      <form onSubmit={submit}>
+        <Flex justifyContent="space-between" alignItems="baseline" gap="2">
+          <chakra.label htmlFor="bench-line" textStyle="eyebrow">
+            {label(item, state.spec.point_label)}
+          </chakra.label>
+          <Box asChild display={{ base: 'none', lg: 'block' }}>
+            <Button look="link" minHeight="1.75rem" paddingInline="1" onClick={() => setKeys(!keys)} aria-expanded={keys}>
+              {keys ? 'Hide keys' : 'Keys'}
+            </Button>
+          </Box>
+        </Flex>
+        <Box position="relative" marginTop="1">
+          <Field
+            ref={field}
+            id="bench-line"
+            look="figure"
+            value={line}
+            onChange={(event) => setLine(event.target.value)}
+            autoComplete="off"
+            autoCorrect="off"
+            autoCapitalize="none"
+            spellCheck={false}
+            enterKeyHint="done"
+            inputMode={finePointer() ? 'text' : 'none'}
+            aria-invalid={refusal !== null}
+            aria-describedby="bench-line-help"
+            paddingRight="4rem"
+          />
+          <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
+            mm
+          </Box>
+        </Box>
+        <Box id="bench-line-help" aria-live="assertive">
+          {refusal !== null && (
+            <Flex gap="2" bg="red.wash" borderRadius="sm" padding="2" marginTop="2" lineHeight="snug" fontSize="sm" data-refusal>
+              <Mark kind="wrong" size="1rem" marginTop="3px" />
+              <span>{refusal}</span>
+            </Flex>
+          )}
+        </Box>
+        <Count />
+        <Grid
+          templateColumns="repeat(4, 1fr)"
+          gap="2"
+          marginTop="2"
+          display={keys ? 'grid' : { base: 'grid', lg: 'none' }}
+          css={{ '@media (any-pointer: coarse)': { display: 'grid' } }}
+        >
+          {['1', '2', '3'].map((key) => (
+            <PadKey key={key} label={key} onPress={() => press(key)} />
+          ))}
+          <PadKey label="⌫" says="Rub out" onPress={() => setLine(line.slice(0, -1))} />
+          {['4', '5', '6', '/'].map((key) => (
+            <PadKey key={key} label={key} says={key === '/' ? 'over' : undefined} onPress={() => press(key)} />
+          ))}
+          {['7', '8', '9'].map((key) => (
+            <PadKey key={key} label={key} onPress={() => press(key)} />
+          ))}
+          <PadKey label="in" says="inches" onPress={() => press(' in')} />
+          <PadKey label="space" says="Space" onPress={() => press(' ')} small />
+          <PadKey label="0" onPress={() => press('0')} />
+          <PadKey label="." says="point" onPress={() => press('.')} />
+          <Button type="submit" look="dark">
+            Log
+          </Button>
+        </Grid>
+        <With />
+      </form>
+      <NotSent />
+    </Sheet>
+  );
+};
+
+function label(item: Item | null, point: string): string {
+  if (item?.kind === 'thread') return item.label;
+  return item?.kind === 'reading' || item?.kind === 'in_band' ? `Reading at the ${point}` : 'Bench line';
+}
+
+const PadKey = ({ label: text, says, onPress, small = false }: { label: string; says?: string | undefined; onPress: () => void; small?: boolean }) => (
+  <Button look="key" bg="sheet" minHeight="3.25rem" fontSize={small ? 'sm' : 'xl'} aria-label={says} onClick={onPress}>
+    {text}
+  </Button>
+);
+
+/** How many readings the current group has; three make it whole, one is judged all the same. */
+const Count = () => {
+  const { state, pose, item } = useBench();
+  const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
+  if (item?.kind !== 'reading' && item?.kind !== 'in_band') return null;
+  return (
+    <Flex alignItems="center" gap="1.5" marginTop="2" fontSize="sm" color="soft">
+      <Flex gap="1" aria-hidden="true">
+        {Array.from({ length: WHOLE_GROUP }, (_, n) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: three dots in a row
+          <Box key={n} boxSize="0.7rem" borderRadius="full" borderWidth="thick" borderColor="ink" bg={n < judged.count ? 'ink' : 'transparent'} />
+        ))}
+      </Flex>
+      {judged.count === 0 ? 'three readings make it sure' : judged.count < WHOLE_GROUP ? `${judged.count} of three read` : `${judged.count} read`}
+    </Flex>
+  );
+};
+
+/** What it is read with. */
+const With = () => {
+  const { state, instrument, chooseInstrument, item } = useBench();
+  if (instrument === null || (item?.kind !== 'reading' && item?.kind !== 'in_band')) return null;
+  return (
+    <Flex asChild alignItems="center" gap="2" marginTop="2" fontSize="sm">
+      <label>
+        With
+        <Choice value={instrument.id} onChange={(event) => chooseInstrument(event.target.value)} flex="1" fontSize="sm" data-instrument>
+          {state.shelf.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}, {trimmed(one.resolution_mm)} mm
+            </option>
+          ))}
+        </Choice>
+      </label>
+    </Flex>
+  );
+};
+
+/** Entries kept here: not judged yet, or refused and waiting to be put right. */
+const NotSent = () => {
+  const { kept, connection, line, setLine } = useBench();
+  const stuck = kept.filter((entry) => entry.state === 'refused' || connection === 'cut' || connection === 'signed_out');
+  if (stuck.length === 0) return null;
+  return (
+    <Box asChild marginTop="3">
+      <ul aria-label="Not sent">
+        {stuck.map((entry) => {
+          const { draft } = entry;
+          return (
+            <Flex as="li" key={entry.id} gap="2" alignItems="flex-start" paddingBlock="2" borderTopWidth="thin" borderColor="line" data-kept={entry.state}>
+              <Mark kind={entry.state === 'refused' ? 'wrong' : 'cant_tell'} size="1rem" marginTop="3px" />
+              <Box flex="1" minWidth="0" lineHeight="snug" fontSize="sm">
+                <Box as="b" overflowWrap="anywhere">
+                  {wording(draft).slice(0, 120)}
+                </Box>
+                <Box>{entry.state === 'refused' ? entry.sentence : 'kept, not judged yet'}</Box>
+                <Flex gap="2">
+                  {entry.state === 'refused' && 'line' in draft && line === '' && (
+                    <Button
+                      look="link"
+                      paddingInline="0"
+                      onClick={() => {
+                        setLine(draft.line);
+                        outbox.drop(entry.id);
+                      }}
+                    >
+                      Put it right
+                    </Button>
+                  )}
+                  <Button look="link" paddingInline="0" onClick={() => outbox.drop(entry.id)}>
+                    Drop it
+                  </Button>
+                </Flex>
+              </Box>
+            </Flex>
+          );
+        })}
+      </ul>
+    </Box>
+  );
+};

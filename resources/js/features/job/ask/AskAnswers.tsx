@@ -1,0 +1,82 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Answer, Item } from '../../../api/jobs';
+import { Button, Field } from '../../../components/Buttons';
+import { Caution } from '../../../components/Caution';
+import { Mark } from '../../../components/Marks';
+import { useArmed } from '../useArmed';
+import { useBench } from '../useBench';
+import { AskCard } from './AskCard';
+import { HangTag } from './HangTag';
+
+/** A question with its answers as buttons, each with the word that does the same on the bench line. */
+export const AskAnswers = ({ item }: { item: Item }) => {
+  const { state, send, viewed } = useBench();
+  const [remarking, setRemarking] = useState<Answer | null>(null);
+  const armed = useArmed(item.key);
+  const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
+  const torque = state.adjusters.find((one) => one.id === item.about)?.lock_torque_nm;
+  const answer = (one: Answer) => (one.asks_remark ? setRemarking(one) : send({ kind: one.kind, body: one.body }));
+  const choices = item.answers.filter((one) => one.tone === 'right').length !== 1 || item.answers.length > 3;
+  return (
+    <AskCard eyebrow={stage?.title ?? viewed} title={item.label}>
+      {item.detail !== null && <Box lineHeight="snug">{item.detail}</Box>}
+      {item.key.startsWith('lock:') && torque != null && <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>}
+      {item.caution !== null && <Caution>{item.caution}</Caution>}
+      {item.failed && (
+        <Flex gap="2" alignItems="center" fontWeight="bold">
+          <Mark kind="wrong" />
+          {item.said}. Put it right and answer again.
+        </Flex>
+      )}
+      {remarking === null ? (
+        <Flex direction="column" gap="2">
+          {item.answers.map((one, n) => (
+            <AnswerButton key={one.word} answer={one} first={n === 0 && one.tone === 'right' && !choices} size={n === 0 ? 'tall' : 'touch'} disabled={!armed} onClick={() => answer(one)} />
+          ))}
+        </Flex>
+      ) : (
+        <Remark answer={remarking} onBack={() => setRemarking(null)} />
+      )}
+      {item.failed && <HangTag />}
+    </AskCard>
+  );
+};
+
+type AnswerButtonProps = { answer: Answer; first: boolean; size: 'tall' | 'touch'; disabled: boolean; onClick: () => void };
+
+const AnswerButton = ({ answer, first, size, disabled, onClick }: AnswerButtonProps) => (
+  <Button look={first ? 'vivid' : 'plain'} size={size} onClick={onClick} disabled={disabled} justifyContent="space-between" data-answer={answer.word} data-primary={first ? true : undefined}>
+    <span>{answer.label}</span>
+    <Box as="span" fontFamily="body" fontSize="sm" fontWeight="normal" aria-hidden="true" display={{ base: 'none', lg: 'inline' }}>
+      {answer.word}
+    </Box>
+  </Button>
+);
+
+const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
+  const { send } = useBench();
+  const [remark, setRemark] = useState('');
+  const log = () => send({ kind: answer.kind, body: remark.trim() === '' ? answer.body : { ...answer.body, remark: remark.trim() } });
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        log();
+      }}
+    >
+      <Box asChild textStyle="eyebrow" marginBottom="1">
+        <label htmlFor="remark">{answer.label}: what did you see?</label>
+      </Box>
+      <Field id="remark" value={remark} onChange={(event) => setRemark(event.target.value)} maxLength={300} autoFocus placeholder="two strands broken at the barrel" />
+      <Flex gap="2" marginTop="3">
+        <Button type="submit" look="vivid" flex="1" data-primary>
+          Log it
+        </Button>
+        <Button look="quiet" onClick={onBack}>
+          Back
+        </Button>
+      </Flex>
+    </form>
+  );
+};

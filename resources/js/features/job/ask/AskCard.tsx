@@ -1,0 +1,25 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Sheet } from '../../../components/Buttons';
+
+type AskCardProps = { eyebrow: string; title: string; aside?: ReactNode; stop?: boolean; children: ReactNode };
+
+/** The frame of whatever is asked now: vivid, so that it is seen first. */
+export const AskCard = ({ eyebrow, title, aside, stop = false, children }: AskCardProps) => (
+  <Sheet tone={stop ? 'stop' : 'vivid'} padding="4" aria-label="What to do now" data-ask>
+    <Flex justifyContent="space-between" gap="3">
+      <Box minWidth="0">
+        <Box textStyle="eyebrow" color={stop ? 'stop' : 'vivid.deep'}>
+          {eyebrow}
+        </Box>
+        <Heading as="h2" fontSize="2xl" marginTop="1" overflowWrap="anywhere">
+          {title}
+        </Heading>
+      </Box>
+      {aside}
+    </Flex>
+    <Flex direction="column" gap="3" marginTop="3">
+      {children}
+    </Flex>
+  </Sheet>
+);

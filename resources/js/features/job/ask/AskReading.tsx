@@ -1,0 +1,52 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Item } from '../../../api/jobs';
+import { VerdictChip } from '../../../components/VerdictChip';
+import { Caution } from '../../../components/Caution';
+import { HowToRead } from '../drawing/HowToRead';
+import { useBench } from '../useBench';
+import { AskCard } from './AskCard';
+import { HangTag } from './HangTag';
+
+/** A reading is due: where, how, and what it says so far. */
+export const AskReading = ({ item }: { item: Item }) => {
+  const { state, pose, view } = useBench();
+  const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
+  const current = state.poses.find((one) => one.pose === pose) ?? state.now;
+  const judged = item.key === 'reading:found' ? state.found : current;
+  return (
+    <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
+      <Flex gap="3">
+        <HowToRead point={state.spec.point} />
+        <Box lineHeight="snug" fontSize="sm">
+          {item.detail}
+        </Box>
+      </Flex>
+      {stage?.cautions.map((caution) => (
+        <Caution key={caution} compact>
+          {caution}
+        </Caution>
+      ))}
+      {judged.count > 0 && (
+        <Box>
+          <VerdictChip judged={judged} />
+          {judged.advice !== null && (
+            <Box marginTop="2" fontWeight="bold" lineHeight="snug">
+              {judged.advice}
+            </Box>
+          )}
+        </Box>
+      )}
+      {item.failed && item.about !== null && (
+        <Box lineHeight="snug">
+          Outside with these bars. Move it, and read every pose again.{' '}
+          <Box asChild textDecoration="underline" cursor="pointer" minHeight="touch">
+            <button type="button" onClick={() => view('set')}>
+              Back to Set
+            </button>
+          </Box>
+        </Box>
+      )}
+      {item.failed && judged.verdict === 'taut' && <HangTag />}
+    </AskCard>
+  );
+};

@@ -1,0 +1,79 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Button } from '../../../components/Buttons';
+import { Modal } from '../../../components/Modal';
+import { useBench } from '../useBench';
+
+const directions = [
+  { sign: '-', name: 'In' },
+  { sign: '+', name: 'Out' },
+] as const;
+
+/** A move done otherwise than shown, composed with big buttons into the line one would type. */
+export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => void }) => {
+  const { state, adjuster, chooseAdjuster, sendLine, send } = useBench();
+  const [sign, setSign] = useState<'+' | '-'>('+');
+  const [turns, setTurns] = useState(0);
+  const [flats, setFlats] = useState(0);
+  if (adjuster === null) return null;
+  const line = `${sign}${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`;
+  const nothing = turns + flats === 0;
+  const done = (log: () => void) => {
+    log();
+    setTurns(0);
+    setFlats(0);
+    onClose();
+  };
+  return (
+    <Modal
+      open={open}
+      onClose={onClose}
+      title="What did you turn?"
+      cancel="Back"
+      actions={
+        <>
+          <Button look="vivid" disabled={nothing} onClick={() => done(() => sendLine(line))} data-primary>
+            {nothing ? 'Log the move' : `Log ${line}`}
+          </Button>
+          <Button look="plain" onClick={() => done(() => send({ kind: 'move', body: { adjuster: adjuster.id, uncounted: true } }))}>
+            I did not count
+          </Button>
+        </>
+      }
+    >
+      <Flex gap="2" flexWrap="wrap" role="group" aria-label="Adjuster">
+        {state.adjusters.map((one) => (
+          <Button key={one.id} look={one.id === adjuster.id ? 'dark' : 'quiet'} aria-pressed={one.id === adjuster.id} onClick={() => chooseAdjuster(one.id)}>
+            {one.name}
+          </Button>
+        ))}
+      </Flex>
+      <Flex gap="2" marginTop="3" role="group" aria-label="Direction">
+        {directions.map((one) => (
+          <Button key={one.sign} look={one.sign === sign ? 'dark' : 'quiet'} aria-pressed={one.sign === sign} flex="1" size="tall" onClick={() => setSign(one.sign)}>
+            {one.name}
+          </Button>
+        ))}
+      </Flex>
+      <Stepper name="Turns" value={turns} onChange={setTurns} most={99} />
+      <Stepper name="Flats" value={flats} onChange={setFlats} most={5} />
+    </Modal>
+  );
+};
+
+const Stepper = ({ name, value, onChange, most }: { name: string; value: number; onChange: (value: number) => void; most: number }) => (
+  <Flex alignItems="center" gap="3" marginTop="3">
+    <Box fontFamily="heading" fontWeight="bold" fontSize="lg" flex="1">
+      {name}
+    </Box>
+    <Button look="plain" size="tall" minWidth="4rem" aria-label={`One of the ${name.toLowerCase()} less`} disabled={value === 0} onClick={() => onChange(value - 1)}>
+      −
+    </Button>
+    <Box textStyle="figure" fontSize="2xl" width="3rem" textAlign="center" aria-live="polite">
+      {value}
+    </Box>
+    <Button look="plain" size="tall" minWidth="4rem" aria-label={`One of the ${name.toLowerCase()} more`} disabled={value === most} onClick={() => onChange(value + 1)}>
+      +
+    </Button>
+  </Flex>
+);

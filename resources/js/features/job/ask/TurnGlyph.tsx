@@ -1,0 +1,50 @@
+import { chakra } from '@chakra-ui/react';
+import type { Adjuster, Option } from '../../../api/jobs';
+
+const CORNERS = [0, 1, 2, 3, 4, 5].map((n) => {
+  const angle = (Math.PI / 3) * n - Math.PI / 2;
+  return [38 * Math.cos(angle), 38 * Math.sin(angle)] as const;
+});
+
+const arc = (flats: number, sign: number): string => {
+  const sweep = Math.min(5.4, Math.max(0.6, flats)) * (Math.PI / 3) * sign;
+  const end = -Math.PI / 2 + sweep;
+  const [x, y] = [46 * Math.cos(end), 46 * Math.sin(end)];
+  return `M0 -46A46 46 0 ${Math.abs(sweep) > Math.PI ? 1 : 0} ${sign > 0 ? 1 : 0} ${x} ${y}`;
+};
+
+const head = (flats: number, sign: number): string => {
+  const end = -Math.PI / 2 + Math.min(5.4, Math.max(0.6, flats)) * (Math.PI / 3) * sign;
+  const at = (r: number, angle: number) => `${r * Math.cos(angle)} ${r * Math.sin(angle)}`;
+  return `M${at(39, end - 0.02 * sign)}L${at(46, end + 0.26 * sign)}L${at(54, end - 0.02 * sign)}Z`;
+};
+
+const turnWord = { clockwise: 'clockwise', anticlockwise: 'anticlockwise' } as const;
+
+/** Which way and how far, as flats of a hex seen from the side that is named; whole turns stand in the middle. */
+export const TurnGlyph = ({ option }: { kind: Adjuster['kind']; option: Option }) => {
+  const turns = Math.abs(option.turns ?? 0);
+  const whole = Math.floor(turns + 1e-6);
+  const flats = (turns - whole) * 6;
+  const sign = option.rotation === 'clockwise' ? 1 : -1;
+  const shown = flats > 0.05 ? flats : 6;
+  return (
+    <chakra.figure flexShrink="0" textAlign="center" width="6.5rem">
+      <chakra.svg viewBox="-60 -58 120 116" width="5.75rem" marginInline="auto" display="block" aria-hidden="true">
+        <chakra.path d={`M${CORNERS.map((corner) => corner.join(' ')).join('L')}Z`} fill="well" stroke="ink" strokeWidth="3.5" strokeLinejoin="round" />
+        {whole > 0 ? (
+          <chakra.text textAnchor="middle" y="9" fontSize="27" fontWeight="bold" fill="ink">
+            {whole}×
+          </chakra.text>
+        ) : (
+          <chakra.circle r="15" fill="sheet" stroke="ink" strokeWidth="3" />
+        )}
+        <chakra.path d={arc(shown, sign)} fill="none" stroke="action" strokeWidth="5.5" />
+        <chakra.path d={head(shown, sign)} fill="action" />
+      </chakra.svg>
+      <chakra.figcaption textStyle="small" fontSize="xs">
+        {option.rotation === null ? '' : `${turnWord[option.rotation]}, ${option.seen_from}`}
+      </chakra.figcaption>
+    </chakra.figure>
+  );
+};

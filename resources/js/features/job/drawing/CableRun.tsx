@@ -1,0 +1,142 @@
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import type { Adjuster, BenchState } from '../../../api/jobs';
+import { Sheet } from '../../../components/Buttons';
+import { mm } from '../../../lib/figures';
+import { useWidth } from '../../../lib/useWidth';
+import { useBench } from '../useBench';
+import { AdjusterDrawing, partLength } from './AdjusterDrawing';
+import { AdjusterGauge } from './AdjusterGauge';
+import { Carburettor, Grip, Lever, ReleaseArm } from './EndDrawings';
+import { type Slot, THREAD_SCALE } from './scale';
+
+const HEIGHT = 148;
+const HAND = 176;
+const END = 92;
+const NARROWEST = 600;
+const WAVE = [46, 34, 66, 44] as const;
+
+/** Where each adjuster begins: one column each between hand and working end. */
+function slots(adjusters: readonly Adjuster[], width: number): readonly Slot[] {
+  const column = (width - HAND - END) / adjusters.length;
+  return adjusters.map((adjuster, n) => ({
+    x: HAND + column * n + (n === 0 && adjuster.kind === 'barrel' ? 0 : Math.max(10, (column - partLength(adjuster)) / 2)),
+    y: WAVE[n % WAVE.length] ?? 46,
+  }));
+}
+
+const bend = (from: Slot, to: Slot) => {
+  const half = (to.x - from.x) / 2;
+  return `M${from.x} ${from.y}C${from.x + half} ${from.y} ${to.x - half} ${to.y} ${to.x} ${to.y}`;
+};
+
+/** The run from hand to working end, drawn from the machine's own figures; threads to one scale. */
+export const CableRun = () => {
+  const { state } = useBench();
+  const [box, width] = useWidth<HTMLDivElement>(720);
+  return (
+    <Sheet padding="3" aria-label="Cable run">
+      <Flex justifyContent="space-between" alignItems="baseline" gap="3">
+        <Heading as="h2" fontSize="lg">
+          Cable run
+        </Heading>
+        <Box textStyle="small">threads to scale, the rest is not</Box>
+      </Flex>
+      <Box ref={box}>
+        <Drawing state={state} width={Math.max(NARROWEST, width)} />
+      </Box>
+      <Grid templateColumns={{ base: '1fr', md: `${HAND}px repeat(${state.adjusters.length}, 1fr) ${END - 30}px` }} gap="2" alignItems="start">
+        <PlayNow state={state} />
+        {state.adjusters.map((adjuster) => (
+          <AdjusterGauge key={adjuster.id} adjuster={adjuster} />
+        ))}
+        <Box textStyle="small" textAlign="right" display={{ base: 'none', md: 'block' }}>
+          {state.working_end}
+        </Box>
+      </Grid>
+    </Sheet>
+  );
+};
+
+const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
+  const { adjuster: chosen, option } = useBench();
+  const at = slots(state.adjusters, width);
+  const end: Slot = { x: width - END + 44, y: 44 };
+  const play = state.now.mm ?? state.found.mm;
+  const share = play === null ? 0.4 : play / Math.max(1, (state.spec.band.high_mm ?? play) * 1.4);
+  const Hand = state.hand.kind === 'lever' ? Lever : Grip;
+  const Working = state.working_end === 'carburettor' ? Carburettor : ReleaseArm;
+  const first = state.adjusters[0];
+  const starts: Slot = { x: HAND - 44, y: 44 };
+  return (
+    <svg viewBox={`0 0 ${width} ${HEIGHT}`} width="100%" role="img" aria-label={spoken(state)}>
+      <g transform="translate(8 30)">
+        <Hand share={share} />
+      </g>
+      {first !== undefined && at[0] !== undefined && <FirstPiece direct={first.kind === 'barrel'} from={starts} to={at[0]} />}
+      {state.adjusters.map((adjuster, n) => {
+        const from = { x: (at[n]?.x ?? 0) + partLength(adjuster) - 2, y: at[n]?.y ?? 0 };
+        const next = at[n + 1];
+        if (next !== undefined) return <Conduit key={adjuster.id} d={bend(from, { x: next.x + 2, y: next.y })} />;
+        return adjuster.kind === 'bracket_nuts' ? (
+          <chakra.path key={adjuster.id} d={`M${from.x} ${from.y}L${end.x - 40} ${end.y}`} stroke="action" strokeWidth="3" />
+        ) : (
+          <Conduit key={adjuster.id} d={bend(from, { x: end.x - 40, y: end.y })} />
+        );
+      })}
+      {state.adjusters.map((adjuster, n) => (
+        <chakra.g key={adjuster.id} color="ink" transform={`translate(${at[n]?.x ?? 0} ${at[n]?.y ?? 0})`}>
+          <AdjusterDrawing adjuster={adjuster} chosen={adjuster.id === chosen?.id && option?.turns != null && state.next.kind === 'move'} ghost={ghostOf(adjuster, chosen, option?.turns ?? null, state)} />
+        </chakra.g>
+      ))}
+      <g transform={`translate(${end.x} ${end.y})`}>
+        <Working />
+      </g>
+    </svg>
+  );
+};
+
+/** How far the chosen adjuster's thread would grow with the next move, in drawing units. */
+const ghostOf = (adjuster: Adjuster, chosen: Adjuster | null, turns: number | null, state: BenchState): number | null =>
+  adjuster.id !== chosen?.id || turns === null || adjuster.pitch_mm === null || adjuster.at_mm === null || state.next.kind !== 'move'
+    ? null
+    : turns * adjuster.pitch_mm * THREAD_SCALE;
+
+const FirstPiece = ({ direct, from, to }: { direct: boolean; from: Slot; to: Slot }) =>
+  direct ? (
+    <chakra.path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke="action" strokeWidth="3" />
+  ) : (
+    <>
+      <chakra.path d={`M${from.x - 34} 27L${from.x + 4} 27`} stroke="action" strokeWidth="3" />
+      <Conduit d={bend({ x: from.x + 2, y: 27 }, { x: to.x + 2, y: to.y })} />
+      <chakra.rect x={from.x - 4} y="17" width="12" height="20" rx="3" fill="steel.mid" stroke="ink" />
+    </>
+  );
+
+const Conduit = ({ d }: { d: string }) => (
+  <g fill="none" strokeLinecap="round">
+    <chakra.path d={d} stroke="graphite.ink" strokeWidth="11" />
+    <chakra.path d={d} stroke="graphite.edge" strokeWidth="7" />
+    <chakra.path d={d} stroke="steel.mid" strokeWidth="1.5" transform="translate(0 -2.5)" opacity="0.7" />
+  </g>
+);
+
+const PlayNow = ({ state }: { state: BenchState }) => {
+  const shown = state.now.mm ?? state.found.mm;
+  const older = state.now.mm === null && state.found.mm !== null && state.way_home.length > 0;
+  return (
+    <Box>
+      <Box textStyle="figure" fontSize="2xl">
+        {shown === null ? '–' : mm(shown)}{' '}
+        <Box as="span" fontSize="md">
+          mm
+        </Box>
+      </Box>
+      <Box textStyle="small">{older ? 'found; not read since' : shown === null ? 'not read yet' : `play at the ${state.spec.point_label}`}</Box>
+    </Box>
+  );
+};
+
+const spoken = (state: BenchState): string => {
+  const threads = state.adjusters.map((adjuster) => `${adjuster.name} ${adjuster.at_mm === null ? 'not measured' : `${mm(adjuster.at_mm)} mm out`}`);
+  return `${state.hand.name}, ${threads.join(', ')}, ${state.working_end}`;
+};

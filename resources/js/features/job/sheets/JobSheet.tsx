@@ -1,0 +1,98 @@
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { Judged } from '../../../api/jobs';
+import { Sheet } from '../../../components/Buttons';
+import { Mark, type MarkKind } from '../../../components/Marks';
+import { VerdictChip } from '../../../components/VerdictChip';
+import { mm, trimmed, withUncertainty } from '../../../lib/figures';
+import { counted } from '../../../lib/figures';
+import { moment } from '../../../lib/time';
+import { useBench } from '../useBench';
+
+const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as const satisfies Record<string, MarkKind>;
+
+/** What goes on the record: found, left, against what, how it was proved, and by whom. */
+export const JobSheet = () => {
+  const { job, state } = useBench();
+  return (
+    <Sheet padding="4" aria-label="Job sheet">
+      <Flex justifyContent="space-between" alignItems="baseline" gap="3" flexWrap="wrap">
+        <Heading as="h2" fontSize="xl">
+          Job sheet
+        </Heading>
+        <chakra.a href={`/api/jobs/${job.id}/file`} download fontSize="sm">
+          Job as a file
+        </chakra.a>
+      </Flex>
+      <Box textStyle="small" marginBottom="3">
+        {job.machine.tag} {job.control.name.toLowerCase()}, {job.machine.name}, {counted(job.machine.usage)} {job.machine.usage_unit}, opened {moment(job.opened_at)}
+      </Box>
+      {state.by_choice !== null && (
+        <Box bg="amber.wash" borderRadius="md" padding="3" marginBottom="3">
+          <b>Outside by choice.</b> {state.by_choice}
+        </Box>
+      )}
+      {state.tag !== null && (
+        <Flex bg="stop" color="white" borderRadius="md" padding="3" marginBottom="3" gap="2">
+          <Mark kind="tag" color="white" />
+          <Box>
+            <b>Do not run.</b> {state.tag.reason}
+          </Box>
+        </Flex>
+      )}
+      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
+        <Figure word="As found" mark="found" judged={state.found} />
+        <Figure word="As left" mark="left" judged={state.now} />
+      </Grid>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="5" rowGap="3" marginTop="4">
+        <Entry title="Held against">
+          {state.spec.say}
+          {state.spec.engine !== null && `, ${state.spec.engine}`}. {state.spec.source}.
+        </Entry>
+        <Entry title="Threads, found and left">
+          {state.adjusters
+            .filter((adjuster) => adjuster.at_mm !== null)
+            .map((adjuster) => (
+              <Box key={adjuster.id}>
+                {adjuster.name} {adjuster.home_mm === null ? '?' : mm(adjuster.home_mm)} → {mm(adjuster.at_mm ?? 0)} of {trimmed(adjuster.travel_mm)} mm
+              </Box>
+            ))}
+        </Entry>
+        <Entry title="Gates">
+          {state.gates.map((gate) => (
+            <Flex key={gate.key} gap="2" alignItems="center">
+              <Mark kind={gateMarks[gate.status]} size="0.9rem" />
+              {gate.status === 'passed' ? gate.title : gate.sentence}
+            </Flex>
+          ))}
+        </Entry>
+        <Entry title="People">{state.people.map((person) => `${person.name}, ${person.role}`).join('; ')}</Entry>
+      </Grid>
+    </Sheet>
+  );
+};
+
+const Figure = ({ word, mark, judged }: { word: string; mark: MarkKind; judged: Judged }) => (
+  <Box bg="well" borderRadius="md" padding="3">
+    <Flex alignItems="center" gap="2" textStyle="eyebrow">
+      <Mark kind={mark} size="0.9rem" />
+      {word}
+    </Flex>
+    <Box textStyle="figure" fontSize="3xl" marginBlock="1">
+      {judged.mm === null ? '–' : withUncertainty(judged.mm, judged.expanded_mm)}
+      <Box as="span" fontSize="lg">
+        {judged.mm === null ? '' : ' mm'}
+      </Box>
+    </Box>
+    <VerdictChip judged={judged} />
+  </Box>
+);
+
+const Entry = ({ title, children }: { title: string; children: ReactNode }) => (
+  <Box>
+    <Heading as="h3" fontSize="md" color="soft" marginBottom="1">
+      {title}
+    </Heading>
+    <Box lineHeight="snug">{children}</Box>
+  </Box>
+);

@@ -1,0 +1,184 @@
+import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import type { Adjuster, BenchState, Draft, Instrument, Item, Job, Option, PoseKey, Shown, StageKey } from '../../api/jobs';
+import { poses } from '../../api/jobs';
+import { type Connection, type KeptEntry, outbox } from '../../lib/outbox';
+import { begunLines, keepLine, lineKey, preferencesOf } from '../../lib/preferences';
+import { useSignedIn } from '../../lib/signedIn';
+import { useKept } from '../../lib/store';
+
+/** Everything the parts of a job's screen share: what the server said, what is asked, what is typed, and how to send. */
+export type Bench = {
+  job: Job;
+  state: BenchState;
+  joined: boolean;
+  mayWrite: boolean;
+  /** Entries of this job that the server has not acknowledged, oldest first. */
+  kept: readonly KeptEntry[];
+  connection: Connection;
+  viewed: StageKey;
+  view: (stage: StageKey) => void;
+  item: Item | null;
+  turnTo: (key: string | null) => void;
+  adjuster: Adjuster | null;
+  option: Option | null;
+  chooseAdjuster: (id: string) => void;
+  pose: PoseKey;
+  instrument: Instrument | null;
+  chooseInstrument: (id: string) => void;
+  line: string;
+  setLine: (line: string) => void;
+  refusal: string | null;
+  send: (draft: Draft) => void;
+  sendLine: (line: string) => void;
+  field: React.RefObject<HTMLInputElement | null>;
+};
+
+export const BenchContext = createContext<Bench | null>(null);
+
+export function useBench(): Bench {
+  const bench = useContext(BenchContext);
+  if (bench === null) throw new Error('useBench needs an open job: render it inside <BenchContext>.');
+  return bench;
+}
+
+const items = (state: BenchState): readonly Item[] => state.stages.flatMap((stage) => stage.items);
+
+/** Whether a kept entry answers this item, so that the screen can go on to the next while it waits. */
+export function settles(entry: KeptEntry, item: Item): boolean {
+  if (entry.state !== 'waiting') return false;
+  const { draft } = entry;
+  if ('line' in draft) return item.kind !== 'reading' && item.kind !== 'in_band' && draft.shown.item === item.key;
+  const sent = JSON.stringify(draft.body);
+  return item.answers.some((answer) => answer.kind === draft.kind && JSON.stringify(answer.body) === sent) || (draft.kind === 'closed' && item.kind === 'sign_off');
+}
+
+/** What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. */
+function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
+  const current = state.stages.find((stage) => stage.key === state.stage);
+  const open = (current?.items ?? []).filter((item) => !item.done && !kept.some((entry) => settles(entry, item)));
+  return open.find((item) => !item.failed) ?? open[0] ?? null;
+}
+
+const isPose = (about: string | null | undefined): about is PoseKey => poses.some((pose) => pose === about);
+
+export function useMakeBench(job: Job): Bench {
+  const { state } = job;
+  const person = useSignedIn();
+  const preferences = preferencesOf(person.id);
+  const { instrument: favourite, keysAnywhere } = useKept(preferences);
+  const key = lineKey(person.id, job.id);
+  const line = useKept(begunLines)[key] ?? '';
+  const [viewed, setViewed] = useState<StageKey | null>(null);
+  const [turned, setTurned] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const all = useKept(outbox.entries);
+  const kept = useMemo(() => all.filter((entry) => entry.job === job.id && entry.by === person.id), [all, job.id, person.id]);
+  const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
+
+  const item = items(state).find((one) => one.key === turned) ?? asked(state, kept);
+  const about = item?.about ?? null;
+  const adjusters = state.adjusters;
+  const adjuster =
+    adjusters.find((one) => one.id === about) ??
+    adjusters.find((one) => one.id === chosen) ??
+    adjusters.find((one) => one.id === state.next.recommended) ??
+    adjusters[0] ??
+    null;
+  const option = state.next.options.find((one) => one.adjuster === adjuster?.id) ?? null;
+  const pose: PoseKey = isPose(about) ? about : 'straight';
+  const instrument = state.shelf.find((one) => one.id === favourite) ?? state.shelf[0] ?? null;
+
+  // A new state asks its own question; what the person had turned to is answered or has moved on.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the head is what tells one state from the next
+  useEffect(() => {
+    setTurned(null);
+    setViewed(null);
+  }, [state.head]);
+
+  // A refused line comes back into the field, if nothing else has been typed there since.
+  const refused = kept.find((entry) => entry.state === 'refused' && 'line' in entry.draft);
+  useEffect(() => {
+    if (refused === undefined || line !== '' || !('line' in refused.draft)) return;
+    keepLine(key, refused.draft.line);
+    setRefusal(refused.sentence);
+    outbox.drop(refused.id);
+  }, [refused, line, key]);
+
+  const shown: Shown = {
+    adjuster: adjuster?.id,
+    turns: option?.turns ?? undefined,
+    pose,
+    point: state.spec.point,
+    instrument: instrument?.id,
+    item: item?.key,
+  };
+  const send = (draft: Draft) => {
+    setRefusal(null);
+    setTurned(null);
+    outbox.put(job.id, state.head, draft);
+  };
+  const sendLine = (text: string) => {
+    keepLine(key, '');
+    send({ line: text, shown });
+  };
+  const setLine = (text: string) => {
+    setRefusal(null);
+    keepLine(key, text);
+  };
+  useKeysAnywhere(keysAnywhere, field, setLine);
+
+  const joined = state.people.some((one) => one.id === person.id);
+  return {
+    job,
+    state,
+    joined,
+    mayWrite: person.may_log && joined && state.closed === null,
+    kept,
+    connection,
+    viewed: viewed ?? stageOf(state, item) ?? state.stage,
+    view: setViewed,
+    item,
+    turnTo: setTurned,
+    adjuster,
+    option,
+    chooseAdjuster: setChosen,
+    pose,
+    instrument,
+    chooseInstrument: (id) => preferences.set({ keysAnywhere, instrument: id }),
+    line,
+    setLine,
+    refusal,
+    send,
+    sendLine,
+    field,
+  };
+}
+
+const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>
+  state.stages.find((stage) => stage.items.some((one) => one.key === item?.key))?.key;
+
+const STARTS_A_LINE = /^[\p{L}\p{N}.,+-]$/u;
+
+/** A figure or letter typed with the cursor nowhere goes to the bench line; Ctrl and Enter press the vivid action. */
+function useKeysAnywhere(on: boolean, field: React.RefObject<HTMLInputElement | null>, setLine: (text: string) => void): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      const inside = event.target instanceof HTMLElement ? event.target.closest('input, textarea, select, [role="dialog"]') : null;
+      if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+        const scope = document.querySelector('[role="dialog"]') ?? document;
+        event.preventDefault();
+        scope.querySelector<HTMLElement>('[data-primary]:not(:disabled)')?.click();
+        return;
+      }
+      const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
+      if (!on || inside !== null || !plain || !STARTS_A_LINE.test(event.key) || field.current === null) return;
+      event.preventDefault();
+      setLine(field.current.value + event.key);
+      field.current.focus();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  });
+}

@@ -1,0 +1,87 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { say } from '../../api/client';
+import type { MachineControl } from '../../api/machines';
+import { Button, Chip, LinkButton, Sheet } from '../../components/Buttons';
+import { Mark } from '../../components/Marks';
+import { MiniTape } from '../../components/MiniTape';
+import { bandText, mm } from '../../lib/figures';
+import { useSignedIn } from '../../lib/signedIn';
+import { due, moment } from '../../lib/time';
+import { useStartJob } from './useStartJob';
+
+type ControlCardProps = { machine: string; control: MachineControl; chosen: boolean; onChoose: () => void };
+
+/** One control: how it stands, and the way into its job. */
+export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardProps) => {
+  const person = useSignedIn();
+  const start = useStartJob(machine, control.key);
+  return (
+    <Sheet padding="4" tone={control.tag !== null ? 'stop' : 'plain'} borderColor={chosen && control.tag === null ? 'ink' : undefined} aria-label={control.name}>
+      <Flex justifyContent="space-between" alignItems="baseline" gap="2">
+        <Heading as="h2" fontSize="xl">
+          {control.name}
+        </Heading>
+        <Box textStyle="small">{control.job !== null ? 'in work' : control.due_on !== null ? `due ${due(control.due_on)}` : ''}</Box>
+      </Flex>
+      <Box color="soft" marginBottom="2">
+        {bandText(control.band)} mm at the {control.point_label}
+        {control.engine !== null && `, ${control.engine}`}
+      </Box>
+      <MiniTape width={280} band={control.band} found={control.found_mm} now={control.found_mm === control.now_mm ? null : control.now_mm} left={control.left_mm} />
+      <Box minHeight="1.75rem" marginBlock="2">
+        <Standing control={control} />
+      </Box>
+      <Flex gap="2" flexWrap="wrap">
+        {control.job !== null ? (
+          <LinkButton to={`/jobs/${control.job}`} look="vivid" textDecoration="none" flex="1">
+            Open at {control.stage}
+          </LinkButton>
+        ) : (
+          person.may_log && (
+            <Button look="vivid" flex="1" onClick={() => start.mutate()} disabled={start.isPending} data-start={control.key}>
+              {start.isPending ? 'Starting' : 'Start a job'}
+            </Button>
+          )
+        )}
+        {!chosen && (
+          <Button look="quiet" onClick={onChoose}>
+            Story
+          </Button>
+        )}
+      </Flex>
+      {start.isError && (
+        <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="3">
+          {say(start.error)}
+        </Box>
+      )}
+    </Sheet>
+  );
+};
+
+const Standing = ({ control }: { control: MachineControl }) => {
+  if (control.tag !== null) {
+    return (
+      <Box>
+        <Chip tone="stop">
+          <Mark kind="tag" color="white" />
+          Do not run
+        </Chip>
+        <Box marginTop="2" lineHeight="snug">
+          {control.tag.reason}
+        </Box>
+        <Box textStyle="small">
+          Tagged {moment(control.tag.at)} by {control.tag.by}. A new job that passes, signed by a lead, lifts it.
+        </Box>
+      </Box>
+    );
+  }
+  if (control.job !== null) return <Box lineHeight="snug">{control.next}</Box>;
+  if (control.left_mm === null || control.left_at === null) return <Box color="soft">Never measured here.</Box>;
+  return (
+    <Flex gap="2" alignItems="center" flexWrap="wrap">
+      <Mark kind={control.left_outcome === 'by_choice' ? 'found' : 'left'} size="0.9em" />
+      left {mm(control.left_mm)} mm, {moment(control.left_at)}
+      {control.left_outcome === 'by_choice' && <Chip tone="outside">outside by choice</Chip>}
+    </Flex>
+  );
+};

@@ -1,0 +1,91 @@
+import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import type { MachineControl, PastJob } from '../../api/machines';
+import { Sheet } from '../../components/Buttons';
+import { Mark, type MarkKind } from '../../components/Marks';
+import { Empty } from '../../components/States';
+import { counted, mm, withUncertainty } from '../../lib/figures';
+import { day } from '../../lib/time';
+import { FoundAndLeft } from './FoundAndLeft';
+
+const outcomes = {
+  fit: { mark: 'inside', word: 'fit for use' },
+  by_choice: { mark: 'found', word: 'outside by choice' },
+  tagged: { mark: 'tag', word: 'do not run' },
+} as const satisfies Record<NonNullable<PastJob['outcome']>, { mark: MarkKind; word: string }>;
+
+const Cell = chakra('td', { base: { padding: '2', borderTopWidth: 'thin', borderColor: 'line', verticalAlign: 'top' } });
+const Head = chakra('th', { base: { padding: '2', textAlign: 'left', fontFamily: 'heading', fontSize: 'md', color: 'soft' } });
+
+/** Every job on a control: found, left, and by whom. */
+export const ControlHistory = ({ control, usageUnit }: { control: MachineControl; usageUnit: string }) => (
+  <Sheet padding="4" aria-label={`Story of the ${control.name}`}>
+    <Flex alignItems="baseline" gap="3" flexWrap="wrap" marginBottom="2">
+      <Heading as="h2" fontSize="xl">
+        {control.name}
+      </Heading>
+      <Box color="soft">
+        play at the {control.point_label}, mm, against {usageUnit}
+      </Box>
+    </Flex>
+    {control.history.length === 0 ? (
+      <Empty title="No job yet">The first job writes the first line of this control's story.</Empty>
+    ) : (
+      <>
+        <FoundAndLeft control={control} />
+        <Box overflowX="auto" marginTop="3" tabIndex={0} role="region" aria-label="Jobs">
+          <table>
+            <thead>
+              <tr>
+                <Head scope="col">Day</Head>
+                <Head scope="col">{usageUnit}</Head>
+                <Head scope="col">Found</Head>
+                <Head scope="col">Left</Head>
+                <Head scope="col">Outcome</Head>
+                <Head scope="col">Signed</Head>
+              </tr>
+            </thead>
+            <tbody>
+              {control.history.map((job) => (
+                <JobRow key={job.job} job={job} />
+              ))}
+            </tbody>
+          </table>
+        </Box>
+      </>
+    )}
+  </Sheet>
+);
+
+const JobRow = ({ job }: { job: PastJob }) => {
+  const outcome = job.outcome === null ? null : outcomes[job.outcome];
+  return (
+    <chakra.tr fontVariantNumeric="tabular-nums" data-job={job.job}>
+      <Cell whiteSpace="nowrap">
+        <Link to={`/jobs/${job.job}`}>{day(job.opened_at)}</Link>
+      </Cell>
+      <Cell>{counted(job.usage)}</Cell>
+      <Cell whiteSpace="nowrap">{job.found_mm === null ? '' : <Figure mark="found" text={mm(job.found_mm)} />}</Cell>
+      <Cell whiteSpace="nowrap">{job.left_mm === null ? '' : <Figure mark="left" text={withUncertainty(job.left_mm, job.left_expanded_mm)} />}</Cell>
+      <Cell>
+        {outcome === null ? (
+          'in work'
+        ) : (
+          <Flex gap="2" alignItems="center">
+            <Mark kind={outcome.mark} size="0.9em" />
+            {outcome.word}
+          </Flex>
+        )}
+        {job.reason !== null && <Box textStyle="small">{job.reason}</Box>}
+      </Cell>
+      <Cell>{job.by ?? ''}</Cell>
+    </chakra.tr>
+  );
+};
+
+const Figure = ({ mark, text }: { mark: MarkKind; text: string }) => (
+  <Flex gap="2" alignItems="center">
+    <Mark kind={mark} size="0.85em" />
+    {text}
+  </Flex>
+);

@@ -1,0 +1,72 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useLocation, useParams } from 'react-router';
+import { Problem } from '../../api/client';
+import { type Machine, machineQuery } from '../../api/machines';
+import { LinkButton } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { MachineTag } from '../../components/MachineTag';
+import { Failure, Loading } from '../../components/States';
+import { counted } from '../../lib/figures';
+import { duration } from '../../lib/time';
+import { ControlCard } from './ControlCard';
+import { ControlHistory } from './ControlHistory';
+import { RunAndSpec } from './RunAndSpec';
+
+export default function MachineScreen({ onLeave }: { onLeave: () => void }) {
+  const { tag = '' } = useParams();
+  const { data, error, refetch } = useQuery(machineQuery(tag));
+  const missing = error instanceof Problem && error.status === 404;
+  return (
+    <Frame onLeave={onLeave}>
+      {data !== undefined ? (
+        <Whole key={data.tag} machine={data} />
+      ) : error !== null ? (
+        <Failure error={missing ? new Problem(404, `No machine hangs under the tag ${tag}.`) : error} retry={() => refetch()}>
+          <LinkButton to="/machines" look="quiet" textDecoration="none">
+            All machines
+          </LinkButton>
+        </Failure>
+      ) : (
+        <Loading what={tag} />
+      )}
+    </Frame>
+  );
+}
+
+const Whole = ({ machine }: { machine: Machine }) => {
+  const { hash } = useLocation();
+  const [chosen, setChosen] = useState(hash.slice(1));
+  const control = machine.controls.find((one) => one.key === chosen) ?? machine.controls.find((one) => one.job !== null) ?? machine.controls[0];
+  const stopped = machine.controls.some((one) => one.tag !== null);
+  return (
+    <>
+      <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4">
+        <MachineTag tag={machine.tag} stop={stopped} size="lg" />
+        <Box>
+          <Heading as="h1" fontSize="2xl">
+            {machine.name}
+          </Heading>
+          <Box color="soft">
+            {[machine.kind, machine.year, machine.place, `${counted(machine.usage)} ${machine.usage_unit}`, machine.plate].filter(Boolean).join(' · ')}
+            {machine.stood_minutes !== null && ` · stood ${duration(machine.stood_minutes)}`}
+          </Box>
+        </Box>
+      </Flex>
+      <Grid templateColumns={{ base: '1fr', lg: '20.5rem 1fr' }} gap="4" alignItems="start">
+        <Flex direction="column" gap="4" role="group" aria-label="Controls">
+          {machine.controls.map((one) => (
+            <ControlCard key={one.key} machine={machine.tag} control={one} chosen={one.key === control?.key} onChoose={() => setChosen(one.key)} />
+          ))}
+        </Flex>
+        {control !== undefined && (
+          <Flex direction="column" gap="4" minWidth="0">
+            <ControlHistory control={control} usageUnit={machine.usage_unit} />
+            <RunAndSpec control={control} />
+          </Flex>
+        )}
+      </Grid>
+    </>
+  );
+};

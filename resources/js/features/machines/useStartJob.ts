@@ -1,0 +1,22 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { useNavigate } from 'react-router';
+import { openJob } from '../../api/jobs';
+import { uuid } from '../../lib/uuid';
+
+/** Starts a job; a second tap, or a try after a lost answer, is the same job and not another. */
+export function useStartJob(machine: string, control: string) {
+  const id = useRef(uuid());
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  return useMutation({
+    mutationFn: () => openJob(machine, id.current, control),
+    networkMode: 'always',
+    onSuccess: (job) => {
+      client.setQueryData(['job', job.id], job);
+      void client.invalidateQueries({ queryKey: ['bench'] });
+      void client.invalidateQueries({ queryKey: ['machine', machine] });
+      void navigate(`/jobs/${job.id}`);
+    },
+  });
+}

@@ -1,0 +1,49 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { type FormEvent, useId, useState } from 'react';
+import { say } from '../../api/client';
+import type { SignedIn } from '../../api/session';
+import { Button, Field } from '../../components/Buttons';
+import { Modal } from '../../components/Modal';
+import { useSignIn } from './useSignIn';
+
+/** An ended session keeps the screen and everything typed on it. */
+export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: () => void }) => {
+  const [password, setPassword] = useState('');
+  const signIn = useSignIn();
+  const id = useId();
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    signIn.mutate({ login: person.id, password });
+  };
+  return (
+    <Modal
+      open
+      must
+      onClose={onLeave}
+      title={`${person.name}, sign in again`}
+      about="Your session has ended. What you typed is kept and goes on from here."
+      actions={
+        <>
+          <Button type="submit" form={`${id}form`} look="vivid" disabled={signIn.isPending}>
+            Sign in
+          </Button>
+          <Button look="quiet" onClick={onLeave}>
+            I am someone else
+          </Button>
+        </>
+      }
+    >
+      <form id={`${id}form`} onSubmit={submit}>
+        <chakra.label htmlFor={`${id}password`} textStyle="eyebrow" display="block" marginBottom="1">
+          Password of {person.id}
+        </chakra.label>
+        <Field id={`${id}password`} type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
+        {signIn.isError && (
+          <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="4">
+            {say(signIn.error)}
+          </Box>
+        )}
+      </form>
+    </Modal>
+  );
+};

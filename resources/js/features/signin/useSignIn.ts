@@ -1,0 +1,16 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { sessionQuery, signIn } from '../../api/session';
+
+type Names = { login: string; password: string };
+
+export function useSignIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ login, password }: Names) => signIn(login, password),
+    networkMode: 'always',
+    onSuccess: (session) => {
+      client.setQueryData(sessionQuery.queryKey, session);
+      void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+    },
+  });
+}

@@ -1,0 +1,53 @@
+import { useSyncExternalStore } from 'react';
+
+/** A value outside React that components can watch, kept in this browser under its key. */
+export class KeptValue<T> {
+  private value: T;
+  private readonly watchers = new Set<() => void>();
+
+  constructor(
+    private readonly key: string,
+    private readonly initial: T,
+    private readonly read: (kept: unknown) => T,
+  ) {
+    this.value = this.load();
+    window.addEventListener('storage', (event) => {
+      if (event.key === this.key) {
+        this.value = this.load();
+        this.tell();
+      }
+    });
+  }
+
+  get = (): T => this.value;
+
+  set(value: T): void {
+    this.value = value;
+    try {
+      localStorage.setItem(this.key, JSON.stringify(value));
+    } catch {
+      // A full or forbidden store: the value still lives in this page.
+    }
+    this.tell();
+  }
+
+  subscribe = (watcher: () => void): (() => void) => {
+    this.watchers.add(watcher);
+    return () => this.watchers.delete(watcher);
+  };
+
+  private load(): T {
+    try {
+      const text = localStorage.getItem(this.key);
+      return text === null ? this.initial : this.read(JSON.parse(text));
+    } catch {
+      return this.initial;
+    }
+  }
+
+  private tell(): void {
+    for (const watcher of this.watchers) watcher();
+  }
+}
+
+export const useKept = <T>(kept: KeptValue<T>): T => useSyncExternalStore(kept.subscribe, kept.get);

@@ -1,0 +1,53 @@
+const pad = (n: number) => String(Math.trunc(Math.abs(n))).padStart(2, '0');
+
+/** This device's clock with its offset, as entries carry it. */
+export function nowWithOffset(date = new Date()): string {
+  const offset = -date.getTimezoneOffset();
+  const day = `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}`;
+  const clock = `${pad(date.getHours())}:${pad(date.getMinutes())}:${pad(date.getSeconds())}.${String(date.getMilliseconds()).padStart(3, '0')}`;
+  return `${day}T${clock}${offset < 0 ? '-' : '+'}${pad(offset / 60)}:${pad(offset % 60)}`;
+}
+
+/** Clock time as the author's own clock showed it. */
+export const clock = (at: string) => at.slice(11, 16);
+
+const monthDay = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const monthDayYear = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+const dayOf = (at: string) => new Date(`${at.slice(0, 10)}T00:00:00Z`);
+
+/** `14 Aug`, or with the year where it is not this one. */
+export function day(at: string, today = nowWithOffset()): string {
+  return (at.slice(0, 4) === today.slice(0, 4) ? monthDay : monthDayYear).format(dayOf(at));
+}
+
+export function daysFromToday(date: string, today = nowWithOffset()): number {
+  return Math.round((dayOf(date).getTime() - dayOf(today).getTime()) / 86_400_000);
+}
+
+/** `today 08:52`, `yesterday`, `14 Aug`. */
+export function moment(at: string): string {
+  const days = daysFromToday(at);
+  if (days === 0) return `today ${clock(at)}`;
+  if (days === -1) return `yesterday ${clock(at)}`;
+  return day(at);
+}
+
+export function due(date: string): string {
+  const days = daysFromToday(date);
+  if (days < 0) return `${-days} ${days === -1 ? 'day' : 'days'} over`;
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  return days < 14 ? `in ${days} days` : day(date);
+}
+
+export function duration(minutes: number): string {
+  const hours = Math.floor(minutes / 60);
+  if (hours >= 48) return `${Math.floor(hours / 24)} days`;
+  return hours === 0 ? `${minutes} min` : `${hours} h ${pad(minutes % 60)}`;
+}

@@ -1,0 +1,38 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { Problem } from './api/client';
+import { App } from './App';
+import { keepForOffline } from './offline/register';
+import { system } from './theme/system';
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // Answers that say no stay no; a server that is away is asked again.
+      retry: (tries, error) => !(error instanceof Problem) && tries < 2,
+      retryDelay: 800,
+      networkMode: 'always',
+      refetchOnWindowFocus: true,
+      staleTime: 2_000,
+    },
+  },
+});
+
+const root = document.getElementById('root');
+if (root === null) throw new Error('The page has no place for the bench: #root is missing.');
+
+createRoot(root).render(
+  <StrictMode>
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={client}>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </ChakraProvider>
+  </StrictMode>,
+);
+keepForOffline();

@@ -1,0 +1,40 @@
+import { registerRoute, setCatchHandler } from 'workbox-routing';
+import { CacheFirst, NetworkFirst } from 'workbox-strategies';
+
+/*
+ * Keeps the last page, its files and the last answers, so that a reload without network still shows the bench.
+ * Entries are never sent from here; the page's own outbox does that.
+ */
+declare const self: ServiceWorkerGlobalScope;
+
+const ANSWERS = 'answers';
+const PAGE = 'page';
+const FILES = 'files';
+const PATIENCE_S = 4;
+
+self.addEventListener('install', (event) => {
+  void self.skipWaiting();
+  event.waitUntil(caches.open(PAGE).then((cache) => cache.add('/')));
+});
+self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+
+// Whoever signs out leaves nothing to read on a shared tablet.
+self.addEventListener('message', (event) => {
+  if (event.data === 'signed-out') event.waitUntil(caches.delete(ANSWERS));
+});
+
+// The whole application is one page: whatever address was asked for, the last copy of it will do.
+const onePage = { cacheKeyWillBeUsed: async () => '/' };
+registerRoute(
+  ({ request }) => request.mode === 'navigate',
+  new NetworkFirst({ cacheName: PAGE, networkTimeoutSeconds: PATIENCE_S, plugins: [onePage] }),
+);
+registerRoute(
+  ({ url, sameOrigin }) => sameOrigin && (url.pathname.startsWith('/build/') || url.pathname === '/icon.svg'),
+  new CacheFirst({ cacheName: FILES }),
+);
+registerRoute(
+  ({ url, sameOrigin, request }) => sameOrigin && request.method === 'GET' && url.pathname.startsWith('/api/'),
+  new NetworkFirst({ cacheName: ANSWERS, networkTimeoutSeconds: PATIENCE_S }),
+);
+setCatchHandler(async () => Response.error());
