@@ -16,6 +16,7 @@ use LogicException;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Bench\StageItem;
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Wire\Node;
 
@@ -84,7 +85,7 @@ final class DemoTechnician
         $cover = $adjuster->access()->cover;
         if ($cover !== null && ! isset($this->state->facts->coversOff[$adjuster->id()])) {
             $this->body('cover', ['adjuster' => $adjuster->id(), 'off' => true]);
-            $this->line('thread 2.5 mm', ['adjuster' => $adjuster->id()]);
+            $this->line('thread '.$this->usualThread($adjuster).' mm', ['adjuster' => $adjuster->id()]);
 
             return;
         }
@@ -117,10 +118,16 @@ final class DemoTechnician
     {
         match ($item->kind) {
             ItemKind::Reading => $this->read($item),
-            ItemKind::Thread => $item->answers === [] ? $this->line('thread 2.4 mm', ['adjuster' => $item->about]) : $this->line('ok'),
+            ItemKind::Thread => $item->answers === [] ? $this->line('thread '.$this->usualThread($this->state->run->adjuster($item->about ?? '')).' mm', ['adjuster' => $item->about]) : $this->line('ok'),
             ItemKind::InBand => $this->bringInside(),
             ItemKind::Answer, ItemKind::SignOff => $this->line($this->answers[$item->key] ?? $this->firstRight($item)),
         };
+    }
+
+    /** Where an adjuster of the demo stood before anyone measured it: with room for the way this control wears. */
+    private function usualThread(?Adjuster $adjuster): string
+    {
+        return $adjuster === null ? '2.4' : number_format(($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->threadShowing($adjuster->travel()->to), 1, '.', '');
     }
 
     private function bringInside(): void

@@ -5,8 +5,8 @@ import { Problem } from './api/client';
 import type { Job } from './api/jobs';
 import { type Session, sessionQuery } from './api/session';
 import { Failure, Loading } from './components/States';
-import { SignInAgain } from './features/signin/SignInAgain';
 import { SignIn } from './features/signin/SignIn';
+import { SignInAgain } from './features/signin/SignInAgain';
 import { outbox } from './lib/outbox';
 import { SignedInContext } from './lib/signedIn';
 
@@ -25,7 +25,9 @@ export const App = () => {
   if (user !== null) last.current = user;
 
   const signedOut = useCallback(() => {
-    client.setQueryData<Session>(sessionQuery.queryKey, (known) => (known === undefined ? known : { ...known, user: null }));
+    client.setQueryData<Session>(sessionQuery.queryKey, (known) =>
+      known === undefined ? known : { ...known, user: null },
+    );
   }, [client]);
 
   useEffect(() => {

@@ -3,8 +3,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { Problem } from './api/client';
 import { App } from './App';
+import { Problem } from './api/client';
 import { keepForOffline } from './offline/register';
 import { system } from './theme/system';
 

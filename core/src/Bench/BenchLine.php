@@ -206,9 +206,9 @@ final readonly class BenchLine
 
     private function instrument(): string
     {
-        $shelf = $this->state->facts->standing->shelf;
+        $shelf = array_values($this->state->facts->standing->shelf);
 
-        return $this->shown->instrument ?? (array_key_first($shelf) === null ? Instrument::COIN : (string) array_key_first($shelf));
+        return $this->shown->instrument ?? ($shelf === [] ? Instrument::COIN : $shelf[0]->id);
     }
 
     private function adjuster(): Adjuster

@@ -16,7 +16,7 @@ final readonly class Judging
 {
     public static function judge(Spec $spec, Facts $facts): Judgement
     {
-        $sweep = self::sweep($spec, $facts);
+        $sweep = self::sweep($spec, $facts->groups);
         $measured = $sweep->measuredBand($spec->aim->band);
         $straight = $measured ?? $spec->aim->band;
         $found = self::asFoundGroup($spec, $facts);
@@ -30,7 +30,7 @@ final readonly class Judging
 
         return new Judgement(
             $found,
-            $found === null ? Verdict::unread('Not read yet') : self::verdict($spec, $facts, $found, $straight),
+            $found === null ? Verdict::unread('Not read yet') : self::verdict($spec, $facts, $found, self::bandAsFound($spec, $facts)),
             $groups[Pose::Straight->value] ?? null,
             $poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'),
             $sweep,
@@ -110,25 +110,39 @@ final readonly class Judging
         };
     }
 
-    private static function sweep(Spec $spec, Facts $facts): Sweep
+    /** What was found is held against what was known before anything moved; a pose tried later does not change it. */
+    private static function bandAsFound(Spec $spec, Facts $facts): SpecBand
+    {
+        $before = array_values(array_filter($facts->groups, static fn (ReadingGroup $group): bool => $group->setting === 0));
+
+        return self::sweep($spec, $before)->measuredBand($spec->aim->band) ?? $spec->aim->band;
+    }
+
+    /** @param  list<ReadingGroup>  $groups */
+    private static function sweep(Spec $spec, array $groups): Sweep
     {
         $offsets = [];
         foreach ($spec->conditions->poses as $pose) {
             if ($pose !== Pose::Straight) {
-                $offsets[$pose->value] = self::offset($spec, $facts, $pose);
+                $offsets[$pose->value] = self::offset($spec, $groups, $pose);
             }
         }
 
         return Sweep::of($offsets);
     }
 
-    /** @return array{d: float, u: float}|null pose minus straight, from the latest setting at which both were read */
-    private static function offset(Spec $spec, Facts $facts, Pose $pose): ?array
+    /**
+     * Pose minus straight, from the latest setting at which both were read.
+     *
+     * @param  list<ReadingGroup>  $groups
+     * @return array{d: float, u: float}|null
+     */
+    private static function offset(Spec $spec, array $groups, Pose $pose): ?array
     {
         $straights = [];
         $offset = null;
         $others = [];
-        foreach ($facts->groups as $group) {
+        foreach ($groups as $group) {
             if (self::objection($spec, $group) !== null) {
                 continue;
             }

@@ -21,7 +21,7 @@ final readonly class Log
     {
         $entries = array_values($entries);
         $first = $entries[0] ?? null;
-        if (! $first instanceof Opened) {
+        if ($entries === [] || ! $first instanceof Opened) {
             throw Refused::because('A log begins with the entry that opens the job.');
         }
         $seen = [];

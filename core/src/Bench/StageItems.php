@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
@@ -84,7 +83,7 @@ final readonly class StageItems
 
     private function conditionWanted(): string
     {
-        $wanted = array_filter([$this->spec->conditions->engine?->value, $this->spec->conditions->wheels?->label()]);
+        $wanted = array_filter([$this->spec->conditions->engine?->value, $this->spec->conditions->wheels?->label()], is_string(...));
 
         return $wanted === [] ? 'The figure holds in any state.' : 'The figure is for: '.implode(', ', $wanted).', bars straight.';
     }

@@ -29,7 +29,7 @@ final readonly class Fraction
             throw NotUnderstood::tooManyDigits($text);
         }
 
-        return ($part['below'] ?? '') !== '' ? self::fromParts($text, $part) : self::fromDecimal($part);
+        return $part['below'] !== '' ? self::fromParts($text, $part) : self::fromDecimal($part);
     }
 
     public function toFloat(): float

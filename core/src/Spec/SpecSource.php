@@ -22,6 +22,6 @@ final readonly class SpecSource
 
     public function say(): string
     {
-        return implode(', ', array_filter([$this->document, $this->edition, $this->page === null ? null : "page {$this->page}"]));
+        return implode(', ', array_filter([$this->document, $this->edition, $this->page === null ? null : "page {$this->page}"], is_string(...)));
     }
 }

@@ -77,11 +77,19 @@ final readonly class LogRows
             'expanded_mm' => $group?->found->expanded(),
             'count' => $group?->found->count,
             'change_mm' => $this->changes[$entry->stamp->id] ?? null,
-            'says' => $group === null ? null : Judging::heldAgainst($this->state->spec, $this->state->judgement, $group)->sentence,
+            'says' => $group === null ? null : $this->says($group),
             'voided' => $voided,
             'can_void' => $open && $entry->kind()->canBeVoided(),
             'can_amend' => $open && $entry->kind()->canBeAmended(),
         ];
+    }
+
+    private function says(ReadingGroup $group): string
+    {
+        $judgement = $this->state->judgement;
+        $isFound = $judgement->foundGroup?->last()->stamp->id === $group->last()->stamp->id;
+
+        return $isFound ? $judgement->found->sentence : Judging::heldAgainst($this->state->spec, $judgement, $group)->sentence;
     }
 
     private function what(Entry $entry): string

@@ -86,6 +86,22 @@ final readonly class Node
         return $this->value;
     }
 
+    /**
+     * A short name that things are kept under. One made of digits only is refused, for PHP's arrays would take it for
+     * a place and no longer for a name.
+     *
+     * @throws BadFile If it is no such name.
+     */
+    public function id(): string
+    {
+        $id = $this->string(40);
+        if (ctype_digit($id)) {
+            throw BadFile::at($this->path, 'an id of digits only is a number; begin '.Quoted::text($id).' with a letter.');
+        }
+
+        return $id;
+    }
+
     public function optionalString(string $key, int $longest = 200): ?string
     {
         return $this->has($key) ? $this->at($key)->string($longest) : null;
@@ -158,7 +174,10 @@ final readonly class Node
     {
         $nodes = [];
         foreach (array_keys($this->map()) as $key) {
-            $nodes[(string) $key] = $this->at((string) $key);
+            if (is_int($key)) {
+                throw BadFile::at($this->path, "the key “{$key}” is a number; names begin with a letter.");
+            }
+            $nodes[$key] = $this->at($key);
         }
 
         return $nodes;

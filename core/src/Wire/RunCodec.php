@@ -42,9 +42,9 @@ final readonly class RunCodec
     private static function refuseTwins(Node $node, array $cables): void
     {
         $ids = array_merge(...array_map(static fn (Cable $cable): array => array_map(static fn (Adjuster $a): string => $a->id(), $cable->adjusters), $cables));
-        foreach (array_count_values($ids) as $id => $times) {
-            if ($times > 1) {
-                throw BadFile::at($node->at('cables')->path, 'two adjusters are called '.Quoted::text((string) $id).'.');
+        foreach ($ids as $place => $id) {
+            if (in_array($id, array_slice($ids, 0, $place), true)) {
+                throw BadFile::at($node->at('cables')->path, 'two adjusters are called '.Quoted::text($id).'.');
             }
         }
     }
@@ -89,7 +89,7 @@ final readonly class RunCodec
     {
         $node->object(['id', 'name', 'adjusters']);
 
-        return Cable::of($node->at('id')->string(40), $node->at('name')->string(60), array_map(self::adjuster(...), $node->at('adjusters')->items(6)));
+        return Cable::of($node->at('id')->id(), $node->at('name')->string(60), array_map(self::adjuster(...), $node->at('adjusters')->items(6)));
     }
 
     private static function adjuster(Node $node): Adjuster
@@ -98,7 +98,7 @@ final readonly class RunCodec
         $pitch = self::pitch($node);
 
         return $node->making(static fn (): Adjuster => ThreadedAdjuster::of(
-            $node->at('id')->string(40),
+            $node->at('id')->id(),
             $node->at('name')->string(60),
             $node->at('kind')->enum(AdjusterKind::class),
             $pitch,

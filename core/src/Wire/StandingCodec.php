@@ -94,7 +94,7 @@ final readonly class StandingCodec
         $node->object(['id', 'name', 'kind', 'resolution_mm'], ['reach_mm', 'calibration']);
 
         return Instrument::of(
-            $node->at('id')->string(40),
+            $node->at('id')->id(),
             $node->at('name')->string(60),
             $node->at('kind')->enum(InstrumentKind::class),
             $node->at('resolution_mm')->number(0.0001, 10),

@@ -38,6 +38,7 @@ final readonly class StateCodec
         $state = $this->state;
         $family = $state->spec->family->family();
         $entries = $state->log->entries;
+        $coupling = $state->run->couplings->at($state->spec->aim->point) ?? $family->usualRatio($state->spec->aim->point);
 
         return [
             'engine' => Bench::ENGINE,
@@ -47,8 +48,8 @@ final readonly class StateCodec
             'hand' => [
                 'kind' => $state->run->hand->kind->value,
                 'name' => $state->run->hand->name,
-                'ratio' => $state->run->couplings->at($state->spec->aim->point)?->value ?? $family->usualRatio($state->spec->aim->point)->value,
-                'knowledge' => ($state->run->couplings->at($state->spec->aim->point) ?? $family->usualRatio($state->spec->aim->point))->knowledge->value,
+                'ratio' => $coupling->value,
+                'knowledge' => $coupling->knowledge->value,
             ],
             'working_end' => $state->run->workingEnd,
             'stage' => $state->progress->stage->value,
@@ -61,6 +62,7 @@ final readonly class StateCodec
             'now' => $this->judged($state->judgement->nowGroup, $state->judgement->now),
             'poses' => $this->poses(),
             'working_band' => self::band($state->judgement->plannedBand),
+            'expected' => $this->expected(),
             'learned' => $this->learned(),
             'next' => $this->next(),
             'way_home' => $this->wayHome(),
@@ -245,6 +247,19 @@ final readonly class StateCodec
         }
 
         return $poses;
+    }
+
+    /** @return array<string, float>|null what a reading due now should say; null when it was read, or nothing has placed it */
+    private function expected(): ?array
+    {
+        $play = $this->state->beliefs->play;
+        $groups = $this->state->facts->groups;
+        if ($this->state->judgement->nowGroup !== null || ! $play->isPlaced() || $groups === []) {
+            return null;
+        }
+        [$low, $high] = $play->range(0.95, 0.0, $groups[count($groups) - 1]->found->standardOfDifference());
+
+        return ['mm' => max(0.0, $play->expected(0.0)), 'low_mm' => max(0.0, $low), 'high_mm' => max(0.0, $high)];
     }
 
     /** @return array<string, mixed> */

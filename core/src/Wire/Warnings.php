@@ -84,7 +84,7 @@ final readonly class Warnings
         $ahead = [];
         foreach ($state->log->entries as $entry) {
             $received = $entry->stamp->receivedAt;
-            $minutes = $received === null ? 0 : intdiv(strtotime($entry->stamp->at) - strtotime($received), 60);
+            $minutes = $received === null ? 0 : intdiv((int) strtotime($entry->stamp->at) - (int) strtotime($received), 60);
             if ($minutes > self::CLOCK_AHEAD) {
                 $ahead[$entry->stamp->by->name] = max($minutes, $ahead[$entry->stamp->by->name] ?? 0);
             }

@@ -186,6 +186,7 @@ const state = z.object({
   now: judged,
   poses: z.array(pose),
   working_band: band.nullable(),
+  expected: z.object({ mm: z.number(), low_mm: z.number(), high_mm: z.number() }).nullable(),
   learned: z.object({
     point: z.string(),
     ratio: z.number(),
@@ -206,7 +207,12 @@ const state = z.object({
     z.object({ adjuster: z.string(), name: z.string(), say: z.string().nullable(), turns: z.number().nullable() }),
   ),
   gates: z.array(
-    z.object({ key: z.string(), title: z.string(), status: z.enum(['passed', 'failed', 'unknown']), sentence: z.string() }),
+    z.object({
+      key: z.string(),
+      title: z.string(),
+      status: z.enum(['passed', 'failed', 'unknown']),
+      sentence: z.string(),
+    }),
   ),
   closing: z.object({ fit: z.array(z.string()), by_choice: z.array(z.string()), tagged: z.array(z.string()) }),
   tag: tag.nullable(),

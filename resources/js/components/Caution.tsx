@@ -11,7 +11,14 @@ export const Caution = ({ children, compact = false }: { children: ReactNode; co
       backgroundImage="repeating-linear-gradient(-45deg, {colors.yellow.tag} 0 6px, {colors.graphite.ink} 6px 12px)"
       aria-hidden="true"
     />
-    <chakra.svg viewBox="0 0 20 18" width="1.1rem" height="1rem" flexShrink="0" marginTop={compact ? '1.5' : '2.5'} aria-hidden="true">
+    <chakra.svg
+      viewBox="0 0 20 18"
+      width="1.1rem"
+      height="1rem"
+      flexShrink="0"
+      marginTop={compact ? '1.5' : '2.5'}
+      aria-hidden="true"
+    >
       <chakra.path d="M10 1L19 17H1Z" fill="yellow.tag" stroke="ink" strokeWidth="1.6" strokeLinejoin="round" />
       <chakra.path d="M10 6.5V11.5M10 13.7V14.4" stroke="ink" strokeWidth="2" strokeLinecap="round" />
     </chakra.svg>

@@ -98,7 +98,6 @@ export const FindMachine = ({ onGone }: { onGone?: () => void }) => {
         overflow="hidden"
       >
         {machines.map((machine, n) => (
-          // biome-ignore lint/a11y/useKeyWithClickEvents: the keys are the combobox's, which owns this list
           <chakra.li
             key={machine.tag}
             id={`${id}${machine.tag}`}
@@ -126,7 +125,11 @@ export const FindMachine = ({ onGone }: { onGone?: () => void }) => {
         ))}
         {machines.length === 0 && (
           <chakra.li role="option" aria-selected="false" aria-disabled="true" padding="3" color="soft">
-            {error !== null ? say(error) : isFetching ? 'Looking' : `No machine answers to “${find}”. Try a part of its tag.`}
+            {error !== null
+              ? say(error)
+              : isFetching
+                ? 'Looking'
+                : `No machine answers to “${find}”. Try a part of its tag.`}
           </chakra.li>
         )}
       </chakra.ul>

@@ -30,8 +30,27 @@ export const Frame = ({ onLeave, children }: { onLeave: () => void; children: Re
       Skip to the content
     </Skip>
     <Box as="header" bg="frame" color="onFrame" data-frame data-screen-only>
-      <Flex alignItems="center" columnGap={{ base: '4', md: '6' }} rowGap="2" flexWrap="wrap" maxWidth="page" marginInline="auto" paddingInline={{ base: '3', md: '5' }} paddingBlock="2" minHeight="4rem">
-        <Flex asChild alignItems="center" gap="3" fontFamily="heading" fontWeight="bold" fontSize="xl" minHeight="touch">
+      <Flex
+        alignItems="center"
+        columnGap={{ base: '4', md: '6' }}
+        rowGap="2"
+        flexWrap="wrap"
+        maxWidth="page"
+        marginInline="auto"
+        paddingInline={{ base: '3', md: '5' }}
+        paddingBlock="2"
+        minHeight="4rem"
+      >
+        <Flex
+          asChild
+          alignItems="center"
+          gap="3"
+          fontFamily="heading"
+          fontWeight="bold"
+          fontSize="xl"
+          minHeight="touch"
+          textDecoration="none"
+        >
           <Link to="/" aria-label="Vivid Pull, to the Bench">
             <Brand />
             <chakra.span display={{ base: 'none', sm: 'inline' }}>Vivid Pull</chakra.span>
@@ -53,7 +72,10 @@ export const Frame = ({ onLeave, children }: { onLeave: () => void; children: Re
               borderBottomWidth="3px"
               borderColor="transparent"
               textDecoration="none"
-              css={{ '&[aria-current]': { color: 'onFrame', borderColor: 'vivid.onDark' }, '&:hover': { color: 'onFrame' } }}
+              css={{
+                '&[aria-current]': { color: 'onFrame', borderColor: 'vivid.onDark' },
+                '&:hover': { color: 'onFrame' },
+              }}
             >
               {place.name}
             </Place>
@@ -67,7 +89,16 @@ export const Frame = ({ onLeave, children }: { onLeave: () => void; children: Re
         </Box>
       </Flex>
     </Box>
-    <chakra.main id="content" flex="1" width="100%" maxWidth="page" marginInline="auto" padding={{ base: '3', md: '5' }} tabIndex={-1} outline="0">
+    <chakra.main
+      id="content"
+      flex="1"
+      width="100%"
+      maxWidth="page"
+      marginInline="auto"
+      padding={{ base: '3', md: '5' }}
+      tabIndex={-1}
+      outline="0"
+    >
       {children}
     </chakra.main>
   </Flex>

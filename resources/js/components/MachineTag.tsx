@@ -1,7 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
 
 /** The yellow tag that hangs on the machine, with its punched hole; red where it must not run. */
-export const MachineTag = ({ tag, stop = false, size = 'md' }: { tag: string; stop?: boolean; size?: 'sm' | 'md' | 'lg' }) => (
+export const MachineTag = ({
+  tag,
+  stop = false,
+  size = 'md',
+}: {
+  tag: string;
+  stop?: boolean;
+  size?: 'sm' | 'md' | 'lg';
+}) => (
   <Box
     as="span"
     display="inline-flex"

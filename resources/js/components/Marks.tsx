@@ -8,10 +8,16 @@ export type MarkKind = (typeof marks)[number];
 
 /** Shapes about a centre, so that a state can be told without its colour. */
 const shapes = {
-  found: (r: number) => <path d={`M${-r} ${-r * 0.8}H${r}L0 ${r}Z`} fill="none" strokeWidth={r * 0.42} strokeLinejoin="round" />,
+  found: (r: number) => (
+    <path d={`M${-r} ${-r * 0.8}H${r}L0 ${r}Z`} fill="none" strokeWidth={r * 0.42} strokeLinejoin="round" />
+  ),
   now: (r: number) => <circle r={r * 0.9} stroke="none" fill="currentColor" />,
-  next: (r: number) => <path d={`M0 ${-r * 1.1}L${r * 1.1} 0L0 ${r * 1.1}L${-r * 1.1} 0Z`} strokeWidth={r * 0.36} strokeLinejoin="round" />,
-  left: (r: number) => <rect x={-r * 0.85} y={-r * 0.85} width={r * 1.7} height={r * 1.7} stroke="none" fill="currentColor" />,
+  next: (r: number) => (
+    <path d={`M0 ${-r * 1.1}L${r * 1.1} 0L0 ${r * 1.1}L${-r * 1.1} 0Z`} strokeWidth={r * 0.36} strokeLinejoin="round" />
+  ),
+  left: (r: number) => (
+    <rect x={-r * 0.85} y={-r * 0.85} width={r * 1.7} height={r * 1.7} stroke="none" fill="currentColor" />
+  ),
   cant_tell: (r: number) => (
     <>
       <circle r={r * 0.85} fill="none" strokeWidth={r * 0.36} />
@@ -25,9 +31,23 @@ const shapes = {
       stroke="none"
     />
   ),
-  inside: (r: number) => <path d={`M${-r * 0.8} 0L${-r * 0.2} ${r * 0.65}L${r * 0.9} ${-r * 0.7}`} fill="none" strokeWidth={r * 0.45} strokeLinecap="round" strokeLinejoin="round" />,
+  inside: (r: number) => (
+    <path
+      d={`M${-r * 0.8} 0L${-r * 0.2} ${r * 0.65}L${r * 0.9} ${-r * 0.7}`}
+      fill="none"
+      strokeWidth={r * 0.45}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
+  ),
   to_do: (r: number) => <circle r={r * 0.85} fill="none" strokeWidth={r * 0.3} />,
-  wrong: (r: number) => <path d={`M${-r * 0.7} ${-r * 0.7}L${r * 0.7} ${r * 0.7}M${r * 0.7} ${-r * 0.7}L${-r * 0.7} ${r * 0.7}`} strokeWidth={r * 0.45} strokeLinecap="round" />,
+  wrong: (r: number) => (
+    <path
+      d={`M${-r * 0.7} ${-r * 0.7}L${r * 0.7} ${r * 0.7}M${r * 0.7} ${-r * 0.7}L${-r * 0.7} ${r * 0.7}`}
+      strokeWidth={r * 0.45}
+      strokeLinecap="round"
+    />
+  ),
   quiet: (r: number) => <path d={`M${-r * 0.7} 0H${r * 0.7}`} strokeWidth={r * 0.4} strokeLinecap="round" />,
 } as const satisfies Record<MarkKind, (r: number) => React.ReactNode>;
 
@@ -55,7 +75,16 @@ type MarkProps = { kind: MarkKind; size?: string } & Omit<ComponentProps<typeof 
 
 /** A mark beside a word. The word says the state; the mark repeats it. */
 export const Mark = ({ kind, size = '1.1em', ...rest }: MarkProps) => (
-  <Svg viewBox="-8 -8 16 16" width={size} height={size} flexShrink="0" color={colours[kind]} aria-hidden="true" overflow="visible" {...rest}>
+  <Svg
+    viewBox="-8 -8 16 16"
+    width={size}
+    height={size}
+    flexShrink="0"
+    color={colours[kind]}
+    aria-hidden="true"
+    overflow="visible"
+    {...rest}
+  >
     <g stroke="currentColor" fill="none">
       {shapes[kind](6)}
     </g>

@@ -14,7 +14,16 @@ type ModalProps = {
   must?: boolean;
 };
 
-export const Modal = ({ open, onClose, title, about, children, actions, cancel = 'Leave it', must = false }: ModalProps) => (
+export const Modal = ({
+  open,
+  onClose,
+  title,
+  about,
+  children,
+  actions,
+  cancel = 'Leave it',
+  must = false,
+}: ModalProps) => (
   <Dialog.Root
     open={open}
     onOpenChange={(change) => !change.open && onClose()}
@@ -29,7 +38,11 @@ export const Modal = ({ open, onClose, title, about, children, actions, cancel =
       <Dialog.Positioner>
         <Dialog.Content>
           <Dialog.Title>{title}</Dialog.Title>
-          {about !== undefined && <Dialog.Description asChild>{typeof about === 'string' ? <p>{about}</p> : <div>{about}</div>}</Dialog.Description>}
+          {about !== undefined && (
+            <Dialog.Description asChild>
+              {typeof about === 'string' ? <p>{about}</p> : <div>{about}</div>}
+            </Dialog.Description>
+          )}
           {children}
           <Dialog.Footer>
             {actions}

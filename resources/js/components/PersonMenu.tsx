@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { signOut } from '../api/session';
-import { forgetAnswers } from '../offline/register';
 import { outbox } from '../lib/outbox';
 import { preferencesOf } from '../lib/preferences';
 import { useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
+import { forgetAnswers } from '../offline/register';
 import { Button } from './Buttons';
 import { Modal } from './Modal';
 
@@ -23,8 +23,17 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
   };
   return (
     <>
-      <Button look="frame" size="small" onClick={() => setOpen(true)} aria-haspopup="dialog">
-        {person.name}
+      <Button
+        look="frame"
+        size="small"
+        onClick={() => setOpen(true)}
+        aria-haspopup="dialog"
+        aria-label={`${person.name}: settings and sign-out`}
+      >
+        <chakra.span display={{ base: 'none', md: 'inline' }}>{person.name}</chakra.span>
+        <chakra.span display={{ base: 'inline', md: 'none' }} aria-hidden="true">
+          {person.name.charAt(0)}
+        </chakra.span>
       </Button>
       <Modal
         open={open}
@@ -50,13 +59,17 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
             />
             <span>
               Keys work anywhere on a job
-              <Box textStyle="small">A figure or a letter typed with the cursor nowhere starts the bench line. Switch it off if keys are pressed by accident.</Box>
+              <Box textStyle="small">
+                A figure or a letter typed with the cursor nowhere starts the bench line. Switch it off if keys are
+                pressed by accident.
+              </Box>
             </span>
           </label>
         </Flex>
         {waiting > 0 && (
           <Box bg="violet.wash" borderRadius="sm" padding="3" marginTop="4">
-            {waiting === 1 ? 'One entry of yours is' : `${waiting} entries of yours are`} not sent yet. They stay on this device and go out when you are back.
+            {waiting === 1 ? 'One entry of yours is' : `${waiting} entries of yours are`} not sent yet. They stay on
+            this device and go out when you are back.
           </Box>
         )}
       </Modal>

@@ -9,7 +9,9 @@ export default function NothingHere({ onLeave }: { onLeave: () => void }) {
         <Heading as="h1" fontSize="2xl" marginBottom="2">
           Nothing hangs here
         </Heading>
-        <Box marginBottom="5">This address leads to no machine and no job. Type a tag in the line above, or go back to the Bench.</Box>
+        <Box marginBottom="5">
+          This address leads to no machine and no job. Type a tag in the line above, or go back to the Bench.
+        </Box>
         <LinkButton to="/" look="vivid">
           To the Bench
         </LinkButton>

@@ -6,9 +6,7 @@ export const digitsFor = (expanded: number | null | undefined) =>
   expanded !== null && expanded !== undefined && expanded < 0.2 ? 2 : 1;
 
 export const withUncertainty = (value: number, expanded: number | null) =>
-  expanded === null
-    ? mm(value)
-    : `${mm(value, digitsFor(expanded))} ± ${mm(expanded, expanded < 0.2 ? 2 : 1)}`;
+  expanded === null ? mm(value) : `${mm(value, digitsFor(expanded))} ± ${mm(expanded, expanded < 0.2 ? 2 : 1)}`;
 
 export const change = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.abs(value))}`;
 

@@ -136,20 +136,26 @@ class Outbox {
       this.listener?.signedOut();
       return false;
     }
-    const later = error instanceof Unreachable || (error instanceof Problem && (error.status >= 500 || error.status === 429));
+    const later =
+      error instanceof Unreachable || (error instanceof Problem && (error.status >= 500 || error.status === 429));
     if (later) {
       this.become('cut');
       this.timer = setTimeout(() => void this.run(), this.pause);
       this.pause = Math.min(LONGEST_PAUSE_MS, this.pause * 2);
       return false;
     }
-    this.refuse(entry, error instanceof Problem ? error.sentence : 'The answer to this entry could not be read. Load the page again.');
+    this.refuse(
+      entry,
+      error instanceof Problem ? error.sentence : 'The answer to this entry could not be read. Load the page again.',
+    );
     return true;
   }
 
   private refuse(entry: KeptEntry, sentence: string): void {
     this.entries.set(
-      this.entries.get().map((kept) => (kept.id === entry.id ? { ...kept, state: 'refused' as const, sentence } : kept)),
+      this.entries
+        .get()
+        .map((kept) => (kept.id === entry.id ? { ...kept, state: 'refused' as const, sentence } : kept)),
     );
   }
 

@@ -41,7 +41,14 @@ export const button = defineRecipe({
         paddingInline: '2',
         _hover: { color: 'action' },
       },
-      key: { bg: 'well', color: 'ink', fontFamily: 'body', fontSize: 'xl', _hover: { bg: 'page' }, _active: { bg: 'line' } },
+      key: {
+        bg: 'well',
+        color: 'ink',
+        fontFamily: 'body',
+        fontSize: 'xl',
+        _hover: { bg: 'page' },
+        _active: { bg: 'line' },
+      },
       frame: { bg: 'transparent', color: 'onFrame', borderColor: 'graphite.edge', _hover: { bg: 'graphite.raised' } },
     },
     size: {
@@ -75,7 +82,12 @@ export const field = defineRecipe({
     look: {
       sheet: {},
       figure: { fontSize: '2xl', fontWeight: 'bold', minHeight: 'tall', fontVariantNumeric: 'tabular-nums' },
-      frame: { bg: 'graphite.raised', color: 'onFrame', borderColor: 'graphite.edge', _placeholder: { color: 'onFrameSoft' } },
+      frame: {
+        bg: 'graphite.raised',
+        color: 'onFrame',
+        borderColor: 'graphite.edge',
+        _placeholder: { color: 'onFrameSoft' },
+      },
     },
   },
   defaultVariants: { look: 'sheet' },
@@ -125,7 +137,18 @@ export const chip = defineRecipe({
 
 export const dialog = defineSlotRecipe({
   className: 'vp-dialog',
-  slots: ['trigger', 'backdrop', 'positioner', 'content', 'title', 'description', 'closeTrigger', 'header', 'body', 'footer'],
+  slots: [
+    'trigger',
+    'backdrop',
+    'positioner',
+    'content',
+    'title',
+    'description',
+    'closeTrigger',
+    'header',
+    'body',
+    'footer',
+  ],
   base: {
     backdrop: { position: 'fixed', inset: '0', bg: 'rgba(16, 34, 43, 0.55)', zIndex: 'popover' },
     positioner: {

@@ -6,8 +6,21 @@ import { semanticTokens, tokens } from './tokens';
 
 const config = defineConfig({
   globalCss: {
-    '*, *::before, *::after': { boxSizing: 'border-box', borderWidth: '0', borderStyle: 'solid', margin: '0', padding: '0' },
-    html: { bg: 'page', color: 'ink', fontFamily: 'body', fontSize: '16px', lineHeight: 'normal', textSizeAdjust: '100%' },
+    '*, *::before, *::after': {
+      boxSizing: 'border-box',
+      borderWidth: '0',
+      borderStyle: 'solid',
+      margin: '0',
+      padding: '0',
+    },
+    html: {
+      bg: 'page',
+      color: 'ink',
+      fontFamily: 'body',
+      fontSize: '16px',
+      lineHeight: 'normal',
+      textSizeAdjust: '100%',
+    },
     'h1, h2, h3': { fontFamily: 'heading', fontWeight: 'bold', lineHeight: 'tight' },
     'ul, ol': { listStyle: 'none' },
     a: { color: 'inherit' },
@@ -16,7 +29,9 @@ const config = defineConfig({
     'svg text': { fontFamily: 'body' },
     ':focus-visible': { outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' },
     '[data-frame] :focus-visible': { outlineColor: 'onFrame' },
-    'body, body *': { '@media (prefers-reduced-motion: reduce)': { animation: 'none !important', transition: 'none !important' } },
+    'body, body *': {
+      '@media (prefers-reduced-motion: reduce)': { animation: 'none !important', transition: 'none !important' },
+    },
     '[data-screen-only]': { '@media print': { display: 'none !important' } },
   },
   theme: {
@@ -26,7 +41,9 @@ const config = defineConfig({
     recipes: { button, field, sheet, chip },
     slotRecipes: { dialog },
     textStyles: {
-      figure: { value: { fontFamily: 'body', fontWeight: 'bold', fontVariantNumeric: 'tabular-nums', lineHeight: 'tight' } },
+      figure: {
+        value: { fontFamily: 'body', fontWeight: 'bold', fontVariantNumeric: 'tabular-nums', lineHeight: 'tight' },
+      },
       eyebrow: { value: { fontFamily: 'heading', fontWeight: 'bold', fontSize: 'md', lineHeight: 'tight' } },
       small: { value: { fontSize: 'sm', lineHeight: 'snug', color: 'soft' } },
     },

@@ -18,9 +18,24 @@ export const tokens = defineTokens({
       soft: { value: '#4A5B64' },
       pale: { value: '#C3D0D6' },
     },
-    steel: { dark: { value: '#344B57' }, mid: { value: '#8A9BA5' }, light: { value: '#DDE4E7' }, brass: { value: '#E3B23C' } },
-    vivid: { solid: { value: '#D6114F' }, deep: { value: '#A80C3D' }, onDark: { value: '#FF7CA3' }, wash: { value: '#FDEBF1' } },
-    petrol: { shape: { value: '#0B6E6E' }, text: { value: '#075A5A' }, wash: { value: '#BFE3DC' }, pale: { value: '#E4F3F0' } },
+    steel: {
+      dark: { value: '#344B57' },
+      mid: { value: '#8A9BA5' },
+      light: { value: '#DDE4E7' },
+      brass: { value: '#E3B23C' },
+    },
+    vivid: {
+      solid: { value: '#D6114F' },
+      deep: { value: '#A80C3D' },
+      onDark: { value: '#FF7CA3' },
+      wash: { value: '#FDEBF1' },
+    },
+    petrol: {
+      shape: { value: '#0B6E6E' },
+      text: { value: '#075A5A' },
+      wash: { value: '#BFE3DC' },
+      pale: { value: '#E4F3F0' },
+    },
     amber: { shape: { value: '#B45309' }, text: { value: '#7A3806' }, wash: { value: '#FCE5D0' } },
     violet: { shape: { value: '#5B4BB7' }, text: { value: '#43369A' }, wash: { value: '#E7E3F8' } },
     yellow: { tag: { value: '#F2B705' } },
@@ -54,8 +69,11 @@ export const tokens = defineTokens({
   },
   spacing: {
     '0': { value: '0' },
+    '0.5': { value: '0.125rem' },
     '1': { value: '0.25rem' },
+    '1.5': { value: '0.375rem' },
     '2': { value: '0.5rem' },
+    '2.5': { value: '0.625rem' },
     '3': { value: '0.75rem' },
     '4': { value: '1rem' },
     '5': { value: '1.25rem' },
@@ -65,7 +83,10 @@ export const tokens = defineTokens({
     '12': { value: '3rem' },
     '16': { value: '4rem' },
   },
-  shadows: { sheet: { value: '0 1px 0 rgba(16, 34, 43, 0.08)' }, raised: { value: '0 12px 40px rgba(16, 34, 43, 0.35)' } },
+  shadows: {
+    sheet: { value: '0 1px 0 rgba(16, 34, 43, 0.08)' },
+    raised: { value: '0 12px 40px rgba(16, 34, 43, 0.35)' },
+  },
   zIndex: { header: { value: 10 }, popover: { value: 100 } },
 });
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench\Entry;
 
-
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Finding;
 use VividPull\Core\Bench\Stamp;

@@ -20,7 +20,13 @@ export default function BenchScreen({ onLeave }: { onLeave: () => void }) {
   const { data, error, refetch } = useQuery(benchQuery);
   return (
     <Frame onLeave={onLeave}>
-      {data !== undefined ? <Day day={data} /> : error !== null ? <Failure error={error} retry={() => refetch()} /> : <Loading what="the day" />}
+      {data !== undefined ? (
+        <Day day={data} />
+      ) : error !== null ? (
+        <Failure error={error} retry={() => refetch()} />
+      ) : (
+        <Loading what="the day" />
+      )}
     </Frame>
   );
 }

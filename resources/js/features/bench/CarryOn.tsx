@@ -13,7 +13,7 @@ export const CarryOn = ({ row }: { row: BenchRow }) => (
     <Heading as="h2" fontSize="2xl" marginTop="1">
       {row.tag} {row.control.name.toLowerCase()}
     </Heading>
-    <Box marginTop="2" lineHeight="snug">
+    <Box marginTop="2" lineHeight="snug" _firstLetter={{ textTransform: 'uppercase' }}>
       {row.control.next}
     </Box>
     <Box textStyle="small" marginTop="1">

@@ -19,7 +19,16 @@ export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
     </Flex>
     {rows.length === 0 && <Box color="soft">No machine is tagged.</Box>}
     {rows.map((row) => (
-      <Row key={`${row.tag} ${row.control.key}`} to={placeOf(row)} display="flex" gap="3" paddingBlock="2" textDecoration="none" color="ink" _hover={{ bg: 'well' }}>
+      <Row
+        key={`${row.tag} ${row.control.key}`}
+        to={placeOf(row)}
+        display="flex"
+        gap="3"
+        paddingBlock="2"
+        textDecoration="none"
+        color="ink"
+        _hover={{ bg: 'well' }}
+      >
         <Box flexShrink="0">
           <MachineTag tag={row.tag} stop size="sm" />
         </Box>

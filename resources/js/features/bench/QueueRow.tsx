@@ -42,17 +42,31 @@ export const QueueRow = ({ row }: { row: BenchRow }) => {
         </Box>
         <Box textStyle="small">{row.machine}</Box>
       </Box>
-      <Box gridRow={{ base: '2', md: 'auto' }} gridColumn={{ base: '2', md: 'auto' }} textAlign={{ base: 'right', md: 'left' }}>
+      <Box
+        gridRow={{ base: '2', md: 'auto' }}
+        gridColumn={{ base: '2', md: 'auto' }}
+        textAlign={{ base: 'right', md: 'left' }}
+      >
         <Waits row={row} />
       </Box>
       <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
         {row.ready === 'cooling' && row.cooled_share !== null ? (
           <Cooling share={row.cooled_share} />
         ) : (
-          <MiniTape band={control.band} found={control.found_mm} now={control.found_mm === control.now_mm ? null : control.now_mm} left={control.left_mm} />
+          <MiniTape
+            band={control.band}
+            found={control.found_mm}
+            now={control.found_mm === control.now_mm ? null : control.now_mm}
+            left={control.left_mm}
+          />
         )}
       </Box>
-      <Box gridRow={{ base: '1', md: 'auto' }} gridColumn={{ base: '2', md: 'auto' }} textAlign="right" whiteSpace="nowrap">
+      <Box
+        gridRow={{ base: '1', md: 'auto' }}
+        gridColumn={{ base: '2', md: 'auto' }}
+        textAlign="right"
+        whiteSpace="nowrap"
+      >
         {control.minutes} min
       </Box>
     </Row>
@@ -64,7 +78,17 @@ const Waits = ({ row }: { row: BenchRow }) => {
   const { control } = row;
   const band = `${bandText(control.band)} mm at the ${control.point_label}`;
   if (control.stage !== null) {
-    return <Words first={control.moves > 0 ? `${control.stage} · ${control.moves === 1 ? '1 move' : `${control.moves} moves`}` : control.stage} second={`left by ${control.by}`} vivid />;
+    return (
+      <Words
+        first={
+          control.moves > 0
+            ? `${control.stage} · ${control.moves === 1 ? '1 move' : `${control.moves} moves`}`
+            : control.stage
+        }
+        second={`left by ${control.by}`}
+        vivid
+      />
+    );
   }
   if (row.ready === 'cooling' && row.cold_at !== null) {
     const minutes = Math.max(1, Math.round((Date.parse(row.cold_at) - Date.now()) / 60_000));
@@ -75,7 +99,13 @@ const Waits = ({ row }: { row: BenchRow }) => {
 
 const Words = ({ first, second, vivid = false }: { first: string; second: string; vivid?: boolean }) => (
   <>
-    <Flex textStyle="eyebrow" alignItems="center" gap="2" justifyContent={{ base: 'flex-end', md: 'flex-start' }} color={vivid ? 'vivid.deep' : 'ink'}>
+    <Flex
+      textStyle="eyebrow"
+      alignItems="center"
+      gap="2"
+      justifyContent={{ base: 'flex-end', md: 'flex-start' }}
+      color={vivid ? 'vivid.deep' : 'ink'}
+    >
       {first}
     </Flex>
     <Box textStyle="small">{second}</Box>
@@ -83,7 +113,15 @@ const Words = ({ first, second, vivid = false }: { first: string; second: string
 );
 
 const Cooling = ({ share }: { share: number }) => (
-  <Box height="8px" borderRadius="full" bg="page" width="190px" maxWidth="100%" role="img" aria-label={`${Math.round(share * 100)} % of the way to cold`}>
+  <Box
+    height="8px"
+    borderRadius="full"
+    bg="page"
+    width="190px"
+    maxWidth="100%"
+    role="img"
+    aria-label={`${Math.round(share * 100)} % of the way to cold`}
+  >
     <Box height="100%" borderRadius="full" bg="blue.cool" width={`${Math.round(share * 100)}%`} />
   </Box>
 );

@@ -9,8 +9,29 @@ import { EntryDialog } from './EntryDialog';
 import { type ShownRow, shownRows } from './logGroups';
 import { useBench } from './useBench';
 
-const Cell = chakra('td', { base: { paddingInline: '2', paddingBlock: '1.5', borderTopWidth: 'thin', borderColor: 'line', verticalAlign: 'top', lineHeight: 'snug' } });
-const Head = chakra('th', { base: { paddingInline: '2', paddingBlock: '1', textAlign: 'left', fontSize: 'sm', fontWeight: 'bold', color: 'soft', position: 'sticky', top: '0', bg: 'sheet' } });
+const Cell = chakra('td', {
+  base: {
+    paddingInline: '2',
+    paddingBlock: '1.5',
+    borderTopWidth: 'thin',
+    borderColor: 'line',
+    verticalAlign: 'top',
+    lineHeight: 'snug',
+  },
+});
+const Head = chakra('th', {
+  base: {
+    paddingInline: '2',
+    paddingBlock: '1',
+    textAlign: 'left',
+    fontSize: 'sm',
+    fontWeight: 'bold',
+    color: 'soft',
+    position: 'sticky',
+    top: '0',
+    bg: 'sheet',
+  },
+});
 
 /** Everything that was done and read, newest first. A row leads to taking it back or putting it right. */
 export const BenchLog = () => {
@@ -19,7 +40,14 @@ export const BenchLog = () => {
   const readings = state.log.filter((row) => row.kind === 'reading' && row.voided === null).length;
   const moves = state.log.filter((row) => row.kind === 'move' && row.voided === null).length;
   return (
-    <Sheet padding="3" height={{ lg: '100%' }} display="flex" flexDirection="column" minHeight={{ lg: '9rem' }} aria-label="Bench log">
+    <Sheet
+      padding="3"
+      height={{ lg: '100%' }}
+      display="flex"
+      flexDirection="column"
+      minHeight={{ lg: '9rem' }}
+      aria-label="Bench log"
+    >
       <Flex justifyContent="space-between" alignItems="baseline" gap="3">
         <Heading as="h2" fontSize="lg">
           Bench log
@@ -58,19 +86,36 @@ export const BenchLog = () => {
   );
 };
 
-const marks: Readonly<Record<string, MarkKind>> = { reading: 'now', move: 'next', thread: 'quiet', check: 'inside', confirmed: 'inside', inspected: 'inside', tag: 'tag' };
+const marks: Readonly<Record<string, MarkKind>> = {
+  reading: 'now',
+  move: 'next',
+  thread: 'quiet',
+  check: 'inside',
+  confirmed: 'inside',
+  inspected: 'inside',
+  tag: 'tag',
+};
 
 const Row = ({ shown, open }: { shown: ShownRow; open: (row: LogRow) => void }) => {
   const last = shown.kind === 'entry' ? shown.row : shown.last;
   const voided = last.voided !== null;
   return (
-    <chakra.tr data-entry={last.kind} data-voided={voided} color={voided ? 'soft' : 'ink'} fontVariantNumeric="tabular-nums">
+    <chakra.tr
+      data-entry={last.kind}
+      data-voided={voided}
+      color={voided ? 'soft' : 'ink'}
+      fontVariantNumeric="tabular-nums"
+    >
       <Cell>{clock(last.at)}</Cell>
       <Cell>
         <Flex gap="2">
           <Mark kind={marks[last.kind] ?? 'quiet'} size="0.8rem" marginTop="4px" />
           <Box minWidth="0" overflowWrap="anywhere">
-            {shown.kind === 'readings' ? <Readings rows={shown.rows} open={open} /> : <Words row={shown.row} open={open} />}
+            {shown.kind === 'readings' ? (
+              <Readings rows={shown.rows} open={open} />
+            ) : (
+              <Words row={shown.row} open={open} />
+            )}
           </Box>
         </Flex>
       </Cell>
@@ -98,7 +143,8 @@ const Words = ({ row, open }: { row: LogRow; open: (row: LogRow) => void }) => (
 const Readings = ({ rows, open }: { rows: readonly LogRow[]; open: (row: LogRow) => void }) => {
   const first = rows[0];
   if (first === undefined) return null;
-  const what = rows.length === 1 ? first.what : first.what.replace(/^Read \S+( \S+)* (?=at the)/, `${rows.length} readings `);
+  const what =
+    rows.length === 1 ? first.what : first.what.replace(/^Read \S+( \S+)* (?=at the)/, `${rows.length} readings `);
   return (
     <>
       {what}
@@ -121,7 +167,16 @@ const Readings = ({ rows, open }: { rows: readonly LogRow[]; open: (row: LogRow)
 const decimals = (value: number) => (Math.abs(value * 10 - Math.round(value * 10)) < 1e-6 ? 1 : 2);
 
 const Change = ({ onClick, says, children }: { onClick: () => void; says?: string; children: React.ReactNode }) => (
-  <Button look="link" minHeight="1.5rem" minWidth="1.5rem" paddingBlock="0" paddingInline="1.5" fontWeight="normal" onClick={onClick} aria-label={says}>
+  <Button
+    look="link"
+    minHeight="1.5rem"
+    minWidth="1.5rem"
+    paddingBlock="0"
+    paddingInline="1.5"
+    fontWeight="normal"
+    onClick={onClick}
+    aria-label={says}
+  >
     {children}
   </Button>
 );

@@ -13,7 +13,11 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
   const [line, setLine] = useState('');
   const amending = row.can_amend && line.trim() !== '';
   const log = () => {
-    send(amending ? { kind: 'amend', body: { entry: row.id, line: line.trim(), reason: reason.trim() } } : { kind: 'void', body: { entry: row.id, reason: reason.trim() } });
+    send(
+      amending
+        ? { kind: 'amend', body: { entry: row.id, line: line.trim(), reason: reason.trim() } }
+        : { kind: 'void', body: { entry: row.id, reason: reason.trim() } },
+    );
     onClose();
   };
   return (
@@ -23,7 +27,12 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
       title={row.what}
       about={`Logged ${clock(row.at)} by ${row.by}. It stays in the log, with your reason.`}
       actions={
-        <Button look={amending ? 'vivid' : 'plain'} onClick={log} disabled={reason.trim() === '' || (!amending && !row.can_void)} data-primary>
+        <Button
+          look={amending ? 'vivid' : 'plain'}
+          onClick={log}
+          disabled={reason.trim() === '' || (!amending && !row.can_void)}
+          data-primary
+        >
           {amending ? 'Put it right' : 'Take it back'}
         </Button>
       }
@@ -34,7 +43,13 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
             <chakra.label htmlFor="amend-line" textStyle="eyebrow" display="block" marginBottom="1">
               What it should have said
             </chakra.label>
-            <Field id="amend-line" value={line} onChange={(event) => setLine(event.target.value)} placeholder={row.kind === 'move' ? '+1t2f' : row.kind === 'reading' ? '25.5' : ''} autoComplete="off" />
+            <Field
+              id="amend-line"
+              value={line}
+              onChange={(event) => setLine(event.target.value)}
+              placeholder={row.kind === 'move' ? '+1t2f' : row.kind === 'reading' ? '25.5' : ''}
+              autoComplete="off"
+            />
             <Box textStyle="small" marginTop="1">
               Left empty, the entry is taken back.
             </Box>
@@ -44,7 +59,14 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
           <chakra.label htmlFor="change-reason" textStyle="eyebrow" display="block" marginBottom="1">
             Reason
           </chakra.label>
-          <Field id="change-reason" value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} placeholder="misread the rule" autoComplete="off" />
+          <Field
+            id="change-reason"
+            value={reason}
+            maxLength={500}
+            onChange={(event) => setReason(event.target.value)}
+            placeholder="misread the rule"
+            autoComplete="off"
+          />
         </Box>
       </Flex>
     </Modal>

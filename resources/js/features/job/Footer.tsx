@@ -1,13 +1,22 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { useKept } from '../../lib/store';
-import { preferencesOf } from '../../lib/preferences';
 import { outbox } from '../../lib/outbox';
+import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
+import { useKept } from '../../lib/store';
 import { clock } from '../../lib/time';
 import { useBench } from './useBench';
 
 const Key = chakra('kbd', {
-  base: { bg: 'graphite.raised', borderWidth: 'thin', borderColor: 'graphite.edge', borderRadius: 'sm', paddingInline: '1.5', fontFamily: 'body', fontWeight: 'bold', fontSize: 'xs' },
+  base: {
+    bg: 'graphite.raised',
+    borderWidth: 'thin',
+    borderColor: 'graphite.edge',
+    borderRadius: 'sm',
+    paddingInline: '1.5',
+    fontFamily: 'body',
+    fontWeight: 'bold',
+    fontSize: 'xs',
+  },
 });
 
 const hints = [
@@ -25,7 +34,19 @@ export const Footer = () => {
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const saved = outbox.lastSaved();
   return (
-    <Flex as="footer" bg="frame" color="onFrameSoft" data-frame alignItems="center" gap="5" paddingInline="5" minHeight="2.25rem" fontSize="sm" flexShrink="0" order="9">
+    <Flex
+      as="footer"
+      bg="frame"
+      color="onFrameSoft"
+      data-frame
+      alignItems="center"
+      gap="5"
+      paddingInline="5"
+      minHeight="2.25rem"
+      fontSize="sm"
+      flexShrink="0"
+      order="9"
+    >
       <Flex gap="5" display={{ base: 'none', lg: 'flex' }}>
         {keysAnywhere &&
           hints.map((hint) => (

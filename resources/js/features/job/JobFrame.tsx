@@ -1,17 +1,18 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { StageKey } from '../../api/jobs';
+import { BesideTheMove } from './ask/NextMove';
+import { NowCard } from './ask/NowCard';
 import { BenchLog } from './BenchLog';
 import { CableRun } from './drawing/CableRun';
+import { Tape } from './drawing/Tape';
 import { Footer } from './Footer';
 import { JobHeader } from './JobHeader';
-import { NowCard } from './ask/NowCard';
+import { Notices } from './Notices';
 import { Pad } from './Pad';
+import { StageRail } from './StageRail';
 import { Checklist } from './sheets/Checklist';
 import { JobSheet } from './sheets/JobSheet';
 import { Poses } from './sheets/Poses';
-import { Notices } from './Notices';
-import { StageRail } from './StageRail';
-import { Tape } from './drawing/Tape';
 import { useBench } from './useBench';
 
 /** Rail, bench and the next action side by side; on a phone the next action first. */
@@ -20,9 +21,24 @@ export const JobFrame = ({ onLeave }: { onLeave: () => void }) => {
   return (
     <Flex direction="column" height={{ lg: '100dvh' }} minHeight="100dvh">
       <JobHeader onLeave={onLeave} />
-      <Grid as="main" id="content" flex="1" minHeight="0" templateColumns={{ base: '1fr', lg: '{sizes.rail} 1fr 21rem' }} templateRows={{ base: 'auto', lg: '1fr' }}>
+      <Grid
+        as="main"
+        id="content"
+        flex="1"
+        minHeight="0"
+        templateColumns={{ base: '1fr', lg: '{sizes.rail} 1fr 21rem' }}
+        templateRows={{ base: 'auto', lg: '1fr' }}
+      >
         <StageRail />
-        <Flex direction="column" display={{ base: 'contents', lg: 'flex' }} gap="3" padding="3" minHeight="0" minWidth="0" overflowY="auto">
+        <Flex
+          direction="column"
+          display={{ base: 'contents', lg: 'flex' }}
+          gap="3"
+          padding="3"
+          minHeight="0"
+          minWidth="0"
+          overflowY="auto"
+        >
           <Centre stage={bench.viewed} />
         </Flex>
         <Flex
@@ -49,6 +65,11 @@ export const JobFrame = ({ onLeave }: { onLeave: () => void }) => {
               <Pad />
             </Place>
           )}
+          {bench.mayWrite && (
+            <Place at={5}>
+              <BesideTheMove />
+            </Place>
+          )}
         </Flex>
       </Grid>
       <Footer />
@@ -58,7 +79,15 @@ export const JobFrame = ({ onLeave }: { onLeave: () => void }) => {
 
 /** On a phone the columns fall away and each piece takes its place in one line. */
 const Place = ({ at, children, grow = false }: { at: number; children: React.ReactNode; grow?: boolean }) => (
-  <Box order={{ base: at, lg: 0 }} marginInline={{ base: '3', lg: '0' }} marginTop={{ base: '3', lg: '0' }} flex={grow ? { lg: '1 1 11rem' } : { lg: '0 0 auto' }} minHeight="0" minWidth="0" _empty={{ display: 'none' }}>
+  <Box
+    order={{ base: at, lg: 0 }}
+    marginInline={{ base: '3', lg: '0' }}
+    marginTop={{ base: '3', lg: '0' }}
+    flex={grow ? { lg: '1 1 11rem' } : { lg: '0 0 auto' }}
+    minHeight="0"
+    minWidth="0"
+    _empty={{ display: 'none' }}
+  >
     {children}
   </Box>
 );

@@ -14,7 +14,15 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
   const { machine } = job;
   return (
     <Box as="header" bg="frame" color="onFrame" data-frame>
-      <Flex alignItems="center" columnGap="4" rowGap="2" flexWrap="wrap" paddingInline={{ base: '3', lg: '5' }} paddingBlock="2" minHeight={{ base: '3.5rem', lg: '4rem' }}>
+      <Flex
+        alignItems="center"
+        columnGap={{ base: '2', lg: '4' }}
+        rowGap="2"
+        flexWrap={{ base: 'nowrap', md: 'wrap' }}
+        paddingInline={{ base: '3', lg: '5' }}
+        paddingBlock="2"
+        minHeight={{ base: '3.5rem', lg: '4rem' }}
+      >
         <Flex asChild alignItems="center" minHeight="touch" minWidth="touch">
           <Link to="/" aria-label="Vivid Pull, to the Bench">
             <Brand size="1.9rem" />
@@ -50,8 +58,23 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
   );
 };
 
-const Plate = ({ title, children, hideOnPhone = false }: { title: string; children: React.ReactNode; hideOnPhone?: boolean }) => (
-  <Box display={hideOnPhone ? { base: 'none', md: 'block' } : 'block'} borderWidth="thin" borderColor="graphite.edge" borderRadius="md" paddingInline="3" paddingBlock="1">
+const Plate = ({
+  title,
+  children,
+  hideOnPhone = false,
+}: {
+  title: string;
+  children: React.ReactNode;
+  hideOnPhone?: boolean;
+}) => (
+  <Box
+    display={hideOnPhone ? { base: 'none', md: 'block' } : 'block'}
+    borderWidth="thin"
+    borderColor="graphite.edge"
+    borderRadius="md"
+    paddingInline="3"
+    paddingBlock="1"
+  >
     <Box fontWeight="bold" fontSize="sm" lineHeight="snug">
       {title}
     </Box>
@@ -67,10 +90,24 @@ const Turn = chakra('button');
 const Condition = () => {
   const { job, state, turnTo, mayWrite } = useBench();
   const stood = job.machine.stood_minutes;
-  const words = state.condition === null ? 'Not said yet' : `${state.condition.engine === 'cold' ? 'Cold' : 'Hot'}, ${state.condition.wheels === 'on_stand' ? 'on a stand' : 'on its wheels'}`;
-  const plate = <Plate title={words} hideOnPhone>{stood === null ? 'engine not noted' : `stood ${duration(stood)}`}</Plate>;
+  const words =
+    state.condition === null
+      ? 'Not said yet'
+      : `${state.condition.engine === 'cold' ? 'Cold' : 'Hot'}, ${state.condition.wheels === 'on_stand' ? 'on a stand' : 'on its wheels'}`;
+  const plate = (
+    <Plate title={words} hideOnPhone>
+      {stood === null ? 'engine not noted' : `stood ${duration(stood)}`}
+    </Plate>
+  );
   return mayWrite ? (
-    <Turn type="button" textAlign="left" cursor="pointer" onClick={() => turnTo('condition')} aria-label={`How it stands: ${words}. Change it`} display={{ base: 'none', md: 'block' }}>
+    <Turn
+      type="button"
+      textAlign="left"
+      cursor="pointer"
+      onClick={() => turnTo('condition')}
+      aria-label={`How it stands: ${words}. Change it`}
+      display={{ base: 'none', md: 'block' }}
+    >
       {plate}
     </Turn>
   ) : (

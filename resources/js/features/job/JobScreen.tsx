@@ -18,7 +18,10 @@ export default function JobScreen({ onLeave }: { onLeave: () => void }) {
       {error === null ? (
         <Loading what="the job" />
       ) : (
-        <Failure error={missing ? new Problem(404, 'There is no job under this address.') : error} retry={() => refetch()}>
+        <Failure
+          error={missing ? new Problem(404, 'There is no job under this address.') : error}
+          retry={() => refetch()}
+        >
           <LinkButton to="/" look="quiet" textDecoration="none">
             To the Bench
           </LinkButton>

@@ -8,19 +8,23 @@ export const Notices = () => {
   const { state, kept, connection } = useBench();
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const failed = state.gates.filter((gate) => gate.status === 'failed');
+  const open = state.closed === null ? failed : [];
+  if (connection !== 'cut' && open.length === 0 && state.warnings.length === 0) return null;
   return (
-    <Flex direction="column" gap="2" _empty={{ display: 'none' }} role="status">
+    <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
         <Notice mark="cant_tell" ground="violet.wash">
-          <b>No connection.</b> {waiting === 0 ? 'What you log is kept here and sent on return.' : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
+          <b>No connection.</b>{' '}
+          {waiting === 0
+            ? 'What you log is kept here and sent on return.'
+            : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
         </Notice>
       )}
-      {state.closed === null &&
-        failed.map((gate) => (
-          <Notice key={gate.key} mark="tag" ground="red.wash">
-            <b>Do not run.</b> {gate.sentence}
-          </Notice>
-        ))}
+      {open.map((gate) => (
+        <Notice key={gate.key} mark="tag" ground="red.wash">
+          <b>Do not run.</b> {gate.sentence}
+        </Notice>
+      ))}
       {state.warnings.map((warning) => (
         <Notice key={warning} mark="found" ground="amber.wash">
           {warning}

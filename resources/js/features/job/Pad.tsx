@@ -4,8 +4,8 @@ import { useEffect, useState } from 'react';
 import type { Item } from '../../api/jobs';
 import { Button, Choice, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
-import { outbox, wording } from '../../lib/outbox';
 import { trimmed } from '../../lib/figures';
+import { outbox, wording } from '../../lib/outbox';
 import { useBench } from './useBench';
 
 const WHOLE_GROUP = 3;
@@ -30,8 +30,14 @@ export const Pad = () => {
           <chakra.label htmlFor="bench-line" textStyle="eyebrow">
             {label(item, state.spec.point_label)}
           </chakra.label>
-          <Box asChild display={{ base: 'none', lg: 'block' }}>
-            <Button look="link" minHeight="1.75rem" paddingInline="1" onClick={() => setKeys(!keys)} aria-expanded={keys}>
+          <Box asChild display={takesLength(item) ? { base: 'none', lg: 'block' } : 'block'}>
+            <Button
+              look="link"
+              minHeight="1.75rem"
+              paddingInline="1"
+              onClick={() => setKeys(!keys)}
+              aria-expanded={keys}
+            >
               {keys ? 'Hide keys' : 'Keys'}
             </Button>
           </Box>
@@ -54,24 +60,36 @@ export const Pad = () => {
             paddingRight="4rem"
           />
           <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
-            mm
+            {takesLength(item) ? 'mm' : ''}
           </Box>
         </Box>
         <Box id="bench-line-help" aria-live="assertive">
           {refusal !== null && (
-            <Flex gap="2" bg="red.wash" borderRadius="sm" padding="2" marginTop="2" lineHeight="snug" fontSize="sm" data-refusal>
+            <Flex
+              gap="2"
+              bg="red.wash"
+              borderRadius="sm"
+              padding="2"
+              marginTop="2"
+              lineHeight="snug"
+              fontSize="sm"
+              data-refusal
+            >
               <Mark kind="wrong" size="1rem" marginTop="3px" />
               <span>{refusal}</span>
             </Flex>
           )}
         </Box>
-        <Count />
+        <Flex alignItems="center" justifyContent="space-between" gap="3" marginTop="2" _empty={{ display: 'none' }}>
+          <Count />
+          <With />
+        </Flex>
         <Grid
           templateColumns="repeat(4, 1fr)"
           gap="2"
           marginTop="2"
-          display={keys ? 'grid' : { base: 'grid', lg: 'none' }}
-          css={{ '@media (any-pointer: coarse)': { display: 'grid' } }}
+          display={keys ? 'grid' : takesLength(item) ? { base: 'grid', lg: 'none' } : 'none'}
+          css={takesLength(item) ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
         >
           {['1', '2', '3'].map((key) => (
             <PadKey key={key} label={key} onPress={() => press(key)} />
@@ -91,19 +109,31 @@ export const Pad = () => {
             Log
           </Button>
         </Grid>
-        <With />
       </form>
       <NotSent />
     </Sheet>
   );
 };
 
+const takesReading = (item: Item | null) => item?.kind === 'reading' || item?.kind === 'in_band';
+const takesLength = (item: Item | null) => takesReading(item) || item?.kind === 'thread';
+
 function label(item: Item | null, point: string): string {
   if (item?.kind === 'thread') return item.label;
-  return item?.kind === 'reading' || item?.kind === 'in_band' ? `Reading at the ${point}` : 'Bench line';
+  return takesReading(item) ? `Reading at the ${point}` : 'Bench line';
 }
 
-const PadKey = ({ label: text, says, onPress, small = false }: { label: string; says?: string | undefined; onPress: () => void; small?: boolean }) => (
+const PadKey = ({
+  label: text,
+  says,
+  onPress,
+  small = false,
+}: {
+  label: string;
+  says?: string | undefined;
+  onPress: () => void;
+  small?: boolean;
+}) => (
   <Button look="key" bg="sheet" minHeight="3.25rem" fontSize={small ? 'sm' : 'xl'} aria-label={says} onClick={onPress}>
     {text}
   </Button>
@@ -113,16 +143,26 @@ const PadKey = ({ label: text, says, onPress, small = false }: { label: string; 
 const Count = () => {
   const { state, pose, item } = useBench();
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
-  if (item?.kind !== 'reading' && item?.kind !== 'in_band') return null;
+  if (!takesReading(item)) return null;
   return (
-    <Flex alignItems="center" gap="1.5" marginTop="2" fontSize="sm" color="soft">
+    <Flex alignItems="center" gap="1.5" fontSize="sm" color="soft" lineHeight="snug">
       <Flex gap="1" aria-hidden="true">
-        {Array.from({ length: WHOLE_GROUP }, (_, n) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: three dots in a row
-          <Box key={n} boxSize="0.7rem" borderRadius="full" borderWidth="thick" borderColor="ink" bg={n < judged.count ? 'ink' : 'transparent'} />
+        {[0, 1, 2].map((n) => (
+          <Box
+            key={n}
+            boxSize="0.7rem"
+            borderRadius="full"
+            borderWidth="thick"
+            borderColor="ink"
+            bg={n < judged.count ? 'ink' : 'transparent'}
+          />
         ))}
       </Flex>
-      {judged.count === 0 ? 'three readings make it sure' : judged.count < WHOLE_GROUP ? `${judged.count} of three read` : `${judged.count} read`}
+      {judged.count === 0
+        ? 'take three'
+        : judged.count < WHOLE_GROUP
+          ? `${judged.count} of three`
+          : `${judged.count} read`}
     </Flex>
   );
 };
@@ -130,27 +170,34 @@ const Count = () => {
 /** What it is read with. */
 const With = () => {
   const { state, instrument, chooseInstrument, item } = useBench();
-  if (instrument === null || (item?.kind !== 'reading' && item?.kind !== 'in_band')) return null;
+  if (instrument === null || !takesReading(item)) return null;
   return (
-    <Flex asChild alignItems="center" gap="2" marginTop="2" fontSize="sm">
-      <label>
-        With
-        <Choice value={instrument.id} onChange={(event) => chooseInstrument(event.target.value)} flex="1" fontSize="sm" data-instrument>
-          {state.shelf.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}, {trimmed(one.resolution_mm)} mm
-            </option>
-          ))}
-        </Choice>
-      </label>
-    </Flex>
+    <Choice
+      aria-label="Read with"
+      value={instrument.id}
+      onChange={(event) => chooseInstrument(event.target.value)}
+      width="auto"
+      minWidth="0"
+      maxWidth="10.5rem"
+      fontSize="sm"
+      paddingInline="2"
+      data-instrument
+    >
+      {state.shelf.map((one) => (
+        <option key={one.id} value={one.id}>
+          {one.name} {trimmed(one.resolution_mm)}
+        </option>
+      ))}
+    </Choice>
   );
 };
 
 /** Entries kept here: not judged yet, or refused and waiting to be put right. */
 const NotSent = () => {
   const { kept, connection, line, setLine } = useBench();
-  const stuck = kept.filter((entry) => entry.state === 'refused' || connection === 'cut' || connection === 'signed_out');
+  const stuck = kept.filter(
+    (entry) => entry.state === 'refused' || connection === 'cut' || connection === 'signed_out',
+  );
   if (stuck.length === 0) return null;
   return (
     <Box asChild marginTop="3">
@@ -158,7 +205,16 @@ const NotSent = () => {
         {stuck.map((entry) => {
           const { draft } = entry;
           return (
-            <Flex as="li" key={entry.id} gap="2" alignItems="flex-start" paddingBlock="2" borderTopWidth="thin" borderColor="line" data-kept={entry.state}>
+            <Flex
+              as="li"
+              key={entry.id}
+              gap="2"
+              alignItems="flex-start"
+              paddingBlock="2"
+              borderTopWidth="thin"
+              borderColor="line"
+              data-kept={entry.state}
+            >
               <Mark kind={entry.state === 'refused' ? 'wrong' : 'cant_tell'} size="1rem" marginTop="3px" />
               <Box flex="1" minWidth="0" lineHeight="snug" fontSize="sm">
                 <Box as="b" overflowWrap="anywhere">

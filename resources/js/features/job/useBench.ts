@@ -1,5 +1,16 @@
 import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import type { Adjuster, BenchState, Draft, Instrument, Item, Job, Option, PoseKey, Shown, StageKey } from '../../api/jobs';
+import type {
+  Adjuster,
+  BenchState,
+  Draft,
+  Instrument,
+  Item,
+  Job,
+  Option,
+  PoseKey,
+  Shown,
+  StageKey,
+} from '../../api/jobs';
 import { poses } from '../../api/jobs';
 import { type Connection, type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine, lineKey, preferencesOf } from '../../lib/preferences';
@@ -49,7 +60,10 @@ export function settles(entry: KeptEntry, item: Item): boolean {
   const { draft } = entry;
   if ('line' in draft) return item.kind !== 'reading' && item.kind !== 'in_band' && draft.shown.item === item.key;
   const sent = JSON.stringify(draft.body);
-  return item.answers.some((answer) => answer.kind === draft.kind && JSON.stringify(answer.body) === sent) || (draft.kind === 'closed' && item.kind === 'sign_off');
+  return (
+    item.answers.some((answer) => answer.kind === draft.kind && JSON.stringify(answer.body) === sent) ||
+    (draft.kind === 'closed' && item.kind === 'sign_off')
+  );
 }
 
 /** What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. */
@@ -74,7 +88,10 @@ export function useMakeBench(job: Job): Bench {
   const [refusal, setRefusal] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const all = useKept(outbox.entries);
-  const kept = useMemo(() => all.filter((entry) => entry.job === job.id && entry.by === person.id), [all, job.id, person.id]);
+  const kept = useMemo(
+    () => all.filter((entry) => entry.job === job.id && entry.by === person.id),
+    [all, job.id, person.id],
+  );
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
 
   const item = items(state).find((one) => one.key === turned) ?? asked(state, kept);
@@ -162,10 +179,15 @@ const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>
 const STARTS_A_LINE = /^[\p{L}\p{N}.,+-]$/u;
 
 /** A figure or letter typed with the cursor nowhere goes to the bench line; Ctrl and Enter press the vivid action. */
-function useKeysAnywhere(on: boolean, field: React.RefObject<HTMLInputElement | null>, setLine: (text: string) => void): void {
+function useKeysAnywhere(
+  on: boolean,
+  field: React.RefObject<HTMLInputElement | null>,
+  setLine: (text: string) => void,
+): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      const inside = event.target instanceof HTMLElement ? event.target.closest('input, textarea, select, [role="dialog"]') : null;
+      const inside =
+        event.target instanceof HTMLElement ? event.target.closest('input, textarea, select, [role="dialog"]') : null;
       if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
         const scope = document.querySelector('[role="dialog"]') ?? document;
         event.preventDefault();

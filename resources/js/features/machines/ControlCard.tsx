@@ -16,29 +16,48 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
   const person = useSignedIn();
   const start = useStartJob(machine, control.key);
   return (
-    <Sheet padding="4" tone={control.tag !== null ? 'stop' : 'plain'} borderColor={chosen && control.tag === null ? 'ink' : undefined} aria-label={control.name}>
+    <Sheet
+      padding="4"
+      tone={control.tag !== null ? 'stop' : 'plain'}
+      borderColor={chosen && control.tag === null ? 'ink' : undefined}
+      aria-label={control.name}
+    >
       <Flex justifyContent="space-between" alignItems="baseline" gap="2">
         <Heading as="h2" fontSize="xl">
           {control.name}
         </Heading>
-        <Box textStyle="small">{control.job !== null ? 'in work' : control.due_on !== null ? `due ${due(control.due_on)}` : ''}</Box>
+        <Box textStyle="small">
+          {control.job !== null ? 'in work' : control.due_on !== null ? `due ${due(control.due_on)}` : ''}
+        </Box>
       </Flex>
       <Box color="soft" marginBottom="2">
         {bandText(control.band)} mm at the {control.point_label}
         {control.engine !== null && `, ${control.engine}`}
       </Box>
-      <MiniTape width={280} band={control.band} found={control.found_mm} now={control.found_mm === control.now_mm ? null : control.now_mm} left={control.left_mm} />
+      <MiniTape
+        width={280}
+        band={control.band}
+        found={control.found_mm}
+        now={control.found_mm === control.now_mm ? null : control.now_mm}
+        left={control.left_mm}
+      />
       <Box minHeight="1.75rem" marginBlock="2">
         <Standing control={control} />
       </Box>
       <Flex gap="2" flexWrap="wrap">
         {control.job !== null ? (
-          <LinkButton to={`/jobs/${control.job}`} look="vivid" textDecoration="none" flex="1">
+          <LinkButton to={`/jobs/${control.job}`} look={chosen ? 'vivid' : 'plain'} textDecoration="none" flex="1">
             Open at {control.stage}
           </LinkButton>
         ) : (
           person.may_log && (
-            <Button look="vivid" flex="1" onClick={() => start.mutate()} disabled={start.isPending} data-start={control.key}>
+            <Button
+              look={chosen ? 'vivid' : 'plain'}
+              flex="1"
+              onClick={() => start.mutate()}
+              disabled={start.isPending}
+              data-start={control.key}
+            >
               {start.isPending ? 'Starting' : 'Start a job'}
             </Button>
           )

@@ -14,8 +14,12 @@ const outcomes = {
   tagged: { mark: 'tag', word: 'do not run' },
 } as const satisfies Record<NonNullable<PastJob['outcome']>, { mark: MarkKind; word: string }>;
 
-const Cell = chakra('td', { base: { padding: '2', borderTopWidth: 'thin', borderColor: 'line', verticalAlign: 'top' } });
-const Head = chakra('th', { base: { padding: '2', textAlign: 'left', fontFamily: 'heading', fontSize: 'md', color: 'soft' } });
+const Cell = chakra('td', {
+  base: { padding: '2', borderTopWidth: 'thin', borderColor: 'line', verticalAlign: 'top' },
+});
+const Head = chakra('th', {
+  base: { padding: '2', textAlign: 'left', fontFamily: 'heading', fontSize: 'md', color: 'soft' },
+});
 
 /** Every job on a control: found, left, and by whom. */
 export const ControlHistory = ({ control, usageUnit }: { control: MachineControl; usageUnit: string }) => (
@@ -66,7 +70,9 @@ const JobRow = ({ job }: { job: PastJob }) => {
       </Cell>
       <Cell>{counted(job.usage)}</Cell>
       <Cell whiteSpace="nowrap">{job.found_mm === null ? '' : <Figure mark="found" text={mm(job.found_mm)} />}</Cell>
-      <Cell whiteSpace="nowrap">{job.left_mm === null ? '' : <Figure mark="left" text={withUncertainty(job.left_mm, job.left_expanded_mm)} />}</Cell>
+      <Cell whiteSpace="nowrap">
+        {job.left_mm === null ? '' : <Figure mark="left" text={withUncertainty(job.left_mm, job.left_expanded_mm)} />}
+      </Cell>
       <Cell>
         {outcome === null ? (
           'in work'

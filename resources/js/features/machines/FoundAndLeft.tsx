@@ -17,19 +17,33 @@ export const FoundAndLeft = ({ control }: { control: MachineControl }) => {
   const most = Math.max(...plays, (high ?? low ?? 1) * 1.15);
   const usages = jobs.map((job) => job.usage);
   const [first, last] = [Math.min(...usages), Math.max(...usages)];
-  const x = (usage: number) => MARGIN.left + 14 + ((width - MARGIN.left - MARGIN.right - 28) * (usage - first)) / Math.max(1, last - first);
+  const x = (usage: number) =>
+    MARGIN.left + 14 + ((width - MARGIN.left - MARGIN.right - 28) * (usage - first)) / Math.max(1, last - first);
   const y = (play: number) => HEIGHT - MARGIN.bottom - ((HEIGHT - MARGIN.top - MARGIN.bottom) * play) / most;
   const top = y(high ?? most);
   return (
     <Box ref={box} role="img" aria-label={`Found and left over ${jobs.length} jobs`}>
       <svg width={width} height={HEIGHT} aria-hidden="true">
-        <chakra.rect x={MARGIN.left} y={top} width={width - MARGIN.left - MARGIN.right} height={y(low ?? 0) - top} fill="petrol.pale" />
+        <chakra.rect
+          x={MARGIN.left}
+          y={top}
+          width={width - MARGIN.left - MARGIN.right}
+          height={y(low ?? 0) - top}
+          fill="petrol.pale"
+        />
         {[low, high].map(
           (edge) =>
             edge !== null && (
               <g key={edge}>
                 <chakra.path d={`M${MARGIN.left} ${y(edge)}H${width - MARGIN.right}`} stroke="inside" strokeWidth="2" />
-                <chakra.text x={MARGIN.left - 8} y={y(edge) + 5} textAnchor="end" fontSize="14" fontWeight="bold" fill="petrol.text">
+                <chakra.text
+                  x={MARGIN.left - 8}
+                  y={y(edge) + 5}
+                  textAnchor="end"
+                  fontSize="14"
+                  fontWeight="bold"
+                  fill="petrol.text"
+                >
                   {trimmed(edge)}
                 </chakra.text>
               </g>
@@ -40,10 +54,19 @@ export const FoundAndLeft = ({ control }: { control: MachineControl }) => {
           return (
             <g key={job.job}>
               {job.found_mm !== null && job.left_mm !== null && (
-                <chakra.path d={`M${x(job.usage)} ${y(job.found_mm)}V${y(job.left_mm)}`} stroke="action" strokeWidth="2" strokeDasharray="3 3" />
+                <chakra.path
+                  d={`M${x(job.usage)} ${y(job.found_mm)}V${y(job.left_mm)}`}
+                  stroke="action"
+                  strokeWidth="2"
+                  strokeDasharray="3 3"
+                />
               )}
               {next !== undefined && job.left_mm !== null && next.found_mm !== null && (
-                <chakra.path d={`M${x(job.usage)} ${y(job.left_mm)}L${x(next.usage)} ${y(next.found_mm)}`} stroke="ink" strokeWidth="1.6" />
+                <chakra.path
+                  d={`M${x(job.usage)} ${y(job.left_mm)}L${x(next.usage)} ${y(next.found_mm)}`}
+                  stroke="ink"
+                  strokeWidth="1.6"
+                />
               )}
             </g>
           );

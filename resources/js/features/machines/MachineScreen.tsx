@@ -23,7 +23,10 @@ export default function MachineScreen({ onLeave }: { onLeave: () => void }) {
       {data !== undefined ? (
         <Whole key={data.tag} machine={data} />
       ) : error !== null ? (
-        <Failure error={missing ? new Problem(404, `No machine hangs under the tag ${tag}.`) : error} retry={() => refetch()}>
+        <Failure
+          error={missing ? new Problem(404, `No machine hangs under the tag ${tag}.`) : error}
+          retry={() => refetch()}
+        >
           <LinkButton to="/machines" look="quiet" textDecoration="none">
             All machines
           </LinkButton>
@@ -38,7 +41,10 @@ export default function MachineScreen({ onLeave }: { onLeave: () => void }) {
 const Whole = ({ machine }: { machine: Machine }) => {
   const { hash } = useLocation();
   const [chosen, setChosen] = useState(hash.slice(1));
-  const control = machine.controls.find((one) => one.key === chosen) ?? machine.controls.find((one) => one.job !== null) ?? machine.controls[0];
+  const control =
+    machine.controls.find((one) => one.key === chosen) ??
+    machine.controls.find((one) => one.job !== null) ??
+    machine.controls[0];
   const stopped = machine.controls.some((one) => one.tag !== null);
   return (
     <>
@@ -49,7 +55,15 @@ const Whole = ({ machine }: { machine: Machine }) => {
             {machine.name}
           </Heading>
           <Box color="soft">
-            {[machine.kind, machine.year, machine.place, `${counted(machine.usage)} ${machine.usage_unit}`, machine.plate].filter(Boolean).join(' · ')}
+            {[
+              machine.kind,
+              machine.year,
+              machine.place,
+              `${counted(machine.usage)} ${machine.usage_unit}`,
+              machine.plate,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
             {machine.stood_minutes !== null && ` · stood ${duration(machine.stood_minutes)}`}
           </Box>
         </Box>
@@ -57,7 +71,13 @@ const Whole = ({ machine }: { machine: Machine }) => {
       <Grid templateColumns={{ base: '1fr', lg: '20.5rem 1fr' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" role="group" aria-label="Controls">
           {machine.controls.map((one) => (
-            <ControlCard key={one.key} machine={machine.tag} control={one} chosen={one.key === control?.key} onChoose={() => setChosen(one.key)} />
+            <ControlCard
+              key={one.key}
+              machine={machine.tag}
+              control={one}
+              chosen={one.key === control?.key}
+              onChoose={() => setChosen(one.key)}
+            />
           ))}
         </Flex>
         {control !== undefined && (

@@ -15,7 +15,13 @@ export default function MachinesScreen({ onLeave }: { onLeave: () => void }) {
   const { data, error, refetch } = useQuery(machinesQuery(''));
   return (
     <Frame onLeave={onLeave}>
-      {data !== undefined ? <Yard machines={data.machines} /> : error !== null ? <Failure error={error} retry={() => refetch()} /> : <Loading what="the machines" />}
+      {data !== undefined ? (
+        <Yard machines={data.machines} />
+      ) : error !== null ? (
+        <Failure error={error} retry={() => refetch()} />
+      ) : (
+        <Loading what="the machines" />
+      )}
     </Frame>
   );
 }
@@ -30,7 +36,9 @@ const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
         </Heading>
         <Box color="soft">{machines.length} in the yard</Box>
       </Flex>
-      {machines.length === 0 && <Empty title="No machines yet">The workshop's machines show here once they are entered.</Empty>}
+      {machines.length === 0 && (
+        <Empty title="No machines yet">The workshop's machines show here once they are entered.</Empty>
+      )}
       {kinds.map((kind) => (
         <Box as="section" key={kind} marginBottom="6" aria-label={kind}>
           <Heading as="h2" fontSize="lg" marginBottom="2">
@@ -41,7 +49,18 @@ const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
               .filter((machine) => machine.kind === kind)
               .map((machine) => (
                 <Sheet key={machine.tag} overflow="hidden">
-                  <Card to={`/machines/${encodeURIComponent(machine.tag)}`} display="flex" gap="3" alignItems="center" padding="3" minHeight="4.25rem" textDecoration="none" color="ink" _hover={{ bg: 'well' }} _focusVisible={{ outlineOffset: '-3px' }}>
+                  <Card
+                    to={`/machines/${encodeURIComponent(machine.tag)}`}
+                    display="flex"
+                    gap="3"
+                    alignItems="center"
+                    padding="3"
+                    minHeight="4.25rem"
+                    textDecoration="none"
+                    color="ink"
+                    _hover={{ bg: 'well' }}
+                    _focusVisible={{ outlineOffset: '-3px' }}
+                  >
                     <Box width="5.25rem" flexShrink="0">
                       <MachineTag tag={machine.tag} />
                     </Box>

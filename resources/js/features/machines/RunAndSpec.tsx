@@ -14,7 +14,10 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
           {adjuster.name}
           {adjuster.thread !== null && ` ${adjuster.thread}`}
           <Box as="span" color="soft">
-            , {adjuster.at_mm === null ? 'thread not measured' : `${mm(adjuster.at_mm)} of ${trimmed(adjuster.travel_mm)} mm out`}
+            ,{' '}
+            {adjuster.at_mm === null
+              ? 'thread not measured'
+              : `${mm(adjuster.at_mm)} of ${trimmed(adjuster.travel_mm)} mm out`}
           </Box>
         </Box>
       ))}
@@ -23,7 +26,11 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
       <Heading as="h2" fontSize="lg" marginBottom="2">
         Spec
       </Heading>
-      <Box>{[control.spec.document, control.spec.edition, control.spec.page === null ? null : `page ${control.spec.page}`].filter(Boolean).join(', ')}</Box>
+      <Box>
+        {[control.spec.document, control.spec.edition, control.spec.page === null ? null : `page ${control.spec.page}`]
+          .filter(Boolean)
+          .join(', ')}
+      </Box>
       <Box textStyle="small" marginTop="1">
         {control.spec.entered_by !== null && `Entered by ${control.spec.entered_by}`}
         {control.spec.checked_by !== null && `, checked by ${control.spec.checked_by}`}

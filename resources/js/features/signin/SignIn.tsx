@@ -16,8 +16,22 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
     signIn.mutate({ login: login.trim(), password });
   };
   return (
-    <Box as="main" minHeight="100dvh" display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.1fr 1fr' }} gridTemplateRows={{ base: 'auto 1fr', lg: '1fr' }}>
-      <Flex bg="frame" color="onFrame" direction="column" justifyContent="space-between" padding={{ base: '6', lg: '12' }} gap="6" data-frame>
+    <Box
+      as="main"
+      minHeight="100dvh"
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: '1.1fr 1fr' }}
+      gridTemplateRows={{ base: 'auto 1fr', lg: '1fr' }}
+    >
+      <Flex
+        bg="frame"
+        color="onFrame"
+        direction="column"
+        justifyContent="space-between"
+        padding={{ base: '6', lg: '12' }}
+        gap="6"
+        data-frame
+      >
         <Flex gap="3" alignItems="center">
           <Brand size="2.5rem" />
           <Heading as="h1" fontSize="2xl">
@@ -44,11 +58,35 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
               <chakra.label htmlFor={`${ids}login`} textStyle="eyebrow" display="block" marginBottom="1">
                 Name
               </chakra.label>
-              <Field id={`${ids}login`} name="login" autoComplete="username" autoCapitalize="none" spellCheck={false} required autoFocus value={login} onChange={(e) => setLogin(e.target.value)} />
-              <chakra.label htmlFor={`${ids}password`} textStyle="eyebrow" display="block" marginTop="4" marginBottom="1">
+              <Field
+                id={`${ids}login`}
+                name="login"
+                autoComplete="username"
+                autoCapitalize="none"
+                spellCheck={false}
+                required
+                autoFocus
+                value={login}
+                onChange={(e) => setLogin(e.target.value)}
+              />
+              <chakra.label
+                htmlFor={`${ids}password`}
+                textStyle="eyebrow"
+                display="block"
+                marginTop="4"
+                marginBottom="1"
+              >
                 Password
               </chakra.label>
-              <Field id={`${ids}password`} name="password" type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
+              <Field
+                id={`${ids}password`}
+                name="password"
+                type="password"
+                autoComplete="current-password"
+                required
+                value={password}
+                onChange={(e) => setPassword(e.target.value)}
+              />
               {signIn.isError && (
                 <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="4">
                   {say(signIn.error)}
@@ -66,7 +104,13 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
               </Box>
               <Flex gap="2" flexWrap="wrap">
                 {demo.map((person) => (
-                  <Button key={person.login} look="plain" size="small" onClick={() => signIn.mutate({ login: person.login, password: person.password })} disabled={signIn.isPending}>
+                  <Button
+                    key={person.login}
+                    look="plain"
+                    size="small"
+                    onClick={() => signIn.mutate({ login: person.login, password: person.password })}
+                    disabled={signIn.isPending}
+                  >
                     {person.name}, {person.role}
                   </Button>
                 ))}
@@ -88,7 +132,13 @@ const PullDrawing = () => (
     <chakra.rect x="166" y="34" width="16" height="28" rx="3" fill="steel.light" />
     <chakra.path d="M182 38L188 58M190 38L196 58M198 38L204 58" stroke="steel.light" strokeWidth="3" />
     <chakra.rect x="204" y="32" width="26" height="32" rx="4" fill="yellow.tag" />
-    <chakra.path d="M230 48C320 48 300 112 390 112" stroke="graphite.edge" strokeWidth="10" fill="none" strokeLinecap="round" />
+    <chakra.path
+      d="M230 48C320 48 300 112 390 112"
+      stroke="graphite.edge"
+      strokeWidth="10"
+      fill="none"
+      strokeLinecap="round"
+    />
     <chakra.path d="M394 112H432" stroke="vivid.onDark" strokeWidth="3" />
     <chakra.path d="M432 112L446 40" stroke="steel.mid" strokeWidth="10" strokeLinecap="round" />
     <chakra.circle cx="446" cy="40" r="11" fill="onFrame" />

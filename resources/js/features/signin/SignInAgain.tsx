@@ -37,7 +37,14 @@ export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: ()
         <chakra.label htmlFor={`${id}password`} textStyle="eyebrow" display="block" marginBottom="1">
           Password of {person.id}
         </chakra.label>
-        <Field id={`${id}password`} type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
+        <Field
+          id={`${id}password`}
+          type="password"
+          autoComplete="current-password"
+          required
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+        />
         {signIn.isError && (
           <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="4">
             {say(signIn.error)}

@@ -16,12 +16,18 @@ export const AskAnswers = ({ item }: { item: Item }) => {
   const armed = useArmed(item.key);
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const torque = state.adjusters.find((one) => one.id === item.about)?.lock_torque_nm;
-  const answer = (one: Answer) => (one.asks_remark ? setRemarking(one) : send({ kind: one.kind, body: one.body }));
+  const answer = (one: Answer) => {
+    if (!armed) return;
+    if (one.asks_remark) setRemarking(one);
+    else send({ kind: one.kind, body: one.body });
+  };
   const choices = item.answers.filter((one) => one.tone === 'right').length !== 1 || item.answers.length > 3;
   return (
     <AskCard eyebrow={stage?.title ?? viewed} title={item.label}>
       {item.detail !== null && <Box lineHeight="snug">{item.detail}</Box>}
-      {item.key.startsWith('lock:') && torque != null && <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>}
+      {item.key.startsWith('lock:') && torque != null && (
+        <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>
+      )}
       {item.caution !== null && <Caution>{item.caution}</Caution>}
       {item.failed && (
         <Flex gap="2" alignItems="center" fontWeight="bold">
@@ -32,7 +38,18 @@ export const AskAnswers = ({ item }: { item: Item }) => {
       {remarking === null ? (
         <Flex direction="column" gap="2">
           {item.answers.map((one, n) => (
-            <AnswerButton key={one.word} answer={one} first={n === 0 && one.tone === 'right' && !choices} size={n === 0 ? 'tall' : 'touch'} disabled={!armed} onClick={() => answer(one)} />
+            <AnswerButton
+              key={one.word}
+              answer={one}
+              first={n === 0 && one.tone === 'right' && !choices}
+              size={n === 0 && !choices ? 'tall' : 'touch'}
+              note={
+                item.key === 'condition' && one.tone !== 'right'
+                  ? "flagged, not judged: another state than the figure's"
+                  : null
+              }
+              onClick={() => answer(one)}
+            />
           ))}
         </Flex>
       ) : (
@@ -43,12 +60,39 @@ export const AskAnswers = ({ item }: { item: Item }) => {
   );
 };
 
-type AnswerButtonProps = { answer: Answer; first: boolean; size: 'tall' | 'touch'; disabled: boolean; onClick: () => void };
+type AnswerButtonProps = {
+  answer: Answer;
+  first: boolean;
+  size: 'tall' | 'touch';
+  note: string | null;
+  onClick: () => void;
+};
 
-const AnswerButton = ({ answer, first, size, disabled, onClick }: AnswerButtonProps) => (
-  <Button look={first ? 'vivid' : 'plain'} size={size} onClick={onClick} disabled={disabled} justifyContent="space-between" data-answer={answer.word} data-primary={first ? true : undefined}>
-    <span>{answer.label}</span>
-    <Box as="span" fontFamily="body" fontSize="sm" fontWeight="normal" aria-hidden="true" display={{ base: 'none', lg: 'inline' }}>
+const AnswerButton = ({ answer, first, size, note, onClick }: AnswerButtonProps) => (
+  <Button
+    look={first ? 'vivid' : 'plain'}
+    size={size}
+    onClick={onClick}
+    justifyContent="space-between"
+    data-answer={answer.word}
+    data-primary={first ? true : undefined}
+  >
+    <span>
+      {answer.label}
+      {note !== null && (
+        <Box as="span" display="block" fontFamily="body" fontSize="sm" fontWeight="normal">
+          {note}
+        </Box>
+      )}
+    </span>
+    <Box
+      as="span"
+      fontFamily="body"
+      fontSize="sm"
+      fontWeight="normal"
+      aria-hidden="true"
+      display={{ base: 'none', lg: 'inline' }}
+    >
       {answer.word}
     </Box>
   </Button>
@@ -57,7 +101,8 @@ const AnswerButton = ({ answer, first, size, disabled, onClick }: AnswerButtonPr
 const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
   const { send } = useBench();
   const [remark, setRemark] = useState('');
-  const log = () => send({ kind: answer.kind, body: remark.trim() === '' ? answer.body : { ...answer.body, remark: remark.trim() } });
+  const log = () =>
+    send({ kind: answer.kind, body: remark.trim() === '' ? answer.body : { ...answer.body, remark: remark.trim() } });
   return (
     <form
       onSubmit={(event) => {
@@ -68,7 +113,14 @@ const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
       <Box asChild textStyle="eyebrow" marginBottom="1">
         <label htmlFor="remark">{answer.label}: what did you see?</label>
       </Box>
-      <Field id="remark" value={remark} onChange={(event) => setRemark(event.target.value)} maxLength={300} autoFocus placeholder="two strands broken at the barrel" />
+      <Field
+        id="remark"
+        value={remark}
+        onChange={(event) => setRemark(event.target.value)}
+        maxLength={300}
+        autoFocus
+        placeholder="two strands broken at the barrel"
+      />
       <Flex gap="2" marginTop="3">
         <Button type="submit" look="vivid" flex="1" data-primary>
           Log it

@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Sheet } from '../../../components/Buttons';
 
-type AskCardProps = { eyebrow: string; title: string; aside?: ReactNode; stop?: boolean; children: ReactNode };
+type AskCardProps = { eyebrow: string; title: ReactNode; aside?: ReactNode; stop?: boolean; children: ReactNode };
 
 /** The frame of whatever is asked now: vivid, so that it is seen first. */
 export const AskCard = ({ eyebrow, title, aside, stop = false, children }: AskCardProps) => (

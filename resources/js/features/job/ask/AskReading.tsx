@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Item } from '../../../api/jobs';
-import { VerdictChip } from '../../../components/VerdictChip';
 import { Caution } from '../../../components/Caution';
+import { VerdictChip } from '../../../components/VerdictChip';
 import { HowToRead } from '../drawing/HowToRead';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';

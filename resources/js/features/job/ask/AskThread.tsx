@@ -14,7 +14,13 @@ export const AskThread = ({ item }: { item: Item }) => {
       <Box lineHeight="snug">{item.detail} Measure from the fixed end to the start of the thread, and type it.</Box>
       <Flex direction="column" gap="2">
         {item.answers.map((answer) => (
-          <Button key={answer.word} look="vivid" onClick={() => send({ kind: answer.kind, body: answer.body })} disabled={!armed} data-answer={answer.word} data-primary>
+          <Button
+            key={answer.word}
+            look="vivid"
+            onClick={() => armed && send({ kind: answer.kind, body: answer.body })}
+            data-answer={answer.word}
+            data-primary
+          >
             {answer.label}
           </Button>
         ))}

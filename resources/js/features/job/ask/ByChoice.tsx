@@ -9,7 +9,8 @@ export const ByChoice = () => {
   const { state, send } = useBench();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
-  if (!state.family.allows_by_choice || !['too_loose', 'too_tight', 'cant_tell'].includes(state.now.verdict)) return null;
+  if (!state.family.allows_by_choice || !['too_loose', 'too_tight', 'cant_tell'].includes(state.now.verdict))
+    return null;
   const leave = () => {
     send({ kind: 'by_choice', body: { reason: reason.trim() } });
     setOpen(false);
@@ -34,7 +35,13 @@ export const ByChoice = () => {
         <chakra.label htmlFor="choice-reason" textStyle="eyebrow" display="block" marginBottom="1">
           Reason
         </chakra.label>
-        <Area id="choice-reason" rows={3} maxLength={500} value={reason} onChange={(event) => setReason(event.target.value)} />
+        <Area
+          id="choice-reason"
+          rows={3}
+          maxLength={500}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
       </Modal>
     </>
   );

@@ -41,7 +41,13 @@ export const HangTag = () => {
           <chakra.label htmlFor="tag-reason" textStyle="eyebrow">
             Reason
           </chakra.label>
-          <Area id="tag-reason" rows={3} value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
+          <Area
+            id="tag-reason"
+            rows={3}
+            value={reason}
+            maxLength={500}
+            onChange={(event) => setReason(event.target.value)}
+          />
         </Flex>
       </Modal>
     </>

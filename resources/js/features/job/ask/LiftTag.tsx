@@ -11,7 +11,11 @@ export const LiftTag = () => {
   const open = state.gates.filter((gate) => gate.status !== 'passed');
   const reason = `Every gate passed: ${state.gates.map((gate) => gate.title.toLowerCase()).join(', ')}.`;
   return (
-    <AskCard eyebrow="A tag hangs on it" title={open.length === 0 ? 'Lift the tag' : 'Do not run'} stop={open.length > 0}>
+    <AskCard
+      eyebrow="A tag hangs on it"
+      title={open.length === 0 ? 'Lift the tag' : 'Do not run'}
+      stop={open.length > 0}
+    >
       <Box lineHeight="snug">{state.tag?.reason}</Box>
       {open.map((gate) => (
         <Box key={gate.key} lineHeight="snug">

@@ -35,7 +35,10 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
           <Button look="vivid" disabled={nothing} onClick={() => done(() => sendLine(line))} data-primary>
             {nothing ? 'Log the move' : `Log ${line}`}
           </Button>
-          <Button look="plain" onClick={() => done(() => send({ kind: 'move', body: { adjuster: adjuster.id, uncounted: true } }))}>
+          <Button
+            look="plain"
+            onClick={() => done(() => send({ kind: 'move', body: { adjuster: adjuster.id, uncounted: true } }))}
+          >
             I did not count
           </Button>
         </>
@@ -43,14 +46,26 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
     >
       <Flex gap="2" flexWrap="wrap" role="group" aria-label="Adjuster">
         {state.adjusters.map((one) => (
-          <Button key={one.id} look={one.id === adjuster.id ? 'dark' : 'quiet'} aria-pressed={one.id === adjuster.id} onClick={() => chooseAdjuster(one.id)}>
+          <Button
+            key={one.id}
+            look={one.id === adjuster.id ? 'dark' : 'quiet'}
+            aria-pressed={one.id === adjuster.id}
+            onClick={() => chooseAdjuster(one.id)}
+          >
             {one.name}
           </Button>
         ))}
       </Flex>
       <Flex gap="2" marginTop="3" role="group" aria-label="Direction">
         {directions.map((one) => (
-          <Button key={one.sign} look={one.sign === sign ? 'dark' : 'quiet'} aria-pressed={one.sign === sign} flex="1" size="tall" onClick={() => setSign(one.sign)}>
+          <Button
+            key={one.sign}
+            look={one.sign === sign ? 'dark' : 'quiet'}
+            aria-pressed={one.sign === sign}
+            flex="1"
+            size="tall"
+            onClick={() => setSign(one.sign)}
+          >
             {one.name}
           </Button>
         ))}
@@ -61,18 +76,42 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
   );
 };
 
-const Stepper = ({ name, value, onChange, most }: { name: string; value: number; onChange: (value: number) => void; most: number }) => (
+const Stepper = ({
+  name,
+  value,
+  onChange,
+  most,
+}: {
+  name: string;
+  value: number;
+  onChange: (value: number) => void;
+  most: number;
+}) => (
   <Flex alignItems="center" gap="3" marginTop="3">
     <Box fontFamily="heading" fontWeight="bold" fontSize="lg" flex="1">
       {name}
     </Box>
-    <Button look="plain" size="tall" minWidth="4rem" aria-label={`One of the ${name.toLowerCase()} less`} disabled={value === 0} onClick={() => onChange(value - 1)}>
+    <Button
+      look="plain"
+      size="tall"
+      minWidth="4rem"
+      aria-label={`One of the ${name.toLowerCase()} less`}
+      disabled={value === 0}
+      onClick={() => onChange(value - 1)}
+    >
       −
     </Button>
     <Box textStyle="figure" fontSize="2xl" width="3rem" textAlign="center" aria-live="polite">
       {value}
     </Box>
-    <Button look="plain" size="tall" minWidth="4rem" aria-label={`One of the ${name.toLowerCase()} more`} disabled={value === most} onClick={() => onChange(value + 1)}>
+    <Button
+      look="plain"
+      size="tall"
+      minWidth="4rem"
+      aria-label={`One of the ${name.toLowerCase()} more`}
+      disabled={value === most}
+      onClick={() => onChange(value + 1)}
+    >
       +
     </Button>
   </Flex>

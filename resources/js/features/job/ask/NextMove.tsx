@@ -29,52 +29,84 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
   const armed = useArmed(`${state.head} ${adjuster.id}`);
   const waiting = kept.some((entry) => entry.state === 'waiting');
   const covered = adjuster.cover !== null && !adjuster.cover_off;
-  const caution = state.stages.find((stage) => stage.key === 'set')?.cautions[0];
   return (
-    <AskCard eyebrow={`Next move · ${adjuster.name}`} title="" aside={null}>
-      <Flex justifyContent="space-between" gap="3" marginTop="-4">
-        <Box>
-          <Box fontFamily="heading" fontWeight="bold" fontSize="4xl" lineHeight="0.98" textTransform="uppercase" data-direction>
+    <AskCard
+      eyebrow={`Next move · ${adjuster.name}`}
+      title={
+        <>
+          <Box as="span" display="block" fontSize="4xl" lineHeight="0.98" textTransform="uppercase" data-direction>
             {option.direction}
-          </Box>
-          <Box fontFamily="heading" fontWeight="bold" fontSize="3xl" lineHeight="1" data-steps>
+          </Box>{' '}
+          <Box as="span" display="block" lineHeight="1.02" data-steps>
             {option.say}
           </Box>
-        </Box>
-        <TurnGlyph kind={adjuster.kind} option={option} />
-      </Flex>
+        </>
+      }
+      aside={<TurnGlyph option={option} />}
+    >
       <Box lineHeight="snug" fontSize="md">
         <Expectation option={option} />
       </Box>
-      {covered ? (
-        <Button look="vivid" size="tall" onClick={() => send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } })} disabled={!armed || waiting} data-primary>
-          {adjuster.cover} is off
+      <Flex gap="2">
+        {covered ? (
+          <Button
+            look="vivid"
+            size="tall"
+            flex="1"
+            onClick={() => send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } })}
+            disabled={!armed || waiting}
+            data-primary
+          >
+            The {adjuster.cover} is off
+          </Button>
+        ) : (
+          <Button
+            look="vivid"
+            size="tall"
+            flex="1"
+            onClick={() => sendLine('done')}
+            disabled={!armed || waiting}
+            data-primary
+            data-done
+          >
+            {waiting ? 'Kept, not judged yet' : 'Done, now read it'}
+          </Button>
+        )}
+        <Button look="plain" onClick={() => setDifferently(true)} aria-label="I moved it differently">
+          Differently
         </Button>
-      ) : (
-        <Button look="vivid" size="tall" onClick={() => sendLine('done')} disabled={!armed || waiting} data-primary data-done>
-          {waiting ? 'Kept, not judged yet' : 'Done, now read it'}
-        </Button>
-      )}
-      <Button look="plain" onClick={() => setDifferently(true)}>
-        I moved it differently
-      </Button>
+      </Flex>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
-      {caution !== undefined && <Caution compact>{caution}</Caution>}
-      <AimFor />
-      <ByChoice />
     </AskCard>
   );
 };
 
+/** Under the pad: the caution of the stage, where to aim, and leaving it as it is on purpose. */
+export const BesideTheMove = () => {
+  const { state, item } = useBench();
+  if (item?.kind !== 'in_band') return null;
+  const caution = state.stages.find((stage) => stage.key === 'set')?.cautions[0];
+  return (
+    <Flex direction="column" gap="2">
+      {caution !== undefined && <Caution compact>{caution}</Caution>}
+      <AimFor />
+      <ByChoice />
+    </Flex>
+  );
+};
+
 const Expectation = ({ option }: { option: Option }) => {
-  const { state } = useBench();
   if (option.expected_mm === null) return <>{option.sentence}</>;
-  const thread = option.thread_left_mm === null ? 'Thread left is not known.' : `Then ${mm(option.thread_left_mm)} mm of thread left that way.`;
+  const thread =
+    option.thread_left_mm === null
+      ? 'Thread left is not known.'
+      : `Then ${mm(option.thread_left_mm)} mm of thread left that way.`;
   return (
     <>
       Expect <b>{mm(option.expected_mm)} mm</b>
-      {option.low_mm !== null && option.high_mm !== null && ` (${mm(option.low_mm)} to ${mm(option.high_mm)})`}, aiming for {state.spec.policy_label}. {thread}
-      {!option.healthy_after && ' That leaves it past its healthy zone.'} Pull fully three times before you read.
+      {option.low_mm !== null && option.high_mm !== null && ` (${mm(option.low_mm)} to ${mm(option.high_mm)})`}.{' '}
+      {thread}
+      {!option.healthy_after && ' That leaves it past its healthy zone.'}
     </>
   );
 };
@@ -82,13 +114,19 @@ const Expectation = ({ option }: { option: Option }) => {
 const ReadIt = () => {
   const { state } = useBench();
   return (
-    <AskCard eyebrow={state.spec.point_label} title={state.now.sentence}>
+    <AskCard eyebrow={`At the ${state.spec.point_label}`} title={state.now.sentence}>
       <Flex gap="3">
         <HowToRead point={state.spec.point} />
         <Box lineHeight="snug" fontSize="sm">
           {state.spec.how_to_read}
         </Box>
       </Flex>
+      {state.expected !== null && (
+        <Box lineHeight="snug">
+          Expect <b>{mm(state.expected.mm)} mm</b> ({mm(state.expected.low_mm)} to {mm(state.expected.high_mm)}).
+          Something else means that it slipped, or was turned the wrong way.
+        </Box>
+      )}
     </AskCard>
   );
 };
@@ -105,7 +143,6 @@ const Decide = () => {
         Move it instead
       </Button>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
-      <ByChoice />
     </AskCard>
   );
 };
@@ -115,13 +152,15 @@ const NoMove = () => {
   const [differently, setDifferently] = useState(false);
   const another = state.next.kind === 'move' && option?.turns == null;
   return (
-    <AskCard eyebrow={another ? (adjuster?.name ?? '') : 'Set'} title={another ? 'Choose another adjuster' : 'No move reaches the band'}>
+    <AskCard
+      eyebrow={another ? (adjuster?.name ?? '') : 'Set'}
+      title={another ? 'Choose another adjuster' : 'No move reaches the band'}
+    >
       <Box lineHeight="snug">{another ? option?.sentence : state.next.sentence}</Box>
       <Button look="plain" onClick={() => setDifferently(true)}>
         Log a move
       </Button>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
-      <ByChoice />
     </AskCard>
   );
 };
@@ -135,17 +174,21 @@ const aims = [
 const AimFor = () => {
   const { state, send } = useBench();
   return (
-    <Flex asChild alignItems="center" gap="2" fontSize="sm">
-      <label>
-        Aim
-        <Choice value={state.spec.policy} onChange={(event) => send({ kind: 'policy', body: { policy: event.target.value } })} flex="1" fontSize="sm">
-          {aims.map((aim) => (
-            <option key={aim.key} value={aim.key}>
-              {aim.name}
-            </option>
-          ))}
-        </Choice>
-      </label>
+    <Flex alignItems="center" gap="2" fontSize="sm">
+      <span aria-hidden="true">Aim</span>
+      <Choice
+        aria-label="Where in the band to aim"
+        value={state.spec.policy}
+        onChange={(event) => send({ kind: 'policy', body: { policy: event.target.value } })}
+        flex="1"
+        fontSize="sm"
+      >
+        {aims.map((aim) => (
+          <option key={aim.key} value={aim.key}>
+            {aim.name}
+          </option>
+        ))}
+      </Choice>
     </Flex>
   );
 };

@@ -3,8 +3,8 @@ import { useBench } from '../useBench';
 import { AskAnswers } from './AskAnswers';
 import { AskReading } from './AskReading';
 import { AskThread } from './AskThread';
-import { ClosedCard, JoinCard, LookOnlyCard, TaggedCard } from './OtherCards';
 import { NextMove } from './NextMove';
+import { ClosedCard, JoinCard, LookOnlyCard, TaggedCard } from './OtherCards';
 import { SignOff } from './SignOff';
 
 /** The one thing to do now. */

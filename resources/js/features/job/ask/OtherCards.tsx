@@ -13,13 +13,22 @@ export const ClosedCard = () => {
   const closed = state.closed;
   if (closed === null) return null;
   return (
-    <AskCard eyebrow={`Closed ${moment(closed.at)}`} title={outcomes[closed.outcome]} stop={closed.outcome === 'tagged'}>
+    <AskCard
+      eyebrow={`Closed ${moment(closed.at)}`}
+      title={outcomes[closed.outcome]}
+      stop={closed.outcome === 'tagged'}
+    >
       <Box lineHeight="snug">
         Signed by {closed.by}.{state.now.mm !== null && ` Left at ${mm(state.now.mm)} mm.`}
         {closed.next_check !== null && ` Next check ${day(closed.next_check)}.`}
       </Box>
       {state.tag !== null && <Box lineHeight="snug">{state.tag.reason}</Box>}
-      <LinkButton to={`/machines/${encodeURIComponent(job.machine.tag)}#${job.control.key}`} look="vivid" textDecoration="none" data-primary>
+      <LinkButton
+        to={`/machines/${encodeURIComponent(job.machine.tag)}#${job.control.key}`}
+        look="vivid"
+        textDecoration="none"
+        data-primary
+      >
         To {job.machine.tag}
       </LinkButton>
       <LinkButton to="/" look="quiet" textDecoration="none">
@@ -55,9 +64,17 @@ export const TaggedCard = () => {
   return (
     <AskCard eyebrow="Tagged" title="Do not run" stop>
       <Box lineHeight="snug">{state.tag?.reason}</Box>
-      <Box textStyle="small">Hang the red tag on the machine, key out. A new job that passes every gate, signed by a lead, lifts it.</Box>
+      <Box textStyle="small">
+        Hang the red tag on the machine, key out. A new job that passes every gate, signed by a lead, lifts it.
+      </Box>
       {person.may_sign_off ? (
-        <Button look="vivid" size="tall" onClick={() => send({ kind: 'closed', body: { outcome: 'tagged' } })} data-primary data-close="tagged">
+        <Button
+          look="vivid"
+          size="tall"
+          onClick={() => send({ kind: 'closed', body: { outcome: 'tagged' } })}
+          data-primary
+          data-close="tagged"
+        >
           Close the job as tagged
         </Button>
       ) : (

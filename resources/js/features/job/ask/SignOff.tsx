@@ -12,9 +12,13 @@ export const SignOff = () => {
   const { state, send } = useBench();
   const person = useSignedIn();
   const [nextCheck, setNextCheck] = useState('');
-  const outcome = state.by_choice !== null && state.closing.by_choice.length === 0 && state.closing.fit.length > 0 ? 'by_choice' : 'fit';
+  const outcome =
+    state.by_choice !== null && state.closing.by_choice.length === 0 && state.closing.fit.length > 0
+      ? 'by_choice'
+      : 'fit';
   const missing = outcome === 'fit' ? state.closing.fit : [];
-  const sign = () => send({ kind: 'closed', body: { outcome, ...(nextCheck === '' ? {} : { next_check: nextCheck }) } });
+  const sign = () =>
+    send({ kind: 'closed', body: { outcome, ...(nextCheck === '' ? {} : { next_check: nextCheck }) } });
   if (state.tag !== null) return <LiftTag />;
   if (missing.length > 0) {
     return (
@@ -33,7 +37,9 @@ export const SignOff = () => {
   }
   return (
     <AskCard eyebrow="Sign the job" title={outcome === 'fit' ? 'Fit for use' : 'Left outside by choice'}>
-      <Box lineHeight="snug">{outcome === 'fit' ? state.now.sentence : state.by_choice}. Your name and the time go on the sheet.</Box>
+      <Box lineHeight="snug">
+        {outcome === 'fit' ? state.now.sentence : state.by_choice}. Your name and the time go on the sheet.
+      </Box>
       <Box>
         <chakra.label htmlFor="next-check" textStyle="eyebrow" display="block" marginBottom="1">
           Next check, if you want it on a day
@@ -45,7 +51,9 @@ export const SignOff = () => {
           Sign as {outcome === 'fit' ? 'fit for use' : 'outside by choice'}
         </Button>
       ) : (
-        <Box fontWeight="bold">{person.name} signs as {person.role}. Ask a technician or a lead to sign off.</Box>
+        <Box fontWeight="bold">
+          {person.name} signs as {person.role}. Ask a technician or a lead to sign off.
+        </Box>
       )}
     </AskCard>
   );

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { Adjuster, Option } from '../../../api/jobs';
+import type { Option } from '../../../api/jobs';
 
 const CORNERS = [0, 1, 2, 3, 4, 5].map((n) => {
   const angle = (Math.PI / 3) * n - Math.PI / 2;
@@ -22,7 +22,7 @@ const head = (flats: number, sign: number): string => {
 const turnWord = { clockwise: 'clockwise', anticlockwise: 'anticlockwise' } as const;
 
 /** Which way and how far, as flats of a hex seen from the side that is named; whole turns stand in the middle. */
-export const TurnGlyph = ({ option }: { kind: Adjuster['kind']; option: Option }) => {
+export const TurnGlyph = ({ option }: { option: Option }) => {
   const turns = Math.abs(option.turns ?? 0);
   const whole = Math.floor(turns + 1e-6);
   const flats = (turns - whole) * 6;
@@ -30,8 +30,20 @@ export const TurnGlyph = ({ option }: { kind: Adjuster['kind']; option: Option }
   const shown = flats > 0.05 ? flats : 6;
   return (
     <chakra.figure flexShrink="0" textAlign="center" width="6.5rem">
-      <chakra.svg viewBox="-60 -58 120 116" width="5.75rem" marginInline="auto" display="block" aria-hidden="true">
-        <chakra.path d={`M${CORNERS.map((corner) => corner.join(' ')).join('L')}Z`} fill="well" stroke="ink" strokeWidth="3.5" strokeLinejoin="round" />
+      <chakra.svg
+        viewBox="-60 -58 120 116"
+        width={{ base: '4.75rem', lg: '5.75rem' }}
+        marginInline="auto"
+        display="block"
+        aria-hidden="true"
+      >
+        <chakra.path
+          d={`M${CORNERS.map((corner) => corner.join(' ')).join('L')}Z`}
+          fill="well"
+          stroke="ink"
+          strokeWidth="3.5"
+          strokeLinejoin="round"
+        />
         {whole > 0 ? (
           <chakra.text textAnchor="middle" y="9" fontSize="27" fontWeight="bold" fill="ink">
             {whole}×
@@ -42,7 +54,7 @@ export const TurnGlyph = ({ option }: { kind: Adjuster['kind']; option: Option }
         <chakra.path d={arc(shown, sign)} fill="none" stroke="action" strokeWidth="5.5" />
         <chakra.path d={head(shown, sign)} fill="action" />
       </chakra.svg>
-      <chakra.figcaption textStyle="small" fontSize="xs">
+      <chakra.figcaption textStyle="small" fontSize="xs" lineHeight="tight">
         {option.rotation === null ? '' : `${turnWord[option.rotation]}, ${option.seen_from}`}
       </chakra.figcaption>
     </chakra.figure>

@@ -8,7 +8,8 @@ const UNKNOWN = 12;
 export const threadLength = (adjuster: Adjuster) => (adjuster.at_mm === null ? UNKNOWN : adjuster.at_mm * THREAD_SCALE);
 
 /** From the fixed end's left edge to where the conduit goes on. */
-export const partLength = (adjuster: Adjuster): number => before[adjuster.kind] + threadLength(adjuster) + after[adjuster.kind];
+export const partLength = (adjuster: Adjuster): number =>
+  before[adjuster.kind] + threadLength(adjuster) + after[adjuster.kind];
 
 const before = { barrel: 26, in_line: 24, bracket_nuts: 14 } as const satisfies Record<Adjuster['kind'], number>;
 const after = { barrel: 30, in_line: 40, bracket_nuts: 26 } as const satisfies Record<Adjuster['kind'], number>;
@@ -23,7 +24,19 @@ export const AdjusterDrawing = ({ adjuster, chosen, ghost }: Props) => {
   const Body = draw;
   return (
     <g>
-      {chosen && <chakra.rect x="-7" y="-27" width={partLength(adjuster) + 14} height="54" rx="8" fill="vivid.wash" stroke="action" strokeWidth="1.5" strokeDasharray="4 3" />}
+      {chosen && (
+        <chakra.rect
+          x="-7"
+          y="-27"
+          width={partLength(adjuster) + 14}
+          height="54"
+          rx="8"
+          fill="vivid.wash"
+          stroke="action"
+          strokeWidth="1.5"
+          strokeDasharray="4 3"
+        />
+      )}
       <chakra.path d={`M${start} 0H${start + length}`} stroke="action" strokeWidth="3" />
       <Thread adjuster={adjuster} x={start} length={length} />
       {ghost !== null && Math.abs(ghost) > 0.4 && (
@@ -78,7 +91,10 @@ const Barrel = ({ end }: { end: number }) => (
     <chakra.rect x="0" y="-18" width="17" height="36" rx="3" fill="steel.dark" />
     <chakra.rect x="18" y="-14" width="8" height="28" rx="2" fill="steel.mid" />
     <chakra.rect x={end} y="-18" width="30" height="36" rx="4" fill="yellow.tag" />
-    <chakra.path d={`M${end + 6} -17v34M${end + 12} -17v34M${end + 18} -17v34M${end + 24} -17v34`} stroke="paper.tapeEdge" />
+    <chakra.path
+      d={`M${end + 6} -17v34M${end + 12} -17v34M${end + 18} -17v34M${end + 24} -17v34`}
+      stroke="paper.tapeEdge"
+    />
   </g>
 );
 

@@ -28,7 +28,9 @@ export const AdjusterGauge = ({ adjuster }: { adjuster: Adjuster }) => {
       _hover={{ bg: 'well' }}
     >
       <Flex alignItems="center" gap="1.5" fontFamily="heading" fontWeight="bold" fontSize="md" lineHeight="tight">
-        {option !== undefined && state.next.recommended === adjuster.id && state.next.kind === 'move' && <Mark kind="next" size="0.95em" />}
+        {option !== undefined && state.next.recommended === adjuster.id && state.next.kind === 'move' && (
+          <Mark kind="next" size="0.95em" />
+        )}
         {adjuster.name}
         {adjuster.locked && (
           <Box as="span" textStyle="small">
@@ -37,11 +39,21 @@ export const AdjusterGauge = ({ adjuster }: { adjuster: Adjuster }) => {
         )}
       </Flex>
       <Box fontSize="sm" fontVariantNumeric="tabular-nums">
-        {adjuster.at_mm === null ? 'thread not measured' : `${mm(adjuster.at_mm)} of ${trimmed(adjuster.travel_mm)} mm out`}
+        {adjuster.at_mm === null
+          ? 'thread not measured'
+          : `${mm(adjuster.at_mm)} of ${trimmed(adjuster.travel_mm)} mm out`}
       </Box>
       <Bar adjuster={adjuster} />
-      <Box textStyle="small" color={adjuster.healthy ? 'soft' : 'amber.text'} fontWeight={adjuster.healthy ? 'normal' : 'bold'}>
-        {adjuster.at_mm === null ? 'no reserve claimed' : adjuster.healthy ? `${mm(adjuster.travel_mm - adjuster.at_mm)} mm left` : 'past its healthy zone'}
+      <Box
+        textStyle="small"
+        color={adjuster.healthy ? 'soft' : 'amber.text'}
+        fontWeight={adjuster.healthy ? 'normal' : 'bold'}
+      >
+        {adjuster.at_mm === null
+          ? 'no reserve claimed'
+          : adjuster.healthy
+            ? `${mm(adjuster.travel_mm - adjuster.at_mm)} mm left`
+            : 'past its healthy zone'}
       </Box>
       <Box textStyle="small">{reach(adjuster)}</Box>
     </Card>
@@ -49,22 +61,63 @@ export const AdjusterGauge = ({ adjuster }: { adjuster: Adjuster }) => {
 };
 
 const reach = (adjuster: Adjuster): string => {
-  if (adjuster.cover === null) return adjuster.minutes === 0 ? adjuster.tools : `${adjuster.minutes} min, ${adjuster.tools}`;
+  if (adjuster.cover === null)
+    return adjuster.minutes === 0 ? adjuster.tools : `${adjuster.minutes} min, ${adjuster.tools}`;
   return adjuster.cover_off ? `${adjuster.cover} off` : `${adjuster.cover} on, ${adjuster.minutes} min`;
 };
 
 const Bar = ({ adjuster }: { adjuster: Adjuster }) => {
   const share = (value: number) => `${Math.min(100, Math.max(0, (100 * value) / adjuster.travel_mm))}%`;
   return (
-    <Box position="relative" height="10px" marginBlock="1" borderWidth="thin" borderColor="graphite.edge" borderRadius="2px" bg="sheet" maxWidth="9rem" aria-hidden="true">
-      <Box position="absolute" insetBlock="0" left={share(adjuster.healthy_from_mm)} width={share(adjuster.healthy_to_mm - adjuster.healthy_from_mm)} bg="petrol.wash" />
+    <Box
+      position="relative"
+      height="10px"
+      marginBlock="1"
+      borderWidth="thin"
+      borderColor="graphite.edge"
+      borderRadius="2px"
+      bg="sheet"
+      maxWidth="9rem"
+      aria-hidden="true"
+    >
+      <Box
+        position="absolute"
+        insetBlock="0"
+        left={share(adjuster.healthy_from_mm)}
+        width={share(adjuster.healthy_to_mm - adjuster.healthy_from_mm)}
+        bg="petrol.wash"
+      />
       {adjuster.at_mm !== null && (
         <>
-          <Box position="absolute" top="3px" height="2px" left="0" width={share(adjuster.at_mm)} bg={adjuster.healthy ? 'ink' : 'found'} />
-          <Box position="absolute" top="-3px" bottom="-3px" width="3px" left={share(adjuster.at_mm)} bg={adjuster.healthy ? 'ink' : 'found'} />
+          <Box
+            position="absolute"
+            top="3px"
+            height="2px"
+            left="0"
+            width={share(adjuster.at_mm)}
+            bg={adjuster.healthy ? 'ink' : 'found'}
+          />
+          <Box
+            position="absolute"
+            top="-3px"
+            bottom="-3px"
+            width="3px"
+            left={share(adjuster.at_mm)}
+            bg={adjuster.healthy ? 'ink' : 'found'}
+          />
         </>
       )}
-      {adjuster.home_mm !== null && adjuster.touched && <Box position="absolute" top="9px" left={`calc(${share(adjuster.home_mm)} - 4px)`} borderInlineWidth="4px" borderInlineColor="transparent" borderBottomWidth="6px" borderBottomColor="found" />}
+      {adjuster.home_mm !== null && adjuster.touched && (
+        <Box
+          position="absolute"
+          top="9px"
+          left={`calc(${share(adjuster.home_mm)} - 4px)`}
+          borderInlineWidth="4px"
+          borderInlineColor="transparent"
+          borderBottomWidth="6px"
+          borderBottomColor="found"
+        />
+      )}
     </Box>
   );
 };

@@ -9,18 +9,23 @@ import { AdjusterGauge } from './AdjusterGauge';
 import { Carburettor, Grip, Lever, ReleaseArm } from './EndDrawings';
 import { type Slot, THREAD_SCALE } from './scale';
 
-const HEIGHT = 148;
+const HEIGHT = 128;
 const HAND = 176;
 const END = 92;
 const NARROWEST = 600;
-const WAVE = [46, 34, 66, 44] as const;
+const LEVEL = 44;
+const WAVE = [LEVEL, 30, 60, LEVEL] as const;
 
 /** Where each adjuster begins: one column each between hand and working end. */
 function slots(adjusters: readonly Adjuster[], width: number): readonly Slot[] {
   const column = (width - HAND - END) / adjusters.length;
   return adjusters.map((adjuster, n) => ({
-    x: HAND + column * n + (n === 0 && adjuster.kind === 'barrel' ? 0 : Math.max(10, (column - partLength(adjuster)) / 2)),
-    y: WAVE[n % WAVE.length] ?? 46,
+    x:
+      HAND +
+      column * n +
+      (n === 0 && adjuster.kind === 'barrel' ? 0 : Math.max(10, (column - partLength(adjuster)) / 2)),
+    // The last one lies level with the working end, so that the wire runs straight into it.
+    y: n === adjusters.length - 1 && n > 0 ? LEVEL : (WAVE[n % WAVE.length] ?? LEVEL),
   }));
 }
 
@@ -44,7 +49,11 @@ export const CableRun = () => {
       <Box ref={box}>
         <Drawing state={state} width={Math.max(NARROWEST, width)} />
       </Box>
-      <Grid templateColumns={{ base: '1fr', md: `${HAND}px repeat(${state.adjusters.length}, 1fr) ${END - 30}px` }} gap="2" alignItems="start">
+      <Grid
+        templateColumns={{ base: '1fr', md: `${HAND}px repeat(${state.adjusters.length}, 1fr) minmax(5.25rem, auto)` }}
+        gap="2"
+        alignItems="start"
+      >
         <PlayNow state={state} />
         {state.adjusters.map((adjuster) => (
           <AdjusterGauge key={adjuster.id} adjuster={adjuster} />
@@ -60,32 +69,43 @@ export const CableRun = () => {
 const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
   const { adjuster: chosen, option } = useBench();
   const at = slots(state.adjusters, width);
-  const end: Slot = { x: width - END + 44, y: 44 };
+  const end: Slot = { x: width - END + 44, y: LEVEL };
   const play = state.now.mm ?? state.found.mm;
   const share = play === null ? 0.4 : play / Math.max(1, (state.spec.band.high_mm ?? play) * 1.4);
   const Hand = state.hand.kind === 'lever' ? Lever : Grip;
   const Working = state.working_end === 'carburettor' ? Carburettor : ReleaseArm;
   const first = state.adjusters[0];
-  const starts: Slot = { x: HAND - 44, y: 44 };
+  const starts: Slot = { x: HAND - 44, y: LEVEL };
   return (
     <svg viewBox={`0 0 ${width} ${HEIGHT}`} width="100%" role="img" aria-label={spoken(state)}>
       <g transform="translate(8 30)">
         <Hand share={share} />
       </g>
-      {first !== undefined && at[0] !== undefined && <FirstPiece direct={first.kind === 'barrel'} from={starts} to={at[0]} />}
+      {first !== undefined && at[0] !== undefined && (
+        <FirstPiece direct={first.kind === 'barrel'} from={starts} to={at[0]} />
+      )}
       {state.adjusters.map((adjuster, n) => {
         const from = { x: (at[n]?.x ?? 0) + partLength(adjuster) - 2, y: at[n]?.y ?? 0 };
         const next = at[n + 1];
         if (next !== undefined) return <Conduit key={adjuster.id} d={bend(from, { x: next.x + 2, y: next.y })} />;
         return adjuster.kind === 'bracket_nuts' ? (
-          <chakra.path key={adjuster.id} d={`M${from.x} ${from.y}L${end.x - 40} ${end.y}`} stroke="action" strokeWidth="3" />
+          <chakra.path
+            key={adjuster.id}
+            d={`M${from.x} ${from.y}L${end.x - 40} ${end.y}`}
+            stroke="action"
+            strokeWidth="3"
+          />
         ) : (
           <Conduit key={adjuster.id} d={bend(from, { x: end.x - 40, y: end.y })} />
         );
       })}
       {state.adjusters.map((adjuster, n) => (
         <chakra.g key={adjuster.id} color="ink" transform={`translate(${at[n]?.x ?? 0} ${at[n]?.y ?? 0})`}>
-          <AdjusterDrawing adjuster={adjuster} chosen={adjuster.id === chosen?.id && option?.turns != null && state.next.kind === 'move'} ghost={ghostOf(adjuster, chosen, option?.turns ?? null, state)} />
+          <AdjusterDrawing
+            adjuster={adjuster}
+            chosen={adjuster.id === chosen?.id && option?.turns != null && state.next.kind === 'move'}
+            ghost={ghostOf(adjuster, chosen, option?.turns ?? null, state)}
+          />
         </chakra.g>
       ))}
       <g transform={`translate(${end.x} ${end.y})`}>
@@ -96,8 +116,17 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
 };
 
 /** How far the chosen adjuster's thread would grow with the next move, in drawing units. */
-const ghostOf = (adjuster: Adjuster, chosen: Adjuster | null, turns: number | null, state: BenchState): number | null =>
-  adjuster.id !== chosen?.id || turns === null || adjuster.pitch_mm === null || adjuster.at_mm === null || state.next.kind !== 'move'
+const ghostOf = (
+  adjuster: Adjuster,
+  chosen: Adjuster | null,
+  turns: number | null,
+  state: BenchState,
+): number | null =>
+  adjuster.id !== chosen?.id ||
+  turns === null ||
+  adjuster.pitch_mm === null ||
+  adjuster.at_mm === null ||
+  state.next.kind !== 'move'
     ? null
     : turns * adjuster.pitch_mm * THREAD_SCALE;
 
@@ -131,12 +160,16 @@ const PlayNow = ({ state }: { state: BenchState }) => {
           mm
         </Box>
       </Box>
-      <Box textStyle="small">{older ? 'found; not read since' : shown === null ? 'not read yet' : `play at the ${state.spec.point_label}`}</Box>
+      <Box textStyle="small">
+        {older ? 'found; not read since' : shown === null ? 'not read yet' : `play at the ${state.spec.point_label}`}
+      </Box>
     </Box>
   );
 };
 
 const spoken = (state: BenchState): string => {
-  const threads = state.adjusters.map((adjuster) => `${adjuster.name} ${adjuster.at_mm === null ? 'not measured' : `${mm(adjuster.at_mm)} mm out`}`);
+  const threads = state.adjusters.map(
+    (adjuster) => `${adjuster.name} ${adjuster.at_mm === null ? 'not measured' : `${mm(adjuster.at_mm)} mm out`}`,
+  );
   return `${state.hand.name}, ${threads.join(', ')}, ${state.working_end}`;
 };

@@ -13,9 +13,26 @@ export const Lever = ({ share }: { share: number }) => {
     <g>
       <chakra.rect x="0" y="-12" width="122" height="24" rx="12" fill="steel.dark" />
       <chakra.rect x="0" y="-12" width="78" height="24" rx="12" fill="ink" />
-      <chakra.path d={`M118 26Q70 ${restY - 30} ${restX} ${restY}`} stroke="steel.mid" strokeWidth="11" strokeLinecap="round" fill="none" />
-      <chakra.path d={`M118 26Q66 ${pullY - 24} ${pullX} ${pullY}`} stroke="action" strokeWidth="2.5" strokeDasharray="3 4" fill="none" />
-      <chakra.path d={`M${restX - 5} ${restY - 4}A112 112 0 0 1 ${pullX - 5} ${pullY + 3}`} stroke="action" strokeWidth="3" fill="none" />
+      <chakra.path
+        d={`M118 26Q70 ${restY - 30} ${restX} ${restY}`}
+        stroke="steel.mid"
+        strokeWidth="11"
+        strokeLinecap="round"
+        fill="none"
+      />
+      <chakra.path
+        d={`M118 26Q66 ${pullY - 24} ${pullX} ${pullY}`}
+        stroke="action"
+        strokeWidth="2.5"
+        strokeDasharray="3 4"
+        fill="none"
+      />
+      <chakra.path
+        d={`M${restX - 5} ${restY - 4}A112 112 0 0 1 ${pullX - 5} ${pullY + 3}`}
+        stroke="action"
+        strokeWidth="3"
+        fill="none"
+      />
       <chakra.circle cx="120" cy="14" r="17" fill="steel.dark" />
       <chakra.circle cx="120" cy="14" r="6" fill="steel.light" />
     </g>
@@ -34,7 +51,11 @@ export const Grip = ({ share }: { share: number }) => {
       <chakra.circle cx="70" cy="26" r="29" fill="steel.mid" stroke="ink" strokeWidth="1.5" />
       <chakra.circle cx="70" cy="26" r="15" fill="ink" />
       <chakra.path d={`M${x1} ${y1}A50 50 0 0 1 ${x2} ${y2}`} stroke="action" strokeWidth="4" fill="none" />
-      <chakra.path d={`M${at(-0.9, 43).join(' ')}L${at(-0.9, 56).join(' ')}M${at(-0.9 + sweep, 43).join(' ')}L${at(-0.9 + sweep, 56).join(' ')}`} stroke="action" strokeWidth="2" />
+      <chakra.path
+        d={`M${at(-0.9, 43).join(' ')}L${at(-0.9, 56).join(' ')}M${at(-0.9 + sweep, 43).join(' ')}L${at(-0.9 + sweep, 56).join(' ')}`}
+        stroke="action"
+        strokeWidth="2"
+      />
       <chakra.path d="M70 -3H132V-3" stroke="action" strokeWidth="3" fill="none" />
       <chakra.circle cx="70" cy="-3" r="4.5" fill="action" />
     </g>

@@ -36,7 +36,8 @@ export const Checklist = ({ stage: key }: { stage: StageKey }) => {
   );
 };
 
-const markOf = (item: Item, kept: boolean): MarkKind => (kept ? 'cant_tell' : item.failed ? 'wrong' : item.done ? 'inside' : 'to_do');
+const markOf = (item: Item, kept: boolean): MarkKind =>
+  kept ? 'cant_tell' : item.failed ? 'wrong' : item.done ? 'inside' : 'to_do';
 
 const CheckLine = ({ item }: { item: Item }) => {
   const { item: asked, turnTo, mayWrite, kept } = useBench();

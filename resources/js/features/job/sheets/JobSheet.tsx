@@ -4,8 +4,7 @@ import type { Judged } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { mm, trimmed, withUncertainty } from '../../../lib/figures';
-import { counted } from '../../../lib/figures';
+import { counted, mm, trimmed, withUncertainty } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
 import { useBench } from '../useBench';
 
@@ -25,7 +24,8 @@ export const JobSheet = () => {
         </chakra.a>
       </Flex>
       <Box textStyle="small" marginBottom="3">
-        {job.machine.tag} {job.control.name.toLowerCase()}, {job.machine.name}, {counted(job.machine.usage)} {job.machine.usage_unit}, opened {moment(job.opened_at)}
+        {job.machine.tag} {job.control.name.toLowerCase()}, {job.machine.name}, {counted(job.machine.usage)}{' '}
+        {job.machine.usage_unit}, opened {moment(job.opened_at)}
       </Box>
       {state.by_choice !== null && (
         <Box bg="amber.wash" borderRadius="md" padding="3" marginBottom="3">
@@ -54,7 +54,8 @@ export const JobSheet = () => {
             .filter((adjuster) => adjuster.at_mm !== null)
             .map((adjuster) => (
               <Box key={adjuster.id}>
-                {adjuster.name} {adjuster.home_mm === null ? '?' : mm(adjuster.home_mm)} → {mm(adjuster.at_mm ?? 0)} of {trimmed(adjuster.travel_mm)} mm
+                {adjuster.name} {adjuster.home_mm === null ? '?' : mm(adjuster.home_mm)} → {mm(adjuster.at_mm ?? 0)} of{' '}
+                {trimmed(adjuster.travel_mm)} mm
               </Box>
             ))}
         </Entry>

@@ -22,13 +22,16 @@ export const Poses = () => {
         </Heading>
         <Box textStyle="small">
           {bandText(state.spec.band)} mm in every pose
-          {state.working_band !== null && `, so ${bandText({ low_mm: round(state.working_band.low_mm), high_mm: round(state.working_band.high_mm) })} straight`}
+          {state.working_band !== null &&
+            `, so ${bandText({ low_mm: round(state.working_band.low_mm), high_mm: round(state.working_band.high_mm) })} straight`}
         </Box>
       </Flex>
       <Grid templateColumns="repeat(3, 1fr)" gap="2">
-        {[...state.poses].sort((a, b) => turns[a.pose] - turns[b.pose]).map((pose) => (
-          <PoseCard key={pose.pose} pose={pose} />
-        ))}
+        {[...state.poses]
+          .sort((a, b) => turns[a.pose] - turns[b.pose])
+          .map((pose) => (
+            <PoseCard key={pose.pose} pose={pose} />
+          ))}
       </Grid>
     </Sheet>
   );
@@ -66,7 +69,9 @@ const PoseCard = ({ pose }: { pose: PoseReading }) => {
       <Box fontSize="sm">
         <VerdictChip judged={pose.mm === null ? { verdict: 'unread', sentence: 'Not read' } : pose} />
       </Box>
-      {pose.pose !== 'straight' && pose.offset_read && pose.mm !== null && <Box textStyle="small">{change(pose.offset_mm)} against straight</Box>}
+      {pose.pose !== 'straight' && pose.offset_read && pose.mm !== null && (
+        <Box textStyle="small">{change(pose.offset_mm)} against straight</Box>
+      )}
       {here
         .filter((one) => one.kind === 'answer')
         .map((one) => (
@@ -83,7 +88,7 @@ const PoseCard = ({ pose }: { pose: PoseReading }) => {
 
 /** Handlebar and front wheel from above. */
 const Bars = ({ pose }: { pose: PoseKey }) => (
-  <chakra.svg viewBox="-60 -34 120 68" width="100%" maxWidth="8.5rem" marginInline="auto" aria-hidden="true">
+  <chakra.svg viewBox="-64 -46 128 92" width="100%" maxWidth="8.5rem" marginInline="auto" aria-hidden="true">
     <chakra.path d="M0 6V32" stroke="steel.light" strokeWidth="16" strokeLinecap="round" />
     <g transform={`rotate(${turns[pose]})`}>
       <chakra.rect x="-5" y="-33" width="10" height="26" rx="5" fill="steel.mid" />

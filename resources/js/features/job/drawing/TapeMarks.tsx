@@ -1,0 +1,214 @@
+import { chakra } from '@chakra-ui/react';
+import type { Judged } from '../../../api/jobs';
+import type { Band as SpecBand } from '../../../api/shapes';
+import { MarkShape } from '../../../components/Marks';
+import { bandText, mm, trimmed } from '../../../lib/figures';
+import { useBench } from '../useBench';
+
+const TOP = 26;
+const BAND_HEIGHT = 46;
+export const HEIGHT = TOP + BAND_HEIGHT + 28;
+export const EDGE = 14;
+
+/** From millimetres to drawing units along the tape. */
+type Place = (value: number) => number;
+
+export type Prediction = { mm: number; low_mm: number | null; high_mm: number | null; word: string };
+
+/** Ticks a person can count: ones, twos or fives, with a figure at every fifth or so. */
+export function ticks(most: number): { small: number; large: number } {
+  if (most <= 4) return { small: 0.2, large: 1 };
+  if (most <= 12) return { small: 0.5, large: 1 };
+  if (most <= 40) return { small: 1, large: 5 };
+  return { small: 5, large: 20 };
+}
+
+const steps = (step: number, most: number) =>
+  Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, n) => n * step);
+
+export const Scale = ({ x, most }: { x: Place; most: number }) => {
+  const { small, large } = ticks(most);
+  const isLong = (value: number) => Math.abs(value / large - Math.round(value / large)) < 1e-6;
+  return (
+    <g>
+      {steps(small, most).map((value) => (
+        <chakra.path
+          key={value}
+          d={`M${x(value)} ${TOP + BAND_HEIGHT}v${isLong(value) ? -17 : -9}`}
+          stroke="ink"
+          strokeWidth={isLong(value) ? 1.6 : 1}
+          opacity={isLong(value) ? 1 : 0.55}
+        />
+      ))}
+      {steps(large, most).map((value) => (
+        <chakra.text key={value} x={x(value)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="ink">
+          {trimmed(value)}
+        </chakra.text>
+      ))}
+    </g>
+  );
+};
+
+type BandProps = { from: number; to: number; band: SpecBand; labelAtEnd: boolean };
+
+export const Band = ({ from, to, band, labelAtEnd }: BandProps) => (
+  <g>
+    <chakra.rect x={from} y={TOP} width={Math.max(0, to - from)} height={BAND_HEIGHT} fill="petrol.wash" />
+    <Hatch from={from} to={to} />
+    {band.low_mm !== null && <Edge at={from} />}
+    {band.high_mm !== null && <Edge at={to} />}
+    <chakra.text
+      x={labelAtEnd ? to - 4 : from + 4}
+      y={TOP - 9}
+      textAnchor={labelAtEnd ? 'end' : 'start'}
+      fontSize="14"
+      fontWeight="bold"
+      fill="petrol.text"
+    >
+      spec {bandText(band)}
+    </chakra.text>
+  </g>
+);
+
+const Edge = ({ at }: { at: number }) => (
+  <chakra.path d={`M${at} ${TOP - 5}V${TOP + BAND_HEIGHT + 5}`} stroke="inside" strokeWidth="3" />
+);
+
+export const TornTape = ({ width }: { width: number }) => {
+  const teeth = [0, 0.18, 0.36, 0.55, 0.74, 0.9, 1].map(
+    (share, n) => [n % 2 === 0 ? 0 : 4, TOP + share * BAND_HEIGHT] as const,
+  );
+  const left = teeth.map(([dx, y]) => `${2 + dx} ${y}`);
+  const right = [...teeth].reverse().map(([dx, y]) => `${width - 2 - dx} ${y}`);
+  return <chakra.path d={`M${left.join('L')}L${right.join('L')}Z`} fill="paper.tape" stroke="paper.tapeEdge" />;
+};
+
+const Hatch = ({ from, to }: { from: number; to: number }) => {
+  const lines = [];
+  for (let x = from - BAND_HEIGHT; x < to; x += 11) {
+    const [x1, x2] = [Math.max(from, x), Math.min(to, x + BAND_HEIGHT)];
+    if (x2 > x1) lines.push(`M${x1} ${TOP + BAND_HEIGHT - (x1 - x)}L${x2} ${TOP + BAND_HEIGHT - (x2 - x)}`);
+  }
+  return <chakra.path d={lines.join('')} stroke="inside" strokeWidth="1" opacity="0.28" />;
+};
+
+/** The part of the band that the straight pose must keep, so that every pose stays inside. */
+export const WorkingBand = ({ x, crowded }: { x: Place; crowded: boolean }) => {
+  const { state } = useBench();
+  const working = state.working_band;
+  const { band } = state.spec;
+  if (working === null || (working.low_mm === band.low_mm && working.high_mm === band.high_mm)) return null;
+  const from = x(working.low_mm ?? 0);
+  const to = working.high_mm === null ? x(band.high_mm ?? 0) : x(working.high_mm);
+  return (
+    <g>
+      <chakra.path
+        d={`M${from} ${TOP + 3}v6M${to} ${TOP + 3}v6M${from} ${TOP + 6}H${to}`}
+        stroke="petrol.text"
+        strokeWidth="2"
+        fill="none"
+      />
+      {to - from > 120 && !crowded && (
+        <chakra.text x={to - 2} y={TOP - 9} fontSize="13" textAnchor="end" fill="petrol.text">
+          straight {trimmed(Number((working.low_mm ?? 0).toFixed(1)))}–
+          {trimmed(Number((working.high_mm ?? 0).toFixed(1)))}
+        </chakra.text>
+      )}
+    </g>
+  );
+};
+
+type FoundProps = { at: number; judged: Judged; x: Place; width: number };
+
+export const Found = ({ at, judged, x, width }: FoundProps) => (
+  <g data-tape="found">
+    <Spread judged={judged} x={x} y={TOP + 12} fill="found" />
+    <g transform={`translate(${at} ${TOP + 12})`}>
+      <MarkShape kind="found" r={7} />
+    </g>
+    <chakra.text
+      x={Math.min(width - 4, Math.max(4, at))}
+      y={TOP - 9}
+      textAnchor={at > width - 60 ? 'end' : at < 50 ? 'start' : 'middle'}
+      fontSize="14"
+      fontWeight="bold"
+      fill="ink"
+    >
+      found {mm(judged.mm ?? 0)}
+    </chakra.text>
+  </g>
+);
+
+export const Now = ({ judged, mm: value, x }: { judged: Judged; mm: number; x: Place }) => (
+  <g data-tape="now">
+    <Spread judged={judged} x={x} y={TOP + 24} fill="ink" />
+    <g transform={`translate(${x(value)} ${TOP + 24})`}>
+      <MarkShape kind="now" r={7} />
+    </g>
+    <Label x={x(value) + 14} y={TOP + 29} anchor="start">
+      now {mm(value)}
+    </Label>
+  </g>
+);
+
+const Spread = ({ judged, x, y, fill }: { judged: Judged; x: Place; y: number; fill: string }) => {
+  if (judged.mm === null || judged.expanded_mm === null) return null;
+  const from = x(Math.max(0, judged.mm - judged.expanded_mm));
+  return (
+    <chakra.rect
+      x={from}
+      y={y - 5}
+      width={x(judged.mm + judged.expanded_mm) - from}
+      height="10"
+      fill={fill}
+      opacity="0.25"
+    />
+  );
+};
+
+type LabelProps = { x: number; y: number; anchor: 'start' | 'middle' | 'end'; children: React.ReactNode };
+
+const Label = ({ x, y, anchor, children }: LabelProps) => (
+  <chakra.text
+    x={x}
+    y={y}
+    textAnchor={anchor}
+    fontSize="14"
+    fontWeight="bold"
+    fill="ink"
+    stroke="sheet"
+    strokeWidth="3"
+    paintOrder="stroke"
+  >
+    {children}
+  </chakra.text>
+);
+
+type PredictedProps = { x: Place; next: Prediction; from: number | null; bandFrom: number };
+
+export const Predicted = ({ x, next, from, bandFrom }: PredictedProps) => {
+  const at = x(next.mm);
+  const y = TOP + 24;
+  const edge = Math.min(at - 12, next.low_mm === null ? at : x(next.low_mm) - 7);
+  const far = Math.max(at + 12, next.high_mm === null ? at : x(next.high_mm) + 7);
+  const free = (a: number, b: number) => from === null || x(from) < a - 12 || x(from) > b + 12;
+  const onLeft = edge - 72 > 4 && (edge - 72 > bandFrom || edge < bandFrom) && free(edge - 72, edge);
+  return (
+    <g data-tape="next">
+      {next.low_mm !== null && next.high_mm !== null && (
+        <chakra.path
+          d={`M${x(next.low_mm)} ${y}H${x(next.high_mm)}M${x(next.low_mm)} ${y - 4}v8M${x(next.high_mm)} ${y - 4}v8`}
+          stroke="action"
+          strokeWidth="2"
+          fill="none"
+        />
+      )}
+      <g transform={`translate(${at} ${y})`}>
+        <MarkShape kind="next" r={8} />
+      </g>
+      <Label x={onLeft ? edge : far} y={y + 5} anchor={onLeft ? 'end' : 'start'}>
+        {next.word} {mm(next.mm)}
+      </Label>
+    </g>
+  );
+};
