@@ -146,9 +146,6 @@ final class Replay
         if ($last !== null && (! $reading->repeats($last) || $crossed !== $this->gatheringCrossed)) {
             $this->finishGroup();
         }
-        if ($crossed && $this->gathering === []) {
-            $this->stretch++;
-        }
         $this->gatheringCrossed = $crossed;
         $this->gathering[] = $reading;
     }

@@ -11,7 +11,8 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Spec;
 
 /**
- * From reading groups to belief. Only groups at the spec's own point, straight, in its conditions and not taut teach;
+ * From reading groups to belief. Only groups at the spec's own point, straight, in its conditions, not taut, and read
+ * by someone who had seen every move teach;
  * a broken comparison starts the level anew and keeps what was learned of R.
  */
 final readonly class Learning
@@ -60,7 +61,7 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $reading->point === $spec->aim->point && $reading->pose === Pose::Straight && ! $group->isTaut()
+        return $reading->point === $spec->aim->point && $reading->pose === Pose::Straight && ! $group->isTaut() && ! $group->crossed
             && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
     }
 

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Learning;
+
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Learning\Surprise;
+use VividPull\Core\Learning\TaughtPlay;
+use VividPull\Core\Statistics\NormalDistribution;
+use VividPull\Core\Tests\Support\Chance;
+
+final class TaughtPlayTest extends TestCase
+{
+    public function test_one_reading_places_it_and_teaches_nothing_of_the_ratio(): void
+    {
+        $play = self::after(TaughtPlay::startingFrom(RatioPrior::of(log(3.5), 0.1), 0.0), [[0.0, 25.0]]);
+        self::assertTrue($play->isPlaced());
+        self::assertFalse($play->hasLearned());
+        // E[R] of a log-normal is e^(m + k²/2).
+        self::assertEqualsWithDelta(3.5 * exp(0.005), $play->ratio(), 1e-6);
+        self::assertEqualsWithDelta(25.0, $play->expected(0.0), 1e-12);
+    }
+
+    public function test_two_settings_teach_the_ratio(): void
+    {
+        // 1.25 mm of slack taken away brought 25.3 down to 20.9: 3.52 mm of play for one of conduit.
+        $play = self::after(TaughtPlay::startingFrom(RatioPrior::of(log(3.0), 0.5), 0.0), [[0.0, 25.3], [-1.25, 20.9]], 0.05);
+        // Each reading ± 0.05: the slope ± √2 × 0.05 / 1.25.
+        self::assertEqualsWithDelta(4.4 / 1.25, $play->ratio(), 0.057);
+        self::assertEqualsWithDelta(20.9 - 3.52, $play->expected(-1.0), 0.1);
+    }
+
+    /** The grid against a plain sum over 20 001 values of ln R: the same model, worked out the long way. */
+    public function test_the_grid_agrees_with_brute_integration(): void
+    {
+        $seed = 77;
+        $chance = new Chance($seed);
+        for ($case = 0; $case < 40; $case++) {
+            $prior = RatioPrior::of(log($chance->between(0.8, 5.0)), [0.1, 0.3, 0.5][$case % 3]);
+            $readings = [];
+            for ($n = $chance->whole(2, 5), $x = 0.0; $n > 0; $n--) {
+                $readings[] = [$x, 12.0 + $chance->between(0.95, 1.05) * exp($prior->ln) * $x + $chance->between(-0.2, 0.2)];
+                $x += $chance->between(-1.5, 1.5);
+            }
+            $play = self::after(TaughtPlay::startingFrom($prior, 0.0), $readings, 0.3);
+            $here = $readings[count($readings) - 1][0];
+            [$ratio, $below] = self::integrated($prior, $readings, 0.3, $here - 0.7, 12.0);
+            self::assertEqualsWithDelta($ratio, $play->ratio(), 2e-3 * $ratio, "seed {$seed}, case {$case}");
+            self::assertEqualsWithDelta($below, $play->chanceBetween(-INF, 12.0, -0.7, 0.0), 2e-3, "seed {$seed}, case {$case}");
+        }
+    }
+
+    public function test_the_range_holds_the_share_it_says(): void
+    {
+        $play = self::after(TaughtPlay::startingFrom(RatioPrior::of(log(3.5), 0.3), 0.0), [[0.0, 25.0], [-0.6, 23.1]]);
+        [$low, $high] = $play->range(0.95, -1.0, 0.2);
+        self::assertEqualsWithDelta(0.95, $play->chanceBetween($low, $high, -1.0, 0.2), 1e-3);
+        self::assertEqualsWithDelta(0.025, $play->chanceBetween(-INF, $low, -1.0, 0.2), 1e-3);
+    }
+
+    public function test_a_reading_that_cannot_be_is_a_surprise_and_teaches_nothing(): void
+    {
+        $play = self::after(TaughtPlay::startingFrom(RatioPrior::of(log(3.5), 0.1), 0.0), [[0.0, 25.0]]);
+        $answer = $play->after(-1.25)->given(29.4, 0.2);
+        self::assertInstanceOf(Surprise::class, $answer);
+        self::assertEqualsWithDelta(25.0 - 3.5 * exp(0.005) * 1.25, $answer->expected, 1e-6);
+        self::assertSame(29.4, $answer->found);
+        self::assertInstanceOf(TaughtPlay::class, $play->after(-1.25)->given(20.5, 0.2));
+    }
+
+    public function test_the_order_of_the_readings_does_not_matter(): void
+    {
+        $prior = RatioPrior::of(log(3.0), 0.3);
+        $one = self::after(TaughtPlay::startingFrom($prior, 0.0), [[0.0, 25.0], [-1.0, 21.4], [-1.5, 19.8]]);
+        $other = self::after(TaughtPlay::startingFrom($prior, 0.0), [[-1.5, 19.8], [0.0, 25.0], [-1.0, 21.4]]);
+        self::assertEqualsWithDelta($one->ratio(), $other->ratio(), 1e-9);
+        self::assertEqualsWithDelta($one->expected(-1.0), $other->expected(-1.5), 1e-9, 'one stands at −1.5 and the other at −1.0: both come to −2.5');
+    }
+
+    public function test_what_was_taught_is_handed_on_wider(): void
+    {
+        $taught = RatioPrior::of(log(3.5), 0.06)->forNextJob();
+        self::assertEqualsWithDelta(sqrt(0.06 ** 2 + 0.05 ** 2), $taught->spread, 1e-12);
+    }
+
+    /** @param  list<array{float, float}>  $readings  slack given since the start, and the reading there */
+    private static function after(TaughtPlay $play, array $readings, float $standard = 0.2): TaughtPlay
+    {
+        $at = 0.0;
+        foreach ($readings as [$slack, $mm]) {
+            $answer = $play->after($slack - $at)->given($mm, $standard);
+            self::assertInstanceOf(TaughtPlay::class, $answer);
+            [$play, $at] = [$answer, $slack];
+        }
+
+        return $play;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $readings
+     * @return array{float, float} E[R], and P(play at x < edge)
+     */
+    private static function integrated(RatioPrior $prior, array $readings, float $u, float $x, float $edge): array
+    {
+        $n = count($readings);
+        $meanX = array_sum(array_column($readings, 0)) / $n;
+        $meanY = array_sum(array_column($readings, 1)) / $n;
+        [$total, $ratio, $below] = [0.0, 0.0, 0.0];
+        for ($i = -10_000; $i <= 10_000; $i++) {
+            $r = exp($prior->ln + $prior->spread * 5 * $i / 10_000);
+            $squares = 0.0;
+            foreach ($readings as [$slack, $mm]) {
+                $squares += ($mm - $meanY - $r * ($slack - $meanX)) ** 2;
+            }
+            $weight = exp(-0.5 * (5 * $i / 10_000) ** 2 - 0.5 * $squares / $u ** 2);
+            $total += $weight;
+            $ratio += $weight * $r;
+            $below += $weight * NormalDistribution::cumulative(($edge - $meanY - $r * ($x - $meanX)) / ($u / sqrt($n)));
+        }
+
+        return [$ratio / $total, $below / $total];
+    }
+}

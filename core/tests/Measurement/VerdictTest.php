@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Measurement;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Measurement\InstrumentKind;
+use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Measurement\Uncertainty;
+use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Spec\SpecBand;
+
+final class VerdictTest extends TestCase
+{
+    /** @return iterable<string, array{float, VerdictKind}> */
+    public static function readings(): iterable
+    {
+        // u = 0.2: the guarded edges lie 1.645 × 0.2 = 0.329 mm inside and outside of 10 and 20.
+        yield 'well inside' => [15.0, VerdictKind::Inside];
+        yield 'just inside the guarded low edge' => [10.33, VerdictKind::Inside];
+        yield 'just short of it' => [10.32, VerdictKind::CantTell];
+        yield 'on the low edge itself' => [10.0, VerdictKind::CantTell];
+        yield 'just above the sure low outside' => [9.68, VerdictKind::CantTell];
+        yield 'surely too tight' => [9.67, VerdictKind::TooTight];
+        yield 'just inside the guarded high edge' => [19.67, VerdictKind::Inside];
+        yield 'on the high edge itself' => [20.0, VerdictKind::CantTell];
+        yield 'surely too loose' => [20.33, VerdictKind::TooLoose];
+        yield 'nothing at all' => [0.0, VerdictKind::Taut];
+    }
+
+    #[DataProvider('readings')]
+    public function test_guarded_verdicts_keep_clear_of_the_edges(float $mean, VerdictKind $kind): void
+    {
+        self::assertSame($kind, self::judge($mean, DecisionRule::Guarded)->kind);
+    }
+
+    public function test_the_plain_rule_goes_by_the_mean(): void
+    {
+        self::assertSame(VerdictKind::Inside, self::judge(10.0, DecisionRule::Plain)->kind);
+        self::assertSame(VerdictKind::TooTight, self::judge(9.99, DecisionRule::Plain)->kind);
+        self::assertSame(VerdictKind::Inside, self::judge(20.0, DecisionRule::Plain)->kind);
+    }
+
+    public function test_the_sentence_says_by_how_much(): void
+    {
+        self::assertSame('Outside: too loose by 5.3', self::judge(25.3, DecisionRule::Guarded)->sentence);
+        self::assertSame('Outside: too tight by 2.0', self::judge(8.0, DecisionRule::Guarded)->sentence);
+        self::assertSame("Can't tell: 50 % chance of inside", self::judge(10.0, DecisionRule::Guarded)->sentence);
+    }
+
+    public function test_the_chance_is_always_given(): void
+    {
+        self::assertEqualsWithDelta(0.5, self::judge(20.0, DecisionRule::Guarded)->chanceInside, 1e-9);
+        self::assertGreaterThan(0.999, self::judge(15.0, DecisionRule::Guarded)->chanceInside);
+    }
+
+    public function test_looser_readings_never_go_from_too_loose_back_to_inside(): void
+    {
+        $order = [VerdictKind::Taut, VerdictKind::TooTight, VerdictKind::CantTell, VerdictKind::Inside, VerdictKind::CantTell, VerdictKind::TooLoose];
+        $seen = [];
+        for ($mm = 0.0; $mm <= 30.0; $mm += 0.05) {
+            $kind = self::judge($mm, DecisionRule::Guarded)->kind;
+            if ($seen === [] || $kind !== $seen[count($seen) - 1]) {
+                $seen[] = $kind;
+            }
+        }
+        self::assertSame($order, $seen);
+    }
+
+    public function test_a_one_sided_band_has_one_edge(): void
+    {
+        $atMost = SpecBand::between(null, 1.6);
+        self::assertSame(VerdictKind::Inside, self::judge(0.5, DecisionRule::Guarded, $atMost, 0.05)->kind);
+        self::assertSame(VerdictKind::TooLoose, self::judge(2.0, DecisionRule::Guarded, $atMost, 0.05)->kind);
+        $atLeast = SpecBand::between(2.0, null);
+        self::assertSame(VerdictKind::Inside, self::judge(40.0, DecisionRule::Guarded, $atLeast)->kind);
+        self::assertSame(VerdictKind::TooTight, self::judge(1.0, DecisionRule::Guarded, $atLeast)->kind);
+    }
+
+    private static function judge(float $mean, DecisionRule $rule, ?SpecBand $band = null, float $u = 0.2): Verdict
+    {
+        $instrument = Instrument::of('i', 'i', InstrumentKind::Caliper, 1e-6, 100, null);
+        $found = Uncertainty::ofReadings([$mean], $instrument, Repeatability::pooled($u, 1e9), 1e-6);
+
+        return Verdict::of($found, $band ?? SpecBand::between(10.0, 20.0), $rule, static fn (): string => 'advice');
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Planning;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Measurement\Conformity;
+use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Planning\AdjusterAdvice;
+use VividPull\Core\Planning\AdviceKind;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Tests\Support\Chance;
+use VividPull\Core\Tests\Support\TestJob;
+
+final class NextMoveTest extends TestCase
+{
+    public function test_too_loose_is_taken_up_towards_the_target(): void
+    {
+        $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5);
+        $advice = self::advice($job);
+        // 25.33 − 15 = 10.33 mm at 3.4737 × 1.25 = 4.342 mm a turn: 2.38 turns, so 2 turns and 2 flats.
+        self::assertSame(Turns::of(2, 2)->count, $advice->steps?->count);
+        self::assertEqualsWithDelta(15.2, $advice->expected, 0.1);
+        // It stood 2 turns out of 8.8: 8.8 − 4.333 turns of 1.25 mm are left.
+        self::assertMatchesRegularExpression('/^perch barrel, out 2 turns and 2 flats; expect 15\.2 mm \(\d+\.\d to \d+\.\d\); 5\.6 mm of thread left after\.$/', $advice->sentence);
+    }
+
+    public function test_too_tight_is_given_slack(): void
+    {
+        $advice = self::advice(TestJob::clutch()->ready()->read(6, 6, 6.5));
+        self::assertSame('in', $advice->steps->count < 0 ? 'in' : 'out');
+    }
+
+    public function test_a_screw_that_gives_slack_when_turned_out_goes_the_other_way(): void
+    {
+        $run = TestJob::clutchRun(['sense' => 'out_gives_slack']);
+        $advice = self::advice(TestJob::clutch(run: $run)->ready()->read(25.5, 25, 25.5));
+        self::assertLessThan(0, $advice->steps?->count);
+    }
+
+    /** @return iterable<string, array{string, float}> */
+    public static function policies(): iterable
+    {
+        yield 'middle is halfway' => ['middle', 15.0];
+        yield 'crisp is the low quarter' => ['crisp', 12.5];
+        yield 'loose is the high quarter' => ['loose', 17.5];
+    }
+
+    #[DataProvider('policies')]
+    public function test_the_policy_moves_the_target_at_once(string $policy, float $target): void
+    {
+        $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line("aim {$policy}");
+        self::assertEqualsWithDelta($target, $job->state->next()->target, 1e-12);
+        // A flat is 0.72 mm, and near an edge the sure side wins.
+        self::assertEqualsWithDelta($target, self::advice($job)->expected, 0.72);
+    }
+
+    public function test_inside_the_one_thing_to_do_is_to_prove_it(): void
+    {
+        self::assertSame(PlanKind::Prove, TestJob::clutch()->ready()->read(15, 15, 15)->state->next()->kind);
+    }
+
+    public function test_after_a_move_a_reading_is_due(): void
+    {
+        $next = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->state->next();
+        self::assertSame(PlanKind::Read, $next->kind);
+        self::assertSame('Moved: pull it fully three times and read it.', $next->sentence);
+    }
+
+    public function test_an_unknown_position_claims_no_thread_and_moves_one_turn_at_most(): void
+    {
+        $job = TestJob::clutch(standing: TestJob::standing(['perch' => null, 'bracket' => null]));
+        while (($item = $job->state->progress->asks()) !== null && $item->key !== 'thread:perch') {
+            $job->line($item->key === 'condition' ? 'cold' : 'ok');
+        }
+        $advice = self::advice($job->read(25.5, 25, 25.5));
+        self::assertNull($advice->threadLeft);
+        self::assertLessThanOrEqual(Turns::PER_TURN, abs($advice->steps->count ?? 0));
+    }
+
+    public function test_a_thread_that_is_used_up_says_so_and_the_other_end_takes_over(): void
+    {
+        $job = TestJob::clutch(standing: TestJob::standing(['perch' => 8.5, 'bracket' => 2.0]))->ready()->read(25.5, 25, 25.5);
+        $options = $job->state->next()->options;
+        self::assertSame(AdviceKind::OutOfThread, $options['perch']->kind);
+        self::assertStringContainsString('not enough thread to take up the slack', $options['perch']->sentence);
+        self::assertSame('bracket', $job->state->next()->recommended);
+    }
+
+    public function test_when_nothing_reaches_the_band_it_says_which_limit_and_what_that_means(): void
+    {
+        $next = TestJob::clutch(standing: TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))->ready()->read(28, 28, 28)->state->next();
+        self::assertSame(PlanKind::OutOfThread, $next->kind);
+        self::assertNull($next->recommended);
+        self::assertStringContainsString('Suspect a wrong or stretched cable', $next->sentence);
+    }
+
+    public function test_a_one_sided_band_takes_the_smallest_good_move(): void
+    {
+        $job = TestJob::clutch(['aim' => ['low_mm' => 5, 'high_mm' => null]])->ready()->read(2, 2, 2);
+        $advice = self::advice($job);
+        self::assertNull($job->state->next()->target);
+        self::assertGreaterThanOrEqual(5.0, $advice->expected);
+        self::assertLessThan(5.0 + 3.5 * 1.25, $advice->expected);
+    }
+
+    /** Every whole-flat position tried one after the other must come to the same move. */
+    public function test_the_move_agrees_with_brute_force(): void
+    {
+        $seed = 4711;
+        $chance = new Chance($seed);
+        for ($case = 0; $case < 60; $case++) {
+            $low = (float) $chance->whole(4, 14);
+            $band = SpecBand::between($low, $low + $chance->whole(3, 10));
+            $start = $chance->whole(0, 1) === 0 ? $band->ceiling() + $chance->between(1.5, 8) : max(1.5, $low - $chance->between(1.5, 6));
+            $at = $chance->whole(0, 48) / 6;
+            $job = TestJob::clutch(['aim' => ['low_mm' => $low, 'high_mm' => $band->high]], standing: TestJob::standing(['perch' => $at, 'bracket' => 6.0]))
+                ->ready()->read(round($start, 1), round($start, 1), round($start + 0.2, 1));
+            $advice = $job->state->next()->options['perch'] ?? null;
+            if ($job->state->next()->kind === PlanKind::Decide || $advice === null || $advice->kind !== AdviceKind::Move) {
+                continue;
+            }
+            self::assertSame(self::bruteForce($job, $band, $at), $advice->steps?->count, "seed {$seed}, case {$case}");
+        }
+    }
+
+    private static function bruteForce(TestJob $job, SpecBand $band, float $at): ?int
+    {
+        $play = $job->state->beliefs->play;
+        $found = $job->state->judgement->nowGroup?->found;
+        self::assertNotNull($found);
+        $accepted = Conformity::acceptance($band, $found->standard(), DecisionRule::Guarded) ?? [$band->floor(), $band->ceiling()];
+        $target = $band->floor() + 0.5 * ($band->ceiling() - $band->floor());
+        $best = null;
+        $all = [];
+        for ($flats = (int) -round($at * 6); $flats <= (int) floor((11 / 1.25 - $at) * 6 + 1e-9); $flats++) {
+            $shift = -1.25 * $flats / 6;
+            $over = $play->expected(0.0) > $band->ceiling()
+                ? $play->chanceBetween(-INF, $band->floor(), $shift, 0.0)
+                : 1 - $play->chanceBetween(-INF, $band->ceiling(), $shift, 0.0);
+            if ($flats === 0 || $over > 0.05) {
+                continue;
+            }
+            $chance = $play->chanceBetween($accepted[0], $accepted[1], $shift, $found->standardOfDifference());
+            $all[] = ['count' => $flats * 120, 'chance' => $chance, 'far' => abs($play->expected($shift) - $target)];
+        }
+        $top = max(array_column($all, 'chance'));
+        foreach ($all as $one) {
+            $good = $top >= 0.95 ? $one['chance'] >= 0.95 : $one['chance'] >= $top - 0.02;
+            if ($good && ($best === null || $one['far'] < $best['far'] - 1e-12)) {
+                $best = $one;
+            }
+        }
+
+        return $best['count'] ?? null;
+    }
+
+    private static function advice(TestJob $job): AdjusterAdvice
+    {
+        $next = $job->state->next();
+
+        return $next->options[$next->recommended ?? ''] ?? self::fail("No move is advised: {$next->sentence}");
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Quantity;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use VividPull\Core\Errors\NotUnderstood;
+use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\QuantityReader;
+use VividPull\Core\Quantity\Unit;
+
+final class QuantityReaderTest extends TestCase
+{
+    /** @return iterable<string, array{string, float}> */
+    public static function lengths(): iterable
+    {
+        yield 'a bare number is in the default unit' => ['4', 4.0];
+        yield 'a unit may touch the number' => ['4.2mm', 4.2];
+        yield 'a comma is a decimal mark' => ['4,2', 4.2];
+        yield 'a bare fraction is inches' => ['3/32', 25.4 * 3 / 32];
+        yield 'a mixed number' => ['1 1/16 in', 25.4 * 17 / 16];
+        yield 'a mixed number with a dash' => ['1-1/16 in', 25.4 * 17 / 16];
+        yield 'the inch mark' => ['1/16"', 25.4 / 16];
+        yield 'the typographic inch mark' => ['1/16″', 25.4 / 16];
+        yield 'decimal inches' => ['0.157"', 25.4 * 157 / 1000];
+        yield 'no digit before the mark' => ['.5 in', 12.7];
+        yield 'a vulgar half' => ['2½ in', 63.5];
+        yield 'centimetres' => ['1.2 cm', 12.0];
+        yield 'spaces anywhere' => ["  4.2 \t mm ", 4.2];
+        yield 'a fraction of a millimetre, when it says so' => ['1/2 mm', 0.5];
+        yield 'zero is a size' => ['0', 0.0];
+    }
+
+    #[DataProvider('lengths')]
+    public function test_lengths_are_read_as_people_write_them(string $text, float $mm): void
+    {
+        $read = QuantityReader::defaultingTo(Unit::Millimetre)->read($text);
+        self::assertSame(Dimension::Length, $read->dimension);
+        self::assertEqualsWithDelta($mm, $read->value, 1e-12 * max(1.0, $mm));
+        self::assertSame(trim((string) preg_replace('/\s+/', ' ', strtr($text, ['″' => '"', '½' => ' 1/2']))), $read->entered);
+    }
+
+    public function test_a_fraction_taken_as_inches_is_said_aloud(): void
+    {
+        $reader = QuantityReader::defaultingTo(Unit::Millimetre);
+        self::assertSame('A fraction without a unit was taken as inches.', $reader->read('3/32')->assumed);
+        self::assertNull($reader->read('3/32 in')->assumed);
+    }
+
+    public function test_the_written_step_tells_how_fine_the_person_wrote(): void
+    {
+        $reader = QuantityReader::defaultingTo(Unit::Millimetre);
+        self::assertEqualsWithDelta(0.1, $reader->read('4.2')->writtenStep, 1e-15);
+        self::assertEqualsWithDelta(25.4 / 32, $reader->read('3/32')->writtenStep, 1e-15);
+        self::assertEqualsWithDelta(1.0, $reader->read('4')->writtenStep, 1e-15);
+    }
+
+    public function test_a_job_in_inches_reads_bare_numbers_as_inches(): void
+    {
+        self::assertEqualsWithDelta(25.4, QuantityReader::defaultingTo(Unit::Inch)->read('1')->value, 1e-15);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'two decimal marks' => ['12,,5', '“12,,5” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.'];
+        yield 'nothing over nothing' => ['3/0 in', '“3/0” has 0 below the line, which is no size. Type the fraction again, such as 3/32 in.'];
+        yield 'no number' => ['abc', '“abc” has no number in it. Type a value and a unit, such as 4.2 mm or 3/32 in, or a coin: nickel, quarter, dime, cent.'];
+        yield 'nothing' => ['', 'Nothing was typed. Type a reading, such as 25.3, and press Enter.'];
+        yield 'only spaces' => ['   ', 'Nothing was typed. Type a reading, such as 25.3, and press Enter.'];
+        yield 'below zero' => ['-3', 'Read -3, but a measured size has no sign. Type it without the sign.'];
+        yield 'a gauge with a sign' => ['+4.20', 'Read +4.20, but a measured size has no sign. Type it without the sign.'];
+        yield 'a unit nobody listed' => ['4 furlong', 'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km or mi.'];
+        yield 'two dots' => ['1.2.3', '“1.2.3” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.'];
+        yield 'an exponent' => ['1e5', 'Read 1, but “e5” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km or mi.'];
+    }
+
+    #[DataProvider('refused')]
+    public function test_what_is_not_understood_gets_a_sentence(string $text, string $sentence): void
+    {
+        $this->expectExceptionObject(NotUnderstood::line($sentence));
+        QuantityReader::defaultingTo(Unit::Millimetre)->read($text);
+    }
+
+    public function test_a_page_of_text_is_refused_without_being_repeated(): void
+    {
+        try {
+            QuantityReader::defaultingTo(Unit::Millimetre)->read(str_repeat('9', 10_000));
+            self::fail('It was read.');
+        } catch (NotUnderstood $refused) {
+            self::assertLessThan(200, strlen($refused->getMessage()));
+            self::assertStringContainsString('10000', str_replace([',', ' '], '', $refused->getMessage()));
+        }
+    }
+
+    public function test_bytes_that_are_no_text_are_refused(): void
+    {
+        $this->expectException(NotUnderstood::class);
+        QuantityReader::defaultingTo(Unit::Millimetre)->read("4\xff mm");
+    }
+
+    public function test_text_to_quantity_and_back_keeps_the_value(): void
+    {
+        $seed = 20_260_301;
+        $chance = new Randomizer(new Mt19937($seed));
+        $reader = QuantityReader::defaultingTo(Unit::Millimetre);
+        for ($i = 0; $i < 500; $i++) {
+            $below = 2 ** $chance->getInt(1, 6);
+            $top = $chance->getInt(1, 400);
+            $read = $reader->read("{$top}/{$below} in");
+            $again = $reader->read(number_format($read->value, 6, '.', '').' mm');
+            self::assertEqualsWithDelta(25.4 * $top / $below, $again->value, 1e-6, "seed {$seed}, case {$i}: {$top}/{$below} in");
+        }
+    }
+
+    public function test_random_bytes_never_break_the_reader(): void
+    {
+        $seed = 11;
+        $chance = new Randomizer(new Mt19937($seed));
+        $reader = QuantityReader::defaultingTo(Unit::Millimetre);
+        $letters = ['1', '0', '9', '/', '.', ',', ' ', '-', '+', 'i', 'n', 'm', '"', '½', 'é', '٣', "\xff", "\t"];
+        $answered = 0;
+        for ($i = 0; $i < 3000; $i++) {
+            $text = '';
+            for ($n = $chance->getInt(0, 9); $n >= 0; $n--) {
+                $text .= $letters[$chance->getInt(0, count($letters) - 1)];
+            }
+            try {
+                self::assertGreaterThanOrEqual(0.0, $reader->read($text)->value, "seed {$seed}, case {$i}");
+            } catch (NotUnderstood $refused) {
+                self::assertTrue(mb_check_encoding($refused->getMessage(), 'UTF-8'), "seed {$seed}, case {$i}");
+                self::assertStringEndsWith('.', $refused->getMessage());
+            }
+            $answered++;
+        }
+        self::assertSame(3000, $answered);
+    }
+}

@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Support;
+
+use RuntimeException;
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchLine;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Log;
+use VividPull\Core\Bench\Person;
+use VividPull\Core\Bench\Role;
+use VividPull\Core\Bench\Shown;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/** A job worked in a test: lines and entries go the way they go on the bench. */
+final class TestJob
+{
+    public BenchState $state;
+
+    public Person $person;
+
+    public string $instrument = 'rule';
+
+    /** The adjuster shown when a move is typed. */
+    public ?string $adjuster = 'perch';
+
+    private int $count = 0;
+
+    private readonly EntryCodec $codec;
+
+    /**
+     * @param  array<string, mixed>  $spec
+     * @param  array<string, mixed>  $run
+     * @param  array<string, mixed>  $standing
+     */
+    private function __construct(array $spec, array $run, array $standing)
+    {
+        $this->person = self::ines();
+        $decoded = RunCodec::decode(Node::of($run));
+        $this->codec = new EntryCodec($decoded);
+        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'test', 'standing' => $standing]), $this->stamp());
+        $this->state = Bench::replay(SpecCodec::decode(Node::of($spec)), $decoded, Log::of($opened));
+    }
+
+    /**
+     * A clutch lever, 10 to 20 mm at the tip, measured 132 to 38 mm: 3.4737 mm of play for one of conduit.
+     *
+     * @param  array<string, mixed>  $spec  what differs
+     * @param  array<string, mixed>  $run
+     * @param  array<string, mixed>  $standing
+     */
+    public static function clutch(array $spec = [], array $run = [], array $standing = []): self
+    {
+        return new self(array_replace_recursive(self::clutchSpec(), $spec), $run + self::clutchRun(), $standing + self::standing());
+    }
+
+    /**
+     * A twist grip, 2 to 6 mm at the flange, drawn 21 to 15 mm: 1.4 mm of play for one of conduit.
+     *
+     * @param  array<string, mixed>  $spec
+     * @param  array<string, mixed>  $standing
+     */
+    public static function throttle(array $spec = [], array $standing = []): self
+    {
+        $job = new self(array_replace_recursive([
+            'family' => 'twist_grip',
+            'aim' => ['kind' => 'free_play_band', 'point' => 'grip_flange', 'low_mm' => 2, 'high_mm' => 6],
+            'conditions' => ['wheels' => 'on_ground', 'poses' => ['straight', 'left', 'right']],
+            'policy' => 'middle',
+            'source' => ['document' => 'test book'],
+        ], $spec), [
+            'hand' => ['kind' => 'grip', 'name' => 'Throttle grip', 'drum_radius_mm' => 15, 'flange_radius_mm' => 21, 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'throttle', 'name' => 'Throttle cable', 'adjusters' => [
+                ['id' => 'grip', 'name' => 'grip adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9,
+                    'access' => ['minutes' => 1, 'cover' => 'boot']],
+                ['id' => 'carburettor', 'name' => 'carburettor adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 12,
+                    'access' => ['minutes' => 8, 'cover' => 'cowl']],
+            ]]],
+            'working_end' => 'carburettor',
+        ], $standing + self::standing(['grip' => 2.0, 'carburettor' => 3.0]));
+        $job->adjuster = 'grip';
+
+        return $job;
+    }
+
+    /** @return array<string, mixed> */
+    public static function clutchSpec(): array
+    {
+        return [
+            'family' => 'clutch_lever',
+            'aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 10, 'high_mm' => 20],
+            'conditions' => ['engine' => 'cold', 'poses' => ['straight']],
+            'policy' => 'middle',
+            'source' => ['document' => 'test book'],
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $perch  what differs about the perch barrel
+     * @return array<string, mixed>
+     */
+    public static function clutchRun(array $perch = []): array
+    {
+        return [
+            'hand' => ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38,
+                'pivot_to_point_mm' => ['lever_tip' => 132, 'perch_gap' => 31], 'knowledge' => 'measured'],
+            'cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [
+                $perch + ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11],
+                ['id' => 'bracket', 'name' => 'engine bracket', 'kind' => 'bracket_nuts', 'thread' => 'M8', 'travel_mm' => 22,
+                    'access' => ['minutes' => 6, 'cover' => 'side cover']],
+            ]]],
+            'working_end' => 'release arm',
+        ];
+    }
+
+    /**
+     * @param  array<string, float|null>  $positions  turns out, by adjuster
+     * @return array<string, mixed>
+     */
+    public static function standing(array $positions = ['perch' => 2.0, 'bracket' => 6.0]): array
+    {
+        return ['positions_turns' => $positions, 'shelf' => [
+            ['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300],
+            ['id' => 'caliper', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150,
+                'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => '2027-01-01']],
+        ]];
+    }
+
+    public static function ines(): Person
+    {
+        return new Person('ines', 'Ines', Role::Technician);
+    }
+
+    public static function oda(): Person
+    {
+        return new Person('oda', 'Oda', Role::Lead);
+    }
+
+    /** Everything before the first reading: safe, looked over, cold on its wheels, threads noted. */
+    public function ready(): self
+    {
+        while (($item = $this->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
+            $this->line($item->key === 'condition' ? 'cold' : 'ok');
+        }
+
+        return $this;
+    }
+
+    /** Types a line with the asked item, or these things, before the person's eyes. */
+    public function line(string $line, ?string $item = null, ?Pose $pose = null, ?float $turns = null): self
+    {
+        $item ??= $this->state->progress->asks()?->key;
+        $shown = new Shown($this->adjuster, $turns, $pose, null, $this->instrument, $item);
+        $draft = BenchLine::read($line, $shown, $this->state, $this->person);
+
+        return $this->entry($draft->kind->value, $draft->body);
+    }
+
+    public function read(float ...$values): self
+    {
+        foreach ($values as $value) {
+            $this->line((string) $value, 'in_band');
+        }
+
+        return $this;
+    }
+
+    public function readIn(Pose $pose, float ...$values): self
+    {
+        foreach ($values as $value) {
+            $this->line((string) $value, 'in_band', $pose);
+        }
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $body */
+    public function entry(string $kind, array $body, ?string $after = null): self
+    {
+        $entry = $this->codec->body(EntryKind::from($kind), Node::of($body, '$.body'), $this->stamp($after));
+        $this->state = Bench::accept($this->state, $entry);
+
+        return $this;
+    }
+
+    public function as(Person $person): self
+    {
+        $this->person = $person;
+        if (! isset($this->state->facts->joined[$person->id])) {
+            $this->entry('joined', []);
+        }
+
+        return $this;
+    }
+
+    /** Id of the entry written last. */
+    public function last(): string
+    {
+        return "e{$this->count}";
+    }
+
+    /** The sentence a line or an entry is refused with; the log must be as it was before. */
+    public function refusal(callable $try): string
+    {
+        $before = $this->state;
+        try {
+            $try($this);
+        } catch (CoreError $refused) {
+            if ($this->state !== $before) {
+                throw new RuntimeException('The state changed although the entry was refused.');
+            }
+
+            return $refused->getMessage();
+        }
+        throw new RuntimeException('It was not refused.');
+    }
+
+    private function stamp(?string $after = null): Stamp
+    {
+        $this->count++;
+
+        return new Stamp("e{$this->count}", sprintf('2026-03-03T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60), $this->person, $after);
+    }
+}
