@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Console\BeginWorkshop;
+use App\Http\Middleware\KeepOthersOut;
 use App\Http\Problems\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -20,6 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin, so nothing crosses it; and lines reach the core just as they were typed.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->append(KeepOthersOut::class);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

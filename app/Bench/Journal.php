@@ -68,7 +68,7 @@ final readonly class Journal
         if (in_array($kind, self::OWN, true)) {
             throw Refused::because('A job is opened from the machine\'s page.');
         }
-        $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line);
+        $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;

@@ -27,9 +27,17 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Model::preventLazyLoading(! $this->app->isProduction());
         RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(self::SIGN_INS)->by('login:'.mb_substr(mb_strtolower((string) $request->json('login', '')), 0, 60).$request->ip()),
+            Limit::perMinute(self::SIGN_INS)->by('login:'.self::login($request).$request->ip()),
             Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),
         ]);
         RateLimiter::for('entries', static fn (Request $request): Limit => Limit::perMinute(self::ENTRIES)->by('entries:'.$request->user()?->getAuthIdentifier()));
+    }
+
+    /** The name tried, whatever was sent in its place. */
+    private static function login(Request $request): string
+    {
+        $login = $request->json('login');
+
+        return is_string($login) ? mb_substr(mb_strtolower($login), 0, 60) : '';
     }
 }

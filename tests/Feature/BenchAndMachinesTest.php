@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Control;
+use App\Models\Machine;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+final class BenchAndMachinesTest extends TestCase
+{
+    public function test_the_bench_lists_what_is_planned_and_what_is_open(): void
+    {
+        $this->signIn();
+        $this->getJson('/api/bench')->assertOk()->assertJsonPath('queue', []);
+        Control::query()->where('key', 'clutch')->update(['planned_on' => now()->toDateString()]);
+        HttpJob::open($this, 'QB-03', 'throttle')->line('ok');
+        $day = $this->getJson('/api/bench')->assertOk();
+        self::assertSame(['RT-14', 'QB-03'], array_column($day->json('queue'), 'tag') === ['QB-03', 'RT-14'] ? ['RT-14', 'QB-03'] : array_column($day->json('queue'), 'tag'));
+        self::assertSame('QB-03', $day->json('carry_on.tag'));
+        self::assertSame('Make safe', $day->json('carry_on.control.stage'));
+        self::assertSame(24, $day->json('minutes'));
+    }
+
+    public function test_a_control_measured_cold_waits_until_the_engine_is(): void
+    {
+        $this->signIn();
+        Control::query()->where('key', 'clutch')->update(['planned_on' => now()->toDateString()]);
+        Machine::query()->where('tag', 'RT-14')->update(['ran_until' => now()->subHour()]);
+        $row = $this->getJson('/api/bench')->json('queue.0');
+        self::assertSame('cooling', $row['ready']);
+        self::assertEqualsWithDelta(1 / 3, $row['cooled_share'], 0.01);
+        $this->travel(3)->hours();
+        self::assertSame('ready', $this->getJson('/api/bench')->json('queue.0.ready'));
+    }
+
+    public function test_machines_are_found_by_tag_plate_name_and_kind(): void
+    {
+        $this->signIn();
+        foreach (['rt-14' => 'RT-14', 'sfp 514' => 'RT-14', 'strand' => 'QB-03', 'quad' => 'QB-03'] as $find => $tag) {
+            self::assertSame([$tag], array_column($this->getJson('/api/machines?find='.urlencode((string) $find))->json('machines'), 'tag'), (string) $find);
+        }
+        $this->getJson('/api/machines?find='.urlencode("%_' or 1=1 --"))->assertOk()->assertJsonPath('machines', []);
+        $this->getJson('/api/machines?find[]=x')->assertOk();
+        self::assertCount(2, $this->getJson('/api/machines')->json('machines'));
+    }
+
+    public function test_a_machine_shows_its_controls_and_an_unknown_tag_a_sentence(): void
+    {
+        $this->signIn();
+        $machine = $this->getJson('/api/machines/RT-14')->assertOk();
+        self::assertSame(['Clutch lever', 'Throttle grip'], array_column($machine->json('controls'), 'name'));
+        self::assertSame('M8 × 1.25', $machine->json('controls.0.adjusters.0.thread'));
+        self::assertNull($machine->json('controls.0.adjusters.0.at_mm'));
+        $this->getJson('/api/machines/ZZ-99')->assertNotFound()->assertJsonPath('detail', 'There is nothing under this address.');
+    }
+
+    public function test_other_addresses_of_the_api_are_not_there(): void
+    {
+        $this->signIn();
+        $this->getJson('/api/rudder')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
+        $this->putJson('/api/bench', [])->assertNotFound();
+    }
+
+    public function test_every_other_address_is_the_one_page(): void
+    {
+        foreach (['/', '/machines/RT-14', '/jobs/some.thing'] as $path) {
+            $this->get($path)->assertOk()->assertSee('<div id="root"></div>', false);
+        }
+    }
+
+    public function test_the_page_comes_with_headers_that_keep_others_out(): void
+    {
+        $response = $this->get('/');
+        $response->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY')->assertHeader('Referrer-Policy', 'same-origin');
+        self::assertStringContainsString("default-src 'self'", (string) $response->headers->get('Content-Security-Policy'));
+    }
+}

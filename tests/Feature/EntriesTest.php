@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\EntryRow;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use LogicException;
+use PHPUnit\Framework\Attributes\DataProvider;
+use RuntimeException;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+final class EntriesTest extends TestCase
+{
+    /** @return iterable<string, array{string, string}> */
+    public static function badLines(): iterable
+    {
+        yield 'two decimal marks' => ['12,,5', '“12,,5” is not a number I can read.'];
+        yield 'beyond the rule' => ['999', 'reaches'];
+        yield 'nothing below the line' => ['3/0 in', 'has 0 below the line'];
+        yield 'no number' => ['abc', '“abc” has no number in it.'];
+        yield 'an empty line' => ['', 'Nothing was typed.'];
+        yield 'a bare minus' => ['-3', 'Is -3 a reading or a move?'];
+        yield 'a gauge with its sign' => ['+4.20', 'Is +4.20 a reading or a move?'];
+        yield 'ten kilobytes' => [str_repeat('0123456789', 1024), 'characters'];
+        yield 'beyond the thread' => ['+99t', 'that is beyond its thread'];
+        yield 'an unlisted unit' => ['4 furlong', 'is not a unit I know'];
+        yield 'bytes that are no text' => ["4 \u{1}", 'unit'];
+    }
+
+    #[DataProvider('badLines')]
+    public function test_a_bad_line_gets_a_sentence_and_writes_nothing(string $line, string $sentence): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready()->read('25');
+        $rows = $job->rows();
+        $answer = $job->line($line, ['adjuster' => 'perch', 'instrument' => 'rule-300'])->assertStatus(422);
+        self::assertStringContainsString($sentence, (string) $answer->json('detail'));
+        self::assertLessThan(400, mb_strlen((string) $answer->json('detail')));
+        self::assertSame($rows, $job->rows());
+    }
+
+    public function test_an_adjuster_that_is_not_there_and_a_pose_the_spec_does_not_know(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready();
+        $rows = $job->rows();
+        self::assertStringContainsString('No such adjuster', (string) $job->line('+1t', ['adjuster' => 'cam'])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('“cam” is not an adjuster', (string) $job->body('move', ['adjuster' => 'cam', 'turns' => 1])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('bars full left', (string) $job->line('25', ['pose' => 'left'])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('$.shown.pose', (string) $job->line('25', ['pose' => 'upside down'])->assertStatus(422)->json('detail'));
+        self::assertSame($rows, $job->rows());
+    }
+
+    public function test_malformed_json_and_unknown_ids(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this);
+        $this->raw('POST', "/api/jobs/{$job->id}/entries", '{"id":')->assertStatus(400)->assertJsonPath('title', 'Not JSON');
+        $this->raw('POST', "/api/jobs/{$job->id}/entries", '')->assertStatus(400);
+        $this->raw('POST', "/api/jobs/{$job->id}/entries", '[]')->assertStatus(422);
+        $this->raw('POST', "/api/jobs/{$job->id}/entries", '"text"')->assertStatus(422);
+        $this->raw('POST', "/api/jobs/{$job->id}/entries", str_repeat('[', 200).str_repeat(']', 200))->assertStatus(400);
+        $this->postJson('/api/jobs/'.Str::uuid().'/entries', ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'line' => 'ok'])->assertNotFound();
+        $job->send(['line' => 'ok', 'colour' => 'red'])->assertStatus(422);
+        $job->send(['line' => 'ok', 'kind' => 'note'])->assertStatus(422);
+        $job->send(['id' => 'seven', 'line' => 'ok'])->assertStatus(422);
+        $job->send(['at' => 'yesterday', 'line' => 'ok'])->assertStatus(422);
+        $job->send(['line' => 25])->assertStatus(422);
+        $job->send(['kind' => 'rudder', 'body' => []])->assertStatus(422);
+        $job->send(['kind' => 'note', 'body' => 'text'])->assertStatus(422);
+        $job->body('opened', ['control' => 'x', 'standing' => ['shelf' => []]])->assertStatus(422)->assertJsonPath('detail', 'A job is opened from the machine\'s page.');
+        self::assertSame(1, $job->rows());
+    }
+
+    public function test_more_than_a_server_takes_is_refused(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this);
+        $this->call('POST', "/api/jobs/{$job->id}/entries", [], [], [], ['CONTENT_LENGTH' => (string) (1 << 30), 'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], '{}')
+            ->assertStatus(413);
+    }
+
+    public function test_a_flood_of_entries_is_slowed_down(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this);
+        $answers = [];
+        for ($i = 0; $i < 602; $i++) {
+            $answers[] = $this->raw('POST', "/api/jobs/{$job->id}/entries", '{')->getStatusCode();
+        }
+        self::assertSame([400, 429], array_values(array_unique($answers)));
+    }
+
+    public function test_the_same_entry_again_changes_nothing_and_another_under_its_id_is_refused(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready();
+        $job->line('25.3')->assertOk();
+        $sent = $job->lastSent;
+        $rows = $job->rows();
+        $head = $job->state['head'];
+        $job->resend($sent)->assertOk()->assertJsonPath('state.head', $head);
+        $job->resend(['line' => '26.3'] + $sent)->assertStatus(409)->assertJsonPath('detail', 'Another entry was already written under this id. Nothing was changed.');
+        self::assertSame($rows, $job->rows());
+    }
+
+    public function test_the_same_id_in_another_machines_job_is_refused(): void
+    {
+        $this->signIn();
+        $one = HttpJob::open($this)->ready();
+        $one->line('25')->assertOk();
+        HttpJob::open($this, 'QB-03', 'throttle')->resend($one->lastSent)->assertStatus(409);
+    }
+
+    public function test_who_has_not_joined_and_a_closed_job_take_nothing(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this);
+        $this->signIn('tomas');
+        self::assertStringContainsString('Tomas is not on this job.', (string) $job->line('ok')->assertStatus(422)->json('detail'));
+        $job->body('joined', [])->assertOk();
+        $job->line('tag frayed wire')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $rows = $job->rows();
+        self::assertStringContainsString('This job was closed by Tomas', (string) $job->line('n more')->assertStatus(422)->json('detail'));
+        self::assertSame($rows, $job->rows());
+    }
+
+    public function test_entries_are_numbered_in_order_and_never_changed(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready()->read('25', '25.5');
+        $seqs = EntryRow::query()->orderBy('seq')->pluck('seq')->all();
+        self::assertSame(range(1, count($seqs)), $seqs);
+        $row = EntryRow::query()->where('kind', 'reading')->firstOrFail();
+        $this->expectException(LogicException::class);
+        $row->update(['line' => '99']);
+    }
+
+    public function test_taken_back_and_put_right(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready()->read('25', '52');
+        $wrong = $job->state['head'];
+        $job->body('amend', ['entry' => $wrong, 'line' => '25.2', 'reason' => 'digits swapped'])->assertOk();
+        self::assertEqualsWithDelta(25.1, $job->state['now']['mm'], 1e-9);
+        $job->line('v the ring was loose')->assertOk();
+        self::assertEqualsWithDelta(38.5, $job->state['now']['mm'], 1e-9, 'the amendment was the last own entry');
+        $job->body('amend', ['entry' => $wrong, 'line' => 'abc', 'reason' => 'x'])->assertStatus(422);
+        $job->body('amend', ['entry' => 'nobody', 'line' => '25', 'reason' => 'x'])->assertStatus(422);
+    }
+
+    public function test_the_state_of_the_machine_is_said_once_for_both_its_controls(): void
+    {
+        $this->signIn();
+        $clutch = HttpJob::open($this)->ready();
+        $throttle = HttpJob::open($this, 'RT-14', 'throttle');
+        self::assertSame(['engine' => 'cold', 'wheels' => 'on_ground'], $throttle->state['condition']);
+        $clutch->line('v it was hot', ['item' => 'condition']);
+        $clutch->body('condition', ['engine' => 'hot', 'wheels' => 'on_ground'])->assertOk();
+        self::assertSame('hot', $this->getJson("/api/jobs/{$throttle->id}")->json('state.condition.engine'));
+    }
+
+    public function test_a_clock_that_runs_ahead_is_flagged_and_not_changed(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this);
+        $ahead = now()->addMinutes(9)->toIso8601String();
+        $job->send(['line' => 'ok', 'shown' => ['item' => 'engine_off'], 'at' => $ahead])->assertOk();
+        self::assertStringContainsString('runs 9 min ahead', implode(' ', $job->state['warnings']));
+        self::assertSame($ahead, EntryRow::query()->where('kind', 'confirmed')->firstOrFail()->at);
+    }
+
+    public function test_nothing_is_half_written_when_the_database_refuses(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready();
+        $rows = $job->rows();
+        EntryRow::creating(static function (): never {
+            throw new RuntimeException('full');
+        });
+        $this->withoutExceptionHandling([RuntimeException::class]);
+        try {
+            $job->line('25');
+        } catch (RuntimeException) {
+            // The server answers 500 in production; what matters here is what was written.
+        } finally {
+            EntryRow::flushEventListeners();
+        }
+        self::assertSame($rows, $job->rows());
+        self::assertSame(1, DB::transactionLevel());
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Tests\TestCase;
+
+final class SessionTest extends TestCase
+{
+    public function test_nobody_is_signed_in_at_first(): void
+    {
+        $this->getJson('/api/session')->assertOk()->assertExactJson(['user' => null, 'demo' => []]);
+    }
+
+    public function test_the_demo_offers_its_sign_ins_and_a_real_workshop_none(): void
+    {
+        config(['app.demo' => true]);
+        self::assertSame('ines', $this->getJson('/api/session')->json('demo.0.login'));
+        config(['app.demo' => false]);
+        self::assertSame([], $this->getJson('/api/session')->json('demo'));
+    }
+
+    public function test_name_and_password_sign_in_and_out(): void
+    {
+        $this->postJson('/api/session', ['login' => 'oda', 'password' => 'harbour-lamp-9'])->assertOk()
+            ->assertJsonPath('user.name', 'Oda')->assertJsonPath('user.may_lift_tag', true);
+        $this->getJson('/api/session')->assertJsonPath('user.id', 'oda');
+        $this->deleteJson('/api/session')->assertNoContent();
+        $this->app['auth']->forgetGuards();
+        $this->getJson('/api/session')->assertJsonPath('user', null);
+    }
+
+    public function test_a_wrong_password_gets_a_sentence(): void
+    {
+        $this->postJson('/api/session', ['login' => 'oda', 'password' => 'guess'])->assertStatus(422)
+            ->assertJsonPath('detail', 'That name and password do not go together. Try again, or ask the lead for a new password.');
+        $this->postJson('/api/session', ['login' => 'nobody', 'password' => 'guess'])->assertStatus(422);
+        $this->postJson('/api/session', ['login' => ['oda'], 'password' => 'guess'])->assertStatus(422);
+        $this->raw('POST', '/api/session', '{"login":')->assertStatus(400);
+    }
+
+    public function test_guessing_is_slowed_down(): void
+    {
+        for ($i = 0; $i < 6; $i++) {
+            $this->postJson('/api/session', ['login' => 'tomas', 'password' => "guess {$i}"])->assertStatus(422);
+        }
+        $this->postJson('/api/session', ['login' => 'tomas', 'password' => 'dune-grass-17'])->assertStatus(429)
+            ->assertJsonPath('detail', 'Too many tries. Wait a minute and try again.')->assertHeader('Retry-After');
+    }
+
+    public function test_without_signing_in_nothing_else_answers(): void
+    {
+        $id = '00000000-0000-4000-8000-000000000000';
+        foreach (['bench', 'machines', 'machines/RT-14', "jobs/{$id}", "jobs/{$id}/file"] as $path) {
+            $this->getJson("/api/{$path}")->assertUnauthorized()->assertJsonPath('detail', 'Your session has ended. Sign in again; what you typed is kept.');
+        }
+        $this->postJson('/api/machines/RT-14/jobs', [])->assertUnauthorized();
+        $this->postJson("/api/jobs/{$id}/entries", [])->assertUnauthorized();
+        $this->deleteJson('/api/session')->assertUnauthorized();
+    }
+
+    public function test_a_change_without_the_token_is_refused(): void
+    {
+        $this->signIn();
+        $this->app?->detectEnvironment(static fn (): string => 'production');
+        foreach ([['POST', 'session'], ['DELETE', 'session'], ['POST', 'machines/RT-14/jobs'], ['POST', 'jobs/x/entries']] as [$method, $path]) {
+            $this->json($method, "/api/{$path}", [])->assertStatus(419)
+                ->assertJsonPath('detail', 'This page is older than its session. Load it again; what you typed is kept.');
+        }
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use App\Models\EntryRow;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** A job worked over HTTP: it sends what a screen would send and keeps what was answered. */
+final class HttpJob
+{
+    public string $id;
+
+    /** @var array<string, mixed> */
+    public array $state;
+
+    /** @var array<string, mixed> */
+    public array $lastSent = [];
+
+    private function __construct(private readonly TestCase $test, string $machine, string $control)
+    {
+        $this->id = (string) Str::uuid();
+        $response = $test->postJson("/api/machines/{$machine}/jobs", ['id' => $this->id, 'control' => $control])->assertCreated();
+        $this->state = $response->json('state');
+    }
+
+    public static function open(TestCase $test, string $machine = 'RT-14', string $control = 'clutch'): self
+    {
+        return new self($test, $machine, $control);
+    }
+
+    /**
+     * @param  array<string, mixed>  $shown
+     * @return TestResponse<Response>
+     */
+    public function line(string $line, array $shown = []): TestResponse
+    {
+        return $this->send(['line' => $line, 'shown' => $shown + array_filter(['item' => $this->state['asks']])]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return TestResponse<Response>
+     */
+    public function body(string $kind, array $body): TestResponse
+    {
+        return $this->send(['kind' => $kind, 'body' => (object) $body]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $what
+     * @return TestResponse<Response>
+     */
+    public function send(array $what): TestResponse
+    {
+        $this->lastSent = $what + ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'after' => $this->state['head']];
+
+        return $this->resend($this->lastSent);
+    }
+
+    /**
+     * @param  array<string, mixed>  $entry
+     * @return TestResponse<Response>
+     */
+    public function resend(array $entry): TestResponse
+    {
+        $response = $this->test->postJson("/api/jobs/{$this->id}/entries", $entry);
+        if ($response->isSuccessful()) {
+            $this->state = $response->json('state');
+        }
+
+        return $response;
+    }
+
+    /** Confirms, looks over, says cold and notes threads, up to the first reading. */
+    public function ready(): self
+    {
+        while (! str_starts_with((string) $this->state['asks'], 'reading')) {
+            $asks = (string) $this->state['asks'];
+            $this->line(match (true) {
+                $asks === 'condition' => 'cold',
+                str_starts_with($asks, 'thread') => 'thread 3.1 mm',
+                default => 'ok',
+            }, str_starts_with($asks, 'thread') ? ['adjuster' => substr($asks, 7)] : [])->assertOk();
+        }
+
+        return $this;
+    }
+
+    public function read(string ...$values): self
+    {
+        foreach ($values as $value) {
+            $this->line($value, ['item' => 'in_band'])->assertOk();
+        }
+
+        return $this;
+    }
+
+    public function rows(): int
+    {
+        return EntryRow::query()->where('job_id', $this->id)->orWhere(fn ($rows) => $rows->whereNull('job_id'))->count();
+    }
+}
