@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Functions of PHP 8.5 that the framework asks for; see docs/decisions/0002-missing-packages.md.
 
 if (! function_exists('array_first')) {
+    /** @param  array<mixed>  $array */
     function array_first(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_first($array)];
@@ -12,6 +13,7 @@ if (! function_exists('array_first')) {
 }
 
 if (! function_exists('array_last')) {
+    /** @param  array<mixed>  $array */
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];

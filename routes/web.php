@@ -25,5 +25,8 @@ Route::prefix('api')->group(function (): void {
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });
 
+// Browsers ask for this by themselves; it must not begin a session that takes another's place.
+Route::redirect('favicon.ico', '/icon.svg')->withoutMiddleware('web');
+
 // Every other address is the one page, which finds its own way.
 Route::view('{any}', 'app')->where('any', '.*');

@@ -26,7 +26,11 @@ abstract class TestCase extends BaseTestCase
         self::assertSame('vivid_pull_test', config('database.connections.mariadb.database'), 'Tests run in a database of their own: use bin/test.');
     }
 
-    /** Called before the transaction of the first test begins. */
+    /**
+     * Called before the transaction of the first test begins.
+     *
+     * @return array<string, mixed>
+     */
     protected function setUpTraits(): array
     {
         if (! self::$filled) {
@@ -55,7 +59,7 @@ abstract class TestCase extends BaseTestCase
     public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
     {
         $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
-        Contract::hold($method, $uri, $content, $response->baseResponse);
+        Contract::hold($method, (string) $uri, $content, $response->baseResponse);
 
         return $response;
     }

@@ -111,7 +111,7 @@ final readonly class Today
     /** @param  array<string, mixed>  $row */
     private function isDueSoon(array $row): bool
     {
-        return ! $row['waits'] && $row['control']['tag'] === null && $row['control']['due_on'] !== null
+        return $row['waits'] === false && $row['control']['tag'] === null && $row['control']['due_on'] !== null
             && $row['control']['due_on'] <= $this->now->addDays(self::SOON_DAYS)->toDateString();
     }
 }

@@ -22,7 +22,7 @@ final class BeginWorkshop extends Command
     public function handle(): int
     {
         $empty = User::query()->doesntExist();
-        if ($this->option('demo')) {
+        if ($this->option('demo') === true) {
             $this->demo($empty);
         } elseif ($empty) {
             $this->firstLead();

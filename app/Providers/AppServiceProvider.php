@@ -25,7 +25,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
-        Model::preventLazyLoading(! $this->app->isProduction());
+        Model::preventLazyLoading($this->app->environment() !== 'production');
         RateLimiter::for('sign-in', static fn (Request $request): array => [
             Limit::perMinute(self::SIGN_INS)->by('login:'.self::login($request).$request->ip()),
             Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),

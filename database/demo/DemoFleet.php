@@ -95,7 +95,7 @@ final readonly class DemoFleet
         return [
             'hand' => ['kind' => 'grip', 'name' => 'Throttle grip', 'drum_radius_mm' => 15, 'flange_radius_mm' => 21, 'knowledge' => 'drawn'],
             'cables' => [['id' => 'throttle', 'name' => 'Throttle cable', 'adjusters' => [
-                ['id' => 'grip', 'name' => 'grip adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9,
+                ['id' => 'grip', 'name' => 'grip adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 12,
                     'access' => ['minutes' => 1, 'cover' => 'boot', 'tools' => '8 and 10 mm spanners'], 'lock_torque_nm' => 3],
                 ['id' => 'carburettor', 'name' => 'carburettor adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6 x 1', 'travel_mm' => 12,
                     'access' => ['minutes' => 8, 'cover' => $hidden, 'tools' => 'two 10 mm spanners'], 'lock_torque_nm' => 3],

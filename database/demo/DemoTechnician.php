@@ -62,9 +62,10 @@ final class DemoTechnician
         }
     }
 
+    /** @param  array<string, mixed>  $shown */
     public function line(string $line, array $shown = []): void
     {
-        $this->write(['line' => $line, 'shown' => $shown + array_filter(['item' => $this->asks()?->key])]);
+        $this->write(['line' => $line, 'shown' => $shown + ['item' => $this->asks()?->key]]);
     }
 
     /** @param  array<string, mixed>  $body */

@@ -86,7 +86,7 @@ final class DemoWorkshop
             $worker = $this->people[$n % 2 === 0 ? 'ines' : 'tomas'];
             $job = new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($days)->addHours(8 + $n), $this->resolution($control));
             $job->workUntil('never');
-            $truth->wear(($band['high_mm'] - $band['low_mm']) * ($clutch ? -0.55 : 0.5));
+            $truth->wear(($band['high_mm'] - $band['low_mm']) * ($clutch ? -0.55 : 0.3));
         }
         $control->machine->forceFill(['usage_reading' => $usage])->save();
     }

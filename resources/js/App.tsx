@@ -9,6 +9,7 @@ import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { outbox } from './lib/outbox';
 import { SignedInContext } from './lib/signedIn';
+import { keepAnswer } from './offline/register';
 
 const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
 const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
@@ -31,7 +32,10 @@ export const App = () => {
   }, [client]);
 
   useEffect(() => {
-    const answered = (job: Job) => client.setQueryData(['job', job.id], job);
+    const answered = (job: Job) => {
+      client.setQueryData(['job', job.id], job);
+      void keepAnswer(`/api/jobs/${job.id}`, job);
+    };
     outbox.attend(user?.id ?? null, { answered, signedOut });
   }, [user?.id, client, signedOut]);
 

@@ -40,7 +40,7 @@ final class BenchAndMachinesTest extends TestCase
     {
         $this->signIn();
         foreach (['rt-14' => 'RT-14', 'sfp 514' => 'RT-14', 'strand' => 'QB-03', 'quad' => 'QB-03'] as $find => $tag) {
-            self::assertSame([$tag], array_column($this->getJson('/api/machines?find='.urlencode((string) $find))->json('machines'), 'tag'), (string) $find);
+            self::assertSame([$tag], array_column($this->getJson('/api/machines?find='.urlencode($find))->json('machines'), 'tag'), $find);
         }
         $this->getJson('/api/machines?find='.urlencode("%_' or 1=1 --"))->assertOk()->assertJsonPath('machines', []);
         $this->getJson('/api/machines?find[]=x')->assertOk();

@@ -21,6 +21,12 @@ final class SessionTest extends TestCase
         self::assertSame([], $this->getJson('/api/session')->json('demo'));
     }
 
+    public function test_a_browsers_own_request_for_an_icon_begins_no_session(): void
+    {
+        $response = $this->get('/favicon.ico')->assertRedirect('/icon.svg');
+        self::assertSame([], $response->headers->getCookies());
+    }
+
     public function test_name_and_password_sign_in_and_out(): void
     {
         $this->postJson('/api/session', ['login' => 'oda', 'password' => 'harbour-lamp-9'])->assertOk()
@@ -63,7 +69,7 @@ final class SessionTest extends TestCase
     public function test_a_change_without_the_token_is_refused(): void
     {
         $this->signIn();
-        $this->app?->detectEnvironment(static fn (): string => 'production');
+        $this->app->detectEnvironment(static fn (): string => 'production');
         foreach ([['POST', 'session'], ['DELETE', 'session'], ['POST', 'machines/RT-14/jobs'], ['POST', 'jobs/x/entries']] as [$method, $path]) {
             $this->json($method, "/api/{$path}", [])->assertStatus(419)
                 ->assertJsonPath('detail', 'This page is older than its session. Load it again; what you typed is kept.');

@@ -73,7 +73,7 @@ final class Contract
             return;
         }
         $type = (string) array_key_first($described['content']);
-        Assert::assertStringStartsWith($type, (string) $response->headers->get('Content-Type'), "{$method} {$template} {$status}");
+        Assert::assertTrue(str_starts_with((string) $response->headers->get('Content-Type'), $type), "{$method} {$template} {$status} is no {$type}.");
         self::valid(json_decode((string) $response->getContent()), "{$method} {$template} {$status}", ['responses', $status, 'content', $type, 'schema'], $template, $method);
     }
 

@@ -39,7 +39,7 @@ final class HttpJob
      */
     public function line(string $line, array $shown = []): TestResponse
     {
-        return $this->send(['line' => $line, 'shown' => $shown + array_filter(['item' => $this->state['asks']])]);
+        return $this->send(['line' => $line, 'shown' => $shown + ['item' => $this->state['asks']]]);
     }
 
     /**

@@ -107,7 +107,7 @@ final class MachineController
         $jobs = ControlJob::query()->where('control_id', $control->id)->orderByDesc('opened_at')->limit(self::MOST_JOBS)->get();
         $closings = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->where('kind', EntryKind::Closed->value)->get()->keyBy('job_id');
 
-        return $jobs->map(static function (ControlJob $job) use ($closings): array {
+        return array_values($jobs->map(static function (ControlJob $job) use ($closings): array {
             $closing = $closings->get($job->id);
             $record = $closing?->body['record'] ?? null;
 
@@ -127,6 +127,6 @@ final class MachineController
                 'source' => $record['source'] ?? null,
                 'reason' => $record['by_choice'] ?? $record['tag'] ?? null,
             ];
-        })->values()->all();
+        })->all());
     }
 }

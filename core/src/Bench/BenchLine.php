@@ -195,13 +195,19 @@ final readonly class BenchLine
         return new Draft(EntryKind::Reading, [
             'mm' => $read->value,
             'entered' => $read->entered,
-            'written_step_mm' => $read->unit === Unit::Inch ? $read->writtenStep : 0.0,
+            'written_step_mm' => self::fineness($read),
             'point' => ($this->shown->point ?? $this->state->spec->aim->point)->value,
             'pose' => ($this->shown->pose ?? Pose::Straight)->value,
             'engine' => $condition->engine->value,
             'wheels' => $condition->wheels->value,
             'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
         ]);
+    }
+
+    /** How fine it was written, where that says something: in 32nds or tenths of an inch, but not in whole ones. */
+    private static function fineness(ReadQuantity $read): float
+    {
+        return $read->unit === Unit::Inch && $read->writtenStep < Unit::Inch->factor() ? $read->writtenStep : 0.0;
     }
 
     private function instrument(): string

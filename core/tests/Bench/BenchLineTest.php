@@ -38,6 +38,7 @@ final class BenchLineTest extends TestCase
         $draft = self::draft('1 1/32 in');
         self::assertEqualsWithDelta(25.4 * 33 / 32, $draft->body['mm'], 1e-12);
         self::assertEqualsWithDelta(25.4 / 32, $draft->body['written_step_mm'], 1e-12);
+        self::assertSame(0.0, self::draft('1 in')->body['written_step_mm'], 'a whole inch says nothing of how fine it was read');
     }
 
     /** @return iterable<string, array{string, float}> */

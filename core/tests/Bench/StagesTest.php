@@ -25,13 +25,13 @@ final class StagesTest extends TestCase
         for ($i = 0; $i < 4; $i++) {
             $job->line('ok');
         }
-        self::assertSame('condition', $job->state->progress->asks()?->key, 'the state is asked before the first reading');
+        self::assertSame('condition', self::asked($job), 'the state is asked before the first reading');
         $job->ready()->read(25.5, 25, 25.5);
-        self::assertSame([JobStage::Set, 'in_band'], [$job->state->progress->stage, $job->state->progress->asks()?->key]);
+        self::assertSame('in_band', self::asked($job));
         $job->line('+2t2f')->read(15, 15, 15.5);
-        self::assertSame('lock:perch', $job->state->progress->asks()?->key);
+        self::assertSame('lock:perch', self::asked($job));
         $job->line('ok');
-        self::assertSame('reading:left', $job->state->progress->asks()?->key, 'locking turns the adjuster: read it again');
+        self::assertSame('reading:left', self::asked($job), 'locking turns the adjuster: read it again');
         $job->read(15, 15, 15.5);
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
         foreach (['yes', 'yes', 'yes', 'middle'] as $answer) {
@@ -52,13 +52,13 @@ final class StagesTest extends TestCase
     public function test_a_reading_in_the_wrong_state_is_flagged_and_not_judged(): void
     {
         $job = TestJob::clutch();
-        while ($job->state->progress->asks()?->key !== 'condition') {
+        while (self::asked($job) !== 'condition') {
             $job->line('ok');
         }
         $job->line('hot')->ready()->read(15, 15, 15);
         self::assertTrue($job->state->judgement->now->is(VerdictKind::NotJudged));
         self::assertSame('Not judged: read hot; the figure is for a cold engine', $job->state->judgement->now->sentence);
-        self::assertSame('reading:found', $job->state->progress->asks()?->key, 'it is still due');
+        self::assertSame('reading:found', self::asked($job), 'it is still due');
     }
 
     public function test_a_frayed_wire_cannot_be_closed_as_fit(): void
@@ -137,6 +137,11 @@ final class StagesTest extends TestCase
         self::assertContains('Close: boot back on is missing.', $job->state->progress->blocksFit);
         $job->entry('cover', ['adjuster' => 'grip', 'off' => false]);
         self::assertNotContains('Close: boot back on is missing.', $job->state->progress->blocksFit);
+    }
+
+    private static function asked(TestJob $job): ?string
+    {
+        return $job->state->progress->asks()?->key;
     }
 
     /** @param  list<string>  $poses */

@@ -20,7 +20,8 @@ final class JobFileTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function examples(): iterable
     {
-        foreach (glob(self::FORMATS.'/examples/*.json') ?: [] as $file) {
+        $files = glob(self::FORMATS.'/examples/*.json');
+        foreach ($files === false ? [] : $files as $file) {
             yield basename($file) => [(string) file_get_contents($file)];
         }
     }

@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+// The page's policy lets no script be made from text, so schemas are walked and not compiled.
+z.config({ jitless: true });
+
 const problemShape = z.object({
   title: z.string(),
   detail: z.string(),
@@ -57,6 +60,13 @@ async function problem(response: Response): Promise<Error> {
     : new Problem(response.status, 'The workshop server failed. What you typed is kept; try again in a moment.');
 }
 
+/** Told with every answer whether it came from the server just now, or was kept from before. */
+type Hearing = (live: boolean) => void;
+let heard: Hearing = () => undefined;
+export const onAnswer = (hearing: Hearing): void => {
+  heard = hearing;
+};
+
 /** One call to the server. A page older than its session fetches a fresh token and asks once more. */
 export async function call<T>(method: string, path: string, shape: z.ZodType<T>, body?: unknown): Promise<T> {
   let response = await send(method, path, body);
@@ -64,6 +74,7 @@ export async function call<T>(method: string, path: string, shape: z.ZodType<T>,
     await send('GET', 'session', undefined);
     response = await send(method, path, body);
   }
+  heard(response.headers.get('X-Kept') === null);
   if (!response.ok) throw await problem(response);
   return shape.parse(response.status === 204 ? null : await response.json());
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Problem, Unreachable } from '../api/client';
+import { onAnswer, Problem, Unreachable } from '../api/client';
 import { type Draft, type Job, postEntry } from '../api/jobs';
 import { KeptValue } from './store';
 import { nowWithOffset } from './time';
@@ -52,6 +52,7 @@ class Outbox {
   constructor() {
     window.addEventListener('online', () => this.hurry());
     window.addEventListener('offline', () => this.become('cut'));
+    onAnswer((live) => this.heard(live));
   }
 
   /** Sends for this person from now on; entries of others wait until they are back. */
@@ -94,6 +95,15 @@ class Outbox {
     clearTimeout(this.timer);
     this.pause = FIRST_PAUSE_MS;
     void this.run();
+  }
+
+  /** An answer came in elsewhere: fresh from the server, or one that was kept because it does not answer. */
+  private heard(live: boolean): void {
+    if (!live) this.become('cut');
+    else if (this.connection === 'cut') {
+      this.become('calm');
+      this.hurry();
+    }
   }
 
   private next(): KeptEntry | undefined {

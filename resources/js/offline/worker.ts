@@ -23,6 +23,16 @@ self.addEventListener('message', (event) => {
   if (event.data === 'signed-out') event.waitUntil(caches.delete(ANSWERS));
 });
 
+// A kept answer says so, for the page must not pass it off as a fresh one.
+const markKept = {
+  cachedResponseWillBeUsed: async ({ cachedResponse }: { cachedResponse?: Response }) => {
+    if (cachedResponse === undefined) return null;
+    const headers = new Headers(cachedResponse.headers);
+    headers.set('X-Kept', 'yes');
+    return new Response(cachedResponse.body, { status: cachedResponse.status, headers });
+  },
+};
+
 // The whole application is one page: whatever address was asked for, the last copy of it will do.
 const onePage = { cacheKeyWillBeUsed: async () => '/' };
 registerRoute(
@@ -35,6 +45,6 @@ registerRoute(
 );
 registerRoute(
   ({ url, sameOrigin, request }) => sameOrigin && request.method === 'GET' && url.pathname.startsWith('/api/'),
-  new NetworkFirst({ cacheName: ANSWERS, networkTimeoutSeconds: PATIENCE_S }),
+  new NetworkFirst({ cacheName: ANSWERS, networkTimeoutSeconds: PATIENCE_S, plugins: [markKept] }),
 );
 setCatchHandler(async () => Response.error());

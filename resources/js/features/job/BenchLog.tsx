@@ -151,7 +151,11 @@ const Readings = ({ rows, open }: { rows: readonly LogRow[]; open: (row: LogRow)
       {': '}
       {rows.map((row) =>
         row.can_void || row.can_amend ? (
-          <Change key={row.id} onClick={() => open(row)} says={`Change the reading ${mm(row.mm ?? 0, 2)}`}>
+          <Change
+            key={row.id}
+            onClick={() => open(row)}
+            says={`${mm(row.mm ?? 0, decimals(row.mm ?? 0))}, change this reading`}
+          >
             {mm(row.mm ?? 0, decimals(row.mm ?? 0))}
           </Change>
         ) : (

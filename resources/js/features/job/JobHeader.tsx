@@ -105,7 +105,7 @@ const Condition = () => {
       textAlign="left"
       cursor="pointer"
       onClick={() => turnTo('condition')}
-      aria-label={`How it stands: ${words}. Change it`}
+      title="Change how it stands"
       display={{ base: 'none', md: 'block' }}
     >
       {plate}

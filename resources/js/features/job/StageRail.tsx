@@ -41,7 +41,6 @@ const StageStep = ({ stage }: { stage: Stage }) => {
       type="button"
       onClick={() => view(stage.key)}
       aria-current={looked ? 'step' : undefined}
-      aria-label={`${stage.title}: ${stage.summary}`}
       data-stage={stage.key}
       display="flex"
       gap="3"
@@ -61,7 +60,14 @@ const StageStep = ({ stage }: { stage: Stage }) => {
       _focusVisible={{ outlineOffset: '-3px' }}
     >
       <StageDisc number={stages.indexOf(stage.key) + 1} state={current ? 'current' : stage.done ? 'done' : 'ahead'} />
-      <Box minWidth="0" display={{ base: 'none', lg: 'block' }}>
+      <Box
+        minWidth="0"
+        position={{ base: 'absolute', lg: 'static' }}
+        width={{ base: '1px', lg: 'auto' }}
+        height={{ base: '1px', lg: 'auto' }}
+        overflow={{ base: 'hidden', lg: 'visible' }}
+        clipPath={{ base: 'inset(50%)', lg: 'none' }}
+      >
         <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="1.4">
           {stage.title}
         </Box>

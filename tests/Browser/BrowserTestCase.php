@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Database\Demo\DemoPeople;
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Cookie;
+use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PDO;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Tests\Support\Server;
+use Throwable;
+
+/** The real interface in a real browser, driven by keys and clicks. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const PATIENCE_S = 12;
+
+    private const FAILURES = __DIR__.'/../../.runtime/failures';
+
+    protected RemoteWebDriver $browser;
+
+    protected Server $server;
+
+    private static ?Process $chromedriver = null;
+
+    private static int $port = 0;
+
+    /** Console errors that the test brings about on purpose. */
+    protected bool $expectsTrouble = false;
+
+    protected function setUp(): void
+    {
+        $this->server = Server::withDemo();
+        $this->browser = self::newBrowser();
+        $this->window(1280, 800);
+    }
+
+    protected function tearDown(): void
+    {
+        $complaints = $this->expectsTrouble ? [] : array_filter(
+            $this->browser->manage()->getLog('browser'),
+            static fn (array $entry): bool => $entry['level'] === 'SEVERE' && ! str_contains($entry['message'], 'status of 4'),
+        );
+        if (! $this->status()->isSuccess()) {
+            @mkdir(self::FAILURES, recursive: true);
+            $this->browser->takeScreenshot(self::FAILURES.'/'.preg_replace('/\W+/', '-', static::class.'-'.$this->nameWithDataSet()).'.png');
+        }
+        $this->browser->quit();
+        self::assertSame([], array_column($complaints, 'message'), 'The console complained.');
+    }
+
+    protected static function newBrowser(): RemoteWebDriver
+    {
+        if (self::$chromedriver === null) {
+            self::$port = Server::freePort();
+            self::$chromedriver = new Process(['setsid', 'chromedriver', '--port='.self::$port], timeout: null);
+            self::$chromedriver->disableOutput();
+            self::$chromedriver->start();
+            register_shutdown_function(static function (): void {
+                $pid = self::$chromedriver?->getPid();
+                $pid === null ?: posix_kill(-$pid, SIGTERM);
+            });
+        }
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--user-data-dir='.sys_get_temp_dir().'/vivid-pull-'.bin2hex(random_bytes(6)),
+        ]);
+        $wishes = DesiredCapabilities::chrome();
+        $wishes->setCapability(ChromeOptions::CAPABILITY, $options);
+        $wishes->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        for ($i = 0; ; $i++) {
+            try {
+                return RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wishes, 20_000, 60_000);
+            } catch (Throwable $notYet) {
+                $i < 40 ?: throw $notYet;
+                usleep(100_000);
+            }
+        }
+    }
+
+    protected function window(int $width, int $height): void
+    {
+        (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+    }
+
+    /** Signed in without the form, which has tests of its own. */
+    protected function as(string $login): static
+    {
+        $password = array_column(DemoPeople::ALL, 3, 0)[$login];
+        $this->browser->get($this->server->url.'/icon.svg');
+        foreach ($this->server->session($login, $password) as $name => $value) {
+            $this->browser->manage()->addCookie(Cookie::createFromArray(['name' => $name, 'value' => $value, 'path' => '/']));
+        }
+
+        return $this;
+    }
+
+    protected function visit(string $path): static
+    {
+        $this->browser->get($this->server->url.$path);
+        $this->until('return document.readyState === "complete" && document.querySelector("h1, h2") !== null', "{$path} did not show");
+
+        return $this;
+    }
+
+    /** Starts a job on a control by its button. */
+    protected function startJob(string $tag, string $control): static
+    {
+        return $this->visit("/machines/{$tag}#{$control}")->click("[data-start={$control}]")->await('#bench-line');
+    }
+
+    /** Types a line from wherever the focus is, presses Enter, and waits for the answer. */
+    protected function line(string ...$lines): static
+    {
+        foreach ($lines as $line) {
+            $this->keys($line.WebDriverKeys::ENTER)->settled();
+        }
+
+        return $this;
+    }
+
+    protected function keys(string ...$keys): static
+    {
+        foreach ($keys as $key) {
+            $this->browser->getKeyboard()->sendKeys($key);
+        }
+
+        return $this;
+    }
+
+    /** Everything sent was answered. */
+    protected function settled(): static
+    {
+        $this->until('return document.querySelector("[data-saved=true]") !== null || document.querySelector("#bench-line") === null
+            || document.querySelector("[data-refusal]") !== null', 'An entry was not answered');
+
+        return $this;
+    }
+
+    protected function click(string $css): static
+    {
+        $this->await($css);
+        for ($i = 0; ; $i++) {
+            try {
+                $this->browser->findElement(WebDriverBy::cssSelector($css))->click();
+
+                return $this;
+            } catch (StaleElementReferenceException|NoSuchElementException $moved) {
+                $i < 5 ?: throw $moved;
+                usleep(100_000);
+            }
+        }
+    }
+
+    protected function clickText(string $text): static
+    {
+        $xpath = "//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"{$text}\") or contains(@aria-label, \"{$text}\")]";
+        $this->waitFor(fn (): bool => $this->browser->findElements(WebDriverBy::xpath($xpath)) !== [], "There is no button “{$text}”");
+        $this->browser->findElement(WebDriverBy::xpath($xpath))->click();
+
+        return $this;
+    }
+
+    protected function await(string $css): static
+    {
+        $this->waitFor(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector($css)) !== [], "There is no {$css}");
+
+        return $this;
+    }
+
+    protected function gone(string $css): static
+    {
+        $this->waitFor(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector($css)) === [], "{$css} is still there");
+
+        return $this;
+    }
+
+    protected function see(string ...$texts): static
+    {
+        foreach ($texts as $text) {
+            $this->waitFor(fn (): bool => str_contains($this->text('body'), $text), "“{$text}” is not to be seen");
+        }
+
+        return $this;
+    }
+
+    protected function text(string $css): string
+    {
+        return (string) $this->browser->executeScript('return (document.querySelector(arguments[0])?.innerText ?? "").replace(/\s+/g, " ")', [$css]);
+    }
+
+    protected function value(string $css): string
+    {
+        return (string) $this->browser->executeScript('return document.querySelector(arguments[0])?.value ?? ""', [$css]);
+    }
+
+    protected function element(string $css): RemoteWebElement
+    {
+        return $this->await($css)->browser->findElement(WebDriverBy::cssSelector($css));
+    }
+
+    protected function until(string $script, string $complaint): static
+    {
+        return $this->waitFor(fn (): bool => $this->browser->executeScript($script) === true, $complaint);
+    }
+
+    /** The guard against a second tap has passed. */
+    protected function armed(): static
+    {
+        usleep(400_000);
+
+        return $this;
+    }
+
+    /** Id of the job on the screen. */
+    protected function job(): string
+    {
+        return basename((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH));
+    }
+
+    /** @return list<array{kind: string, line: string|null}> */
+    protected function rows(): array
+    {
+        $query = $this->server->database()->prepare('select kind, line from entries where job_id = ? or (job_id is null and visit_id = (select visit_id from control_jobs where id = ?)) order by seq');
+        $query->execute([$this->job(), $this->job()]);
+
+        return $query->fetchAll(PDO::FETCH_ASSOC);
+    }
+
+    /** @param  callable(): bool  $holds */
+    private function waitFor(callable $holds, string $complaint): static
+    {
+        try {
+            $this->browser->wait(self::PATIENCE_S, 40)->until(static function () use ($holds): bool {
+                try {
+                    return $holds();
+                } catch (StaleElementReferenceException) {
+                    return false;
+                }
+            });
+        } catch (TimeoutException) {
+            self::fail("{$complaint}. On the screen: ".mb_substr($this->text('body'), 0, 600));
+        }
+
+        return $this;
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use stdClass;
+use Tests\Support\HttpClient;
+
+final class ThrottleJobTest extends BrowserTestCase
+{
+    public function test_a_whole_job_from_make_safe_to_close(): void
+    {
+        $this->as('ines')->startJob('QB-03', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold');
+        $this->line('7.5', '7.5', '8')->see('Outside: too loose by 1.7', 'Next move');
+        $this->see('The boot is off')->armed()->clickText('The boot is off')->settled()->see('Thread showing at the grip adjuster')->line('ok');
+        $this->armed()->click('[data-done]')->settled()->line('4', '4', '4')->see('Lock the grip adjuster')->line('ok')->line('4', '4', '4');
+        $this->see('Bars from stop to stop')->line('3.5', '4')->line('4', '3.5')->see('Opened fully and let go');
+        $this->line('yes', 'yes', 'yes')->see('Wire lies in its groove')->line('yes', 'yes')->see('Boot back on');
+        $this->line('ok', 'ok', 'ok')->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Ines');
+        $this->visit('/machines/QB-03')->see('fit for use', '7.7', 'Hesk service book');
+    }
+
+    public function test_the_person_chooses_which_adjuster(): void
+    {
+        $this->as('ines')->startJob('SC-11', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('hot');
+        $this->line('7.5', '7.5', '8')->see('Next move · grip adjuster')->click('[data-adjuster=carburettor]')->see('Next move · carburettor adjuster');
+        $this->see('The carburettor cover is off');
+        self::assertSame('true', $this->element('[data-adjuster=carburettor]')->getAttribute('aria-pressed'));
+    }
+
+    public function test_a_throttle_that_does_not_snap_shut_ends_in_a_tag_that_a_lead_lifts(): void
+    {
+        $this->as('ines')->startJob('QB-01', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold');
+        $this->line('4', '4', '4')->line('4', '4')->line('4', '4')->see('Opened fully and let go');
+        $this->line('yes', 'yes', 'no')->see('Do not run. Throttle does not snap shut, bars full right.')->line('yes', 'yes');
+        $this->refusedDirectly('bars full right');
+        $this->see('Put it right and answer again')->clickText('Tag it: do not run')->see('Hang the tag')->clickText('Hang the tag')->settled();
+        $this->see('Close the job as tagged')->click('[data-close=tagged]')->see('Signed by Ines');
+        $this->visit('/')->see('QB-01');
+        self::assertStringContainsString('QB-01', $this->text('main'));
+
+        $this->startJob('QB-01', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('4', '4', '4')->line('4', '4')->line('4', '4');
+        $this->line('yes', 'yes', 'yes', 'yes', 'yes')->line('ok', 'ok')->see('Ask a lead to join this job');
+        $this->refusedDirectly('A tag stands');
+        $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+        $this->browser->manage()->deleteAllCookies();
+        $this->as('oda')->visit($path)->see('Join this job')->clickText('Join')->settled()->see('Lift the tag');
+        $this->click('[data-primary]')->settled()->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Oda');
+        $this->visit('/machines/QB-01')->see('left 4.0 mm');
+        self::assertStringNotContainsString('Do not run', $this->text('main'));
+    }
+
+    public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void
+    {
+        $this->as('ines')->startJob('SC-05', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('hot');
+        $this->line('4', '4', '4')->line('4', '4')->line('4', '4')->line('yes', 'yes');
+        $this->click('[data-stage=close]')->click('[data-item=sign_off]')->see('Not fit for use yet', 'bars full right');
+        $this->refusedDirectly('bars full right');
+    }
+
+    /** The server refuses too, whatever the screen does. */
+    private function refusedDirectly(string $words): void
+    {
+        $client = new HttpClient($this->server->url);
+        $client->signIn('tomas', 'dune-grass-17');
+        $id = static fn (): string => sprintf('%08x-0000-4000-8000-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFFFFFFFF));
+        $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'kind' => 'joined', 'body' => new stdClass]);
+        [$status, $body] = $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'kind' => 'closed', 'body' => ['outcome' => 'fit']]);
+        self::assertSame(422, $status);
+        self::assertStringContainsString($words, $body['detail'].implode(' ', $body['missing'] ?? []));
+    }
+}

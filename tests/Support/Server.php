@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use PDO;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** A real server on a real port, in processes of its own, as `bin/start` runs it. */
+final class Server
+{
+    private const ROOT = __DIR__.'/../..';
+
+    private ?Process $process = null;
+
+    public readonly string $url;
+
+    /** @var array<string, array<string, string>> cookies by login */
+    private array $sessions = [];
+
+    private static ?self $shared = null;
+
+    /** @param  array<string, string>  $env */
+    public function __construct(private readonly int $port, private readonly array $env)
+    {
+        $this->url = "http://127.0.0.1:{$port}";
+    }
+
+    /** The server of the whole run, with the demo workshop behind it. */
+    public static function withDemo(): self
+    {
+        if (self::$shared === null) {
+            self::$shared = new self(self::freePort(), self::environment());
+            self::$shared->artisan('migrate:fresh', '--force');
+            self::$shared->artisan('workshop:begin', '--demo');
+            self::$shared->start();
+            register_shutdown_function(static fn () => self::$shared?->stop());
+        }
+
+        return self::$shared;
+    }
+
+    /** @return array<string, string> */
+    public static function environment(): array
+    {
+        return [
+            'APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'APP_KEY' => (string) getenv('APP_KEY'),
+            'APP_CONFIG_CACHE' => '.runtime/none/config.php', 'APP_ROUTES_CACHE' => '.runtime/none/routes.php', 'APP_EVENTS_CACHE' => '.runtime/none/events.php',
+            'DB_HOST' => (string) getenv('DB_HOST'), 'DB_PORT' => (string) getenv('DB_PORT'), 'DB_DATABASE' => (string) getenv('DB_DATABASE'),
+            'DB_USERNAME' => (string) getenv('DB_USERNAME'), 'DB_PASSWORD' => (string) getenv('DB_PASSWORD'),
+            'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'LOG_CHANNEL' => 'single', 'WORKSHOP_DEMO' => 'true',
+            'PHP_CLI_SERVER_WORKERS' => '4', 'BCRYPT_ROUNDS' => '4',
+        ];
+    }
+
+    public static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
+        $port = (int) substr(strrchr((string) stream_socket_get_name($socket, false), ':') ?: '', 1);
+        fclose($socket);
+
+        return $port;
+    }
+
+    public function start(): void
+    {
+        $this->process = new Process(
+            ['setsid', PHP_BINARY, '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'public/router.php'],
+            self::ROOT, $this->env, null, null,
+        );
+        $this->process->disableOutput();
+        $this->process->start();
+        for ($i = 0; $i < 100; $i++) {
+            $answers = @fsockopen('127.0.0.1', $this->port);
+            if ($answers !== false) {
+                fclose($answers);
+
+                return;
+            }
+            usleep(50_000);
+        }
+        throw new RuntimeException('The server did not start.');
+    }
+
+    public function stop(): void
+    {
+        $pid = $this->process?->getPid();
+        if ($pid !== null) {
+            posix_kill(-$pid, SIGKILL);
+            for ($i = 0; $i < 100 && $this->process?->isRunning() === true; $i++) {
+                usleep(20_000);
+            }
+        }
+        $this->process = null;
+    }
+
+    public function artisan(string ...$arguments): void
+    {
+        $process = new Process([PHP_BINARY, 'artisan', ...$arguments], self::ROOT, $this->env, null, 120);
+        $process->mustRun();
+    }
+
+    public function database(): PDO
+    {
+        $dsn = "mysql:host=127.0.0.1;port={$this->env['DB_PORT']};dbname={$this->env['DB_DATABASE']}";
+
+        return new PDO($dsn, $this->env['DB_USERNAME'], $this->env['DB_PASSWORD']);
+    }
+
+    /** @return array<string, string> the cookies of a signed-in person */
+    public function session(string $login, string $password): array
+    {
+        if (! isset($this->sessions[$login])) {
+            $client = new HttpClient($this->url);
+            $client->signIn($login, $password);
+            $this->sessions[$login] = $client->cookies();
+        }
+
+        return $this->sessions[$login];
+    }
+}
