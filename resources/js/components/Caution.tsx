@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { paint } from '../theme/paint';
 
 /** A caution at the step it belongs to: a striped edge and a triangle, so that it is seen before it is read. */
 export const Caution = ({ children, compact = false }: { children: ReactNode; compact?: boolean }) => (
@@ -19,8 +20,8 @@ export const Caution = ({ children, compact = false }: { children: ReactNode; co
       marginTop={compact ? '1.5' : '2.5'}
       aria-hidden="true"
     >
-      <chakra.path d="M10 1L19 17H1Z" fill="yellow.tag" stroke="ink" strokeWidth="1.6" strokeLinejoin="round" />
-      <chakra.path d="M10 6.5V11.5M10 13.7V14.4" stroke="ink" strokeWidth="2" strokeLinecap="round" />
+      <path d="M10 1L19 17H1Z" fill={paint['yellow.tag']} stroke={paint.ink} strokeWidth="1.6" strokeLinejoin="round" />
+      <path d="M10 6.5V11.5M10 13.7V14.4" stroke={paint.ink} strokeWidth="2" strokeLinecap="round" />
     </chakra.svg>
     <Box paddingBlock={compact ? '1' : '2'} paddingRight="2" fontSize="sm" lineHeight="snug">
       {children}

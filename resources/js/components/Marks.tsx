@@ -1,8 +1,6 @@
-import { Box, chakra } from '@chakra-ui/react';
-import type { ComponentProps } from 'react';
-
-const Svg = chakra('svg');
-
+import { Box } from '@chakra-ui/react';
+import type { CSSProperties } from 'react';
+import { paint } from '../theme/paint';
 export const marks = ['found', 'now', 'next', 'left', 'cant_tell', 'tag', 'inside', 'to_do', 'wrong', 'quiet'] as const;
 export type MarkKind = (typeof marks)[number];
 
@@ -52,43 +50,46 @@ const shapes = {
 } as const satisfies Record<MarkKind, (r: number) => React.ReactNode>;
 
 const colours = {
-  found: 'found',
-  now: 'ink',
-  next: 'action',
-  left: 'inside',
-  cant_tell: 'cantTell',
-  tag: 'stop',
-  inside: 'inside',
-  to_do: 'soft',
-  wrong: 'stop',
-  quiet: 'soft',
+  found: paint.found,
+  now: paint.ink,
+  next: paint.action,
+  left: paint.inside,
+  cant_tell: paint.cantTell,
+  tag: paint.stop,
+  inside: paint.inside,
+  to_do: paint.soft,
+  wrong: paint.stop,
+  quiet: paint.soft,
 } as const satisfies Record<MarkKind, string>;
 
 /** A mark inside another drawing, centred on the origin. */
 export const MarkShape = ({ kind, r = 6 }: { kind: MarkKind; r?: number }) => (
-  <chakra.g color={colours[kind]} stroke="currentColor" fill={kind === 'next' ? 'sheet' : 'none'}>
+  <g color={colours[kind]} stroke="currentColor" fill={kind === 'next' ? paint.sheet : 'none'}>
     {shapes[kind](r)}
-  </chakra.g>
+  </g>
 );
 
-type MarkProps = { kind: MarkKind; size?: string } & Omit<ComponentProps<typeof Svg>, 'children'>;
+type MarkProps = {
+  kind: MarkKind;
+  size?: string;
+  /** Where the mark lies on a dark or red ground. */
+  onDark?: boolean;
+  style?: CSSProperties;
+};
 
 /** A mark beside a word. The word says the state; the mark repeats it. */
-export const Mark = ({ kind, size = '1.1em', ...rest }: MarkProps) => (
-  <Svg
+export const Mark = ({ kind, size = '1.1em', onDark = false, style }: MarkProps) => (
+  <svg
     viewBox="-8 -8 16 16"
     width={size}
     height={size}
-    flexShrink="0"
-    color={colours[kind]}
     aria-hidden="true"
-    overflow="visible"
-    {...rest}
+    style={{ flexShrink: 0, overflow: 'visible', color: onDark ? paint.onFrame : colours[kind], ...style }}
   >
     <g stroke="currentColor" fill="none">
       {shapes[kind](6)}
     </g>
-  </Svg>
+  </svg>
 );
 
 /** The disc of a stage: ticked, vivid when current, or its number. */
@@ -107,6 +108,6 @@ export const StageDisc = ({ number, state }: { number: number; state: 'done' | '
     color={state === 'ahead' ? 'ink' : 'white'}
     aria-hidden="true"
   >
-    {state === 'done' ? <Mark kind="inside" size="0.9em" color="white" /> : number}
+    {state === 'done' ? <Mark kind="inside" size="0.9em" onDark /> : number}
   </Box>
 );

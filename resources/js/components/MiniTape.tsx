@@ -1,6 +1,7 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Band } from '../api/shapes';
 import { bandText, mm } from '../lib/figures';
+import { paint } from '../theme/paint';
 import { MarkShape } from './Marks';
 
 type MiniTapeProps = { band: Band; found?: number | null; now?: number | null; left?: number | null; width?: number };
@@ -23,10 +24,10 @@ export const MiniTape = ({ band, found = null, now = null, left = null, width = 
   return (
     <Box width={`${width}px`} maxWidth="100%">
       <svg viewBox={`0 0 ${width} ${HEIGHT}`} width="100%" role="img" aria-label={said.join(', ')}>
-        <chakra.rect x="1" y="5" width={width - 2} height="16" fill="paper.tape" stroke="paper.tapeEdge" />
-        <chakra.rect x={from} y="5" width={Math.max(0, to - from)} height="16" fill="petrol.wash" />
-        {band.low_mm !== null && <chakra.path d={`M${from} 1V25`} stroke="inside" strokeWidth="2.5" />}
-        {band.high_mm !== null && <chakra.path d={`M${to} 1V25`} stroke="inside" strokeWidth="2.5" />}
+        <rect x="1" y="5" width={width - 2} height="16" fill={paint['paper.tape']} stroke={paint['paper.tapeEdge']} />
+        <rect x={from} y="5" width={Math.max(0, to - from)} height="16" fill={paint['petrol.wash']} />
+        {band.low_mm !== null && <path d={`M${from} 1V25`} stroke={paint.inside} strokeWidth="2.5" />}
+        {band.high_mm !== null && <path d={`M${to} 1V25`} stroke={paint.inside} strokeWidth="2.5" />}
         {found !== null && (
           <g transform={`translate(${x(found)} 12)`}>
             <MarkShape kind="found" />

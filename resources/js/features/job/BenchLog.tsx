@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { LogRow } from '../../api/jobs';
-import { Button, Sheet } from '../../components/Buttons';
+import { Sheet } from '../../components/Buttons';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { change, mm, withUncertainty } from '../../lib/figures';
 import { clock } from '../../lib/time';
@@ -9,27 +9,42 @@ import { EntryDialog } from './EntryDialog';
 import { type ShownRow, shownRows } from './logGroups';
 import { useBench } from './useBench';
 
-const Cell = chakra('td', {
+/** One set of styles for the whole table: a long log is drawn again with every answer. */
+const Table = chakra('table', {
   base: {
-    paddingInline: '2',
-    paddingBlock: '1.5',
-    borderTopWidth: 'thin',
-    borderColor: 'line',
-    verticalAlign: 'top',
-    lineHeight: 'snug',
-  },
-});
-const Head = chakra('th', {
-  base: {
-    paddingInline: '2',
-    paddingBlock: '1',
-    textAlign: 'left',
     fontSize: 'sm',
-    fontWeight: 'bold',
-    color: 'soft',
-    position: 'sticky',
-    top: '0',
-    bg: 'sheet',
+    fontVariantNumeric: 'tabular-nums',
+    '& th': {
+      paddingInline: '2',
+      paddingBlock: '1',
+      textAlign: 'left',
+      fontWeight: 'bold',
+      color: 'soft',
+      position: 'sticky',
+      top: '0',
+      bg: 'sheet',
+    },
+    '& td': {
+      paddingInline: '2',
+      paddingBlock: '1.5',
+      borderTopWidth: 'thin',
+      borderColor: 'line',
+      verticalAlign: 'top',
+      lineHeight: 'snug',
+    },
+    '& [data-wide]': { display: { base: 'none', md: 'table-cell' } },
+    '& [data-figure]': { whiteSpace: 'nowrap' },
+    '& [data-what]': { display: 'flex', gap: '2', overflowWrap: 'anywhere' },
+    '& [data-voided=true]': { color: 'soft' },
+    '& s + span': { display: 'block' },
+    '& button': {
+      minWidth: '1.5rem',
+      minHeight: '1.5rem',
+      paddingInline: '1.5',
+      textDecoration: 'underline',
+      cursor: 'pointer',
+      _hover: { color: 'action' },
+    },
   },
 });
 
@@ -57,21 +72,19 @@ export const BenchLog = () => {
         </Box>
       </Flex>
       <Box flex="1" minHeight="0" overflow="auto" tabIndex={0} role="region" aria-label="Entries">
-        <chakra.table fontSize="sm">
+        <Table>
           <thead>
             <tr>
-              <Head scope="col" width="3.5rem">
-                Time
-              </Head>
-              <Head scope="col">What</Head>
-              <Head scope="col">Reading</Head>
-              <Head scope="col">Change</Head>
-              <Head scope="col" display={{ base: 'none', md: 'table-cell' }}>
+              <th scope="col">Time</th>
+              <th scope="col">What</th>
+              <th scope="col">Reading</th>
+              <th scope="col">Change</th>
+              <th scope="col" data-wide>
                 Says
-              </Head>
-              <Head scope="col" display={{ base: 'none', md: 'table-cell' }}>
+              </th>
+              <th scope="col" data-wide>
                 By
-              </Head>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -79,7 +92,7 @@ export const BenchLog = () => {
               <Row key={shown.kind === 'entry' ? shown.row.id : shown.last.id} shown={shown} open={setOpen} />
             ))}
           </tbody>
-        </chakra.table>
+        </Table>
       </Box>
       {open !== null && <EntryDialog row={open} onClose={() => setOpen(null)} />}
     </Sheet>
@@ -96,46 +109,47 @@ const marks: Readonly<Record<string, MarkKind>> = {
   tag: 'tag',
 };
 
-const Row = ({ shown, open }: { shown: ShownRow; open: (row: LogRow) => void }) => {
+const Row = memo(({ shown, open }: { shown: ShownRow; open: (row: LogRow) => void }) => {
   const last = shown.kind === 'entry' ? shown.row : shown.last;
-  const voided = last.voided !== null;
   return (
-    <chakra.tr
-      data-entry={last.kind}
-      data-voided={voided}
-      color={voided ? 'soft' : 'ink'}
-      fontVariantNumeric="tabular-nums"
-    >
-      <Cell>{clock(last.at)}</Cell>
-      <Cell>
-        <Flex gap="2">
-          <Mark kind={marks[last.kind] ?? 'quiet'} size="0.8rem" marginTop="4px" />
-          <Box minWidth="0" overflowWrap="anywhere">
+    <tr data-entry={last.kind} data-voided={last.voided !== null}>
+      <td>{clock(last.at)}</td>
+      <td>
+        <div data-what>
+          <Mark kind={marks[last.kind] ?? 'quiet'} size="0.8rem" style={{ marginTop: '4px' }} />
+          <div>
             {shown.kind === 'readings' ? (
               <Readings rows={shown.rows} open={open} />
             ) : (
               <Words row={shown.row} open={open} />
             )}
-          </Box>
-        </Flex>
-      </Cell>
-      <Cell whiteSpace="nowrap" fontWeight="bold">
-        {last.mean_mm === null ? '' : withUncertainty(last.mean_mm, last.expanded_mm)}
-      </Cell>
-      <Cell whiteSpace="nowrap">{last.change_mm === null ? '' : change(last.change_mm)}</Cell>
-      <Cell display={{ base: 'none', md: 'table-cell' }}>{last.says ?? ''}</Cell>
-      <Cell display={{ base: 'none', md: 'table-cell' }}>{last.by}</Cell>
-    </chakra.tr>
+          </div>
+        </div>
+      </td>
+      <td data-figure>
+        <b>{last.mean_mm === null ? '' : withUncertainty(last.mean_mm, last.expanded_mm)}</b>
+      </td>
+      <td data-figure>{last.change_mm === null ? '' : change(last.change_mm)}</td>
+      <td data-wide>{last.says ?? ''}</td>
+      <td data-wide>{last.by}</td>
+    </tr>
   );
-};
+}, sameRow);
+
+/** Rows of a log never change but by being taken back, put right, or regrouped. */
+function sameRow(a: { shown: ShownRow }, b: { shown: ShownRow }): boolean {
+  return JSON.stringify(a.shown) === JSON.stringify(b.shown);
+}
 
 const Words = ({ row, open }: { row: LogRow; open: (row: LogRow) => void }) => (
   <>
-    <Box as="span" textDecoration={row.voided === null ? 'none' : 'line-through'}>
-      {row.what}
-    </Box>
-    {row.voided !== null && <Box>taken back: {row.voided}</Box>}
-    {(row.can_void || row.can_amend) && <Change onClick={() => open(row)}>Change</Change>}
+    {row.voided === null ? <span>{row.what}</span> : <s>{row.what}</s>}
+    {row.voided !== null && <span>taken back: {row.voided}</span>}
+    {(row.can_void || row.can_amend) && (
+      <button type="button" onClick={() => open(row)}>
+        Change
+      </button>
+    )}
   </>
 );
 
@@ -149,38 +163,18 @@ const Readings = ({ rows, open }: { rows: readonly LogRow[]; open: (row: LogRow)
     <>
       {what}
       {': '}
-      {rows.map((row) =>
-        row.can_void || row.can_amend ? (
-          <Change
-            key={row.id}
-            onClick={() => open(row)}
-            says={`${mm(row.mm ?? 0, decimals(row.mm ?? 0))}, change this reading`}
-          >
-            {mm(row.mm ?? 0, decimals(row.mm ?? 0))}
-          </Change>
+      {rows.map((row) => {
+        const figure = mm(row.mm ?? 0, decimals(row.mm ?? 0));
+        return row.can_void || row.can_amend ? (
+          <button key={row.id} type="button" onClick={() => open(row)} aria-label={`${figure}, change this reading`}>
+            {figure}
+          </button>
         ) : (
-          <Box as="span" key={row.id} marginRight="2">
-            {mm(row.mm ?? 0, decimals(row.mm ?? 0))}
-          </Box>
-        ),
-      )}
+          <span key={row.id}> {figure}</span>
+        );
+      })}
     </>
   );
 };
 
 const decimals = (value: number) => (Math.abs(value * 10 - Math.round(value * 10)) < 1e-6 ? 1 : 2);
-
-const Change = ({ onClick, says, children }: { onClick: () => void; says?: string; children: React.ReactNode }) => (
-  <Button
-    look="link"
-    minHeight="1.5rem"
-    minWidth="1.5rem"
-    paddingBlock="0"
-    paddingInline="1.5"
-    fontWeight="normal"
-    onClick={onClick}
-    aria-label={says}
-  >
-    {children}
-  </Button>
-);

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { memo } from 'react';
 import { useParams } from 'react-router';
 import { Problem } from '../../api/client';
 import { type Job, jobQuery } from '../../api/jobs';
@@ -6,7 +7,7 @@ import { LinkButton } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Failure, Loading } from '../../components/States';
 import { JobFrame } from './JobFrame';
-import { BenchContext, useMakeBench } from './useBench';
+import { BenchContext, PostContext, useMakeBench } from './useBench';
 
 export default function JobScreen({ onLeave }: { onLeave: () => void }) {
   const { id = '' } = useParams();
@@ -31,8 +32,16 @@ export default function JobScreen({ onLeave }: { onLeave: () => void }) {
   );
 }
 
-const OpenJob = ({ job, onLeave }: { job: Job; onLeave: () => void }) => (
-  <BenchContext value={useMakeBench(job)}>
-    <JobFrame onLeave={onLeave} />
-  </BenchContext>
-);
+const OpenJob = ({ job, onLeave }: { job: Job; onLeave: () => void }) => {
+  const { bench, post } = useMakeBench(job);
+  return (
+    <BenchContext value={bench}>
+      <PostContext value={post}>
+        <StillFrame onLeave={onLeave} />
+      </PostContext>
+    </BenchContext>
+  );
+};
+
+/** Drawn again by what its parts watch, and not because an entry is on its way. */
+const StillFrame = memo(JobFrame);

@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Mark, type MarkKind } from '../../components/Marks';
-import { useBench } from './useBench';
+import { useBench, usePost } from './useBench';
 
 /** What a person should know before trusting the figures: failed gates, warnings, and what is not sent yet. */
 export const Notices = () => {
-  const { state, kept, connection } = useBench();
+  const { state } = useBench();
+  const { kept, connection } = usePost();
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const failed = state.gates.filter((gate) => gate.status === 'failed');
   const open = state.closed === null ? failed : [];
@@ -36,7 +37,7 @@ export const Notices = () => {
 
 const Notice = ({ mark, ground, children }: { mark: MarkKind; ground: string; children: ReactNode }) => (
   <Flex gap="2" bg={ground} borderRadius="md" padding="3" fontSize="sm" lineHeight="snug">
-    <Mark kind={mark} size="1.1rem" marginTop="1px" />
+    <Mark kind={mark} size="1.1rem" style={{ marginTop: '1px' }} />
     <Box>{children}</Box>
   </Flex>
 );

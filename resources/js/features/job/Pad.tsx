@@ -6,14 +6,30 @@ import { Button, Choice, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { trimmed } from '../../lib/figures';
 import { outbox, wording } from '../../lib/outbox';
-import { useBench } from './useBench';
+import { begunLines, keepLine } from '../../lib/preferences';
+import { useKept } from '../../lib/store';
+import { useBench, usePost } from './useBench';
 
 const WHOLE_GROUP = 3;
 const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
 
+/** The line begun on this job, kept on this device with every key. */
+function useLine(): readonly [string, (line: string) => void] {
+  const { lineKey } = useBench();
+  const { forgive, refusal } = usePost();
+  const line = useKept(begunLines)[lineKey] ?? '';
+  const setLine = (text: string) => {
+    if (refusal !== null) forgive();
+    keepLine(lineKey, text);
+  };
+  return [line, setLine];
+}
+
 /** The bench line: one field that is always listening, with big keys for gloved hands. */
 export const Pad = () => {
-  const { line, setLine, sendLine, refusal, item, state, field } = useBench();
+  const { sendLine, item, state, field } = useBench();
+  const { refusal } = usePost();
+  const [line, setLine] = useLine();
   const [keys, setKeys] = useState(false);
   useEffect(() => {
     if (finePointer()) field.current?.focus();
@@ -75,7 +91,7 @@ export const Pad = () => {
               fontSize="sm"
               data-refusal
             >
-              <Mark kind="wrong" size="1rem" marginTop="3px" />
+              <Mark kind="wrong" size="1rem" style={{ marginTop: '3px' }} />
               <span>{refusal}</span>
             </Flex>
           )}
@@ -101,7 +117,7 @@ export const Pad = () => {
           {['7', '8', '9'].map((key) => (
             <PadKey key={key} label={key} onPress={() => press(key)} />
           ))}
-          <PadKey label="in" says="inches" onPress={() => press(' in')} />
+          <PadKey label="in" says="in, inches" onPress={() => press(' in')} />
           <PadKey label="space" says="Space" onPress={() => press(' ')} small />
           <PadKey label="0" onPress={() => press('0')} />
           <PadKey label="." says="point" onPress={() => press('.')} />
@@ -194,7 +210,8 @@ const With = () => {
 
 /** Entries kept here: not judged yet, or refused and waiting to be put right. */
 const NotSent = () => {
-  const { kept, connection, line, setLine } = useBench();
+  const { kept, connection } = usePost();
+  const [line, setLine] = useLine();
   const stuck = kept.filter(
     (entry) => entry.state === 'refused' || connection === 'cut' || connection === 'signed_out',
   );
@@ -215,7 +232,7 @@ const NotSent = () => {
               borderColor="line"
               data-kept={entry.state}
             >
-              <Mark kind={entry.state === 'refused' ? 'wrong' : 'cant_tell'} size="1rem" marginTop="3px" />
+              <Mark kind={entry.state === 'refused' ? 'wrong' : 'cant_tell'} size="1rem" style={{ marginTop: '3px' }} />
               <Box flex="1" minWidth="0" lineHeight="snug" fontSize="sm">
                 <Box as="b" overflowWrap="anywhere">
                   {wording(draft).slice(0, 120)}

@@ -1,4 +1,13 @@
-import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react';
 import type {
   Adjuster,
   BenchState,
@@ -23,9 +32,6 @@ export type Bench = {
   state: BenchState;
   joined: boolean;
   mayWrite: boolean;
-  /** Entries of this job that the server has not acknowledged, oldest first. */
-  kept: readonly KeptEntry[];
-  connection: Connection;
   viewed: StageKey;
   view: (stage: StageKey) => void;
   item: Item | null;
@@ -36,15 +42,32 @@ export type Bench = {
   pose: PoseKey;
   instrument: Instrument | null;
   chooseInstrument: (id: string) => void;
-  line: string;
-  setLine: (line: string) => void;
-  refusal: string | null;
+  /** Key of the line begun here; the line itself is the pad's, so that a key press draws the pad and nothing else. */
+  lineKey: string;
   send: (draft: Draft) => void;
   sendLine: (line: string) => void;
   field: React.RefObject<HTMLInputElement | null>;
 };
 
+/** What comes and goes with every entry on its way. Apart from the bench, so that it draws little again. */
+export type Post = {
+  /** Entries of this job that the server has not acknowledged, oldest first. */
+  kept: readonly KeptEntry[];
+  connection: Connection;
+  /** Why the line in the field was refused. */
+  refusal: string | null;
+  /** Told that something else is being typed now. */
+  forgive: () => void;
+};
+
 export const BenchContext = createContext<Bench | null>(null);
+export const PostContext = createContext<Post | null>(null);
+
+export function usePost(): Post {
+  const post = useContext(PostContext);
+  if (post === null) throw new Error('usePost needs an open job: render it inside <PostContext>.');
+  return post;
+}
 
 export function useBench(): Bench {
   const bench = useContext(BenchContext);
@@ -75,13 +98,12 @@ function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
 
 const isPose = (about: string | null | undefined): about is PoseKey => poses.some((pose) => pose === about);
 
-export function useMakeBench(job: Job): Bench {
+export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const { state } = job;
   const person = useSignedIn();
   const preferences = preferencesOf(person.id);
   const { instrument: favourite, keysAnywhere } = useKept(preferences);
   const key = lineKey(person.id, job.id);
-  const line = useKept(begunLines)[key] ?? '';
   const [viewed, setViewed] = useState<StageKey | null>(null);
   const [turned, setTurned] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -117,60 +139,93 @@ export function useMakeBench(job: Job): Bench {
   // A refused line comes back into the field, if nothing else has been typed there since.
   const refused = kept.find((entry) => entry.state === 'refused' && 'line' in entry.draft);
   useEffect(() => {
-    if (refused === undefined || line !== '' || !('line' in refused.draft)) return;
+    if (refused === undefined || (begunLines.get()[key] ?? '') !== '' || !('line' in refused.draft)) return;
     keepLine(key, refused.draft.line);
     setRefusal(refused.sentence);
     outbox.drop(refused.id);
-  }, [refused, line, key]);
+  }, [refused, key]);
 
-  const shown: Shown = {
-    adjuster: adjuster?.id,
-    turns: option?.turns ?? undefined,
-    pose,
-    point: state.spec.point,
-    instrument: instrument?.id,
-    item: item?.key,
-  };
-  const send = (draft: Draft) => {
-    setRefusal(null);
-    setTurned(null);
-    outbox.put(job.id, state.head, draft);
-  };
-  const sendLine = (text: string) => {
-    keepLine(key, '');
-    send({ line: text, shown });
-  };
-  const setLine = (text: string) => {
-    setRefusal(null);
+  const jobId = job.id;
+  const itemKey = item?.key;
+  const shown = useMemo<Shown>(
+    () => ({
+      adjuster: adjuster?.id,
+      turns: option?.turns ?? undefined,
+      pose,
+      point: state.spec.point,
+      instrument: instrument?.id,
+      item: itemKey,
+    }),
+    [adjuster?.id, option?.turns, pose, state.spec.point, instrument?.id, itemKey],
+  );
+  const send = useCallback(
+    (draft: Draft) => {
+      setRefusal(null);
+      setTurned(null);
+      outbox.put(jobId, state.head, draft);
+    },
+    [jobId, state.head],
+  );
+  const sendLine = useCallback(
+    (text: string) => {
+      keepLine(key, '');
+      send({ line: text, shown });
+    },
+    [key, send, shown],
+  );
+  const chooseInstrument = useCallback(
+    (id: string) => preferences.set({ keysAnywhere, instrument: id }),
+    [preferences, keysAnywhere],
+  );
+  const forgive = useCallback(() => setRefusal(null), []);
+  useKeysAnywhere(keysAnywhere, field, (text) => {
+    forgive();
     keepLine(key, text);
-  };
-  useKeysAnywhere(keysAnywhere, field, setLine);
+  });
 
   const joined = state.people.some((one) => one.id === person.id);
-  return {
-    job,
-    state,
-    joined,
-    mayWrite: person.may_log && joined && state.closed === null,
-    kept,
-    connection,
-    viewed: viewed ?? stageOf(state, item) ?? state.stage,
-    view: setViewed,
-    item,
-    turnTo: setTurned,
-    adjuster,
-    option,
-    chooseAdjuster: setChosen,
-    pose,
-    instrument,
-    chooseInstrument: (id) => preferences.set({ keysAnywhere, instrument: id }),
-    line,
-    setLine,
-    refusal,
-    send,
-    sendLine,
-    field,
-  };
+  const mayWrite = person.may_log && joined && state.closed === null;
+  const looked = viewed ?? stageOf(state, item) ?? state.stage;
+  const bench = useMemo<Bench>(
+    () => ({
+      job,
+      state,
+      joined,
+      mayWrite,
+      viewed: looked,
+      view: setViewed,
+      item,
+      turnTo: setTurned,
+      adjuster,
+      option,
+      chooseAdjuster: setChosen,
+      pose,
+      instrument,
+      chooseInstrument,
+      lineKey: key,
+      send,
+      sendLine,
+      field,
+    }),
+    [
+      job,
+      state,
+      joined,
+      mayWrite,
+      looked,
+      item,
+      adjuster,
+      option,
+      pose,
+      instrument,
+      chooseInstrument,
+      key,
+      send,
+      sendLine,
+    ],
+  );
+  const post = useMemo<Post>(() => ({ kept, connection, refusal, forgive }), [kept, connection, refusal, forgive]);
+  return { bench, post };
 }
 
 const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>

@@ -82,7 +82,7 @@ const Standing = ({ control }: { control: MachineControl }) => {
     return (
       <Box>
         <Chip tone="stop">
-          <Mark kind="tag" color="white" />
+          <Mark kind="tag" onDark />
           Do not run
         </Chip>
         <Box marginTop="2" lineHeight="snug">

@@ -1,8 +1,9 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { MachineControl } from '../../api/machines';
 import { MarkShape } from '../../components/Marks';
 import { counted, trimmed } from '../../lib/figures';
 import { useWidth } from '../../lib/useWidth';
+import { paint } from '../../theme/paint';
 
 const HEIGHT = 190;
 const MARGIN = { left: 44, right: 20, top: 14, bottom: 30 };
@@ -24,28 +25,28 @@ export const FoundAndLeft = ({ control }: { control: MachineControl }) => {
   return (
     <Box ref={box} role="img" aria-label={`Found and left over ${jobs.length} jobs`}>
       <svg width={width} height={HEIGHT} aria-hidden="true">
-        <chakra.rect
+        <rect
           x={MARGIN.left}
           y={top}
           width={width - MARGIN.left - MARGIN.right}
           height={y(low ?? 0) - top}
-          fill="petrol.pale"
+          fill={paint['petrol.pale']}
         />
         {[low, high].map(
           (edge) =>
             edge !== null && (
               <g key={edge}>
-                <chakra.path d={`M${MARGIN.left} ${y(edge)}H${width - MARGIN.right}`} stroke="inside" strokeWidth="2" />
-                <chakra.text
+                <path d={`M${MARGIN.left} ${y(edge)}H${width - MARGIN.right}`} stroke={paint.inside} strokeWidth="2" />
+                <text
                   x={MARGIN.left - 8}
                   y={y(edge) + 5}
                   textAnchor="end"
                   fontSize="14"
                   fontWeight="bold"
-                  fill="petrol.text"
+                  fill={paint['petrol.text']}
                 >
                   {trimmed(edge)}
-                </chakra.text>
+                </text>
               </g>
             ),
         )}
@@ -54,17 +55,17 @@ export const FoundAndLeft = ({ control }: { control: MachineControl }) => {
           return (
             <g key={job.job}>
               {job.found_mm !== null && job.left_mm !== null && (
-                <chakra.path
+                <path
                   d={`M${x(job.usage)} ${y(job.found_mm)}V${y(job.left_mm)}`}
-                  stroke="action"
+                  stroke={paint.action}
                   strokeWidth="2"
                   strokeDasharray="3 3"
                 />
               )}
               {next !== undefined && job.left_mm !== null && next.found_mm !== null && (
-                <chakra.path
+                <path
                   d={`M${x(job.usage)} ${y(job.left_mm)}L${x(next.usage)} ${y(next.found_mm)}`}
-                  stroke="ink"
+                  stroke={paint.ink}
                   strokeWidth="1.6"
                 />
               )}
@@ -83,9 +84,9 @@ export const FoundAndLeft = ({ control }: { control: MachineControl }) => {
                 <MarkShape kind="left" r={6} />
               </g>
             )}
-            <chakra.text x={x(job.usage)} y={HEIGHT - 8} textAnchor="middle" fontSize="13" fill="soft">
+            <text x={x(job.usage)} y={HEIGHT - 8} textAnchor="middle" fontSize="13" fill={paint.soft}>
               {counted(job.usage)}
-            </chakra.text>
+            </text>
           </g>
         ))}
       </svg>

@@ -4,6 +4,7 @@ import { say } from '../../api/client';
 import type { DemoPerson } from '../../api/session';
 import { Brand } from '../../components/Brand';
 import { Button, Field, Sheet } from '../../components/Buttons';
+import { paint } from '../../theme/paint';
 import { useSignIn } from './useSignIn';
 
 export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
@@ -126,22 +127,28 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
 /** A lever, its cable and the arm it pulls. */
 const PullDrawing = () => (
   <chakra.svg viewBox="0 0 480 150" width="100%" aria-hidden="true">
-    <chakra.path d="M4 44H110" stroke="graphite.edge" strokeWidth="22" strokeLinecap="round" />
-    <chakra.path d="M124 50C90 66 56 92 20 122" stroke="steel.mid" strokeWidth="11" strokeLinecap="round" fill="none" />
-    <chakra.path d="M136 48H168" stroke="vivid.onDark" strokeWidth="3" />
-    <chakra.rect x="166" y="34" width="16" height="28" rx="3" fill="steel.light" />
-    <chakra.path d="M182 38L188 58M190 38L196 58M198 38L204 58" stroke="steel.light" strokeWidth="3" />
-    <chakra.rect x="204" y="32" width="26" height="32" rx="4" fill="yellow.tag" />
-    <chakra.path
+    <path d="M4 44H110" stroke={paint['graphite.edge']} strokeWidth="22" strokeLinecap="round" />
+    <path
+      d="M124 50C90 66 56 92 20 122"
+      stroke={paint['steel.mid']}
+      strokeWidth="11"
+      strokeLinecap="round"
+      fill="none"
+    />
+    <path d="M136 48H168" stroke={paint['vivid.onDark']} strokeWidth="3" />
+    <rect x="166" y="34" width="16" height="28" rx="3" fill={paint['steel.light']} />
+    <path d="M182 38L188 58M190 38L196 58M198 38L204 58" stroke={paint['steel.light']} strokeWidth="3" />
+    <rect x="204" y="32" width="26" height="32" rx="4" fill={paint['yellow.tag']} />
+    <path
       d="M230 48C320 48 300 112 390 112"
-      stroke="graphite.edge"
+      stroke={paint['graphite.edge']}
       strokeWidth="10"
       fill="none"
       strokeLinecap="round"
     />
-    <chakra.path d="M394 112H432" stroke="vivid.onDark" strokeWidth="3" />
-    <chakra.path d="M432 112L446 40" stroke="steel.mid" strokeWidth="10" strokeLinecap="round" />
-    <chakra.circle cx="446" cy="40" r="11" fill="onFrame" />
-    <chakra.circle cx="130" cy="48" r="12" fill="steel.light" />
+    <path d="M394 112H432" stroke={paint['vivid.onDark']} strokeWidth="3" />
+    <path d="M432 112L446 40" stroke={paint['steel.mid']} strokeWidth="10" strokeLinecap="round" />
+    <circle cx="446" cy="40" r="11" fill={paint.onFrame} />
+    <circle cx="130" cy="48" r="12" fill={paint['steel.light']} />
   </chakra.svg>
 );

@@ -7,7 +7,7 @@ import { VerdictChip } from '../../../components/VerdictChip';
 import { mm } from '../../../lib/figures';
 import { HowToRead } from '../drawing/HowToRead';
 import { useArmed } from '../useArmed';
-import { useBench } from '../useBench';
+import { useBench, usePost } from '../useBench';
 import { AskCard } from './AskCard';
 import { ByChoice } from './ByChoice';
 import { MoveDialog } from './MoveDialog';
@@ -24,7 +24,8 @@ export const NextMove = () => {
 };
 
 const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
-  const { state, send, sendLine, kept } = useBench();
+  const { state, send, sendLine } = useBench();
+  const { kept } = usePost();
   const [differently, setDifferently] = useState(false);
   const armed = useArmed(`${state.head} ${adjuster.id}`);
   const waiting = kept.some((entry) => entry.state === 'waiting');

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import type { Option } from '../../../api/jobs';
+import { paint } from '../../../theme/paint';
 
 const CORNERS = [0, 1, 2, 3, 4, 5].map((n) => {
   const angle = (Math.PI / 3) * n - Math.PI / 2;
@@ -37,22 +38,22 @@ export const TurnGlyph = ({ option }: { option: Option }) => {
         display="block"
         aria-hidden="true"
       >
-        <chakra.path
+        <path
           d={`M${CORNERS.map((corner) => corner.join(' ')).join('L')}Z`}
-          fill="well"
-          stroke="ink"
+          fill={paint.well}
+          stroke={paint.ink}
           strokeWidth="3.5"
           strokeLinejoin="round"
         />
         {whole > 0 ? (
-          <chakra.text textAnchor="middle" y="9" fontSize="27" fontWeight="bold" fill="ink">
+          <text textAnchor="middle" y="9" fontSize="27" fontWeight="bold" fill={paint.ink}>
             {whole}×
-          </chakra.text>
+          </text>
         ) : (
-          <chakra.circle r="15" fill="sheet" stroke="ink" strokeWidth="3" />
+          <circle r="15" fill={paint.sheet} stroke={paint.ink} strokeWidth="3" />
         )}
-        <chakra.path d={arc(shown, sign)} fill="none" stroke="action" strokeWidth="5.5" />
-        <chakra.path d={head(shown, sign)} fill="action" />
+        <path d={arc(shown, sign)} fill="none" stroke={paint.action} strokeWidth="5.5" />
+        <path d={head(shown, sign)} fill={paint.action} />
       </chakra.svg>
       <chakra.figcaption textStyle="small" fontSize="xs" lineHeight="tight">
         {option.rotation === null ? '' : `${turnWord[option.rotation]}, ${option.seen_from}`}

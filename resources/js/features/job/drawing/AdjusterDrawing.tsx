@@ -1,5 +1,5 @@
-import { chakra } from '@chakra-ui/react';
 import type { Adjuster } from '../../../api/jobs';
+import { paint } from '../../../theme/paint';
 import { THREAD_SCALE } from './scale';
 
 const UNKNOWN = 12;
@@ -25,24 +25,24 @@ export const AdjusterDrawing = ({ adjuster, chosen, ghost }: Props) => {
   return (
     <g>
       {chosen && (
-        <chakra.rect
+        <rect
           x="-7"
           y="-27"
           width={partLength(adjuster) + 14}
           height="54"
           rx="8"
-          fill="vivid.wash"
-          stroke="action"
+          fill={paint['vivid.wash']}
+          stroke={paint.action}
           strokeWidth="1.5"
           strokeDasharray="4 3"
         />
       )}
-      <chakra.path d={`M${start} 0H${start + length}`} stroke="action" strokeWidth="3" />
+      <path d={`M${start} 0H${start + length}`} stroke={paint.action} strokeWidth="3" />
       <Thread adjuster={adjuster} x={start} length={length} />
       {ghost !== null && Math.abs(ghost) > 0.4 && (
-        <chakra.path
+        <path
           d={ghost > 0 ? `M${start + length} -13h${ghost}v26h${-ghost}` : `M${start + length + ghost} -13v26`}
-          stroke="action"
+          stroke={paint.action}
           strokeWidth="2"
           strokeDasharray="3 2"
           fill="none"
@@ -56,10 +56,12 @@ export const AdjusterDrawing = ({ adjuster, chosen, ghost }: Props) => {
 
 const Thread = ({ adjuster, x, length }: { adjuster: Adjuster; x: number; length: number }) => {
   const pitch = Math.max(3, (adjuster.pitch_mm ?? 1) * THREAD_SCALE);
-  const turns = Math.floor(length / pitch);
+  const flanks = Array.from({ length: Math.floor(length / pitch) }, (_, n) => `M${x + n * pitch} 9l${pitch} -18`).join(
+    '',
+  );
   return (
     <g>
-      <chakra.rect
+      <rect
         data-thread={adjuster.id}
         data-scale={THREAD_SCALE}
         data-known={adjuster.at_mm !== null}
@@ -67,20 +69,16 @@ const Thread = ({ adjuster, x, length }: { adjuster: Adjuster; x: number; length
         y="-9"
         width={length}
         height="18"
-        fill="steel.light"
-        stroke="ink"
+        fill={paint['steel.light']}
+        stroke={paint.ink}
         strokeWidth="1"
         strokeDasharray={adjuster.at_mm === null ? '3 2' : undefined}
       />
-      {adjuster.at_mm !== null &&
-        Array.from({ length: turns }, (_, n) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: threads of one bolt are told apart by nothing else
-          <chakra.path key={n} d={`M${x + n * pitch} 9l${pitch} -18`} stroke="ink" strokeWidth="1" />
-        ))}
+      {adjuster.at_mm !== null && <path d={flanks} stroke={paint.ink} strokeWidth="1" />}
       {adjuster.at_mm === null && (
-        <chakra.text x={x + length / 2} y="5" textAnchor="middle" fontSize="13" fontWeight="bold" fill="ink">
+        <text x={x + length / 2} y="5" textAnchor="middle" fontSize="13" fontWeight="bold" fill={paint.ink}>
           ?
-        </chakra.text>
+        </text>
       )}
     </g>
   );
@@ -88,30 +86,30 @@ const Thread = ({ adjuster, x, length }: { adjuster: Adjuster; x: number; length
 
 const Barrel = ({ end }: { end: number }) => (
   <g stroke="currentColor" strokeWidth="1.2">
-    <chakra.rect x="0" y="-18" width="17" height="36" rx="3" fill="steel.dark" />
-    <chakra.rect x="18" y="-14" width="8" height="28" rx="2" fill="steel.mid" />
-    <chakra.rect x={end} y="-18" width="30" height="36" rx="4" fill="yellow.tag" />
-    <chakra.path
+    <rect x="0" y="-18" width="17" height="36" rx="3" fill={paint['steel.dark']} />
+    <rect x="18" y="-14" width="8" height="28" rx="2" fill={paint['steel.mid']} />
+    <rect x={end} y="-18" width="30" height="36" rx="4" fill={paint['yellow.tag']} />
+    <path
       d={`M${end + 6} -17v34M${end + 12} -17v34M${end + 18} -17v34M${end + 24} -17v34`}
-      stroke="paper.tapeEdge"
+      stroke={paint['paper.tapeEdge']}
     />
   </g>
 );
 
 const InLine = ({ end }: { end: number }) => (
   <g stroke="currentColor" strokeWidth="1.2">
-    <chakra.rect x="0" y="-14" width="24" height="28" rx="4" fill="steel.light" />
-    <chakra.rect x={end} y="-13" width="11" height="26" rx="2" fill="steel.mid" />
-    <chakra.rect x={end + 11} y="-12" width="29" height="24" rx="4" fill="steel.light" />
+    <rect x="0" y="-14" width="24" height="28" rx="4" fill={paint['steel.light']} />
+    <rect x={end} y="-13" width="11" height="26" rx="2" fill={paint['steel.mid']} />
+    <rect x={end + 11} y="-12" width="29" height="24" rx="4" fill={paint['steel.light']} />
   </g>
 );
 
 /** The threaded end of the conduit between its two nuts; the ferrule is on the left, the plate on the right. */
 const BracketNuts = ({ end }: { end: number }) => (
   <g stroke="currentColor" strokeWidth="1.2">
-    <chakra.rect x="0" y="-9" width="14" height="18" rx="3" fill="steel.dark" />
-    <chakra.rect x={end} y="-14" width="9" height="28" rx="2" fill="steel.mid" />
-    <chakra.rect x={end + 9} y="-24" width="7" height="48" fill="ink" />
-    <chakra.rect x={end + 16} y="-14" width="9" height="28" rx="2" fill="steel.mid" />
+    <rect x="0" y="-9" width="14" height="18" rx="3" fill={paint['steel.dark']} />
+    <rect x={end} y="-14" width="9" height="28" rx="2" fill={paint['steel.mid']} />
+    <rect x={end + 9} y="-24" width="7" height="48" fill={paint.ink} />
+    <rect x={end + 16} y="-14" width="9" height="28" rx="2" fill={paint['steel.mid']} />
   </g>
 );

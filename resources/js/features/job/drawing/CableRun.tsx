@@ -1,8 +1,9 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import type { Adjuster, BenchState } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { mm } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
+import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 import { AdjusterDrawing, partLength } from './AdjusterDrawing';
 import { AdjusterGauge } from './AdjusterGauge';
@@ -89,10 +90,10 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
         const next = at[n + 1];
         if (next !== undefined) return <Conduit key={adjuster.id} d={bend(from, { x: next.x + 2, y: next.y })} />;
         return adjuster.kind === 'bracket_nuts' ? (
-          <chakra.path
+          <path
             key={adjuster.id}
             d={`M${from.x} ${from.y}L${end.x - 40} ${end.y}`}
-            stroke="action"
+            stroke={paint.action}
             strokeWidth="3"
           />
         ) : (
@@ -100,13 +101,13 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
         );
       })}
       {state.adjusters.map((adjuster, n) => (
-        <chakra.g key={adjuster.id} color="ink" transform={`translate(${at[n]?.x ?? 0} ${at[n]?.y ?? 0})`}>
+        <g key={adjuster.id} color="ink" transform={`translate(${at[n]?.x ?? 0} ${at[n]?.y ?? 0})`}>
           <AdjusterDrawing
             adjuster={adjuster}
             chosen={adjuster.id === chosen?.id && option?.turns != null && state.next.kind === 'move'}
             ghost={ghostOf(adjuster, chosen, option?.turns ?? null, state)}
           />
-        </chakra.g>
+        </g>
       ))}
       <g transform={`translate(${end.x} ${end.y})`}>
         <Working />
@@ -132,20 +133,20 @@ const ghostOf = (
 
 const FirstPiece = ({ direct, from, to }: { direct: boolean; from: Slot; to: Slot }) =>
   direct ? (
-    <chakra.path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke="action" strokeWidth="3" />
+    <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={paint.action} strokeWidth="3" />
   ) : (
     <>
-      <chakra.path d={`M${from.x - 34} 27L${from.x + 4} 27`} stroke="action" strokeWidth="3" />
+      <path d={`M${from.x - 34} 27L${from.x + 4} 27`} stroke={paint.action} strokeWidth="3" />
       <Conduit d={bend({ x: from.x + 2, y: 27 }, { x: to.x + 2, y: to.y })} />
-      <chakra.rect x={from.x - 4} y="17" width="12" height="20" rx="3" fill="steel.mid" stroke="ink" />
+      <rect x={from.x - 4} y="17" width="12" height="20" rx="3" fill={paint['steel.mid']} stroke={paint.ink} />
     </>
   );
 
 const Conduit = ({ d }: { d: string }) => (
   <g fill="none" strokeLinecap="round">
-    <chakra.path d={d} stroke="graphite.ink" strokeWidth="11" />
-    <chakra.path d={d} stroke="graphite.edge" strokeWidth="7" />
-    <chakra.path d={d} stroke="steel.mid" strokeWidth="1.5" transform="translate(0 -2.5)" opacity="0.7" />
+    <path d={d} stroke={paint['graphite.ink']} strokeWidth="11" />
+    <path d={d} stroke={paint['graphite.edge']} strokeWidth="7" />
+    <path d={d} stroke={paint['steel.mid']} strokeWidth="1.5" transform="translate(0 -2.5)" opacity="0.7" />
   </g>
 );
 

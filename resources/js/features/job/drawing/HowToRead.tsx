@@ -1,62 +1,63 @@
 import { chakra } from '@chakra-ui/react';
 import type { PointKey } from '../../../api/jobs';
+import { paint } from '../../../theme/paint';
 
-const Bar = () => <chakra.rect x="8" y="14" width="96" height="15" rx="7" fill="steel.dark" />;
+const Bar = () => <rect x="8" y="14" width="96" height="15" rx="7" fill={paint['steel.dark']} />;
 const Rule = ({ x, y, turn = 0 }: { x: number; y: number; turn?: number }) => (
   <g transform={`translate(${x} ${y}) rotate(${turn})`}>
-    <chakra.rect width="58" height="13" fill="paper.tape" stroke="ink" strokeWidth="1" />
-    <chakra.path d="M6 0v6M12 0v4M18 0v6M24 0v4M30 0v6M36 0v4M42 0v6M48 0v4" stroke="ink" strokeWidth="1" />
+    <rect width="58" height="13" fill={paint['paper.tape']} stroke={paint.ink} strokeWidth="1" />
+    <path d="M6 0v6M12 0v4M18 0v6M24 0v4M30 0v6M36 0v4M42 0v6M48 0v4" stroke={paint.ink} strokeWidth="1" />
   </g>
 );
 
 const LeverTip = () => (
   <>
     <Bar />
-    <chakra.path d="M106 34Q60 40 22 62" stroke="steel.mid" strokeWidth="8" strokeLinecap="round" fill="none" />
-    <chakra.path d="M106 34Q60 36 20 50" stroke="action" strokeWidth="2" strokeDasharray="3 3" fill="none" />
+    <path d="M106 34Q60 40 22 62" stroke={paint['steel.mid']} strokeWidth="8" strokeLinecap="round" fill="none" />
+    <path d="M106 34Q60 36 20 50" stroke={paint.action} strokeWidth="2" strokeDasharray="3 3" fill="none" />
     <Rule x={18} y={24} turn={90} />
-    <chakra.path d="M26 52V64" stroke="action" strokeWidth="3" />
-    <chakra.circle cx="108" cy="28" r="11" fill="steel.dark" />
+    <path d="M26 52V64" stroke={paint.action} strokeWidth="3" />
+    <circle cx="108" cy="28" r="11" fill={paint['steel.dark']} />
   </>
 );
 
 const PerchGap = () => (
   <>
-    <chakra.rect x="60" y="10" width="52" height="34" rx="6" fill="steel.dark" />
-    <chakra.path d="M54 12L46 44" stroke="steel.mid" strokeWidth="12" strokeLinecap="round" />
-    <chakra.path d="M47 50L8 70" stroke="steel.mid" strokeWidth="9" strokeLinecap="round" />
-    <chakra.path d="M57 22V48M62 22V48" stroke="action" strokeWidth="2" />
-    <chakra.path d="M46 58H56M73 58H63" stroke="action" strokeWidth="2" />
-    <chakra.path d="M57 52V66M62 52V66" stroke="action" strokeWidth="2" />
+    <rect x="60" y="10" width="52" height="34" rx="6" fill={paint['steel.dark']} />
+    <path d="M54 12L46 44" stroke={paint['steel.mid']} strokeWidth="12" strokeLinecap="round" />
+    <path d="M47 50L8 70" stroke={paint['steel.mid']} strokeWidth="9" strokeLinecap="round" />
+    <path d="M57 22V48M62 22V48" stroke={paint.action} strokeWidth="2" />
+    <path d="M46 58H56M73 58H63" stroke={paint.action} strokeWidth="2" />
+    <path d="M57 52V66M62 52V66" stroke={paint.action} strokeWidth="2" />
   </>
 );
 
 const GripFlange = () => (
   <>
-    <chakra.circle cx="60" cy="40" r="30" fill="steel.light" stroke="ink" />
-    <chakra.circle cx="60" cy="40" r="17" fill="steel.dark" />
-    <chakra.path d="M36 12A36 36 0 0 1 60 4" stroke="action" strokeWidth="4" fill="none" />
-    <chakra.path d="M40 18L33 8M60 10V-1" stroke="action" strokeWidth="2" />
-    <chakra.rect x="92" y="10" width="22" height="9" fill="paper.tape" stroke="ink" />
+    <circle cx="60" cy="40" r="30" fill={paint['steel.light']} stroke={paint.ink} />
+    <circle cx="60" cy="40" r="17" fill={paint['steel.dark']} />
+    <path d="M36 12A36 36 0 0 1 60 4" stroke={paint.action} strokeWidth="4" fill="none" />
+    <path d="M40 18L33 8M60 10V-1" stroke={paint.action} strokeWidth="2" />
+    <rect x="92" y="10" width="22" height="9" fill={paint['paper.tape']} stroke={paint.ink} />
   </>
 );
 
 const FerruleGap = () => (
   <>
-    <chakra.rect x="6" y="24" width="34" height="30" rx="4" fill="steel.dark" />
-    <chakra.path d="M40 39H66" stroke="action" strokeWidth="3" />
-    <chakra.rect x="66" y="30" width="20" height="18" rx="3" fill="steel.mid" />
-    <chakra.path d="M86 39H118" stroke="graphite.ink" strokeWidth="10" />
-    <chakra.path d="M41 18V62M65 18V62M47 14H59" stroke="action" strokeWidth="2" />
+    <rect x="6" y="24" width="34" height="30" rx="4" fill={paint['steel.dark']} />
+    <path d="M40 39H66" stroke={paint.action} strokeWidth="3" />
+    <rect x="66" y="30" width="20" height="18" rx="3" fill={paint['steel.mid']} />
+    <path d="M86 39H118" stroke={paint['graphite.ink']} strokeWidth="10" />
+    <path d="M41 18V62M65 18V62M47 14H59" stroke={paint.action} strokeWidth="2" />
   </>
 );
 
 const Arm = () => (
   <>
-    <chakra.path d="M14 20H56" stroke="action" strokeWidth="3" />
-    <chakra.path d="M58 20L72 66" stroke="steel.mid" strokeWidth="9" strokeLinecap="round" />
-    <chakra.path d="M44 10A20 20 0 0 1 74 12" stroke="action" strokeWidth="3" fill="none" />
-    <chakra.circle cx="73" cy="68" r="9" fill="steel.dark" />
+    <path d="M14 20H56" stroke={paint.action} strokeWidth="3" />
+    <path d="M58 20L72 66" stroke={paint['steel.mid']} strokeWidth="9" strokeLinecap="round" />
+    <path d="M44 10A20 20 0 0 1 74 12" stroke={paint.action} strokeWidth="3" fill="none" />
+    <circle cx="73" cy="68" r="9" fill={paint['steel.dark']} />
   </>
 );
 

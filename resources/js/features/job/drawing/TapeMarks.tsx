@@ -1,8 +1,8 @@
-import { chakra } from '@chakra-ui/react';
 import type { Judged } from '../../../api/jobs';
 import type { Band as SpecBand } from '../../../api/shapes';
 import { MarkShape } from '../../../components/Marks';
 import { bandText, mm, trimmed } from '../../../lib/figures';
+import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
 const TOP = 26;
@@ -29,21 +29,19 @@ const steps = (step: number, most: number) =>
 export const Scale = ({ x, most }: { x: Place; most: number }) => {
   const { small, large } = ticks(most);
   const isLong = (value: number) => Math.abs(value / large - Math.round(value / large)) < 1e-6;
+  const ticksAt = (long: boolean, length: number) =>
+    steps(small, most)
+      .filter((value) => isLong(value) === long)
+      .map((value) => `M${x(value)} ${TOP + BAND_HEIGHT}v${-length}`)
+      .join('');
   return (
     <g>
-      {steps(small, most).map((value) => (
-        <chakra.path
-          key={value}
-          d={`M${x(value)} ${TOP + BAND_HEIGHT}v${isLong(value) ? -17 : -9}`}
-          stroke="ink"
-          strokeWidth={isLong(value) ? 1.6 : 1}
-          opacity={isLong(value) ? 1 : 0.55}
-        />
-      ))}
+      <path d={ticksAt(false, 9)} stroke={paint.ink} opacity={0.55} />
+      <path d={ticksAt(true, 17)} stroke={paint.ink} strokeWidth={1.6} />
       {steps(large, most).map((value) => (
-        <chakra.text key={value} x={x(value)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="ink">
+        <text key={value} x={x(value)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill={paint.ink}>
           {trimmed(value)}
-        </chakra.text>
+        </text>
       ))}
     </g>
   );
@@ -53,25 +51,25 @@ type BandProps = { from: number; to: number; band: SpecBand; labelAtEnd: boolean
 
 export const Band = ({ from, to, band, labelAtEnd }: BandProps) => (
   <g>
-    <chakra.rect x={from} y={TOP} width={Math.max(0, to - from)} height={BAND_HEIGHT} fill="petrol.wash" />
+    <rect x={from} y={TOP} width={Math.max(0, to - from)} height={BAND_HEIGHT} fill={paint['petrol.wash']} />
     <Hatch from={from} to={to} />
     {band.low_mm !== null && <Edge at={from} />}
     {band.high_mm !== null && <Edge at={to} />}
-    <chakra.text
+    <text
       x={labelAtEnd ? to - 4 : from + 4}
       y={TOP - 9}
       textAnchor={labelAtEnd ? 'end' : 'start'}
       fontSize="14"
       fontWeight="bold"
-      fill="petrol.text"
+      fill={paint['petrol.text']}
     >
       spec {bandText(band)}
-    </chakra.text>
+    </text>
   </g>
 );
 
 const Edge = ({ at }: { at: number }) => (
-  <chakra.path d={`M${at} ${TOP - 5}V${TOP + BAND_HEIGHT + 5}`} stroke="inside" strokeWidth="3" />
+  <path d={`M${at} ${TOP - 5}V${TOP + BAND_HEIGHT + 5}`} stroke={paint.inside} strokeWidth="3" />
 );
 
 export const TornTape = ({ width }: { width: number }) => {
@@ -80,7 +78,9 @@ export const TornTape = ({ width }: { width: number }) => {
   );
   const left = teeth.map(([dx, y]) => `${2 + dx} ${y}`);
   const right = [...teeth].reverse().map(([dx, y]) => `${width - 2 - dx} ${y}`);
-  return <chakra.path d={`M${left.join('L')}L${right.join('L')}Z`} fill="paper.tape" stroke="paper.tapeEdge" />;
+  return (
+    <path d={`M${left.join('L')}L${right.join('L')}Z`} fill={paint['paper.tape']} stroke={paint['paper.tapeEdge']} />
+  );
 };
 
 const Hatch = ({ from, to }: { from: number; to: number }) => {
@@ -89,7 +89,7 @@ const Hatch = ({ from, to }: { from: number; to: number }) => {
     const [x1, x2] = [Math.max(from, x), Math.min(to, x + BAND_HEIGHT)];
     if (x2 > x1) lines.push(`M${x1} ${TOP + BAND_HEIGHT - (x1 - x)}L${x2} ${TOP + BAND_HEIGHT - (x2 - x)}`);
   }
-  return <chakra.path d={lines.join('')} stroke="inside" strokeWidth="1" opacity="0.28" />;
+  return <path d={lines.join('')} stroke={paint.inside} strokeWidth="1" opacity="0.28" />;
 };
 
 /** The part of the band that the straight pose must keep, so that every pose stays inside. */
@@ -102,17 +102,17 @@ export const WorkingBand = ({ x, crowded }: { x: Place; crowded: boolean }) => {
   const to = working.high_mm === null ? x(band.high_mm ?? 0) : x(working.high_mm);
   return (
     <g>
-      <chakra.path
+      <path
         d={`M${from} ${TOP + 3}v6M${to} ${TOP + 3}v6M${from} ${TOP + 6}H${to}`}
-        stroke="petrol.text"
+        stroke={paint['petrol.text']}
         strokeWidth="2"
         fill="none"
       />
       {to - from > 120 && !crowded && (
-        <chakra.text x={to - 2} y={TOP - 9} fontSize="13" textAnchor="end" fill="petrol.text">
+        <text x={to - 2} y={TOP - 9} fontSize="13" textAnchor="end" fill={paint['petrol.text']}>
           straight {trimmed(Number((working.low_mm ?? 0).toFixed(1)))}–
           {trimmed(Number((working.high_mm ?? 0).toFixed(1)))}
-        </chakra.text>
+        </text>
       )}
     </g>
   );
@@ -122,26 +122,26 @@ type FoundProps = { at: number; judged: Judged; x: Place; width: number };
 
 export const Found = ({ at, judged, x, width }: FoundProps) => (
   <g data-tape="found">
-    <Spread judged={judged} x={x} y={TOP + 12} fill="found" />
+    <Spread judged={judged} x={x} y={TOP + 12} fill={paint.found} />
     <g transform={`translate(${at} ${TOP + 12})`}>
       <MarkShape kind="found" r={7} />
     </g>
-    <chakra.text
+    <text
       x={Math.min(width - 4, Math.max(4, at))}
       y={TOP - 9}
       textAnchor={at > width - 60 ? 'end' : at < 50 ? 'start' : 'middle'}
       fontSize="14"
       fontWeight="bold"
-      fill="ink"
+      fill={paint.ink}
     >
       found {mm(judged.mm ?? 0)}
-    </chakra.text>
+    </text>
   </g>
 );
 
 export const Now = ({ judged, mm: value, x }: { judged: Judged; mm: number; x: Place }) => (
   <g data-tape="now">
-    <Spread judged={judged} x={x} y={TOP + 24} fill="ink" />
+    <Spread judged={judged} x={x} y={TOP + 24} fill={paint.ink} />
     <g transform={`translate(${x(value)} ${TOP + 24})`}>
       <MarkShape kind="now" r={7} />
     </g>
@@ -155,33 +155,26 @@ const Spread = ({ judged, x, y, fill }: { judged: Judged; x: Place; y: number; f
   if (judged.mm === null || judged.expanded_mm === null) return null;
   const from = x(Math.max(0, judged.mm - judged.expanded_mm));
   return (
-    <chakra.rect
-      x={from}
-      y={y - 5}
-      width={x(judged.mm + judged.expanded_mm) - from}
-      height="10"
-      fill={fill}
-      opacity="0.25"
-    />
+    <rect x={from} y={y - 5} width={x(judged.mm + judged.expanded_mm) - from} height="10" fill={fill} opacity="0.25" />
   );
 };
 
 type LabelProps = { x: number; y: number; anchor: 'start' | 'middle' | 'end'; children: React.ReactNode };
 
 const Label = ({ x, y, anchor, children }: LabelProps) => (
-  <chakra.text
+  <text
     x={x}
     y={y}
     textAnchor={anchor}
     fontSize="14"
     fontWeight="bold"
-    fill="ink"
-    stroke="sheet"
+    fill={paint.ink}
+    stroke={paint.sheet}
     strokeWidth="3"
     paintOrder="stroke"
   >
     {children}
-  </chakra.text>
+  </text>
 );
 
 type PredictedProps = { x: Place; next: Prediction; from: number | null; bandFrom: number };
@@ -196,9 +189,9 @@ export const Predicted = ({ x, next, from, bandFrom }: PredictedProps) => {
   return (
     <g data-tape="next">
       {next.low_mm !== null && next.high_mm !== null && (
-        <chakra.path
+        <path
           d={`M${x(next.low_mm)} ${y}H${x(next.high_mm)}M${x(next.low_mm)} ${y - 4}v8M${x(next.high_mm)} ${y - 4}v8`}
-          stroke="action"
+          stroke={paint.action}
           strokeWidth="2"
           fill="none"
         />

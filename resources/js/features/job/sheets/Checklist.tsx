@@ -4,7 +4,7 @@ import { Sheet } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { clock } from '../../../lib/time';
-import { settles, useBench } from '../useBench';
+import { settles, useBench, usePost } from '../useBench';
 
 const Line = chakra('button');
 
@@ -40,7 +40,8 @@ const markOf = (item: Item, kept: boolean): MarkKind =>
   kept ? 'cant_tell' : item.failed ? 'wrong' : item.done ? 'inside' : 'to_do';
 
 const CheckLine = ({ item }: { item: Item }) => {
-  const { item: asked, turnTo, mayWrite, kept } = useBench();
+  const { item: asked, turnTo, mayWrite } = useBench();
+  const { kept } = usePost();
   const waits = kept.some((entry) => settles(entry, item));
   const isAsked = asked?.key === item.key;
   return (
@@ -66,7 +67,7 @@ const CheckLine = ({ item }: { item: Item }) => {
         bg={isAsked ? 'vivid.wash' : 'transparent'}
         _hover={mayWrite ? { bg: isAsked ? 'vivid.wash' : 'well' } : {}}
       >
-        <Mark kind={markOf(item, waits)} size="1.25rem" marginTop="2px" />
+        <Mark kind={markOf(item, waits)} size="1.25rem" style={{ marginTop: '2px' }} />
         <Box minWidth="0">
           <Box fontSize="lg" lineHeight="snug" fontWeight={isAsked ? 'bold' : 'normal'}>
             {item.label}

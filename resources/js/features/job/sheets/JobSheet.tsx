@@ -34,7 +34,7 @@ export const JobSheet = () => {
       )}
       {state.tag !== null && (
         <Flex bg="stop" color="white" borderRadius="md" padding="3" marginBottom="3" gap="2">
-          <Mark kind="tag" color="white" />
+          <Mark kind="tag" onDark />
           <Box>
             <b>Do not run.</b> {state.tag.reason}
           </Box>

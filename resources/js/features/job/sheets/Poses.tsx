@@ -4,6 +4,7 @@ import { Sheet } from '../../../components/Buttons';
 import { MarkShape } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { bandText, change, withUncertainty } from '../../../lib/figures';
+import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
 const Place = chakra('button');
@@ -89,12 +90,12 @@ const PoseCard = ({ pose }: { pose: PoseReading }) => {
 /** Handlebar and front wheel from above. */
 const Bars = ({ pose }: { pose: PoseKey }) => (
   <chakra.svg viewBox="-64 -46 128 92" width="100%" maxWidth="8.5rem" marginInline="auto" aria-hidden="true">
-    <chakra.path d="M0 6V32" stroke="steel.light" strokeWidth="16" strokeLinecap="round" />
+    <path d="M0 6V32" stroke={paint['steel.light']} strokeWidth="16" strokeLinecap="round" />
     <g transform={`rotate(${turns[pose]})`}>
-      <chakra.rect x="-5" y="-33" width="10" height="26" rx="5" fill="steel.mid" />
-      <chakra.path d="M-50 8Q-30 -4 0 -4T50 8" stroke="ink" strokeWidth="6" fill="none" strokeLinecap="round" />
-      <chakra.path d="M38 4L52 9" stroke="action" strokeWidth="8" strokeLinecap="round" />
-      <chakra.circle r="5" fill="steel.dark" cy="-3" />
+      <rect x="-5" y="-33" width="10" height="26" rx="5" fill={paint['steel.mid']} />
+      <path d="M-50 8Q-30 -4 0 -4T50 8" stroke={paint.ink} strokeWidth="6" fill="none" strokeLinecap="round" />
+      <path d="M38 4L52 9" stroke={paint.action} strokeWidth="8" strokeLinecap="round" />
+      <circle r="5" fill={paint['steel.dark']} cy="-3" />
     </g>
   </chakra.svg>
 );
