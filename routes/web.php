@@ -20,7 +20,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('machines/{tag}/jobs', [JobController::class, 'store']);
         Route::get('jobs/{job}', [JobController::class, 'show']);
         Route::get('jobs/{job}/file', [JobController::class, 'file']);
-        Route::post('jobs/{job}/entries', [EntryController::class, 'store'])->middleware('throttle:entries');
+        Route::post('jobs/{job}/entries', [EntryController::class, 'store']);
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });

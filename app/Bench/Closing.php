@@ -18,8 +18,9 @@ final readonly class Closing
     /** Months to the next look where nobody named a day; common practice, no source. */
     private const USUAL_MONTHS = 6;
 
-    public static function of(ControlJob $job, Visit $visit, Closed $closed, BenchState $state, CarbonImmutable $now): void
+    public static function of(JobHead $head, Closed $closed, BenchState $state, CarbonImmutable $now): void
     {
+        $job = ControlJob::query()->with('control')->findOrFail($head->id);
         $job->forceFill(['open_control_id' => null, 'closed_at' => $now])->save();
         $due = $closed->nextCheck ?? $now->addMonths(self::USUAL_MONTHS)->toDateString();
         $job->control->forceFill([
@@ -28,8 +29,8 @@ final readonly class Closing
             'due_on' => $due,
             'due_why' => $closed->nextCheck === null ? 'practice interval' : "named by {$closed->stamp->by->name}",
         ])->save();
-        if (ControlJob::query()->where('visit_id', $visit->id)->whereNotNull('open_control_id')->doesntExist()) {
-            $visit->forceFill(['closed_at' => $now])->save();
+        if (ControlJob::query()->where('visit_id', $head->visit)->whereNotNull('open_control_id')->doesntExist()) {
+            Visit::query()->findOrFail($head->visit)->forceFill(['closed_at' => $now])->save();
         }
     }
 

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\ControlJob;
-use App\Models\EntryRow;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
@@ -22,31 +19,45 @@ use VividPull\Core\Wire\SpecCodec;
 /** The entries of one job out of its visit's rows: its own, and those of the whole visit up to its end. */
 final readonly class JobLog
 {
-    /** @param  Collection<int, EntryRow>  $rows  opening entry first */
-    private function __construct(private ControlJob $job, private Collection $rows) {}
+    /**
+     * @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame
+     * @param  list<StoredEntry>  $rows  opening entry first
+     */
+    private function __construct(private array $frame, private array $rows) {}
 
-    public static function of(ControlJob $job): self
+    public static function of(JobHead $job): self
     {
-        return self::fromVisit($job, EntryRow::query()->where('visit_id', $job->visit_id)->orderBy('seq')->get());
+        return self::fromVisit($job->id, $job->frame, StoredEntry::ofVisit($job->visit));
     }
 
-    /** @param  Collection<int, EntryRow>  $rows  of the whole visit, in order */
-    public static function fromVisit(ControlJob $job, Collection $rows): self
+    /**
+     * @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame
+     * @param  Collection<int, StoredEntry>  $rows  of the whole visit, in order
+     */
+    public static function fromVisit(string $job, array $frame, Collection $rows): self
     {
-        $end = $rows->first(static fn (EntryRow $row): bool => $row->job_id === $job->id && $row->kind === 'closed')->seq ?? PHP_INT_MAX;
-        $mine = $rows->filter(static fn (EntryRow $row): bool => $row->job_id === $job->id || ($row->job_id === null && $row->seq < $end));
-        [$opening, $rest] = $mine->partition(static fn (EntryRow $row): bool => $row->kind === 'opened');
+        $opening = [];
+        $rest = [];
+        $closed = false;
+        foreach ($rows as $row) {
+            if ($row->job === $job && $row->kind === 'opened') {
+                $opening[] = $row;
+            } elseif ($row->job === $job || ($row->job === null && ! $closed)) {
+                $rest[] = $row;
+            }
+            $closed = $closed || ($row->job === $job && $row->kind === 'closed');
+        }
 
-        return new self($job, $opening->concat($rest)->values());
+        return new self($frame, [...$opening, ...$rest]);
     }
 
     public function replay(): BenchState
     {
-        $run = RunCodec::decode(Node::of($this->job->frame['run']));
+        $run = RunCodec::decode(Node::of($this->frame['run']));
         $codec = new EntryCodec($run);
-        $entries = $this->rows->map(static fn (EntryRow $row): Entry => $codec->decode(Node::of(self::wire($row))));
+        $entries = array_map(static fn (StoredEntry $row): Entry => $codec->decode(Node::of($row->wire())), $this->rows);
 
-        return Bench::replay($this->spec(), $run, Log::of(...$entries->all()));
+        return Bench::replay($this->spec(), $run, Log::of(...$entries));
     }
 
     /** @return array<string, mixed> the job as a file that needs nothing else */
@@ -54,29 +65,14 @@ final readonly class JobLog
     {
         return [
             'format' => JobFile::FORMAT,
-            'spec' => $this->job->frame['spec'],
-            'run' => $this->job->frame['run'],
-            'log' => $this->rows->map(self::wire(...))->all(),
+            'spec' => $this->frame['spec'],
+            'run' => $this->frame['run'],
+            'log' => array_map(static fn (StoredEntry $row): array => $row->wire(), $this->rows),
         ];
     }
 
     private function spec(): Spec
     {
-        return SpecCodec::decode(Node::of($this->job->frame['spec']));
-    }
-
-    /** @return array<string, mixed> */
-    private static function wire(EntryRow $row): array
-    {
-        return array_filter([
-            'id' => $row->id,
-            'seq' => $row->seq,
-            'kind' => $row->kind,
-            'at' => $row->at,
-            'received_at' => CarbonImmutable::parse($row->received_at, 'UTC')->format('Y-m-d\TH:i:s.vP'),
-            'by' => $row->by,
-            'after' => $row->after,
-            'line' => $row->line === '' ? null : $row->line,
-        ], static fn (mixed $value): bool => $value !== null) + ['body' => $row->body];
+        return SpecCodec::decode(Node::of($this->frame['spec']));
     }
 }

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Http\Problems\Conflict;
-use App\Models\ControlJob;
 use App\Models\EntryRow;
 use App\Models\User;
-use App\Models\Visit;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Collection;
@@ -37,6 +35,8 @@ use VividPull\Core\Wire\Node;
  */
 final readonly class Journal
 {
+    private const TAKEN = 'Another entry was already written under this id. Nothing was changed.';
+
     /** Kinds that the server writes by itself. */
     private const OWN = [EntryKind::Opened];
 
@@ -47,21 +47,22 @@ final readonly class Journal
      * @throws CoreError If the core refuses the entry.
      * @throws Conflict If the id stands for something else already.
      */
-    public function write(ControlJob $job, User $user, EntryRequest $request, CarbonImmutable $now): BenchState
+    public function write(JobHead $job, User $user, EntryRequest $request, CarbonImmutable $now): BenchState
     {
         try {
             return DB::transaction(fn (): BenchState => $this->append($job, $user->id, $user->person(), $request, $now), 3);
         } catch (UniqueConstraintViolationException $e) {
-            throw new Conflict('This entry is being written under the same id elsewhere. Send it again.', previous: $e);
+            // The id stands in another visit's log: ids are the table's own key.
+            throw new Conflict(self::TAKEN, previous: $e);
         }
     }
 
-    private function append(ControlJob $job, int $userId, Person $by, EntryRequest $request, CarbonImmutable $now): BenchState
+    private function append(JobHead $job, int $userId, Person $by, EntryRequest $request, CarbonImmutable $now): BenchState
     {
-        $visit = Visit::query()->lockForUpdate()->findOrFail($job->visit_id);
-        $rows = EntryRow::query()->where('visit_id', $visit->id)->orderBy('seq')->get();
-        $state = JobLog::fromVisit($job, $rows)->replay();
-        if ($this->isRepeat($rows, $request, $job)) {
+        DB::table('visits')->where('id', $job->visit)->lockForUpdate()->first(['id']);
+        $rows = StoredEntry::ofVisit($job->visit);
+        $state = JobLog::fromVisit($job->id, $job->frame, $rows)->replay();
+        if ($this->isRepeat($rows, $request)) {
             return $state;
         }
         [$kind, $body] = $this->resolve($request, $state, $by);
@@ -72,9 +73,9 @@ final readonly class Journal
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
-        $this->insert($visit, $job, $userId, $entry, $body, $request, $rows, $now);
+        $this->insert($job, $userId, $entry, $body, $request, $rows, $now);
         if ($entry instanceof Closed) {
-            Closing::of($job, $visit, $entry, $after, $now);
+            Closing::of($job, $entry, $after, $now);
         }
 
         return $after;
@@ -94,21 +95,27 @@ final readonly class Journal
         return [$draft->kind, $draft->body];
     }
 
+    /** @param  Collection<int, StoredEntry>  $rows */
+    private static function find(Collection $rows, string $id): ?StoredEntry
+    {
+        return $rows->first(static fn (StoredEntry $row): bool => $row->id === $id);
+    }
+
     /** What an entry should have said, typed as a line. */
     private static function amendment(Node $body, BenchState $state, Person $by): Draft
     {
         return Amending::read($body->at('line')->string(500), $body->at('entry')->string(40), $body->at('reason')->string(500), $state, $by);
     }
 
-    /** @param  Collection<int, EntryRow>  $rows */
-    private function isRepeat(Collection $rows, EntryRequest $request, ControlJob $job): bool
+    /** @param  Collection<int, StoredEntry>  $rows */
+    private function isRepeat(Collection $rows, EntryRequest $request): bool
     {
-        $same = $rows->firstWhere('id', $request->id) ?? EntryRow::query()->find($request->id);
+        $same = self::find($rows, $request->id);
         if ($same === null) {
             return false;
         }
-        if ($same->digest !== $request->digest || $same->visit_id !== $job->visit_id) {
-            throw new Conflict('Another entry was already written under this id. Nothing was changed.');
+        if ($same->digest !== $request->digest) {
+            throw new Conflict(self::TAKEN);
         }
 
         return true;
@@ -117,24 +124,24 @@ final readonly class Journal
     /**
      * Heat and wheels belong to every job of the visit, and so does what changes an entry about them.
      *
-     * @param  Collection<int, EntryRow>  $rows
+     * @param  Collection<int, StoredEntry>  $rows
      */
     private static function isVisitWide(Entry $entry, Collection $rows): bool
     {
-        $target = $entry instanceof Voided || $entry instanceof Amended ? $rows->firstWhere('id', $entry->entry) : null;
+        $target = $entry instanceof Voided || $entry instanceof Amended ? self::find($rows, $entry->entry) : null;
 
-        return in_array($entry->kind(), self::VISIT_WIDE, true) || ($target !== null && $target->job_id === null);
+        return in_array($entry->kind(), self::VISIT_WIDE, true) || ($target !== null && $target->job === null);
     }
 
     /**
      * @param  array<string, mixed>  $body
-     * @param  Collection<int, EntryRow>  $rows
+     * @param  Collection<int, StoredEntry>  $rows
      */
-    private function insert(Visit $visit, ControlJob $job, int $userId, Entry $entry, array $body, EntryRequest $request, Collection $rows, CarbonImmutable $now): void
+    private function insert(JobHead $job, int $userId, Entry $entry, array $body, EntryRequest $request, Collection $rows, CarbonImmutable $now): void
     {
         EntryRow::query()->create([
             'id' => $request->id,
-            'visit_id' => $visit->id,
+            'visit_id' => $job->visit,
             'seq' => ($rows->last()->seq ?? 0) + 1,
             'job_id' => self::isVisitWide($entry, $rows) ? null : $job->id,
             'kind' => $entry->kind()->value,

@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use App\Http\Resources\ControlResource;
 use App\Models\Control;
-use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
@@ -74,10 +73,10 @@ final readonly class Today
     public static function openStates(Collection $controls): array
     {
         $jobs = $controls->pluck('openJob')->filter();
-        $rows = EntryRow::query()->whereIn('visit_id', $jobs->pluck('visit_id'))->orderBy('seq')->get()->groupBy('visit_id');
+        $rows = StoredEntry::ofVisits(array_values($jobs->pluck('visit_id')->unique()->all()))->groupBy('visit');
         $states = [];
         foreach ($jobs as $job) {
-            $states[$job->control_id] = JobLog::fromVisit($job, $rows[$job->visit_id])->replay();
+            $states[$job->control_id] = JobLog::fromVisit($job->id, $job->frame, $rows[$job->visit_id])->replay();
         }
 
         return $states;

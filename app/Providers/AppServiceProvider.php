@@ -19,9 +19,6 @@ final class AppServiceProvider extends ServiceProvider
 
     private const SIGN_INS_AN_ADDRESS = 30;
 
-    /** Entries a minute; a queue that comes back from an afternoon without a network fits in. */
-    private const ENTRIES = 600;
-
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
@@ -30,7 +27,6 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(self::SIGN_INS)->by('login:'.self::login($request).$request->ip()),
             Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),
         ]);
-        RateLimiter::for('entries', static fn (Request $request): Limit => Limit::perMinute(self::ENTRIES)->by('entries:'.$request->user()?->getAuthIdentifier()));
     }
 
     /** The name tried, whatever was sent in its place. */

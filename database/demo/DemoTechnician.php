@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Bench\EntryRequest;
+use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\Journal;
 use App\Bench\Opening;
 use App\Models\Control;
-use App\Models\ControlJob;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use LogicException;
@@ -25,7 +25,7 @@ final class DemoTechnician
 {
     private const MOST_ENTRIES = 90;
 
-    private ControlJob $job;
+    private JobHead $job;
 
     private BenchState $state;
 
@@ -97,7 +97,7 @@ final class DemoTechnician
     private function open(): void
     {
         CarbonImmutable::setTestNow($this->clock);
-        $this->job = (new Opening)->open($this->control, $this->user, DemoIds::next(), $this->clock);
+        $this->job = JobHead::find((new Opening)->open($this->control, $this->user, DemoIds::next(), $this->clock)->id);
         $this->state = JobLog::of($this->job)->replay();
     }
 

@@ -70,7 +70,9 @@ abstract class BrowserTestCase extends TestCase
             self::$chromedriver->start();
             register_shutdown_function(static function (): void {
                 $pid = self::$chromedriver?->getPid();
-                $pid === null ?: posix_kill(-$pid, SIGTERM);
+                if ($pid !== null) {
+                    posix_kill(-$pid, SIGTERM);
+                }
             });
         }
         $options = (new ChromeOptions)->addArguments([
@@ -84,7 +86,9 @@ abstract class BrowserTestCase extends TestCase
             try {
                 return RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wishes, 20_000, 60_000);
             } catch (Throwable $notYet) {
-                $i < 40 ?: throw $notYet;
+                if ($i >= 40) {
+                    throw $notYet;
+                }
                 usleep(100_000);
             }
         }
@@ -158,7 +162,9 @@ abstract class BrowserTestCase extends TestCase
 
                 return $this;
             } catch (StaleElementReferenceException|NoSuchElementException $moved) {
-                $i < 5 ?: throw $moved;
+                if ($i >= 5) {
+                    throw $moved;
+                }
                 usleep(100_000);
             }
         }
@@ -236,7 +242,7 @@ abstract class BrowserTestCase extends TestCase
         $query = $this->server->database()->prepare('select kind, line from entries where job_id = ? or (job_id is null and visit_id = (select visit_id from control_jobs where id = ?)) order by seq');
         $query->execute([$this->job(), $this->job()]);
 
-        return $query->fetchAll(PDO::FETCH_ASSOC);
+        return array_values(array_map(static fn (array $row): array => ['kind' => (string) $row['kind'], 'line' => $row['line']], $query->fetchAll(PDO::FETCH_ASSOC)));
     }
 
     /** @param  callable(): bool  $holds */

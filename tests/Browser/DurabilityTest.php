@@ -29,7 +29,7 @@ final class DurabilityTest extends TestCase
             curl_multi_exec($multi, $running);
             curl_multi_select($multi, 0.1);
         } while ($running > 0);
-        self::assertSame([200], array_values(array_unique(array_map(static fn (CurlHandle $handle): int => (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), $handles))));
+        self::assertSame([200], array_values(array_unique(array_map(static fn (CurlHandle $handle): int => curl_getinfo($handle, CURLINFO_RESPONSE_CODE), $handles))));
         $query = $server->database()->prepare('select count(*) from entries where id = ?');
         $query->execute([$entry['id']]);
         self::assertSame(1, (int) $query->fetchColumn());
@@ -73,11 +73,8 @@ final class DurabilityTest extends TestCase
         $server = Server::withDemo();
         $client = new HttpClient($server->url);
         $client->signIn('ines', 'ferry-bell-42');
-        $pairs = array_map(static fn (string $name, string $value): string => "{$name}={$value}", array_keys($client->cookies()), array_values($client->cookies()));
-        $forged = curl_init("{$server->url}/api/machines/RT-02/jobs");
-        self::assertNotFalse($forged);
-        curl_setopt_array($forged, [CURLOPT_POST => true, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIE => implode('; ', $pairs), CURLOPT_POSTFIELDS => '{}',
-            CURLOPT_HTTPHEADER => ['Content-Type: application/json']]);
+        $forged = $client->handle('POST', 'machines/RT-02/jobs', []);
+        curl_setopt($forged, CURLOPT_HTTPHEADER, ['Content-Type: application/json']);
         curl_exec($forged);
         self::assertSame(419, curl_getinfo($forged, CURLINFO_RESPONSE_CODE));
     }

@@ -42,14 +42,14 @@ final class HttpClient
             throw new RuntimeException('No answer: '.curl_error($handle));
         }
 
-        return [(int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), json_decode($answer, true)];
+        return [curl_getinfo($handle, CURLINFO_RESPONSE_CODE), json_decode($answer, true)];
     }
 
     /** @param  array<string, mixed>|null  $body */
     public function handle(string $method, string $path, ?array $body = null): CurlHandle
     {
         $handle = curl_init("{$this->url}/api/{$path}");
-        if ($handle === false) {
+        if ($handle === false || $method === '') {
             throw new RuntimeException('curl could not begin.');
         }
         $pairs = array_map(static fn (string $name, string $value): string => "{$name}={$value}", array_keys($this->cookies), array_values($this->cookies));

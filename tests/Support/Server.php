@@ -13,6 +13,9 @@ final class Server
 {
     private const ROOT = __DIR__.'/../..';
 
+    /** As in bin/start. */
+    private const OPTIONS = ['-d', 'variables_order=EGPCS', '-d', 'opcache.preload=bootstrap/preload.php', '-d', 'opcache.jit_buffer_size=32M', '-d', 'opcache.jit=function'];
+
     private ?Process $process = null;
 
     public readonly string $url;
@@ -23,7 +26,7 @@ final class Server
     private static ?self $shared = null;
 
     /** @param  array<string, string>  $env */
-    public function __construct(private readonly int $port, private readonly array $env)
+    public function __construct(private readonly int $port, private readonly array $env, private readonly string $router = 'public/router.php')
     {
         $this->url = "http://127.0.0.1:{$port}";
     }
@@ -57,17 +60,20 @@ final class Server
 
     public static function freePort(): int
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
-        $port = (int) substr(strrchr((string) stream_socket_get_name($socket, false), ':') ?: '', 1);
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        if ($socket === false) {
+            throw new RuntimeException('No port is free.');
+        }
+        $name = explode(':', (string) stream_socket_get_name($socket, false));
         fclose($socket);
 
-        return $port;
+        return (int) end($name);
     }
 
     public function start(): void
     {
         $this->process = new Process(
-            ['setsid', PHP_BINARY, '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'public/router.php'],
+            ['setsid', PHP_BINARY, ...self::OPTIONS, '-d', 'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? ''), '-S', "127.0.0.1:{$this->port}", '-t', 'public', $this->router],
             self::ROOT, $this->env, null, null,
         );
         $this->process->disableOutput();
@@ -89,7 +95,7 @@ final class Server
         $pid = $this->process?->getPid();
         if ($pid !== null) {
             posix_kill(-$pid, SIGKILL);
-            for ($i = 0; $i < 100 && $this->process?->isRunning() === true; $i++) {
+            for ($i = 0; $i < 100 && $this->process->isRunning(); $i++) {
                 usleep(20_000);
             }
         }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\EntryRequest;
+use App\Bench\JobHead;
 use App\Bench\Journal;
 use App\Http\Resources\JobResource;
-use App\Models\ControlJob;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
@@ -21,7 +21,7 @@ final class EntryController
         $user = $request->user();
         assert($user instanceof User);
         $entry = EntryRequest::from(Node::fromJson($request->getContent()));
-        $found = ControlJob::query()->with('control.machine')->findOrFail($job);
+        $found = JobHead::find($job);
 
         return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now())));
     }

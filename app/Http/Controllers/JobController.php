@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\EntryRequest;
+use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\Opening;
 use App\Http\Resources\JobResource;
 use App\Models\Control;
-use App\Models\ControlJob;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
@@ -40,8 +40,8 @@ final class JobController
     /** The job as a file for `bin/vivid replay`. */
     public function file(string $job): JsonResponse
     {
-        $found = ControlJob::query()->with('control.machine')->findOrFail($job);
-        $name = "{$found->control->machine->tag}-{$found->control->key}-{$found->opened_at->format('Y-m-d')}.json";
+        $found = JobHead::find($job);
+        $name = "{$found->tag}-{$found->controlKey}-{$found->openedAt->format('Y-m-d')}.json";
 
         return new JsonResponse(JobLog::of($found)->file(), 200, ['Content-Disposition' => "attachment; filename=\"{$name}\""],
             JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
@@ -50,7 +50,7 @@ final class JobController
     /** @return array<string, mixed> */
     private function whole(string $id): array
     {
-        $job = ControlJob::query()->with('control.machine')->findOrFail($id);
+        $job = JobHead::find($id);
 
         return JobResource::of($job, JobLog::of($job)->replay());
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Models\ControlJob;
+use App\Bench\JobHead;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Wire\StateCodec;
@@ -13,22 +13,20 @@ use VividPull\Core\Wire\StateCodec;
 final readonly class JobResource
 {
     /** @return array<string, mixed> */
-    public static function of(ControlJob $job, BenchState $state): array
+    public static function of(JobHead $job, BenchState $state): array
     {
-        $machine = $job->control->machine;
-
         return [
             'id' => $job->id,
-            'visit' => $job->visit_id,
-            'opened_at' => $job->opened_at->toIso8601String(),
+            'visit' => $job->visit,
+            'opened_at' => $job->openedAt->toIso8601String(),
             'machine' => [
-                'tag' => $machine->tag,
-                'name' => $machine->name,
-                'usage' => $job->usage_reading,
-                'usage_unit' => $machine->usage_unit,
-                'stood_minutes' => self::stood($machine->ran_until),
+                'tag' => $job->tag,
+                'name' => $job->machine,
+                'usage' => $job->usage,
+                'usage_unit' => $job->usageUnit,
+                'stood_minutes' => self::stood($job->ranUntil),
             ],
-            'control' => ['key' => $job->control->key, 'name' => $job->control->name],
+            'control' => ['key' => $job->controlKey, 'name' => $job->controlName],
             'state' => StateCodec::encode($state),
         ];
     }

@@ -13,31 +13,26 @@ use VividPull\Core\Bench\Entry\Moved;
  */
 final readonly class Crossings
 {
-    /**
-     * @param  array<string, int>  $places  where each entry stands in the log
-     * @param  array<int, Person>  $movers  who moved, by place
-     */
-    private function __construct(private array $places, private array $movers) {}
+    /** @param  array<int, Person>  $movers  who moved, by place */
+    private function __construct(private Log $log, private array $movers) {}
 
     public static function in(Log $log): self
     {
-        $places = [];
         $movers = [];
         $voids = $log->voids();
         foreach ($log->entries as $place => $entry) {
-            $places[$entry->stamp->id] = $place;
             if ($entry instanceof Moved && ! isset($voids[$entry->stamp->id])) {
                 $movers[$place] = $entry->stamp->by;
             }
         }
 
-        return new self($places, $movers);
+        return new self($log, $movers);
     }
 
     public function concern(Entry $entry): bool
     {
-        $seen = $this->places[$entry->stamp->after ?? ''] ?? null;
-        $here = $this->places[$entry->stamp->id];
+        $seen = $this->log->places[$entry->stamp->after ?? ''] ?? null;
+        $here = $this->log->places[$entry->stamp->id];
         if ($seen === null || $seen === $here - 1) {
             return false;
         }

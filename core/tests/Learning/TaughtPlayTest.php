@@ -70,6 +70,27 @@ final class TaughtPlayTest extends TestCase
         self::assertInstanceOf(TaughtPlay::class, $play->after(-1.25)->given(20.5, 0.2));
     }
 
+    public function test_a_move_that_did_nothing_is_a_surprise_even_where_little_is_known_of_the_ratio(): void
+    {
+        // k = 0.5: a thousandth of all such machines have R below 3.5 × e^(−3.09 × 0.5) = 0.75, and this one shows 0.05.
+        $play = self::after(TaughtPlay::startingFrom(RatioPrior::of(log(3.5), 0.5), 0.0), [[0.0, 25.0]], 0.05);
+        self::assertInstanceOf(Surprise::class, $play->after(-2.5)->given(24.9, 0.05));
+        self::assertInstanceOf(TaughtPlay::class, $play->after(-2.5)->given(22.0, 0.05));
+    }
+
+    public function test_much_learned_is_as_finely_told_as_little(): void
+    {
+        // Twenty settings, each read to 0.02 mm: the slope of least squares is the answer, to a thousandth.
+        $readings = [];
+        for ($i = 0; $i < 20; $i++) {
+            $readings[] = [-0.2 * $i, 25.0 - 0.2 * 3.137 * $i];
+        }
+        $play = self::after(TaughtPlay::startingFrom(RatioPrior::of(log(3.5), 0.5), 0.0), $readings, 0.02);
+        self::assertEqualsWithDelta(3.137, $play->ratio(), 0.003);
+        // Sxx = Σ(x − x̄)² = 0.04 × (20³ − 20)/12 = 26.6, so the deviation is 0.02/√26.6.
+        self::assertEqualsWithDelta(0.02 / sqrt(26.6), $play->ratioDeviation(), 1e-4);
+    }
+
     public function test_the_order_of_the_readings_does_not_matter(): void
     {
         $prior = RatioPrior::of(log(3.0), 0.3);

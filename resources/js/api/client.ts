@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { keepAnswer } from '../offline/register';
 
 // The page's policy lets no script be made from text, so schemas are walked and not compiled.
 z.config({ jitless: true });
@@ -76,7 +77,9 @@ export async function call<T>(method: string, path: string, shape: z.ZodType<T>,
   }
   heard(response.headers.get('X-Kept') === null);
   if (!response.ok) throw await problem(response);
-  return shape.parse(response.status === 204 ? null : await response.json());
+  const answer: unknown = response.status === 204 ? null : await response.json();
+  if (method === 'GET' && response.headers.get('X-Kept') === null) void keepAnswer(`/api/${path}`, answer);
+  return shape.parse(answer);
 }
 
 export const say = (error: unknown): string =>

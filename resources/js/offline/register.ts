@@ -17,15 +17,12 @@ export function keepForOffline(): void {
     const seen = new Set(performance.getEntriesByType('resource').map((entry) => entry.name));
     const wanted = [...seen]
       .map((name) => new URL(name))
-      .filter(
-        (url) =>
-          url.origin === location.origin && /^\/(build|api)\//.test(url.pathname) && !url.pathname.endsWith('/entries'),
-      );
+      .filter((url) => url.origin === location.origin && url.pathname.startsWith('/build/'));
     await Promise.allSettled(wanted.map((url) => fetch(url)));
   });
 }
 
-/** Keeps an answer that came otherwise than by asking for it, such as the new state after an entry. */
+/** Keeps an answer that the worker did not see: from before it was in charge, or the new state after an entry. */
 export async function keepAnswer(path: string, answer: unknown): Promise<void> {
   if (!canKeep()) return;
   const cache = await caches.open(ANSWERS);

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\ControlJob;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use stdClass;
+
+/** A job without its log: what it is on, and the spec and run it is judged by. Read in one query with every line logged. */
+final readonly class JobHead
+{
+    /** @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame */
+    private function __construct(
+        public string $id,
+        public string $visit,
+        public array $frame,
+        public int $usage,
+        public CarbonImmutable $openedAt,
+        public string $controlKey,
+        public string $controlName,
+        public string $tag,
+        public string $machine,
+        public string $usageUnit,
+        public ?CarbonImmutable $ranUntil,
+    ) {}
+
+    /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
+    public static function find(string $id): self
+    {
+        $row = ControlJob::query()
+            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->where('control_jobs.id', $id)->toBase()
+            ->first(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until']);
+
+        return $row instanceof stdClass ? self::of($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);
+    }
+
+    private static function of(stdClass $row): self
+    {
+        return new self(
+            $row->id,
+            $row->visit_id,
+            json_decode($row->frame, true, flags: JSON_THROW_ON_ERROR),
+            (int) $row->usage_reading,
+            CarbonImmutable::parse($row->opened_at, 'UTC'),
+            $row->key,
+            $row->name,
+            $row->tag,
+            $row->machine,
+            $row->usage_unit,
+            $row->ran_until === null ? null : CarbonImmutable::parse($row->ran_until, 'UTC'),
+        );
+    }
+}
