@@ -79,7 +79,7 @@ final class DemoWorkshop
         $control = $this->control($tag, $key);
         $band = $control->specVersion->body['aim'];
         $clutch = $key === 'clutch';
-        $truth = $this->truth($control, $band['low_mm'] - ($clutch ? 1.5 : 0.8));
+        $truth = $this->truth($control, $clutch ? $band['low_mm'] - 1.5 : $band['high_mm'] + 0.8);
         $usage = $control->machine->usage_reading;
         foreach (array_slice(self::PAST, -$jobs) as $n => $days) {
             $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $days / 900))])->save();

@@ -21,7 +21,7 @@ final class ClutchJobTest extends BrowserTestCase
         $this->line('25.3', '1 in', '25.5')->see('Outside: too loose by');
         self::assertSame('set', $this->browser->executeScript('return document.querySelector("[aria-current=step]").dataset.stage'));
 
-        $this->see('OUT')->line('done')->see('Moved: pull it fully three times and read it')->line('17.5', '17', '17.5')->see('Inside the band');
+        $this->see('OUT')->armed()->keys('=')->settled()->see('Moved: pull it fully three times and read it')->line('17.5', '17', '17.5')->see('Inside the band');
         $this->see('Lock the perch barrel')->line('ok')->see('Read it again, locked')->line('17.5', '17', '17.5');
         $this->see('Release arm loose by hand')->line('yes', 'yes', 'yes', 'middle')->see('Slots of barrel, ring and perch out of line')->line('ok', 'ok');
         $this->see('Sign as fit for use')->keys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER)->see('Signed by Ines');

@@ -101,8 +101,10 @@ final class EntriesTest extends TestCase
     {
         $this->signIn();
         $one = HttpJob::open($this)->ready();
-        $one->line('25')->assertOk();
-        HttpJob::open($this, 'QB-03', 'throttle')->resend($one->lastSent)->assertStatus(409);
+        $one->line('n boot torn')->assertOk();
+        $other = HttpJob::open($this, 'QB-03', 'throttle');
+        $other->resend($one->lastSent)->assertStatus(409)->assertJsonPath('detail', 'Another entry was already written under this id. Nothing was changed.');
+        self::assertCount(1, $other->state['log']);
     }
 
     public function test_who_has_not_joined_and_a_closed_job_take_nothing(): void

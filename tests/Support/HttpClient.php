@@ -57,7 +57,7 @@ final class HttpClient
             CURLOPT_CUSTOMREQUEST => $method,
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_TIMEOUT => 30,
-            CURLOPT_COOKIE => implode('; ', $pairs),
+            CURLOPT_COOKIE => implode('; ', $pairs).';',
             CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? '')],
             CURLOPT_HEADERFUNCTION => $this->keepCookie(...),
         ]);

@@ -24,10 +24,23 @@ const tones = {
 
 export const verdictMark = (verdict: VerdictKey): MarkKind => marks[verdict];
 
+/** In a word, where there is no room for the sentence. */
+const words = {
+  inside: 'inside',
+  too_loose: 'too loose',
+  too_tight: 'too tight',
+  taut: 'taut',
+  cant_tell: "can't tell",
+  not_judged: 'not judged',
+  unread: 'not read',
+} as const satisfies Record<VerdictKey, string>;
+
+type VerdictChipProps = { judged: Pick<Judged, 'verdict' | 'sentence'>; inAWord?: boolean };
+
 /** The verdict in the core's own words. */
-export const VerdictChip = ({ judged }: { judged: Pick<Judged, 'verdict' | 'sentence'> }) => (
+export const VerdictChip = ({ judged, inAWord = false }: VerdictChipProps) => (
   <Chip tone={tones[judged.verdict]} data-verdict={judged.verdict}>
     <Mark kind={marks[judged.verdict]} size="0.95em" />
-    {judged.sentence}
+    {inAWord ? words[judged.verdict] : judged.sentence}
   </Chip>
 );

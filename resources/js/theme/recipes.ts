@@ -40,6 +40,7 @@ export const button = defineRecipe({
         fontSize: 'sm',
         paddingInline: '2',
         _hover: { color: 'action' },
+        '@media (any-pointer: coarse)': { minHeight: '{sizes.touch} !important' },
       },
       key: {
         bg: 'well',

@@ -44,6 +44,7 @@ const Table = chakra('table', {
       textDecoration: 'underline',
       cursor: 'pointer',
       _hover: { color: 'action' },
+      '@media (any-pointer: coarse)': { minWidth: 'touch', minHeight: 'touch' },
     },
   },
 });

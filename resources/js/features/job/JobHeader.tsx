@@ -41,7 +41,7 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
             {machine.name} · {counted(machine.usage)} {machine.usage_unit}
           </Box>
           <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'block', md: 'none' }}>
-            {bandText(state.spec.band)} mm at the {state.spec.point_label}
+            {bandText(state.spec.band)} mm, {state.spec.point_label}
           </Box>
         </Box>
         <Box flex="1" display={{ base: 'none', lg: 'block' }} />

@@ -233,7 +233,15 @@ const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>
 
 const STARTS_A_LINE = /^[\p{L}\p{N}.,+-]$/u;
 
-/** A figure or letter typed with the cursor nowhere goes to the bench line; Ctrl and Enter press the vivid action. */
+/** The one key that no line begins with: it presses the vivid action, as Ctrl and Enter do with a line begun. */
+const PRESS = '=';
+
+function pressVivid(): void {
+  const scope = document.querySelector('[role="dialog"]') ?? document;
+  scope.querySelector<HTMLElement>('[data-primary]:not(:disabled)')?.click();
+}
+
+/** A figure or letter typed with the cursor nowhere goes to the bench line. */
 function useKeysAnywhere(
   on: boolean,
   field: React.RefObject<HTMLInputElement | null>,
@@ -243,17 +251,17 @@ function useKeysAnywhere(
     const listen = (event: KeyboardEvent) => {
       const inside =
         event.target instanceof HTMLElement ? event.target.closest('input, textarea, select, [role="dialog"]') : null;
-      if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-        const scope = document.querySelector('[role="dialog"]') ?? document;
-        event.preventDefault();
-        scope.querySelector<HTMLElement>('[data-primary]:not(:disabled)')?.click();
-        return;
-      }
       const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
-      if (!on || inside !== null || !plain || !STARTS_A_LINE.test(event.key) || field.current === null) return;
-      event.preventDefault();
-      setLine(field.current.value + event.key);
-      field.current.focus();
+      const idle = inside === null ? on : inside === field.current && field.current?.value === '';
+      const chord = event.key === 'Enter' && (event.ctrlKey || event.metaKey);
+      if (chord || (plain && idle && event.key === PRESS)) {
+        event.preventDefault();
+        pressVivid();
+      } else if (on && inside === null && plain && STARTS_A_LINE.test(event.key) && field.current !== null) {
+        event.preventDefault();
+        setLine(field.current.value + event.key);
+        field.current.focus();
+      }
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);

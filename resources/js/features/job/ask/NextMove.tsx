@@ -53,6 +53,9 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           <Button
             look="vivid"
             size="tall"
+            fontSize="lg"
+            paddingInline="2"
+            whiteSpace="nowrap"
             flex="1"
             onClick={() => send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } })}
             disabled={!armed || waiting}
@@ -64,6 +67,9 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           <Button
             look="vivid"
             size="tall"
+            fontSize="lg"
+            paddingInline="2"
+            whiteSpace="nowrap"
             flex="1"
             onClick={() => sendLine('done')}
             disabled={!armed || waiting}
@@ -73,7 +79,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
             {waiting ? 'Kept, not judged yet' : 'Done, now read it'}
           </Button>
         )}
-        <Button look="plain" onClick={() => setDifferently(true)} aria-label="I moved it differently">
+        <Button look="plain" paddingInline="2" onClick={() => setDifferently(true)} aria-label="I moved it differently">
           Differently
         </Button>
       </Flex>

@@ -47,11 +47,11 @@ export const Tape = () => {
   return (
     <Sheet padding="3" aria-label="Tape">
       <Flex justifyContent="space-between" alignItems="center" gap="3" flexWrap="wrap" marginBottom="1">
-        <Flex alignItems="baseline" gap="3" display={{ base: 'none', md: 'flex' }}>
-          <Heading as="h2" fontSize="lg">
+        <Flex alignItems="baseline" gap="3" minWidth="0" flexWrap="wrap">
+          <Heading as="h2" fontSize="lg" display={{ base: 'none', md: 'block' }}>
             Tape
           </Heading>
-          <Box textStyle="small">mm at the {state.spec.point_label}</Box>
+          <Said judged={judged} />
         </Flex>
         <VerdictChip judged={judged} />
       </Flex>
@@ -66,7 +66,11 @@ export const Tape = () => {
           {next !== null && <Predicted x={x} next={next} from={touched ? now.mm : null} bandFrom={from} />}
         </svg>
       </Box>
-      <Said judged={judged} />
+      {judged.advice !== null && (
+        <Box fontSize="sm" fontWeight="bold" lineHeight="snug" marginTop="1">
+          {judged.advice}
+        </Box>
+      )}
     </Sheet>
   );
 };
@@ -80,22 +84,21 @@ function predicted(state: BenchState, option: Option | null): Prediction | null 
     : null;
 }
 
-/** The figure in full, and what would decide it where it can't be told. */
+/** The figure in full: how sure, from how many, with what. */
 const Said = ({ judged }: { judged: Judged }) => {
-  if (judged.mm === null) return null;
+  const { state } = useBench();
+  if (judged.mm === null) return <Box textStyle="small">mm at the {state.spec.point_label}</Box>;
   const chance = judged.chance_inside === null ? null : chanceWords(judged.chance_inside);
   return (
-    <Box fontSize="sm" lineHeight="snug" marginTop="1">
+    <Box fontSize="sm" lineHeight="snug">
       <Box as="span" textStyle="figure" fontSize="md">
         {withUncertainty(judged.mm, judged.expanded_mm)} mm
-      </Box>{' '}
-      from {judged.count === 1 ? 'one reading' : `${judged.count} readings`}, {judged.instrument?.toLowerCase()}
-      {chance !== null && ` · ${chance}`}
-      {judged.advice !== null && (
-        <Box fontWeight="bold" marginTop="1">
-          {judged.advice}
-        </Box>
-      )}
+      </Box>
+      <Box as="span" color="soft" display={{ base: 'none', md: 'inline' }}>
+        {' '}
+        from {judged.count === 1 ? 'one reading' : `${judged.count} readings`}, {judged.instrument?.toLowerCase()}
+        {chance !== null && ` · ${chance}`}
+      </Box>
     </Box>
   );
 };

@@ -185,7 +185,10 @@ export const Predicted = ({ x, next, from, bandFrom }: PredictedProps) => {
   const edge = Math.min(at - 12, next.low_mm === null ? at : x(next.low_mm) - 7);
   const far = Math.max(at + 12, next.high_mm === null ? at : x(next.high_mm) + 7);
   const free = (a: number, b: number) => from === null || x(from) < a - 12 || x(from) > b + 12;
-  const onLeft = edge - 72 > 4 && (edge - 72 > bandFrom || edge < bandFrom) && free(edge - 72, edge);
+  const fitsLeft = edge - 72 > 4 && free(edge - 72, edge);
+  const fitsRight = free(far, far + 72);
+  const clearOfEdge = edge - 72 > bandFrom || edge < bandFrom;
+  const onLeft = fitsLeft && (clearOfEdge || !fitsRight);
   return (
     <g data-tape="next">
       {next.low_mm !== null && next.high_mm !== null && (

@@ -64,11 +64,11 @@ const PoseCard = ({ pose }: { pose: PoseReading }) => {
       <Box fontFamily="heading" fontWeight="bold" lineHeight="tight">
         {pose.label}
       </Box>
-      <Box textStyle="figure" fontSize="xl" marginBlock="1">
+      <Box textStyle="figure" fontSize={{ base: 'lg', md: 'xl' }} marginBlock="1">
         {pose.mm === null ? '–' : withUncertainty(pose.mm, pose.expanded_mm)}
       </Box>
       <Box fontSize="sm">
-        <VerdictChip judged={pose.mm === null ? { verdict: 'unread', sentence: 'Not read' } : pose} />
+        <VerdictChip judged={pose} inAWord />
       </Box>
       {pose.pose !== 'straight' && pose.offset_read && pose.mm !== null && (
         <Box textStyle="small">{change(pose.offset_mm)} against straight</Box>
