@@ -73,7 +73,8 @@ final readonly class Journal
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
-        $this->insert($job, $userId, $entry, $body, $request, $rows, $now);
+        $of = self::isVisitWide($entry, $rows) ? null : $job->id;
+        EntryRow::write($job->visit, ($rows->last()->seq ?? 0) + 1, $of, $kind, $body, $stamp, $userId, $request->digest, $now);
         if ($entry instanceof Closed) {
             Closing::of($job, $entry, $after, $now);
         }
@@ -131,29 +132,5 @@ final readonly class Journal
         $target = $entry instanceof Voided || $entry instanceof Amended ? self::find($rows, $entry->entry) : null;
 
         return in_array($entry->kind(), self::VISIT_WIDE, true) || ($target !== null && $target->job === null);
-    }
-
-    /**
-     * @param  array<string, mixed>  $body
-     * @param  Collection<int, StoredEntry>  $rows
-     */
-    private function insert(JobHead $job, int $userId, Entry $entry, array $body, EntryRequest $request, Collection $rows, CarbonImmutable $now): void
-    {
-        EntryRow::query()->create([
-            'id' => $request->id,
-            'visit_id' => $job->visit,
-            'seq' => ($rows->last()->seq ?? 0) + 1,
-            'job_id' => self::isVisitWide($entry, $rows) ? null : $job->id,
-            'kind' => $entry->kind()->value,
-            'body' => $body,
-            'line' => $request->line,
-            'at' => $request->at,
-            'at_utc' => CarbonImmutable::parse($request->at)->utc()->format('Y-m-d H:i:s.v'),
-            'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
-            'user_id' => $userId,
-            'by' => ['id' => $entry->stamp->by->id, 'name' => $entry->stamp->by->name, 'role' => $entry->stamp->by->role->value],
-            'after' => $request->after,
-            'digest' => $request->digest,
-        ]);
     }
 }

@@ -16,6 +16,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Errors\Refused;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */
@@ -65,20 +66,9 @@ final readonly class Opening
     private function openingEntry(ControlJob $job, Control $control, User $user, CarbonImmutable $now): void
     {
         $body = ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)];
-        EntryRow::query()->create([
-            'id' => (string) Str::uuid7($now),
-            'visit_id' => $job->visit_id,
-            'seq' => (int) EntryRow::query()->where('visit_id', $job->visit_id)->max('seq') + 1,
-            'job_id' => $job->id,
-            'kind' => EntryKind::Opened->value,
-            'body' => $body,
-            'at' => $now->toIso8601String(),
-            'at_utc' => $now->utc()->format('Y-m-d H:i:s.v'),
-            'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
-            'user_id' => $user->id,
-            'by' => ['id' => $user->login, 'name' => $user->name, 'role' => $user->role->value],
-            'digest' => hash('sha256', (string) json_encode($body)),
-        ]);
+        $stamp = new Stamp((string) Str::uuid7($now), $now->toIso8601String(), $user->person());
+        $seq = (int) EntryRow::query()->where('visit_id', $job->visit_id)->max('seq') + 1;
+        EntryRow::write($job->visit_id, $seq, $job->id, EntryKind::Opened, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now);
     }
 
     /** @return array<string, mixed> */

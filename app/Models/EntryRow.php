@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use LogicException;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Stamp;
 
 /**
  * One entry as it lies in the table. Written once; never changed and never deleted.
@@ -26,6 +29,8 @@ use LogicException;
  */
 final class EntryRow extends Model
 {
+    private const INSTANT = 'Y-m-d H:i:s.v';
+
     public $incrementing = false;
 
     public $timestamps = false;
@@ -35,6 +40,31 @@ final class EntryRow extends Model
     protected $guarded = [];
 
     protected $keyType = 'string';
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @param  string|null  $job  null for what belongs to the whole visit
+     * @param  string  $digest  of what was sent, to tell a repeat from another entry under its id
+     */
+    public static function write(string $visit, int $seq, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now): void
+    {
+        self::query()->create([
+            'id' => $stamp->id,
+            'visit_id' => $visit,
+            'seq' => $seq,
+            'job_id' => $job,
+            'kind' => $kind->value,
+            'body' => $body,
+            'line' => $stamp->line,
+            'at' => $stamp->at,
+            'at_utc' => CarbonImmutable::parse($stamp->at)->utc()->format(self::INSTANT),
+            'received_at' => $now->utc()->format(self::INSTANT),
+            'user_id' => $userId,
+            'by' => ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value],
+            'after' => $stamp->after,
+            'digest' => $digest,
+        ]);
+    }
 
     protected static function booted(): void
     {

@@ -245,6 +245,40 @@ abstract class BrowserTestCase extends TestCase
         return array_values(array_map(static fn (array $row): array => ['kind' => (string) $row['kind'], 'line' => $row['line']], $query->fetchAll(PDO::FETCH_ASSOC)));
     }
 
+    /** Holds the page against the rules of axe-core, which the project ships with its tests. */
+    protected function accessible(string $what): static
+    {
+        $this->settledFonts();
+        $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+        $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1];
+            axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => v.id + ": " + v.nodes.map((n) => n.target + " " + n.failureSummary).join(" | "))))');
+        self::assertSame([], $found, $what);
+
+        return $this;
+    }
+
+    protected function settledFonts(): static
+    {
+        $this->browser->executeAsyncScript('document.fonts.ready.then(arguments[arguments.length - 1])');
+
+        return $this;
+    }
+
+    /**
+     * From the next page on, this address answers with this: for states the demo is never in.
+     *
+     * @param  array<string, mixed>  $answer
+     */
+    protected function answering(string $path, array $answer): static
+    {
+        $script = sprintf('{ const real = window.fetch; window.fetch = (to, how) => new URL(to, location.href).pathname === %s
+            ? Promise.resolve(new Response(%s, { headers: { "Content-Type": "application/json" } })) : real(to, how); }',
+            json_encode($path), json_encode(json_encode($answer)));
+        (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => $script]);
+
+        return $this;
+    }
+
     /** @param  callable(): bool  $holds */
     private function waitFor(callable $holds, string $complaint): static
     {

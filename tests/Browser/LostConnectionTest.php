@@ -24,7 +24,7 @@ final class LostConnectionTest extends BrowserTestCase
         foreach (['8.5', '8', '7.5'] as $typed => $reading) {
             $this->keys($reading."\u{E007}")->see(sprintf('%d kept, not judged yet', $typed + 1));
         }
-        $this->see('No connection.');
+        $this->see('No connection.')->accessible('a job without connection');
         $this->browser->navigate()->refresh();
         $this->await('#bench-line')->see('3 kept, not judged yet', 'No connection.');
         self::assertCount(3, $this->browser->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-kept=waiting]')));

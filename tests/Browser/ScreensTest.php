@@ -29,6 +29,21 @@ final class ScreensTest extends BrowserTestCase
         $this->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH))->await('#bench-line')->accessible('the setting on a phone');
     }
 
+    public function test_empty_screens_are_screens_too(): void
+    {
+        $this->as('office')->visit('/machines/RT-20#throttle')->see('No job yet', 'Never measured here')->accessible('a control without a job');
+        $this->click('[role=combobox]')->keys('zz')->see('No machine answers to “zz”')->accessible('a search that finds nothing');
+        $this->answering('/api/bench', ['day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'queue' => [], 'carry_on' => null, 'tagged' => [], 'due' => []]);
+        $this->visit('/')->see('Nothing waits on the bench', 'No machine is tagged.')->accessible('an empty bench');
+        $this->answering('/api/machines', ['machines' => []])->visit('/machines')->see('No machines yet')->accessible('an empty yard');
+    }
+
+    public function test_a_viewer_reads_along_and_nothing_more(): void
+    {
+        $this->as('office')->visit('/')->see('RT-09')->click('[data-row="RT-09 clutch"]')->see('You may read along')->accessible('a job to look at');
+        self::assertSame('', $this->text('[aria-label="Bench line"]'));
+    }
+
     public function test_the_setting_needs_no_page_scroll_at_1280_by_720(): void
     {
         $this->window(1280, 720);
@@ -68,24 +83,5 @@ final class ScreensTest extends BrowserTestCase
             $this->visit($path)->settledFonts();
             self::assertSame($width, (int) $this->browser->executeScript('return Math.max(document.documentElement.scrollWidth, window.innerWidth)'), $path);
         }
-    }
-
-    /** Holds the page against the rules of axe-core, which the project ships with its tests. */
-    private function accessible(string $what): static
-    {
-        $this->settledFonts();
-        $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
-        $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1];
-            axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => v.id + ": " + v.nodes.map((n) => n.target + " " + n.failureSummary).join(" | "))))');
-        self::assertSame([], $found, $what);
-
-        return $this;
-    }
-
-    private function settledFonts(): static
-    {
-        $this->browser->executeAsyncScript('document.fonts.ready.then(arguments[arguments.length - 1])');
-
-        return $this;
     }
 }

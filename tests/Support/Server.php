@@ -14,7 +14,7 @@ final class Server
     private const ROOT = __DIR__.'/../..';
 
     /** As in bin/start. */
-    private const OPTIONS = ['-d', 'variables_order=EGPCS', '-d', 'opcache.preload=bootstrap/preload.php', '-d', 'opcache.jit_buffer_size=32M', '-d', 'opcache.jit=function'];
+    private const OPTIONS = ['-d', 'variables_order=EGPCS', '-d', 'opcache.preload=bootstrap/preload.php', '-d', 'opcache.jit_buffer_size=32M', '-d', 'opcache.jit=function', '-d', 'zend.enable_gc=0'];
 
     private ?Process $process = null;
 

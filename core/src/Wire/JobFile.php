@@ -34,6 +34,7 @@ final readonly class JobFile
         if ($items === []) {
             throw BadFile::at('$.log', 'a log begins with the entry that opens the job; this one is empty.');
         }
+        self::inOrder($items);
         $first = array_shift($items);
         $state = $first->making(static fn (): BenchState => Bench::replay($spec, $run, Log::of($codec->decode($first))));
         foreach ($items as $item) {
@@ -41,5 +42,25 @@ final readonly class JobFile
         }
 
         return $state;
+    }
+
+    /**
+     * Where entries carry the server's numbers, these must go up: the numbers are the order of replay.
+     *
+     * @param  list<Node>  $items
+     */
+    private static function inOrder(array $items): void
+    {
+        $last = 0;
+        foreach ($items as $item) {
+            if (! $item->has('seq')) {
+                continue;
+            }
+            $seq = $item->at('seq')->integer(1, PHP_INT_MAX);
+            if ($seq <= $last) {
+                throw BadFile::at($item->at('seq')->path, "entry {$seq} stands after entry {$last}; entries are listed in the order of their numbers.");
+            }
+            $last = $seq;
+        }
     }
 }

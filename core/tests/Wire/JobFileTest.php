@@ -62,6 +62,7 @@ final class JobFileTest extends TestCase
         yield 'a move on an adjuster that is not there' => [self::at('log.6.body.adjuster', 'cam'), '$.log[6]: “cam” is not an adjuster of this control.'];
         yield 'a move beyond the thread' => [self::at('log.6.body.turns', 44), '$.log[6]: The perch barrel cannot go out 44 turns'];
         yield 'a second opening' => [static fn (array $f): array => ['log' => [...$f['log'], ['id' => 'x'] + $f['log'][0]]] + $f, '$.log[10]: A job is opened once.'];
+        yield 'numbers that go backward' => [static fn (array $f): array => ['log' => [['seq' => 2] + $f['log'][0], ['seq' => 1] + $f['log'][1]]] + $f, '$.log[1].seq: entry 1 stands after entry 2'];
         yield 'an id twice' => [self::at('log.4.id', 'e4'), '$.log[4]: Entry e4 stands twice'];
         yield 'someone who has not joined' => [self::at('log.4.by.id', 'zed'), '$.log[4]: Ines is not on this job.'];
         yield 'a pose the spec does not know' => [self::at('log.3.body.pose', 'left'), '$.log[3]: The spec knows no figure for bars full left.'];

@@ -1,9 +1,9 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { say } from '../../api/client';
 import type { MachineControl } from '../../api/machines';
 import { Button, Chip, LinkButton, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
+import { Refusal } from '../../components/Refusal';
 import { bandText, mm } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, moment } from '../../lib/time';
@@ -68,11 +68,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           </Button>
         )}
       </Flex>
-      {start.isError && (
-        <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="3">
-          {say(start.error)}
-        </Box>
-      )}
+      {start.isError && <Refusal error={start.error} />}
     </Sheet>
   );
 };

@@ -1,9 +1,9 @@
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { type FormEvent, useId, useState } from 'react';
-import { say } from '../../api/client';
 import type { DemoPerson } from '../../api/session';
 import { Brand } from '../../components/Brand';
 import { Button, Field, Sheet } from '../../components/Buttons';
+import { Refusal } from '../../components/Refusal';
 import { paint } from '../../theme/paint';
 import { useSignIn } from './useSignIn';
 
@@ -88,11 +88,7 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
                 value={password}
                 onChange={(e) => setPassword(e.target.value)}
               />
-              {signIn.isError && (
-                <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="4">
-                  {say(signIn.error)}
-                </Box>
-              )}
+              {signIn.isError && <Refusal error={signIn.error} />}
               <Button type="submit" look="vivid" size="tall" width="100%" marginTop="5" disabled={signIn.isPending}>
                 {signIn.isPending ? 'Signing in' : 'Sign in'}
               </Button>

@@ -1,9 +1,9 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import { type FormEvent, useId, useState } from 'react';
-import { say } from '../../api/client';
 import type { SignedIn } from '../../api/session';
 import { Button, Field } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
+import { Refusal } from '../../components/Refusal';
 import { useSignIn } from './useSignIn';
 
 /** An ended session keeps the screen and everything typed on it. */
@@ -45,11 +45,7 @@ export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: ()
           value={password}
           onChange={(e) => setPassword(e.target.value)}
         />
-        {signIn.isError && (
-          <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="4">
-            {say(signIn.error)}
-          </Box>
-        )}
+        {signIn.isError && <Refusal error={signIn.error} />}
       </form>
     </Modal>
   );
