@@ -7,6 +7,8 @@ namespace Tests\Architecture;
 use PHPat\Selector\Selector;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
+use VividPull\Core\Practice\HiddenMachine;
+use VividPull\Core\Practice\SeededChance;
 
 /** The core names nothing outside itself; static analysis proves it on every run. */
 final class CoreStandsAlone
@@ -26,6 +28,20 @@ final class CoreStandsAlone
                 Selector::inNamespace('Tests'),
             )
             ->because('the rules of the trade are tested without framework, clock and database');
+    }
+
+    public function test_hidden_machines_know_nothing_of_the_bench(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::classname(HiddenMachine::class), Selector::classname(SeededChance::class))
+            ->shouldNot()->dependOn()
+            ->classes(
+                Selector::inNamespace('VividPull\Core\Planning'),
+                Selector::inNamespace('VividPull\Core\Learning'),
+                Selector::inNamespace('VividPull\Core\Bench'),
+                Selector::inNamespace('VividPull\Core\Measurement'),
+            )
+            ->because('what tries the planner must not share its mistakes');
     }
 
     public function test_families_declare_and_never_compute(): Rule

@@ -11,8 +11,8 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Spec;
 
 /**
- * From reading groups to belief. Only groups at the spec's own point, straight, in its conditions, not taut, and read
- * by someone who had seen every move teach;
+ * From reading groups to belief. Only groups at the spec's own point, straight, in its conditions, and read by someone
+ * who had seen every move teach; a taut one teaches no more than that play is not above it;
  * a broken comparison starts the level anew and keeps what was learned of R.
  */
 final readonly class Learning
@@ -32,7 +32,9 @@ final readonly class Learning
                 ? $play->after($group->slack - $slack)
                 : TaughtPlay::startingFrom($play->taught(), $group->slack);
             [$slack, $stretch] = [$group->slack, $group->stretch];
-            $answer = $play->given($group->found->mean, $group->found->standardOfDifference());
+            $answer = $group->isTaut()
+                ? $play->givenTaut($group->found->mean, $group->found->standardOfDifference())
+                : $play->given($group->found->mean, $group->found->standardOfDifference());
             if ($answer instanceof Surprise) {
                 $surprises[] = ['group' => $group, 'surprise' => $answer];
                 $play = self::anew($play, $group);
@@ -61,7 +63,7 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $reading->point === $spec->aim->point && $reading->pose === Pose::Straight && ! $group->isTaut() && ! $group->crossed
+        return $reading->point === $spec->aim->point && $reading->pose === Pose::Straight && ! $group->crossed
             && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
     }
 
@@ -69,6 +71,9 @@ final readonly class Learning
     private static function anew(TaughtPlay $play, ReadingGroup $group): TaughtPlay
     {
         $fresh = TaughtPlay::startingFrom($play->taught(), $group->slack);
+        if ($group->isTaut()) {
+            return $fresh;
+        }
         $placed = $fresh->given($group->found->mean, $group->found->standardOfDifference());
 
         return $placed instanceof Surprise ? $fresh : $placed;

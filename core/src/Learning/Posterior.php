@@ -35,7 +35,8 @@ final readonly class Posterior
         public float $spread,
     ) {}
 
-    public static function of(RatioPrior $prior, Sums $sums, Peak $peak): self
+    /** @param  list<TautReading>  $taut */
+    public static function of(RatioPrior $prior, Sums $sums, Peak $peak, array $taut): self
     {
         $step = $peak->spread * self::REACH / self::HALF;
         $ratios = [];
@@ -46,12 +47,18 @@ final readonly class Posterior
             $off = ($ln - $prior->ln) / $prior->spread;
             $ratio = exp($ln);
             $weight = exp($ratio * $sums->xy - 0.5 * $ratio * $ratio * $sums->xx - 0.5 * $off * $off - $peak->height);
+            foreach ($taut as $reading) {
+                $weight *= $reading->likelihood($ratio, $sums);
+            }
             $ratios[] = $ratio;
             $weights[] = $weight;
             $total += $weight;
         }
 
-        return self::summed($ratios, $weights, $total, $peak->ln - self::HALF * $step, $step);
+        // Taut where nothing lets it be: the reading is left aside, for a surprise was told already.
+        return $total > 0.0 || $taut === []
+            ? self::summed($ratios, $weights, $total, $peak->ln - self::HALF * $step, $step)
+            : self::of($prior, $sums, $peak, []);
     }
 
     /**

@@ -30,6 +30,8 @@ final class TaughtPlay implements Belief
         private readonly Sums $sums,
         private readonly float $slack,
         private readonly Peak $peak,
+        /** @var list<TautReading> */
+        private readonly array $taut = [],
     ) {}
 
     public static function startingFrom(RatioPrior $prior, float $slack): self
@@ -39,7 +41,7 @@ final class TaughtPlay implements Belief
 
     public function after(float $slackGiven): self
     {
-        $after = new self($this->prior, $this->sums, $this->slack + $slackGiven, $this->peak);
+        $after = new self($this->prior, $this->sums, $this->slack + $slackGiven, $this->peak, $this->taut);
         $after->posterior = $this->posterior;
 
         return $after;
@@ -53,7 +55,24 @@ final class TaughtPlay implements Belief
         }
         $sums = $this->sums->with($this->slack, $mean, 1 / ($u * $u));
 
-        return new self($this->prior, $sums, $this->slack, $this->peak->with($this->prior, $sums));
+        return new self($this->prior, $sums, $this->slack, $this->peak->with($this->prior, $sums), $this->taut);
+    }
+
+    /** The belief after a reading of nothing: play is there or below it. */
+    public function givenTaut(float $mean, float $standard): self|Surprise
+    {
+        if (! $this->isPlaced()) {
+            return $this;
+        }
+        $reading = new TautReading($this->slack, $mean, max(self::LEAST, $standard));
+        $chance = 0.0;
+        foreach ($this->posterior()->shares as $node => $share) {
+            $chance += $share * $reading->likelihood($this->posterior()->ratios[$node], $this->sums);
+        }
+
+        return $chance < Surprise::BELOW
+            ? new Surprise($this->expected(0.0), $mean)
+            : new self($this->prior, $this->sums, $this->slack, $this->peak, [...$this->taut, $reading]);
     }
 
     public function isPlaced(): bool
@@ -115,12 +134,12 @@ final class TaughtPlay implements Belief
     /** What this stretch taught about R, as the prior of the next. */
     public function taught(): RatioPrior
     {
-        return $this->hasLearned() ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread) : $this->prior;
+        return $this->hasLearned() || $this->taut !== [] ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread) : $this->prior;
     }
 
     private function posterior(): Posterior
     {
-        return $this->posterior ??= Posterior::of($this->prior, $this->sums, $this->peak);
+        return $this->posterior ??= Posterior::of($this->prior, $this->sums, $this->peak, $this->taut);
     }
 
     /** Slack between the middle of what was read and where a shift would bring it, in mm. */

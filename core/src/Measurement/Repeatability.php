@@ -17,6 +17,14 @@ final readonly class Repeatability
         return new self($deviation, $freedom);
     }
 
+    /** Pooled with one more sample: variances weighted by their degrees of freedom (JCGM 100:2008, 4.2.4). */
+    public function with(float $deviation, float $freedom): self
+    {
+        $total = $this->freedom + $freedom;
+
+        return new self(sqrt(($this->freedom * $this->deviation ** 2 + $freedom * $deviation ** 2) / $total), $total);
+    }
+
     public static function usualFor(InstrumentKind $kind): self
     {
         return new self($kind->usualDeviation(), self::USUAL_FREEDOM);

@@ -27,6 +27,8 @@ final readonly class Uncertainty
         public float $repeatFreedom,
         public float $resolution,
         public float $calibration,
+        /** Type A part by all that is known of the person and instrument, these readings included. */
+        private float $pooledRepeat,
     ) {}
 
     /**
@@ -38,6 +40,7 @@ final readonly class Uncertainty
         $n = count($values);
         $own = $n >= self::OWN_DEVIATION_FROM;
         $deviation = $own ? SampleDeviation::of($values) : $pooled->deviation;
+        $all = $n < 2 ? $pooled : $pooled->with(SampleDeviation::of($values), $n - 1.0);
 
         return new self(
             array_sum($values) / $n,
@@ -46,6 +49,7 @@ final readonly class Uncertainty
             $own ? $n - 1.0 : $pooled->freedom,
             self::ofResolution($instrument, $step),
             $instrument->calibration?->standard() ?? 0.0,
+            $all->deviation / sqrt($n),
         );
     }
 
@@ -59,6 +63,7 @@ final readonly class Uncertainty
             $pooled->freedom,
             self::ofResolution($instrument, $instrument->resolution),
             $instrument->calibration?->standard() ?? 0.0,
+            $pooled->deviation / sqrt($n),
         );
     }
 
@@ -68,10 +73,19 @@ final readonly class Uncertainty
         return sqrt($this->repeat ** 2 + $this->resolution ** 2 + $this->calibration ** 2);
     }
 
-    /** Without what all readings of one instrument share, and so cancels in their differences. */
+    /**
+     * For differences, and so for learning: without what all readings of one instrument share, and with the spread of
+     * all that is known of the person, since three readings that happen to agree would else count far too much.
+     */
     public function standardOfDifference(): float
     {
-        return sqrt($this->repeat ** 2 + $this->resolution ** 2);
+        return sqrt($this->pooledRepeat ** 2 + $this->resolution ** 2);
+    }
+
+    /** What the next three readings by this person with this instrument can be expected to have, calibration apart. */
+    public function standardOfNext(): float
+    {
+        return sqrt($this->pooledRepeat ** 2 * $this->count / self::OWN_DEVIATION_FROM + $this->resolution ** 2);
     }
 
     public function freedom(): float

@@ -48,7 +48,7 @@ final readonly class MoveSearch
             $play,
             $band,
             Conformity::acceptance($band, $found?->standard() ?? 0.0, $spec->rule),
-            $found?->standardOfDifference() ?? 0.0,
+            $found?->standardOfNext() ?? 0.0,
             Planner::target($band, $facts->policy ?? $spec->policy),
             ! $play->hasLearned(),
         );

@@ -257,7 +257,7 @@ final readonly class StateCodec
         if ($this->state->judgement->nowGroup !== null || ! $play->isPlaced() || $groups === []) {
             return null;
         }
-        [$low, $high] = $play->range(0.95, 0.0, $groups[count($groups) - 1]->found->standardOfDifference());
+        [$low, $high] = $play->range(0.95, 0.0, $groups[count($groups) - 1]->found->standardOfNext());
 
         return ['mm' => max(0.0, $play->expected(0.0)), 'low_mm' => max(0.0, $low), 'high_mm' => max(0.0, $high)];
     }

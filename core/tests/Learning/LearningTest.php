@@ -38,6 +38,27 @@ final class LearningTest extends TestCase
         self::assertStringContainsString('give slack first', $advice->sentence);
     }
 
+    public function test_a_move_that_went_taut_is_given_back_and_not_tried_over(): void
+    {
+        // From 12 mm, 2 turns out: a ratio of 4.8 or more went taut, against 3.5 drawn with k = 0.3.
+        $job = TestJob::clutch(run: ['hand' => ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38,
+            'pivot_to_point_mm' => ['lever_tip' => 132], 'knowledge' => 'drawn']] + TestJob::clutchRun())->ready()->read(12, 12, 12);
+        $before = $job->state->beliefs->play->ratio();
+        $job->line('+2t', 'in_band')->read(0, 0, 0);
+        self::assertSame([], $job->state->beliefs->surprises);
+        self::assertGreaterThan(1.25 * $before, $job->state->beliefs->play->ratio());
+        self::assertLessThan(1.0, $job->state->beliefs->play->expected(0.0));
+        $next = $job->state->next();
+        self::assertLessThanOrEqual(-1.5, $next->options['perch']->steps?->toFloat(), 'most of what was taken is given back');
+    }
+
+    public function test_going_taut_where_nothing_lets_it_is_a_surprise(): void
+    {
+        $job = TestJob::clutch()->ready()->read(25, 25, 25)->line('+1f', 'in_band')->read(0, 0, 0);
+        self::assertCount(1, $job->state->beliefs->surprises);
+        self::assertFalse($job->state->beliefs->play->isPlaced());
+    }
+
     public function test_an_uncounted_move_breaks_the_comparison_and_keeps_the_ratio(): void
     {
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->read(21, 21, 20.5);

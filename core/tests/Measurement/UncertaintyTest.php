@@ -42,7 +42,8 @@ final class UncertaintyTest extends TestCase
     {
         $u = Uncertainty::ofReadings([25.0, 25.1, 25.2], self::caliper(), self::pooled(), 0.05);
         self::assertEqualsWithDelta(0.02, $u->calibration, 1e-15); // U 0.04 at k = 2
-        self::assertEqualsWithDelta($u->standard() ** 2 - 0.02 ** 2, $u->standardOfDifference() ** 2, 1e-15);
+        // Pooled with what is on file: (5 × 0.3² + 2 × 0.1²) / 7, over three readings; a caliper's one mark; no calibration.
+        self::assertEqualsWithDelta((5 * 0.09 + 2 * 0.01) / 7 / 3 + 0.05 ** 2 / 12, $u->standardOfDifference() ** 2, 1e-12);
     }
 
     public function test_writing_in_thirty_seconds_is_as_coarse_as_it_looks(): void

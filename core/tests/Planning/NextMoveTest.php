@@ -145,7 +145,7 @@ final class NextMoveTest extends TestCase
             if ($flats === 0 || $over > 0.05) {
                 continue;
             }
-            $chance = $play->chanceBetween($accepted[0], $accepted[1], $shift, $found->standardOfDifference());
+            $chance = $play->chanceBetween($accepted[0], $accepted[1], $shift, $found->standardOfNext());
             $all[] = ['count' => $flats * 120, 'chance' => $chance, 'far' => abs($play->expected($shift) - $target)];
         }
         $top = array_reduce($all, static fn (float $top, array $one): float => max($top, $one['chance']), 0.0);

@@ -44,7 +44,7 @@ export const Failure = ({ error, retry, children }: FailureProps) => (
 
 export const Empty = ({ title, children }: { title: string; children: ReactNode }) => (
   <Sheet tone="well" padding="5">
-    <Heading as="h3" fontSize="lg" marginBottom="1">
+    <Heading as="h2" fontSize="lg" marginBottom="1">
       {title}
     </Heading>
     <Box color="soft">{children}</Box>

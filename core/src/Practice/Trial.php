@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice;
+
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Log;
+use VividPull\Core\Bench\Person;
+use VividPull\Core\Bench\Role;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\AdjusterAdvice;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/** One hidden machine set by doing what the bench says, reading three times after every move. */
+final class Trial
+{
+    private const MOST_MOVES = 12;
+
+    private const MOST_EXTRA_READINGS = 3;
+
+    private int $count = 0;
+
+    private BenchState $state;
+
+    private readonly EntryCodec $codec;
+
+    private readonly HiddenMachine $machine;
+
+    private readonly Person $person;
+
+    private int $moves = 0;
+
+    private bool $overshot = false;
+
+    /** @var list<bool> whether the reading after each move fell in the range foretold */
+    private array $foretold = [];
+
+    /** @var list<float> widths of those ranges, in mm */
+    private array $widths = [];
+
+    private function __construct(private readonly TrialRow $row, Chance $chance, float $noise)
+    {
+        $this->person = new Person('trial', 'Trial', Role::Technician);
+        $width = $row->high - $row->low;
+        $away = $chance->between(0.1, 3.0) * $width;
+        $loose = $chance->between(0.0, 1.0) < 0.5 || $row->low - $away < 0.6;
+        $start = $loose ? $row->high + $away : $row->low - $away;
+        $ratio = $row->ratio * exp($row->spread * $chance->normal());
+        $this->machine = new HiddenMachine($start, $ratio * $row->pitch, $noise, 0.05, $chance);
+        $run = RunCodec::decode(Node::of($this->run()));
+        $this->codec = new EntryCodec($run);
+        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
+            'positions_turns' => ['barrel' => 100],
+            'shelf' => [['id' => 'caliper', 'name' => 'caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150]],
+            'pooled' => [['person' => 'trial', 'instrument' => 'caliper', 'deviation_mm' => $noise, 'freedom' => 30]],
+        ]]), $this->stamp());
+        $this->state = Bench::replay(SpecCodec::decode(Node::of($this->spec())), $run, Log::of($opened));
+    }
+
+    public static function of(TrialRow $row, Chance $chance, float $noise): TrialResult
+    {
+        return (new self($row, $chance, $noise))->worked();
+    }
+
+    private function worked(): TrialResult
+    {
+        $this->read(3);
+        $extra = 0;
+        while (! $this->state->judgement->now->is(VerdictKind::Inside) && $this->moves < self::MOST_MOVES) {
+            $next = $this->state->next();
+            if ($next->kind === PlanKind::Decide && $extra < self::MOST_EXTRA_READINGS) {
+                $this->read(1);
+                $extra++;
+
+                continue;
+            }
+            $advice = $next->options['barrel'] ?? null;
+            if ($advice === null || $advice->steps === null) {
+                break;
+            }
+            $this->move($advice);
+            $extra = 0;
+        }
+
+        return new TrialResult($this->moves, $this->state->judgement->now->is(VerdictKind::Inside), $this->overshot, $this->foretold, $this->widths);
+    }
+
+    private function move(AdjusterAdvice $advice): void
+    {
+        $turns = $advice->steps?->toFloat() ?? 0.0;
+        $before = $this->machine->play();
+        $this->log(EntryKind::Move, ['adjuster' => 'barrel', 'turns' => $turns]);
+        $this->machine->turnOut($turns);
+        $this->moves++;
+        if ($this->moves === 1) {
+            $after = $this->machine->play();
+            $this->overshot = $before > $this->row->high ? $after < $this->row->low : $after > $this->row->high;
+        }
+        $mean = $this->read(3);
+        if ($advice->low !== null && $advice->high !== null) {
+            $this->foretold[] = $mean >= $advice->low && $mean <= $advice->high;
+            $this->widths[] = $advice->high - $advice->low;
+        }
+    }
+
+    private function read(int $times): float
+    {
+        $sum = 0.0;
+        for ($i = 0; $i < $times; $i++) {
+            $mm = $this->machine->read();
+            $sum += $mm;
+            $this->log(EntryKind::Reading, ['mm' => $mm, 'entered' => (string) $mm, 'point' => $this->row->point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'caliper']);
+        }
+
+        return $sum / $times;
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function log(EntryKind $kind, array $body): void
+    {
+        $this->state = Bench::accept($this->state, $this->codec->body($kind, Node::of($body), $this->stamp()));
+    }
+
+    private function stamp(): Stamp
+    {
+        $this->count++;
+
+        return new Stamp("t{$this->count}", '2026-01-01T08:00:00+00:00', $this->person);
+    }
+
+    /** @return array<string, mixed> */
+    private function spec(): array
+    {
+        return [
+            'family' => $this->row->family,
+            'aim' => ['kind' => 'free_play_band', 'point' => $this->row->point, 'low_mm' => $this->row->low, 'high_mm' => $this->row->high],
+            'conditions' => ['poses' => ['straight']],
+            'policy' => 'middle',
+            'source' => ['document' => 'trial'],
+        ];
+    }
+
+    /** @return array<string, mixed> one adjuster with thread enough either way */
+    private function run(): array
+    {
+        $grip = $this->row->point === 'grip_flange';
+
+        return [
+            'hand' => ['kind' => $grip ? 'grip' : 'lever', 'name' => 'trial', 'knowledge' => $this->row->knowledge] + ($grip
+                ? ['drum_radius_mm' => 15, 'flange_radius_mm' => 15 * $this->row->ratio]
+                : ['pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => [$this->row->point => 38 * $this->row->ratio]]),
+            'cables' => [['id' => 'cable', 'name' => 'cable', 'adjusters' => [
+                ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'pitch_mm' => $this->row->pitch, 'travel_mm' => 200 * $this->row->pitch],
+            ]]],
+            'working_end' => 'trial',
+        ];
+    }
+}
