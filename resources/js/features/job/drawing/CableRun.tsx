@@ -45,7 +45,9 @@ export const CableRun = () => {
         <Heading as="h2" fontSize="lg">
           Cable run
         </Heading>
-        <Box textStyle="small">threads to scale, the rest is not</Box>
+        <Box textStyle="small">
+          <Learned state={state} />
+        </Box>
       </Flex>
       <Box ref={box}>
         <Drawing state={state} width={Math.max(NARROWEST, width)} />
@@ -65,6 +67,14 @@ export const CableRun = () => {
       </Grid>
     </Sheet>
   );
+};
+
+/** What this machine taught so far, as a person would say it; until then, what the drawing is. */
+const Learned = ({ state }: { state: BenchState }) => {
+  const { adjuster } = useBench();
+  const turn = state.learned.per_turn.find((one) => one.adjuster === adjuster?.id);
+  if (!state.learned.taught || turn === undefined) return 'threads to scale, the rest is not';
+  return `learned here: ${mm(Math.abs(turn.mm))} mm a turn of the ${adjuster?.name}, ± ${mm(turn.expanded_mm)}`;
 };
 
 const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
