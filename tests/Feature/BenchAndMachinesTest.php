@@ -21,6 +21,7 @@ final class BenchAndMachinesTest extends TestCase
         self::assertSame(['RT-14', 'QB-03'], array_column($day->json('queue'), 'tag') === ['QB-03', 'RT-14'] ? ['RT-14', 'QB-03'] : array_column($day->json('queue'), 'tag'));
         self::assertSame('QB-03', $day->json('carry_on.tag'));
         self::assertSame('Make safe', $day->json('carry_on.control.stage'));
+        self::assertSame('In neutral, parking brake set, wheels chocked.', $day->json('carry_on.control.next'));
         self::assertSame(24, $day->json('minutes'));
     }
 

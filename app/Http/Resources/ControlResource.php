@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Cable\ReadingPoint;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
@@ -35,12 +36,20 @@ final readonly class ControlResource
             'left_mm' => $open === null ? ($summary['record']['left']['mm'] ?? null) : null,
             'left_outcome' => $open === null ? ($summary['outcome'] ?? null) : null,
             'left_at' => $open === null ? ($summary['at'] ?? null) : null,
-            'next' => $open?->next()->sentence,
+            'next' => $open === null ? null : self::next($open),
             'by' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->by->name,
             'at' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->at,
             'due_on' => $control->due_on?->toDateString(),
             'due_why' => $control->due_why,
             'tag' => $tag,
         ];
+    }
+
+    /** What a person would do next: the move while it is being set, else what is asked. */
+    private static function next(BenchState $open): string
+    {
+        $asks = $open->progress->asks();
+
+        return $asks === null || $asks->kind === ItemKind::InBand ? $open->next()->sentence : rtrim($asks->label, '?').(str_ends_with($asks->label, '?') ? '?' : '.');
     }
 }

@@ -13,7 +13,7 @@ export const change = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.ab
 export const trimmed = (value: number) => String(Number(value.toFixed(3)));
 
 const group = new Intl.NumberFormat('en-GB', { useGrouping: true });
-export const counted = (value: number) => group.format(value).replaceAll(',', ' ');
+export const counted = (value: number) => group.format(value).replaceAll(',', '\u00a0');
 
 /** A band as people write it: `10–20`, `from 2`, `up to 6`. */
 export function bandText(band: { low_mm: number | null; high_mm: number | null }): string {
