@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Family;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Family;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Family\GateKey;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Step;
+
+/** What every family must declare, whatever is particular to it. */
+final class FamiliesTest extends TestCase
+{
+    /** @return iterable<string, array{Family}> */
+    public static function families(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            yield $key->value => [$key->family()];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_nothing_is_called_by_the_same_name_twice(Family $family): void
+    {
+        $keys = [
+            ...array_map(static fn (Step $step): string => $step->key, [...$family->makeSafe(), ...$family->closing()]),
+            ...array_map(static fn (Inspection $inspection): string => $inspection->key, $family->lookOver()),
+            ...array_map(static fn (Proof $proof): string => $proof->key, $family->proofs()),
+        ];
+        self::assertSame($keys, array_values(array_unique($keys)));
+    }
+
+    #[DataProvider('families')]
+    public function test_every_gate_has_something_that_can_fail_it(Family $family): void
+    {
+        foreach ($family->gates() as $gate) {
+            $inspections = array_filter($family->lookOver(), static fn (Inspection $inspection): bool => $inspection->gate === $gate->key);
+            $proofs = array_filter($family->proofs(), static fn (Proof $proof): bool => $proof->gate === $gate->key);
+            self::assertTrue($gate->key === GateKey::NotTaut || $inspections !== [] || $proofs !== [], "{$gate->key->value} is never tried");
+            self::assertNotSame('', $gate->failure);
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_every_proof_can_be_passed_and_failed(Family $family): void
+    {
+        foreach ($family->proofs() as $proof) {
+            $passes = array_filter(array_keys($proof->answers), $proof->passes(...));
+            self::assertNotSame([], $passes, $proof->question);
+            self::assertLessThan(count($proof->answers), count($passes), $proof->question);
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_every_stage_has_its_caution(Family $family): void
+    {
+        foreach (JobStage::cases() as $stage) {
+            self::assertNotSame([], $family->cautions($stage), $stage->title());
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_every_point_has_a_ratio_to_begin_with_and_says_how_it_is_read(Family $family): void
+    {
+        foreach (ReadingPoint::cases() as $point) {
+            self::assertGreaterThan(0.0, $family->usualRatio($point)->value);
+            self::assertNotSame('', $point->howToRead());
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_words_are_plain_and_never_shout(Family $family): void
+    {
+        $words = [
+            ...array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", [...$family->makeSafe(), ...$family->closing()]),
+            ...array_map(static fn (Inspection $inspection): string => "{$inspection->label} {$inspection->lookFor}", $family->lookOver()),
+            ...array_map(static fn (Proof $proof): string => "{$proof->question} {$proof->caution}", $family->proofs()),
+        ];
+        foreach ($words as $text) {
+            self::assertDoesNotMatchRegularExpression('/!|\p{Emoji_Presentation}|\b[A-Z]{4,}\b/u', $text);
+        }
+    }
+
+    public function test_a_clutch_is_proved_by_arm_wiggle_creep_and_bite(): void
+    {
+        self::assertSame(['arm_loose', 'wiggle_still', 'no_creep', 'bite'], array_map(static fn (Proof $proof): string => $proof->key, FamilyKey::ClutchLever->family()->proofs()));
+    }
+
+    public function test_a_throttle_is_proved_in_every_pose_of_the_bars(): void
+    {
+        $proofs = FamilyKey::TwistGrip->family()->proofs();
+        self::assertSame('snap_shut', $proofs[0]->key);
+        self::assertCount(3, $proofs[0]->poses);
+        self::assertSame(GateKey::SnapShut, $proofs[0]->gate);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Measurement;
+
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Measurement\Conformity;
+use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Tests\Support\Chance;
+use VividPull\Core\Tests\Support\TestJob;
+
+final class DecidingTest extends TestCase
+{
+    public function test_near_the_edge_it_names_the_instrument_that_would_decide(): void
+    {
+        $verdict = TestJob::clutch()->ready()->read(19.6)->state->judgement->now;
+        self::assertSame(VerdictKind::CantTell, $verdict->kind);
+        self::assertStringContainsString('take a caliper', (string) $verdict->advice);
+        self::assertStringContainsString("Can't tell with this steel rule", (string) $verdict->advice);
+    }
+
+    public function test_or_how_many_more_readings_would(): void
+    {
+        $shelf = ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]];
+        $job = TestJob::clutch(standing: $shelf + TestJob::standing())->ready()->read(19.5);
+        self::assertMatchesRegularExpression("/^Can't tell with this steel rule: read (once|twice|\d times) more\.$/", (string) $job->state->judgement->now->advice);
+    }
+
+    public function test_on_the_edge_itself_nothing_on_the_shelf_decides_and_it_says_to_move(): void
+    {
+        $advice = (string) TestJob::clutch()->ready()->read(20.0)->state->judgement->now->advice;
+        self::assertSame('Too near the edge for anything on the shelf: move it towards the middle of the band and read again.', $advice);
+    }
+
+    public function test_a_decided_verdict_asks_for_nothing(): void
+    {
+        self::assertNull(TestJob::clutch()->ready()->read(15)->state->judgement->now->advice);
+        self::assertNull(TestJob::clutch()->ready()->read(25)->state->judgement->now->advice);
+    }
+
+    /** The halved edge against a walk through the band in steps of a thousandth. */
+    public function test_the_acceptance_interval_agrees_with_a_walk(): void
+    {
+        $chance = new Chance(77);
+        for ($case = 0; $case < 40; $case++) {
+            $low = $chance->between(1.0, 10.0);
+            $band = SpecBand::between($low, $low + $chance->between(1.0, 10.0));
+            $u = $chance->between(0.05, 1.2);
+            $accepted = Conformity::acceptance($band, $u, DecisionRule::Guarded);
+            $inside = [];
+            for ($mm = $band->floor(); $mm <= $band->ceiling(); $mm += 0.001) {
+                if (Conformity::chanceInside($mm, $u, $band) >= 0.95) {
+                    $inside[] = $mm;
+                }
+            }
+            self::assertSame($inside === [], $accepted === null, "seed 77, case {$case}");
+            if ($accepted !== null && $inside !== []) {
+                self::assertEqualsWithDelta($inside[0], $accepted[0], 0.0011, "seed 77, case {$case}");
+                self::assertEqualsWithDelta($inside[count($inside) - 1], $accepted[1], 0.0011, "seed 77, case {$case}");
+            }
+        }
+    }
+
+    public function test_the_chance_and_its_edges_hang_together(): void
+    {
+        $band = SpecBand::between(10.0, 20.0);
+        self::assertSame(1.0, Conformity::chanceInside(10.0, 0.0, $band), 'surely on the edge is inside');
+        self::assertSame(0.0, Conformity::chanceInside(9.99, 0.0, $band));
+        self::assertSame([10.0, 20.0], Conformity::acceptance($band, 0.5, DecisionRule::Plain));
+        self::assertSame(INF, Conformity::acceptance(SpecBand::between(2.0, null), 0.2, DecisionRule::Guarded)[1] ?? null);
+    }
+
+    public function test_samples_are_pooled_by_their_degrees_of_freedom(): void
+    {
+        // (5 × 0.3² + 2 × 0.1²) / 7 = 0.0671…
+        $pooled = Repeatability::pooled(0.3, 5.0)->with(0.1, 2.0);
+        self::assertEqualsWithDelta(sqrt((5 * 0.09 + 2 * 0.01) / 7), $pooled->deviation, 1e-12);
+        self::assertSame(7.0, $pooled->freedom);
+    }
+}
