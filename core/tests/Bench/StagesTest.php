@@ -77,6 +77,10 @@ final class StagesTest extends TestCase
         self::assertStringContainsString('Say why it is left outside', implode(' ', $job->state->progress->blocksByChoice));
         $job->entry('by_choice', ['reason' => 'Thick gloves.']);
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
+        foreach (['yes', 'yes', 'yes', 'late'] as $answer) {
+            $job->line($answer);
+        }
+        self::assertSame(JobStage::Close, $job->state->progress->stage, 'a late bite is what was wanted');
         self::assertContains('It is left outside by choice: close it as that.', $job->state->progress->blocksFit);
         $refusal = TestJob::throttle()->ready()->read(7.5, 7.5, 7.5)->refusal(static fn (TestJob $job): TestJob => $job->entry('by_choice', ['reason' => 'x']));
         self::assertSame('A throttle is never left outside its band by choice. Set it, or tag the machine.', $refusal);
