@@ -45,7 +45,7 @@ final class TogetherTest extends BrowserTestCase
         $this->click('#choice-reason')->keys('Thick gloves, wants the later bite.')->clickText('Leave it so')->settled()->see('Release arm loose by hand');
         $this->line('yes', 'yes', 'yes', 'late')->line('ok', 'ok');
         $this->see('Left outside by choice')->click('[data-close=by_choice]')->see('Signed by Tomas');
-        $this->visit('/machines/SC-11')->see('outside by choice', 'Thick gloves, wants the later bite.');
+        $this->visit('/machines/SC-11#clutch')->see('outside by choice', 'Thick gloves, wants the later bite.');
     }
 
     public function test_aiming_elsewhere_is_an_entry_like_any_other(): void
