@@ -49,36 +49,22 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
         <Expectation option={option} />
       </Box>
       <Flex gap="2">
-        {covered ? (
-          <Button
-            look="vivid"
-            size="tall"
-            fontSize="lg"
-            paddingInline="2"
-            whiteSpace="nowrap"
-            flex="1"
-            onClick={() => send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } })}
-            disabled={!armed || waiting}
-            data-primary
-          >
-            The {adjuster.cover} is off
-          </Button>
-        ) : (
-          <Button
-            look="vivid"
-            size="tall"
-            fontSize="lg"
-            paddingInline="2"
-            whiteSpace="nowrap"
-            flex="1"
-            onClick={() => sendLine('done')}
-            disabled={!armed || waiting}
-            data-primary
-            data-done
-          >
-            {waiting ? 'Kept, not judged yet' : 'Done, now read it'}
-          </Button>
-        )}
+        <Button
+          look="vivid"
+          size="tall"
+          fontSize="lg"
+          paddingInline="2"
+          whiteSpace="nowrap"
+          flex="1"
+          onClick={() =>
+            covered ? send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } }) : sendLine('done')
+          }
+          disabled={!armed || waiting}
+          data-primary
+          data-done={covered ? undefined : true}
+        >
+          {covered ? `The ${adjuster.cover} is off` : waiting ? 'Kept, not judged yet' : 'Done, now read it'}
+        </Button>
         <Button look="plain" paddingInline="2" onClick={() => setDifferently(true)} aria-label="I moved it differently">
           Differently
         </Button>
