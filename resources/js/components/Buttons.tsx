@@ -6,6 +6,8 @@ import { button, chip, field, sheet } from '../theme/recipes';
 export const Button = chakra('button', button, { defaultProps: { type: 'button' } });
 export const LinkButton = chakra(Link, button);
 export const Field = chakra('input', field);
+/** What a field asks for, above it. */
+export const FieldLabel = chakra('label', { base: { textStyle: 'eyebrow', display: 'block', marginBottom: '1' } });
 export const Area = chakra('textarea', field);
 export const Choice = chakra('select', field);
 export const Sheet = chakra('section', sheet);

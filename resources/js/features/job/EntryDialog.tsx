@@ -1,7 +1,7 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { LogRow } from '../../api/jobs';
-import { Button, Field } from '../../components/Buttons';
+import { Button, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
 import { clock } from '../../lib/time';
 import { useBench } from './useBench';
@@ -40,9 +40,7 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
       <Flex direction="column" gap="3">
         {row.can_amend && (
           <Box>
-            <chakra.label htmlFor="amend-line" textStyle="eyebrow" display="block" marginBottom="1">
-              What it should have said
-            </chakra.label>
+            <FieldLabel htmlFor="amend-line">What it should have said</FieldLabel>
             <Field
               id="amend-line"
               value={line}
@@ -56,9 +54,7 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
           </Box>
         )}
         <Box>
-          <chakra.label htmlFor="change-reason" textStyle="eyebrow" display="block" marginBottom="1">
-            Reason
-          </chakra.label>
+          <FieldLabel htmlFor="change-reason">Reason</FieldLabel>
           <Field
             id="change-reason"
             value={reason}

@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { type FormEvent, useId, useState } from 'react';
 import type { DemoPerson } from '../../api/session';
 import { Brand } from '../../components/Brand';
-import { Button, Field, Sheet } from '../../components/Buttons';
+import { Button, Field, FieldLabel, Sheet } from '../../components/Buttons';
 import { Refusal } from '../../components/Refusal';
 import { paint } from '../../theme/paint';
 import { useSignIn } from './useSignIn';
@@ -56,9 +56,7 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
               Sign in
             </Heading>
             <form onSubmit={submit}>
-              <chakra.label htmlFor={`${ids}login`} textStyle="eyebrow" display="block" marginBottom="1">
-                Name
-              </chakra.label>
+              <FieldLabel htmlFor={`${ids}login`}>Name</FieldLabel>
               <Field
                 id={`${ids}login`}
                 name="login"
@@ -70,15 +68,9 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
                 value={login}
                 onChange={(e) => setLogin(e.target.value)}
               />
-              <chakra.label
-                htmlFor={`${ids}password`}
-                textStyle="eyebrow"
-                display="block"
-                marginTop="4"
-                marginBottom="1"
-              >
+              <FieldLabel htmlFor={`${ids}password`} marginTop="4">
                 Password
-              </chakra.label>
+              </FieldLabel>
               <Field
                 id={`${ids}password`}
                 name="password"

@@ -1,7 +1,6 @@
-import { chakra } from '@chakra-ui/react';
 import { type FormEvent, useId, useState } from 'react';
 import type { SignedIn } from '../../api/session';
-import { Button, Field } from '../../components/Buttons';
+import { Button, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
 import { useSignIn } from './useSignIn';
@@ -34,9 +33,7 @@ export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: ()
       }
     >
       <form id={`${id}form`} onSubmit={submit}>
-        <chakra.label htmlFor={`${id}password`} textStyle="eyebrow" display="block" marginBottom="1">
-          Password of {person.id}
-        </chakra.label>
+        <FieldLabel htmlFor={`${id}password`}>Password of {person.id}</FieldLabel>
         <Field
           id={`${id}password`}
           type="password"

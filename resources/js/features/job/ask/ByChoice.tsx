@@ -1,6 +1,5 @@
-import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Area, Button } from '../../../components/Buttons';
+import { Area, Button, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { useBench } from '../useBench';
 
@@ -32,9 +31,7 @@ export const ByChoice = () => {
           </Button>
         }
       >
-        <chakra.label htmlFor="choice-reason" textStyle="eyebrow" display="block" marginBottom="1">
-          Reason
-        </chakra.label>
+        <FieldLabel htmlFor="choice-reason">Reason</FieldLabel>
         <Area
           id="choice-reason"
           rows={3}

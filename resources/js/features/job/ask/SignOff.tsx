@@ -1,6 +1,6 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Button, Field } from '../../../components/Buttons';
+import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { useSignedIn } from '../../../lib/signedIn';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
@@ -41,9 +41,7 @@ export const SignOff = () => {
         {outcome === 'fit' ? state.now.sentence : state.by_choice}. Your name and the time go on the sheet.
       </Box>
       <Box>
-        <chakra.label htmlFor="next-check" textStyle="eyebrow" display="block" marginBottom="1">
-          Next check, if you want it on a day
-        </chakra.label>
+        <FieldLabel htmlFor="next-check">Next check, if you want it on a day</FieldLabel>
         <Field id="next-check" type="date" value={nextCheck} onChange={(event) => setNextCheck(event.target.value)} />
       </Box>
       {person.may_sign_off ? (
