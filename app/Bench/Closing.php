@@ -9,7 +9,7 @@ use App\Models\Visit;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\Closed;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\ClosingRecord;
 
 /** What follows from a signature: the job leaves the bench, and the control's summary is written for the lists. */
@@ -47,7 +47,7 @@ final readonly class Closing
             'outcome' => $closed->outcome->value,
             'record' => ClosingRecord::of($state),
             'tag' => $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
-            'positions_turns' => array_map(static fn (?Turns $at): ?float => $at?->toFloat(), $state->facts->positions),
+            'positions_steps' => array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $state->facts->positions),
             'taught' => $state->beliefs->play->hasLearned()
                 ? [$state->spec->aim->point->value => ['ln_ratio' => $taught->ln, 'spread' => $taught->forNextJob()->spread]]
                 : [],

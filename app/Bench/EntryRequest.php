@@ -78,11 +78,11 @@ final readonly class EntryRequest
 
     private static function shown(Node $node): Shown
     {
-        $node->object([], ['adjuster', 'turns', 'pose', 'point', 'instrument', 'item', 'unit']);
+        $node->object([], ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit']);
 
         return new Shown(
             $node->optionalString('adjuster', 40),
-            $node->has('turns') ? $node->at('turns')->number(-400, 400) : null,
+            $node->has('steps') ? $node->at('steps')->number(-400, 400) : null,
             $node->has('pose') ? $node->at('pose')->enum(Pose::class) : null,
             $node->has('point') ? $node->at('point')->enum(ReadingPoint::class) : null,
             $node->optionalString('instrument', 40),

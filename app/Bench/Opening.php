@@ -77,7 +77,7 @@ final readonly class Opening
         $summary = $control->summary ?? [];
 
         return [
-            'positions_turns' => $summary['positions_turns'] ?? [],
+            'positions_steps' => $summary['positions_steps'] ?? [],
             'taught' => $summary['taught'] ?? [],
             'shelf' => Instrument::query()->orderBy('place')->get()->map(static fn (Instrument $i): array => ['id' => $i->id] + $i->body)->all(),
             'tag' => $summary['tag'] ?? null,

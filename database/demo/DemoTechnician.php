@@ -91,7 +91,7 @@ final class DemoTechnician
             return;
         }
         $this->truth->give($adjuster->slackGiven($advice->steps));
-        $this->line('done', ['adjuster' => $adjuster->id(), 'turns' => $advice->steps->toFloat()]);
+        $this->line('done', ['adjuster' => $adjuster->id(), 'steps' => $advice->steps->toFloat()]);
     }
 
     private function open(): void
@@ -128,7 +128,7 @@ final class DemoTechnician
     /** Where an adjuster of the demo stood before anyone measured it: with room for the way this control wears. */
     private function usualThread(?Adjuster $adjuster): string
     {
-        return $adjuster === null ? '2.4' : number_format(($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->threadShowing($adjuster->travel()->to), 1, '.', '');
+        return $adjuster === null ? '2.4' : number_format(($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->showing($adjuster->travel()->to), 1, '.', '');
     }
 
     private function bringInside(): void

@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Cable\ThreadedAdjuster;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
@@ -88,13 +88,13 @@ final class MachineController
     {
         $adjusters = [];
         foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
-            $at = $control->summary['positions_turns'][$id] ?? null;
+            $at = $control->summary['positions_steps'][$id] ?? null;
             $adjusters[] = [
                 'id' => $id,
                 'name' => $adjuster->name(),
                 'thread' => $adjuster instanceof ThreadedAdjuster ? $adjuster->pitch->name : null,
-                'travel_mm' => $adjuster->threadShowing($adjuster->travel()->to),
-                'at_mm' => $at === null ? null : $adjuster->threadShowing(Turns::exactly($at)),
+                'travel_mm' => $adjuster->showing($adjuster->travel()->to),
+                'at_mm' => $at === null ? null : $adjuster->showing(Steps::exactly($at)),
             ];
         }
 

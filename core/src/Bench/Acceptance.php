@@ -10,23 +10,28 @@ use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\Confirmed;
 use VividPull\Core\Bench\Entry\CoverMoved;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
 use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Sets;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Quantity\Steps;
 
 /** Which entries may stand in a log, and the sentence for those that may not. */
 final readonly class Acceptance
@@ -37,7 +42,11 @@ final readonly class Acceptance
         self::author($state, $entry);
         match (true) {
             $entry instanceof ReadingTaken => self::reading($state, $entry),
-            $entry instanceof Moved, $entry instanceof ThreadNoted, $entry instanceof CoverMoved => self::adjusterOf($state, $entry->adjuster),
+            $entry instanceof Moved => self::moved($state, $entry),
+            $entry instanceof ThreadNoted => self::threadNoted($state, $entry),
+            $entry instanceof CoverMoved => self::adjusterOf($state, $entry->adjuster),
+            $entry instanceof GuideStepDone => self::guided($state, $entry),
+            $entry instanceof PolicyChosen => self::policy($state, $entry),
             $entry instanceof Confirmed => self::confirmed($state, $entry),
             $entry instanceof Inspected => self::inspected($state, $entry),
             $entry instanceof Checked => self::checked($state, $entry),
@@ -62,9 +71,7 @@ final readonly class Acceptance
             $adjuster = $after->run->adjuster($id);
             $at = $after->facts->positions[$id] ?? null;
             if ($adjuster !== null && $at !== null && ! isset($after->facts->touched[$id]) && ! $adjuster->travel()->contains($at)) {
-                $shows = self::mm($adjuster->threadShowing($at));
-                $most = self::mm($adjuster->threadShowing($adjuster->travel()->to));
-                throw Refused::because("The {$adjuster->name()} has {$most} mm of thread in all, so {$shows} mm cannot show. Measure it again.");
+                self::beyondTravel($adjuster, $at);
             }
         }
     }
@@ -110,6 +117,60 @@ final readonly class Acceptance
             Quoted::text($id).' is not an adjuster of this control. It has: '
             .implode(', ', array_map(static fn (Adjuster $a): string => $a->name(), array_values($state->run->adjusters()))).'.',
         );
+    }
+
+    private static function moved(BenchState $state, Moved $move): void
+    {
+        $adjuster = self::adjusterOf($state, $move->adjuster);
+        if ($adjuster->kind()->sets() === Sets::Nothing) {
+            throw Refused::because("There is nothing to turn at the {$adjuster->name()}.");
+        }
+        if (Guide::of($adjuster->kind()) !== []) {
+            throw Refused::because("The {$adjuster->name()} is set by its own steps, in their order, not by a count. Begin with: ".lcfirst(Guide::of($adjuster->kind())[0]->label).'.');
+        }
+        if ($move->steps !== null && ! $adjuster->counting()->canCount($move->steps)) {
+            throw Refused::because("The {$adjuster->name()} moves in whole {$adjuster->counting()->unit->plural()}.");
+        }
+        $guided = $state->facts->guideUnderWay($state->run);
+        if ($guided !== null && $move->steps !== null && $adjuster->slackGiven($move->steps) < 0.0) {
+            throw Refused::because("The {$guided->name()} is being set: the cable stays slack until its last step is done.");
+        }
+    }
+
+    private static function threadNoted(BenchState $state, ThreadNoted $thread): void
+    {
+        $adjuster = self::adjusterOf($state, $thread->adjuster);
+        if (in_array($adjuster->kind()->sets(), [Sets::Mechanism, Sets::Nothing], true)) {
+            throw Refused::because("The {$adjuster->name()} has no place to measure.");
+        }
+        if (! $adjuster->counting()->unit->turns() && ! $adjuster->counting()->canCount($thread->position)) {
+            throw Refused::because("The {$adjuster->name()} stands on a whole {$adjuster->counting()->unit->value}.");
+        }
+    }
+
+    /** The steps of a guided sequence stand in one order only. */
+    private static function guided(BenchState $state, GuideStepDone $step): void
+    {
+        $adjuster = self::adjusterOf($state, $step->adjuster);
+        $guide = Guide::of($adjuster->kind());
+        if ($guide === []) {
+            throw Refused::because("The {$adjuster->name()} is turned, not set by steps.");
+        }
+        $next = $state->facts->guideNext($adjuster) ?? $guide[0];
+        if ($step->key !== $next->key) {
+            throw Refused::because("Not yet. The {$adjuster->name()} asks first: ".lcfirst($next->label).'.');
+        }
+        $other = $state->facts->guideUnderWay($state->run);
+        if ($other !== null && $other->id() !== $adjuster->id()) {
+            throw Refused::because("Finish the {$other->name()} first.");
+        }
+    }
+
+    private static function policy(BenchState $state, PolicyChosen $chosen): void
+    {
+        if ($chosen->like !== null && ! $state->spec->aim->band->contains($chosen->like->mm)) {
+            throw Refused::because("{$chosen->like->machine} was left at ".self::mm($chosen->like->mm).' mm, which is outside the band of this control. Aim inside it.');
+        }
     }
 
     private static function confirmed(BenchState $state, Confirmed $step): void
@@ -226,9 +287,22 @@ final readonly class Acceptance
         $adjuster = self::adjusterOf($after, $move->entry->adjuster);
         $stood = $move->stoodAt?->minus($move->entry->steps ?? $move->stoodAt);
         $out = $move->entry->steps !== null && $move->entry->steps->count > 0;
-        $room = $stood === null ? null : ($out ? $adjuster->travel()->to->minus($stood) : $stood);
-        $has = $room === null ? '' : ' It has '.($room->isNone() ? 'no thread' : $room->say().' ('.self::mm($adjuster->threadShowing($room)).' mm)').' left that way.';
-        throw Refused::because("The {$adjuster->name()} cannot go ".$adjuster->say($move->entry->steps ?? $move->stoodAt ?? $adjuster->travel()->to).": that is beyond its thread.{$has}");
+        $room = $stood === null ? null : ($out ? $adjuster->travel()->to->minus($stood) : $stood->minus($adjuster->travel()->from));
+        $end = $adjuster->kind()->isThreaded() ? 'thread' : 'end';
+        $has = match (true) {
+            $room === null => '',
+            $room->isNone() => $adjuster->kind()->isThreaded() ? ' It has no thread left that way.' : ' It stands at its end that way.',
+            $adjuster->kind()->isThreaded() => ' It has '.$adjuster->counting()->say($room).' ('.self::mm($adjuster->showing($room)).' mm) left that way.',
+            default => ' It has '.$adjuster->room($room).' left that way.',
+        };
+        throw Refused::because("The {$adjuster->name()} cannot go ".$adjuster->say($move->entry->steps ?? $move->stoodAt ?? $adjuster->travel()->to).": that is beyond its {$end}.{$has}");
+    }
+
+    private static function beyondTravel(Adjuster $adjuster, Steps $at): never
+    {
+        throw Refused::because($adjuster->kind()->isThreaded()
+            ? "The {$adjuster->name()} has ".self::mm($adjuster->showing($adjuster->travel()->to)).' mm of thread in all, so '.self::mm($adjuster->showing($at)).' mm cannot show. Measure it again.'
+            : "The {$adjuster->name()} goes from {$adjuster->where($adjuster->travel()->from)} to {$adjuster->where($adjuster->travel()->to)}, so it cannot stand on {$adjuster->where($at)}. Look again.");
     }
 
     /** @param  list<string>  $known */

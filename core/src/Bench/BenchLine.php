@@ -6,6 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Measurement\Instrument;
@@ -13,19 +14,23 @@ use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Fraction;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\ReadQuantity;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Wheels;
 
 /**
  * Reads the one line at the bottom of a job.
  *
- * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`.
- * Where a thread is asked for, a bare value is that thread.
+ * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`, and
+ * `+3c`, `+2r`, `-1h`, `+4mm` where the adjuster counts in clicks, rungs, holes or millimetres.
+ * Where a thread or place is asked for, a bare value is that thread or place.
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
- * `aim loose` changes the policy, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
+ * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
  * answer the item shown; what follows such a word is its remark.
  */
 final readonly class BenchLine
@@ -63,6 +68,9 @@ final readonly class BenchLine
             $word === 'thread' => $this->thread($rest),
             $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
             $word === 'aim' => $this->policy($rest),
+            $word === 'park' => $this->parking($rest),
+            $line === 'service' => new Draft(EntryKind::Policy, ['mode' => SettingMode::Service->value]),
+            $line === 'touch-up' => new Draft(EntryKind::Policy, ['mode' => SettingMode::TouchUp->value]),
             $line === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
             preg_match('/^[+\-]/', $line) === 1 => $this->move($line),
@@ -110,10 +118,37 @@ final readonly class BenchLine
     private function thread(string $rest): Draft
     {
         $adjuster = $this->adjuster();
+        if (! $adjuster instanceof ThreadedAdjuster) {
+            return $this->place($adjuster, $rest);
+        }
         $size = QuantityReader::defaultingTo($this->shown->unit)->read(self::needed($rest, 'Type the thread that shows, such as: thread 3.1 mm.'));
         self::mustBeLength($size);
 
         return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'showing_mm' => $size->value]);
+    }
+
+    /** The rung, hole or other place an adjuster stands on. */
+    private function place(Adjuster $adjuster, string $rest): Draft
+    {
+        $unit = $adjuster->counting()->unit;
+        $number = trim((string) preg_replace('/\s*(mm|rungs?|holes?|teeth|tooth|turns?|t|r|h)$/i', '', $rest));
+        if (preg_match('/^[\d.,\/ ]+$/', $number) !== 1) {
+            throw NotUnderstood::line("Type where the {$adjuster->name()} stands, in {$unit->plural()}, such as: thread 4.");
+        }
+
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'steps' => Fraction::fromText($number)->toFloat()]);
+    }
+
+    private function parking(string $rest): Draft
+    {
+        $parking = match (mb_strtolower($rest)) {
+            'threads' => Parking::Threads,
+            'in' => Parking::InThenBack,
+            'middle' => Parking::Middle,
+            default => throw NotUnderstood::line(Quoted::text($rest).' is no parking place. Type park threads, park in or park middle.'),
+        };
+
+        return new Draft(EntryKind::Policy, ['parking' => $parking->value]);
     }
 
     private function policy(string $rest): Draft
@@ -137,11 +172,11 @@ final readonly class BenchLine
 
     private function moveShown(): Draft
     {
-        if ($this->shown->turns === null) {
+        if ($this->shown->steps === null) {
             throw NotUnderstood::line('No move was shown, so there is none to call done. Log what you turned, such as +3f.');
         }
 
-        return $this->moved(Turns::exactly($this->shown->turns));
+        return $this->moved(Steps::exactly($this->shown->steps));
     }
 
     private function move(string $line): Draft
@@ -150,6 +185,9 @@ final readonly class BenchLine
         $amount = mb_strtolower(trim(mb_substr($line, 1)));
         if (preg_match('/^[\d.,\/ ]+$/', $amount) === 1) {
             throw NotUnderstood::line("Is {$line} a reading or a move? Type {$amount} for a reading, or {$line[0]}{$amount}t for turns and {$line[0]}{$amount}f for flats.");
+        }
+        if (preg_match('/^(?<number>[\d.,\/ ]+?) ?(?<unit>[a-z]+)$/', $amount, $own) === 1 && ! in_array($own['unit'], ['t', 'turn', 'turns', 'f', 'flat', 'flats'], true)) {
+            return $this->movedInOwnSteps($line, $sign, $own['number'], $own['unit']);
         }
         if (preg_match('/^(?:(?<turns>[\d.,\/ ]+?) ?t(?:urns?)?)? ?(?:(?<flats>\d+) ?f(?:lats?)?)?$/', $amount, $part) !== 1) {
             $this->refuseSteps($line, $amount);
@@ -160,24 +198,37 @@ final readonly class BenchLine
             throw NotUnderstood::line("Read {$line}, but no adjuster has that many turns.");
         }
 
-        return $this->moved(Turns::fromCount($sign * Turns::exactly($turns)->plus(Turns::fromFlats($flats))->count));
+        return $this->moved(Steps::fromCount($sign * Steps::exactly($turns)->plus(Steps::fromFlats($flats))->count));
+    }
+
+    /** Clicks, rungs, holes: what the adjuster itself counts in, and nothing else. */
+    private function movedInOwnSteps(string $line, int $sign, string $number, string $letters): Draft
+    {
+        $counting = $this->adjuster()->counting();
+        if (StepUnit::fromLetters($letters) !== $counting->unit) {
+            $this->refuseSteps($line, $number.$letters);
+        }
+
+        return $this->moved(Steps::fromCount($sign * $counting->steps(Fraction::fromText($number)->toFloat())->count));
     }
 
     private function refuseSteps(string $line, string $amount): never
     {
         $adjuster = $this->adjuster();
         $unit = (string) preg_replace('/^[\d.,\/ ]+/', '', $amount);
-        $counts = "The {$adjuster->name()} counts in turns and flats: +1t, -2f or +1t2f.";
+        $counts = "The {$adjuster->name()} counts in {$adjuster->counting()->example()}.";
         throw NotUnderstood::line('Read '.Quoted::text($line).' as a move, but '.Quoted::text($unit)." is no step of it. {$counts}");
     }
 
-    private function moved(Turns $steps): Draft
+    private function moved(Steps $steps): Draft
     {
         if ($steps->isNone()) {
             throw NotUnderstood::line('A move of nothing is no move. Type how far it was turned, such as +2f.');
         }
 
-        return new Draft(EntryKind::Move, ['adjuster' => $this->adjuster()->id(), 'turns' => $steps->toFloat()]);
+        $adjuster = $this->adjuster();
+
+        return new Draft(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->turns() ? 'turns' : 'steps' => $steps->toFloat()]);
     }
 
     private function reading(string $line): Draft

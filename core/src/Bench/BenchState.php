@@ -8,7 +8,7 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\PlanOutcome;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Spec;
 
 /** Everything there is to know about a job at one moment. Derived from its log, never stored. */
@@ -30,7 +30,7 @@ final readonly class BenchState
         return Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
     }
 
-    /** @return array<string, Turns|null> what brings each touched adjuster back to where it was found; null where unknown */
+    /** @return array<string, Steps|null> what brings each touched adjuster back to where it was found; null where unknown */
     public function wayHome(): array
     {
         $way = [];

@@ -16,6 +16,7 @@ enum EntryKind: string
     case Thread = 'thread';
     case Reading = 'reading';
     case Move = 'move';
+    case Step = 'step';
     case Policy = 'policy';
     case Check = 'check';
     case Note = 'note';

@@ -12,22 +12,30 @@ use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\LeftByChoice;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\ThreadNoted;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\GuideStep;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SetLike;
+use VividPull\Core\Spec\SettingMode;
 
 /** What the log says happened, nothing concluded from it yet. */
 final readonly class Facts
 {
     /**
      * @param  array<string, Person>  $joined  by person id
-     * @param  array<string, Turns|null>  $positions  by adjuster; null is unknown
-     * @param  array<string, Turns|null>  $home  where each stood before anyone touched it
+     * @param  array<string, Steps|null>  $positions  by adjuster; null is unknown
+     * @param  array<string, Steps|null>  $home  where each stood before anyone touched it
      * @param  array<string, true>  $touched  adjusters moved in this job
      * @param  array<string, true>  $locked  adjusters locked since their last move
      * @param  array<string, ThreadNoted>  $threads  the first thread reading of each adjuster
      * @param  array<string, Confirmed>  $confirmed  by key
      * @param  array<string, Inspected>  $inspected  by key
      * @param  array<string, true>  $coversOff  by adjuster
+     * @param  array<string, list<string>>  $guides  steps done of the guided sequence last begun, by adjuster
      * @param  list<ReadingGroup>  $groups
      * @param  list<MoveMade>  $moves
      * @param  array<string, Checked>  $checks  answers given since the last move, by key and pose
@@ -46,12 +54,16 @@ final readonly class Facts
         public array $inspected,
         public ?ConditionNoted $condition,
         public array $coversOff,
+        public array $guides,
         public array $groups,
         public array $moves,
         public array $checks,
         public array $voidedChecks,
         public array $notes,
         public ?Policy $policy,
+        public ?SettingMode $mode,
+        public ?Parking $parking,
+        public ?SetLike $like,
         public ?LeftByChoice $byChoice,
         public ?StandingTag $tag,
         public ?Closed $closed,
@@ -76,6 +88,27 @@ final readonly class Facts
         }
 
         return null;
+    }
+
+    /** The adjuster whose guided sequence is begun and not yet at its end. */
+    public function guideUnderWay(Run $run): ?Adjuster
+    {
+        foreach (array_keys($this->guides) as $id) {
+            $adjuster = $run->adjuster($id);
+            if ($adjuster !== null && $this->guideNext($adjuster) !== null) {
+                return $adjuster;
+            }
+        }
+
+        return null;
+    }
+
+    /** The step its sequence asks for; null where it is not begun, or at its end. */
+    public function guideNext(Adjuster $adjuster): ?GuideStep
+    {
+        $done = $this->guides[$adjuster->id()] ?? null;
+
+        return $done === null ? null : Guide::of($adjuster->kind())[count($done)] ?? null;
     }
 
     public function isLocked(): bool

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\Moved;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 
 /** A move as replayed: where the adjuster stood after it, or null where that is not known. */
 final readonly class MoveMade
 {
-    public function __construct(public Moved $entry, public ?Turns $stoodAt, public bool $beyondThread, public bool $crossed) {}
+    public function __construct(public Moved $entry, public ?Steps $stoodAt, public bool $beyondThread, public bool $crossed) {}
 }

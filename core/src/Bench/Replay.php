@@ -10,6 +10,7 @@ use VividPull\Core\Bench\Entry\ConditionNoted;
 use VividPull\Core\Bench\Entry\Confirmed;
 use VividPull\Core\Bench\Entry\CoverMoved;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
@@ -21,10 +22,15 @@ use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
+use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\LockStep;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SetLike;
+use VividPull\Core\Spec\SettingMode;
 
 /** Folds a log into facts: positions, home marks, reading groups, answers. It never judges and never refuses. */
 final class Replay
@@ -32,10 +38,10 @@ final class Replay
     /** @var array<string, Person> */
     private array $joined;
 
-    /** @var array<string, Turns|null> */
+    /** @var array<string, Steps|null> */
     private array $positions = [];
 
-    /** @var array<string, Turns|null> */
+    /** @var array<string, Steps|null> */
     private array $home;
 
     /** @var array<string, true> */
@@ -58,6 +64,9 @@ final class Replay
     /** @var array<string, true> */
     private array $coversOff = [];
 
+    /** @var array<string, list<string>> */
+    private array $guides = [];
+
     /** @var list<ReadingGroup> */
     private array $groups = [];
 
@@ -76,6 +85,12 @@ final class Replay
     private array $notes = [];
 
     private ?Policy $policy = null;
+
+    private ?SettingMode $mode = null;
+
+    private ?Parking $parking = null;
+
+    private ?SetLike $like = null;
 
     private ?LeftByChoice $byChoice = null;
 
@@ -127,7 +142,8 @@ final class Replay
             $entry instanceof Inspected => $this->inspected[$entry->key] = $entry,
             $entry instanceof ConditionNoted => $this->condition = $entry,
             $entry instanceof CoverMoved => $this->moveCover($entry),
-            $entry instanceof PolicyChosen => $this->policy = $entry->policy,
+            $entry instanceof PolicyChosen => $this->choose($entry),
+            $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof LeftByChoice => $this->byChoice = $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
@@ -176,9 +192,10 @@ final class Replay
         $this->finishGroup();
         $at = $this->positions[$move->adjuster];
         $now = $move->steps === null ? null : $at?->plus($move->steps);
-        $beyond = $now !== null && ! $adjuster->travel()->contains($now);
+        // One that stood outside before may come back towards its travel.
+        $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
         $this->lastMoveCrossed = $this->crossings->concern($move);
-        if ($move->steps === null || $this->lastMoveCrossed) {
+        if ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== Sets::Play) {
             $this->stretch++;
         }
         $this->slack += $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
@@ -216,6 +233,32 @@ final class Replay
         }
     }
 
+    /** Aiming in the band by a policy and aiming like another machine stand in each other's place. */
+    private function choose(PolicyChosen $chosen): void
+    {
+        if ($chosen->policy !== null || $chosen->like !== null) {
+            [$this->policy, $this->like] = [$chosen->policy ?? $this->policy, $chosen->like];
+        }
+        $this->mode = $chosen->mode ?? $this->mode;
+        $this->parking = $chosen->parking ?? $this->parking;
+    }
+
+    /** The mechanism itself is being set: nothing read before compares with what is read after. */
+    private function guide(GuideStepDone $step): void
+    {
+        $adjuster = $this->run->adjuster($step->adjuster);
+        if ($adjuster === null) {
+            return;
+        }
+        $this->finishGroup();
+        $done = $this->guides[$step->adjuster] ?? [];
+        $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
+        $this->checks = [];
+        $this->byChoice = null;
+        $this->stretch++;
+        $this->setting++;
+    }
+
     private function moveCover(CoverMoved $cover): void
     {
         if ($cover->off) {
@@ -250,12 +293,16 @@ final class Replay
             $this->inspected,
             $this->condition,
             $this->coversOff,
+            $this->guides,
             $this->groups,
             $this->moves,
             $this->checks,
             $this->voidedChecks(),
             $this->notes,
             $this->policy,
+            $this->mode,
+            $this->parking,
+            $this->like,
             $this->byChoice,
             $this->tag,
             $this->closed,

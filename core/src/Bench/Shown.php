@@ -13,8 +13,8 @@ final readonly class Shown
 {
     public function __construct(
         public ?string $adjuster,
-        /** The move shown for that adjuster, in turns, out positive. */
-        public ?float $turns,
+        /** The move shown for that adjuster, in turns or its own steps, out positive. */
+        public ?float $steps,
         public ?Pose $pose,
         public ?ReadingPoint $point,
         public ?string $instrument,

@@ -6,15 +6,19 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\Wheels;
 
@@ -32,7 +36,7 @@ final readonly class StageItems
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => array_map($this->inspection(...), $family->lookOver()),
             JobStage::AsFound->value => [$this->condition(), ...$this->threads(), $this->foundReading()],
-            JobStage::Set->value => [$this->inBand(), ...$this->locks(), ...$this->readAgain()],
+            JobStage::Set->value => [...$this->guides(), $this->inBand(), ...$this->broughtHome(), ...$this->locks(), ...$this->readAgain()],
             JobStage::Prove->value => [...$this->poses(), ...$this->proofs($family)],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
@@ -91,8 +95,8 @@ final readonly class StageItems
     /** @return list<StageItem> */
     private function threads(): array
     {
-        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => $a->access()->cover === null || isset($this->facts->coversOff[$a->id()])
-            || isset($this->facts->threads[$a->id()]));
+        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => in_array($a->kind()->sets(), [Sets::Play, Sets::Speed], true)
+            && ($a->access()->cover === null || isset($this->facts->coversOff[$a->id()]) || isset($this->facts->threads[$a->id()])));
 
         return array_values(array_map($this->thread(...), $reachable));
     }
@@ -101,16 +105,18 @@ final readonly class StageItems
     {
         $noted = $this->facts->threads[$adjuster->id()] ?? null;
         $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
-        $answers = $before === null ? [] : [new Answer('ok', 'As before: '.self::mm($adjuster->threadShowing($before)).' mm', EntryKind::Thread, [
-            'adjuster' => $adjuster->id(), 'turns' => $before->toFloat(),
+        $unit = $adjuster->counting()->unit;
+        $key = $unit->turns() ? 'turns' : 'steps';
+        $answers = $before === null ? [] : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
+            'adjuster' => $adjuster->id(), $key => $before->toFloat(),
         ], AnswerTone::Right)];
 
         return new StageItem(
             "thread:{$adjuster->id()}",
             ItemKind::Thread,
-            "Thread showing at the {$adjuster->name()}",
+            $adjuster->kind()->isThreaded() ? "Thread showing at the {$adjuster->name()}" : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
             $noted !== null,
-            said: $noted === null ? null : self::mm($adjuster->threadShowing($noted->position)).' mm out',
+            said: $noted === null ? null : $adjuster->where($noted->position),
             detail: 'Its home mark: where it stood before anyone touched it.',
             answers: $answers,
             about: $adjuster->id(),
@@ -134,6 +140,42 @@ final readonly class StageItems
             detail: $this->spec->aim->point->howToRead(),
             stamp: $group?->last()->stamp,
         );
+    }
+
+    /** @return list<StageItem> the steps of what is set by steps, once they are begun or its cover is off */
+    private function guides(): array
+    {
+        $items = [];
+        foreach ($this->run->adjusters() as $id => $adjuster) {
+            $done = count($this->facts->guides[$id] ?? []);
+            if (! isset($this->facts->guides[$id]) && ! isset($this->facts->coversOff[$id])) {
+                continue;
+            }
+            foreach (Guide::of($adjuster->kind()) as $place => $step) {
+                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $step->label, $place < $done, said: $place < $done ? 'Done' : null,
+                    detail: ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', caution: $step->caution, about: $id,
+                    answers: [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, true)]);
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> in service, the adjuster in reach that stood outside its healthy zone */
+    private function broughtHome(): array
+    {
+        $near = $this->run->inReach();
+        $home = $near === null ? null : $this->facts->home[$near->id()] ?? null;
+        $at = $near === null ? null : $this->facts->positions[$near->id()] ?? null;
+        if ($near === null || $home === null || $at === null || count($this->run->playAdjusters()) < 2
+            || $near->healthy()->contains($home) || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service && ! $near->healthy()->contains($at)) {
+            return [];
+        }
+        $done = $near->healthy()->contains($at);
+
+        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", $done,
+            said: $done ? ucfirst($near->where($at)) : null,
+            detail: 'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
     }
 
     private function inBand(): StageItem

@@ -9,13 +9,13 @@ use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 
 /** What history hands to a job when it opens, frozen, so that a job file needs nothing else. */
 final readonly class Standing
 {
     /**
-     * @param  array<string, Turns|null>  $positions  by adjuster; null is unknown
+     * @param  array<string, Steps|null>  $positions  by adjuster; null is unknown
      * @param  array<string, RatioPrior>  $taught  by reading point
      * @param  array<string, Instrument>  $shelf  by instrument id
      * @param  array<string, Repeatability>  $pooled  by "person/instrument"

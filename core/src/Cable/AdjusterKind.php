@@ -4,11 +4,26 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Cable;
 
+use VividPull\Core\Quantity\StepUnit;
+
+/** The kinds of adjuster, and what is true of every one of a kind. */
 enum AdjusterKind: string
 {
     case Barrel = 'barrel';
     case InLine = 'in_line';
     case BracketNuts = 'bracket_nuts';
+    case HollowBolt = 'hollow_bolt';
+    case CamScrew = 'cam_screw';
+    case RungClamp = 'rung_clamp';
+    case SlottedBracket = 'slotted_bracket';
+    case PinchClamp = 'pinch_clamp';
+    case HookHoles = 'hook_holes';
+    case PushRodA = 'push_rod_a';
+    case PushRodB = 'push_rod_b';
+    case SplineArm = 'spline_arm';
+    case GovernorNut = 'governor_nut';
+    case SelfAdjuster = 'self_adjuster';
+    case None = 'none';
 
     public function label(): string
     {
@@ -16,6 +31,91 @@ enum AdjusterKind: string
             self::Barrel => 'barrel adjuster',
             self::InLine => 'in-line adjuster',
             self::BracketNuts => 'bracket nuts',
+            self::HollowBolt => 'hollow adjusting bolt',
+            self::CamScrew => 'cam screw',
+            self::RungClamp => 'rung clamp',
+            self::SlottedBracket => 'slotted bracket',
+            self::PinchClamp => 'pinch clamp',
+            self::HookHoles => 'hook holes',
+            self::PushRodA => 'push-rod screw, type A',
+            self::PushRodB => 'push-rod screw, type B',
+            self::SplineArm => 'arm on its spline',
+            self::GovernorNut => 'governor nut',
+            self::SelfAdjuster => 'sprung self-adjuster',
+            self::None => 'no adjuster',
+        };
+    }
+
+    public function sets(): Sets
+    {
+        return match ($this) {
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::RungClamp,
+            self::SlottedBracket, self::PinchClamp, self::HookHoles => Sets::Play,
+            self::PushRodA, self::PushRodB, self::SplineArm, self::SelfAdjuster => Sets::Mechanism,
+            self::GovernorNut => Sets::Speed,
+            self::None => Sets::Nothing,
+        };
+    }
+
+    public function isThreaded(): bool
+    {
+        return match ($this) {
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut => true,
+            self::CamScrew, self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::PushRodA,
+            self::PushRodB, self::SplineArm, self::SelfAdjuster, self::None => false,
+        };
+    }
+
+    /** What its steps are counted in, clicks and bevels of a thread apart. */
+    public function unit(): StepUnit
+    {
+        return match ($this) {
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::CamScrew,
+            self::PushRodA, self::PushRodB, self::SelfAdjuster, self::None => StepUnit::Turn,
+            self::RungClamp => StepUnit::Rung,
+            self::SlottedBracket, self::PinchClamp => StepUnit::Millimetre,
+            self::HookHoles => StepUnit::Hole,
+            self::SplineArm => StepUnit::Tooth,
+        };
+    }
+
+    /** Which way slack goes with a step outward, where nothing else is written down. */
+    public function usualSense(): Sense
+    {
+        return match ($this) {
+            // A cam screw takes slack away when it is turned clockwise, which is its way in.
+            self::CamScrew => Sense::OutGivesSlack,
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::RungClamp, self::SlottedBracket,
+            self::PinchClamp, self::HookHoles, self::PushRodA, self::PushRodB, self::SplineArm, self::SelfAdjuster, self::None => Sense::OutTakesSlack,
+        };
+    }
+
+    /** The way of its positive step, as it is said. */
+    public function outward(): string
+    {
+        return match ($this) {
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::PushRodA,
+            self::PushRodB, self::SelfAdjuster, self::None => 'out',
+            self::CamScrew => 'anticlockwise',
+            self::RungClamp => 'towards the engine',
+            self::SlottedBracket => 'away from the working end',
+            self::PinchClamp => 'of wire through',
+            self::HookHoles => 'tighter',
+            self::SplineArm => 'forward',
+        };
+    }
+
+    public function inward(): string
+    {
+        return match ($this) {
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::PushRodA,
+            self::PushRodB, self::SelfAdjuster, self::None => 'in',
+            self::CamScrew => 'clockwise',
+            self::RungClamp => 'towards the handle',
+            self::SlottedBracket => 'towards the working end',
+            self::PinchClamp => 'of wire back',
+            self::HookHoles => 'looser',
+            self::SplineArm => 'back',
         };
     }
 
@@ -23,20 +123,47 @@ enum AdjusterKind: string
     public function seenFrom(): string
     {
         return match ($this) {
-            self::Barrel, self::InLine => 'seen from the cable',
+            self::Barrel, self::InLine, self::HollowBolt => 'seen from the cable',
             self::BracketNuts => 'both nuts, seen from the cable',
+            self::CamScrew => 'seen from its head',
+            self::GovernorNut => 'seen from the end of the stud',
+            self::PushRodA, self::PushRodB => 'seen from the cover',
+            self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::SplineArm, self::SelfAdjuster, self::None => '',
         };
     }
 
     /**
-     * Which way a right-hand thread is turned to go out, seen from the cable: a barrel is screwed out of its seat, but
-     * nuts are screwed along a threaded end that stands still, which is the other way about.
+     * Which way a right-hand thread is turned to go out, seen from that side: a barrel is screwed out of its seat, but
+     * nuts are screwed along a threaded end that stands still, which is the other way about. Null where nothing turns.
      */
-    public function rotationOut(): Rotation
+    public function rotationOut(): ?Rotation
     {
         return match ($this) {
-            self::Barrel, self::InLine => Rotation::Anticlockwise,
+            self::Barrel, self::InLine, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB => Rotation::Anticlockwise,
             self::BracketNuts => Rotation::Clockwise,
+            self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::SplineArm, self::SelfAdjuster, self::None => null,
+        };
+    }
+
+    /** A clamp notches the wire it holds: it is moved when nothing else reaches. */
+    public function isLastResort(): bool
+    {
+        return $this === self::PinchClamp;
+    }
+
+    /** What must be kept in mind while moving it; null where the stage's own caution says all. */
+    public function caution(): ?string
+    {
+        return match ($this) {
+            self::BracketNuts => 'Give one nut room and follow with the other. Count the stop nut.',
+            self::HollowBolt => 'Hold the bolt while the nut is locked.',
+            self::CamScrew => 'One turn at most, then read again: then half a turn.',
+            self::RungClamp => 'Loosen the bolt a few turns. Tighten it gently: the seat is plastic.',
+            self::PinchClamp => 'The clamp notches the wire: never the same place twice. Bring the bolt home first.',
+            self::HookHoles => 'Note which hole before anything comes apart.',
+            self::GovernorNut => 'Governed speed is never raised past the maker\'s limit.',
+            self::SplineArm, self::PushRodA, self::PushRodB => 'Springs and snap rings: mind eyes and fingers.',
+            self::Barrel, self::InLine, self::SlottedBracket, self::SelfAdjuster, self::None => null,
         };
     }
 }

@@ -43,6 +43,50 @@ final readonly class Run
         return $this->byId;
     }
 
+    /** @return array<string, Adjuster> those that set the play */
+    public function playAdjusters(): array
+    {
+        return array_filter($this->byId, static fn (Adjuster $adjuster): bool => $adjuster->kind()->sets() === Sets::Play);
+    }
+
+    /** The adjuster that is easiest to get at, which service leaves in its parking place; the nearest to the hand of several. */
+    public function inReach(): ?Adjuster
+    {
+        $easiest = null;
+        foreach ($this->playAdjusters() as $adjuster) {
+            if ($easiest === null || $adjuster->access()->minutes < $easiest->access()->minutes) {
+                $easiest = $adjuster;
+            }
+        }
+
+        return $easiest;
+    }
+
+    public function cableOf(string $adjuster): ?Cable
+    {
+        foreach ($this->cables as $cable) {
+            foreach ($cable->adjusters as $one) {
+                if ($one->id() === $adjuster) {
+                    return $cable;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** How well the least known step is known; null where every play adjuster is a thread. */
+    public function stepKnowledge(): ?Knowledge
+    {
+        $least = null;
+        foreach ($this->playAdjusters() as $adjuster) {
+            $knowledge = $adjuster->stepKnowledge();
+            $least = $knowledge !== null && ($least === null || $knowledge->spread() > $least->spread()) ? $knowledge : $least;
+        }
+
+        return $least;
+    }
+
     /** @return array<string, string> names of the covers in the way of an adjuster, keyed by the adjuster's id */
     public function covers(): array
     {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\ThreadPitch;
-use VividPull\Core\Quantity\Turns;
 
-/** A barrel, in-line adjuster or pair of bracket nuts: a thread that moves the conduit's end. */
+/** A barrel, in-line adjuster, hollow bolt or pair of nuts: a thread that moves the conduit's end. */
 final readonly class ThreadedAdjuster implements Adjuster
 {
     private function __construct(
@@ -17,17 +17,19 @@ final readonly class ThreadedAdjuster implements Adjuster
         private AdjusterKind $kind,
         public ThreadPitch $pitch,
         private Sense $sense,
-        private TurnRange $travel,
-        private TurnRange $healthy,
-        private Turns $smallestStep,
+        private StepRange $travel,
+        private StepRange $healthy,
+        private Steps $smallestStep,
+        private Counting $counting,
         private AdjusterAccess $access,
-        public string $lock,
-        public ?float $lockTorqueNm,
+        private string $lock,
+        private ?float $lockTorqueNm,
     ) {}
 
     /**
      * @param  float  $travelMm  thread from fully in to the last position that still holds
-     * @param  TurnRange|null  $healthy  null for the default: at most half out
+     * @param  StepRange|null  $healthy  null for the default: at most half out
+     * @param  Counting|null  $counting  null for turns and flats
      *
      * @throws OutOfRange If the travel is not above zero.
      */
@@ -38,19 +40,20 @@ final readonly class ThreadedAdjuster implements Adjuster
         ThreadPitch $pitch,
         Sense $sense,
         float $travelMm,
-        ?TurnRange $healthy,
-        Turns $smallestStep,
+        ?StepRange $healthy,
+        Steps $smallestStep,
         AdjusterAccess $access,
         string $lock,
         ?float $lockTorqueNm,
+        ?Counting $counting = null,
     ): self {
         if (! ($travelMm > 0.0)) {
             throw OutOfRange::positive('An adjuster\'s travel, in mm,', $travelMm);
         }
-        $travel = TurnRange::between(Turns::none(), Turns::fromCount((int) floor($travelMm / $pitch->mm * Turns::PER_TURN + 1e-6)));
-        $half = TurnRange::between(Turns::none(), Turns::fromCount(intdiv($travel->to->count, 2)));
+        $travel = StepRange::between(Steps::none(), Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
+        $half = StepRange::between(Steps::none(), Steps::fromCount(intdiv($travel->to->count, 2)));
 
-        return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $access, $lock, $lockTorqueNm);
+        return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(), $access, $lock, $lockTorqueNm);
     }
 
     public function id(): string
@@ -68,17 +71,22 @@ final readonly class ThreadedAdjuster implements Adjuster
         return $this->kind;
     }
 
-    public function travel(): TurnRange
+    public function counting(): Counting
+    {
+        return $this->counting;
+    }
+
+    public function travel(): StepRange
     {
         return $this->travel;
     }
 
-    public function healthy(): TurnRange
+    public function healthy(): StepRange
     {
         return $this->healthy;
     }
 
-    public function smallestStep(): Turns
+    public function smallestStep(): Steps
     {
         return $this->smallestStep;
     }
@@ -93,23 +101,55 @@ final readonly class ThreadedAdjuster implements Adjuster
         return $this->sense;
     }
 
-    public function slackGiven(Turns $steps): float
+    public function lock(): string
     {
-        return -$this->sense->sign() * $this->pitch->mm * $steps->toFloat();
+        return $this->lock;
     }
 
-    public function threadShowing(Turns $position): float
+    public function lockTorqueNm(): ?float
+    {
+        return $this->lockTorqueNm;
+    }
+
+    public function stepKnowledge(): ?Knowledge
+    {
+        return null;
+    }
+
+    /** A governor's nut sets a speed and moves no conduit. */
+    public function slackGiven(Steps $steps): float
+    {
+        return $this->kind->sets() === Sets::Play ? -$this->sense->sign() * $this->pitch->mm * $steps->toFloat() : 0.0;
+    }
+
+    public function showing(Steps $position): float
     {
         return $this->pitch->mm * $position->toFloat();
     }
 
-    public function positionShowing(float $mm): Turns
+    /** The position at which this much thread shows, to the nearest countable step. */
+    public function positionShowing(float $mm): Steps
     {
-        return Turns::nearest($mm / $this->pitch->mm);
+        return Steps::nearest($mm / $this->pitch->mm);
     }
 
-    public function say(Turns $steps): string
+    public function where(Steps $position): string
     {
-        return ($steps->count < 0 ? 'in ' : 'out ').$steps->say();
+        return number_format($this->showing($position), 1, '.', '').' mm out';
+    }
+
+    public function room(Steps $steps): string
+    {
+        return number_format($this->showing($steps), 1, '.', '').' mm of thread';
+    }
+
+    public function usualReserve(): Steps
+    {
+        return Steps::of(3);
+    }
+
+    public function say(Steps $steps): string
+    {
+        return ($steps->count < 0 ? $this->kind->inward() : $this->kind->outward()).' '.$this->counting->say($steps);
     }
 }

@@ -41,6 +41,11 @@ final readonly class ClutchLever implements Family
         return true;
     }
 
+    public function drift(): Drift
+    {
+        return Drift::ShrinksPlay;
+    }
+
     public function makeSafe(): array
     {
         return [

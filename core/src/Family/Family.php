@@ -22,6 +22,9 @@ interface Family
     /** Whether a reading may be left outside its band by choice. */
     public function allowsByChoice(): bool;
 
+    /** Which way use takes its play, where the control's own history says nothing else; common practice, no source. */
+    public function drift(): Drift;
+
     /** @return list<Step> what is confirmed before hands go near */
     public function makeSafe(): array;
 

@@ -40,6 +40,11 @@ final readonly class TwistGrip implements Family
         return false;
     }
 
+    public function drift(): Drift
+    {
+        return Drift::GrowsPlay;
+    }
+
     public function makeSafe(): array
     {
         return [

@@ -56,7 +56,7 @@ final readonly class Learning
 
         return $facts->standing->taughtAt($point) ?? RatioPrior::fromCoupling(
             $run->couplings->at($point) ?? $spec->family->family()->usualRatio($point),
-        );
+        )->widenedBy($run->stepKnowledge()?->spread() ?? 0.0);
     }
 
     private static function teaches(Spec $spec, ReadingGroup $group): bool

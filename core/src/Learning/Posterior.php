@@ -33,6 +33,8 @@ final readonly class Posterior
         /** Mean and standard deviation of ln R, to hand on. */
         public float $ln,
         public float $spread,
+        /** Variance of ln R within the cell of one node, about that node. */
+        public float $cell,
     ) {}
 
     /** @param  list<TautReading>  $taut */
@@ -83,6 +85,6 @@ final readonly class Posterior
             $lnSquare += $share * $at * $at;
         }
 
-        return new self($kept[0], $kept[1], $mean, max(0.0, $square - $mean * $mean), $ln, sqrt(max(1e-12, $lnSquare - $ln * $ln)));
+        return new self($kept[0], $kept[1], $mean, max(0.0, $square - $mean * $mean), $ln, sqrt(max(1e-12, $lnSquare - $ln * $ln)), $step * $step / 12);
     }
 }

@@ -21,6 +21,12 @@ final readonly class RatioPrior
         return new self(log($ratio->value), $ratio->knowledge->spread());
     }
 
+    /** Where what one step of an adjuster moves is itself not known: the two add up as squares. */
+    public function widenedBy(float $spread): self
+    {
+        return $spread === 0.0 ? $this : new self($this->ln, sqrt($this->spread ** 2 + $spread ** 2));
+    }
+
     /** For the next job on the same control: k² + 0.05² (ours). */
     public function forNextJob(): self
     {

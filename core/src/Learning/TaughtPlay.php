@@ -94,11 +94,15 @@ final class TaughtPlay implements Belief
     public function chanceBetween(float $low, float $high, float $shift, float $noise): float
     {
         $reach = $this->reach($shift);
-        $deviation = sqrt(1 / $this->sums->weight + $noise * $noise);
+        $variance = 1 / $this->sums->weight + $noise * $noise;
         $chance = 0.0;
         $posterior = $this->posterior();
+        // A node stands for its whole cell: without the cell's own width the chance would go up and down with the grid.
+        $cell = $posterior->cell * $reach * $reach;
         foreach ($posterior->shares as $node => $share) {
-            $mean = $this->sums->meanY + $posterior->ratios[$node] * $reach;
+            $ratio = $posterior->ratios[$node];
+            $mean = $this->sums->meanY + $ratio * $reach;
+            $deviation = sqrt($variance + $cell * $ratio * $ratio);
             $below = $high === INF ? 1.0 : NormalDistribution::cumulative(($high - $mean) / $deviation);
             $chance += $share * ($below - ($low === -INF ? 0.0 : NormalDistribution::cumulative(($low - $mean) / $deviation)));
         }
@@ -169,17 +173,30 @@ final class TaughtPlay implements Belief
         return $found >= min($one, $other) - $noise && $found <= max($one, $other) + $noise;
     }
 
-    /** Halves a bracket of ten deviations about the mean; the cumulative is monotone. */
+    /**
+     * Where the cumulative reaches p. Seen through the normal curve's own quantile it is nearly straight, so that a
+     * secant within the bracket is there in a few steps; the cumulative is monotone.
+     */
     private function quantile(float $p, float $shift, float $noise): float
     {
-        $half = 10 * $this->deviation($shift, $noise);
-        $low = $this->expected($shift) - $half;
-        $high = $low + 2 * $half;
-        for ($i = 0; $i < 18; $i++) {
-            $middle = ($low + $high) / 2;
-            $this->chanceBetween(-INF, $middle, $shift, $noise) < $p ? $low = $middle : $high = $middle;
+        $deviation = $this->deviation($shift, $noise);
+        $wanted = NormalDistribution::quantile($p);
+        [$low, $high] = [$this->expected($shift) - 10 * $deviation, $this->expected($shift) + 10 * $deviation];
+        $at = $this->expected($shift) + $wanted * $deviation;
+        $slope = 1 / $deviation;
+        $before = null;
+        for ($i = 0; $i < 20; $i++) {
+            $off = NormalDistribution::quantile(min(1 - 1e-15, max(1e-15, $this->chanceBetween(-INF, $at, $shift, $noise)))) - $wanted;
+            if (abs($off) < 1e-6) {
+                break;
+            }
+            $off < 0.0 ? $low = $at : $high = $at;
+            $slope = $before === null || $at === $before[0] ? $slope : max(0.05 / $deviation, ($off - $before[1]) / ($at - $before[0]));
+            $before = [$at, $off];
+            $next = $at - $off / $slope;
+            $at = $next > $low && $next < $high ? $next : ($low + $high) / 2;
         }
 
-        return ($low + $high) / 2;
+        return $at;
     }
 }

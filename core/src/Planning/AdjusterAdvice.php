@@ -4,43 +4,61 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Quantity\Steps;
 
 /** What one adjuster could do next. Lengths in mm. */
 final readonly class AdjusterAdvice
 {
+    private const COVERAGE = 0.95;
+
     private function __construct(
         public string $adjuster,
         public AdviceKind $kind,
-        public ?Turns $steps,
+        public ?Steps $steps,
         /** The reading to expect; null where nothing has placed the play yet. */
         public ?float $expected,
         public ?float $low,
         public ?float $high,
         public ?float $chance,
-        /** Thread left in the direction of the move, after it; null where the position is unknown. */
-        public ?float $threadLeft,
+        /** Room left in the direction of the move, after it, as it is said; null where the position is unknown. */
+        public ?string $roomLeft,
         public bool $healthyAfter,
         public string $sentence,
     ) {}
 
-    /** @param  array{float, float}  $range */
-    public static function move(
-        string $adjuster,
-        Turns $steps,
-        float $expected,
-        array $range,
-        float $chance,
-        ?float $threadLeft,
-        bool $healthyAfter,
-        string $sentence,
-    ): self {
-        return new self($adjuster, AdviceKind::Move, $steps, $expected, $range[0], $range[1], $chance, $threadLeft, $healthyAfter, $sentence);
+    /**
+     * A move towards the band, on top of what other moves of a plan give before it.
+     *
+     * @param  float  $before  mm of slack given by them
+     */
+    public static function towards(ShiftWindow $window, Adjuster $adjuster, ?Steps $at, Steps $steps, float $before): self
+    {
+        $shift = $before + $adjuster->slackGiven($steps);
+        [$low, $high] = $window->play->range(self::COVERAGE, $shift, $window->noise);
+        [$expected, $low] = [$window->expected($shift), max(0.0, $low)];
+        $room = self::roomAfter($adjuster, $at, $steps);
+
+        return new self(
+            $adjuster->id(),
+            AdviceKind::Move,
+            $steps,
+            $expected,
+            $low,
+            $high,
+            $window->chance($shift),
+            $room,
+            self::isHealthy($adjuster, $at?->plus($steps)),
+            "{$adjuster->name()}, {$adjuster->say($steps)}; expect ".self::figure(max(0.0, $expected)).' mm ('.self::figure($low).' to '.self::figure($high).'); '
+                .($room === null ? 'what is left is not known' : "{$room} left after").'.',
+        );
     }
 
-    public static function giveSlack(string $adjuster, Turns $steps, ?float $threadLeft, bool $healthyAfter, string $sentence): self
+    public static function giveSlack(Adjuster $adjuster, ?Steps $at, Steps $steps): self
     {
-        return new self($adjuster, AdviceKind::GiveSlack, $steps, null, null, null, null, $threadLeft, $healthyAfter, $sentence);
+        return new self($adjuster->id(), AdviceKind::GiveSlack, $steps, null, null, null, null, self::roomAfter($adjuster, $at, $steps),
+            self::isHealthy($adjuster, $at?->plus($steps)),
+            "{$adjuster->name()}, {$adjuster->say($steps)}: give slack first, then read. A taut cable says nothing about how taut it is.");
     }
 
     public static function outOfThread(string $adjuster, float $bestExpected, string $sentence): self
@@ -51,5 +69,23 @@ final readonly class AdjusterAdvice
     public function moves(): bool
     {
         return $this->steps !== null;
+    }
+
+    /** Where nobody measured where it stands, nothing is claimed of its health. */
+    private static function isHealthy(Adjuster $adjuster, ?Steps $after): bool
+    {
+        return $after !== null && $adjuster->healthy()->contains($after);
+    }
+
+    private static function roomAfter(Adjuster $adjuster, ?Steps $at, Steps $steps): ?string
+    {
+        $after = $at?->plus($steps);
+
+        return $after === null ? null : $adjuster->room($steps->count < 0 ? $after->minus($adjuster->travel()->from) : $adjuster->travel()->to->minus($after));
+    }
+
+    private static function figure(float $mm): string
+    {
+        return number_format($mm, 1, '.', '');
     }
 }

@@ -10,6 +10,8 @@ enum PlanKind: string
     case Move = 'move';
     case Decide = 'decide';
     case Prove = 'prove';
+    /** A guided sequence has been begun, and is finished before anything else. */
+    case Guided = 'guided';
     case OutOfThread = 'out_of_thread';
     case RoutingFault = 'routing_fault';
     case Over = 'over';

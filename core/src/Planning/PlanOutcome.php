@@ -14,16 +14,17 @@ final readonly class PlanOutcome
         public array $options,
         public ?string $recommended,
         public ?float $target,
+        public ?AdjustmentPlan $plan,
     ) {}
 
     public static function say(PlanKind $kind, string $sentence): self
     {
-        return new self($kind, $sentence, [], null, null);
+        return new self($kind, $sentence, [], null, null, null);
     }
 
     /** @param  array<string, AdjusterAdvice>  $options */
-    public static function choose(PlanKind $kind, string $sentence, array $options, ?string $recommended, ?float $target): self
+    public static function choose(PlanKind $kind, string $sentence, array $options, ?string $recommended, ?float $target, ?AdjustmentPlan $plan = null): self
     {
-        return new self($kind, $sentence, $options, $recommended, $target);
+        return new self($kind, $sentence, $options, $recommended, $target, $plan);
     }
 }

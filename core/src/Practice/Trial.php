@@ -58,7 +58,7 @@ final class Trial
         $run = RunCodec::decode(Node::of($this->run()));
         $this->codec = new EntryCodec($run);
         $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
-            'positions_turns' => ['barrel' => 100],
+            'positions_steps' => ['barrel' => 100],
             'shelf' => [['id' => 'caliper', 'name' => 'caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150]],
             'pooled' => [['person' => 'trial', 'instrument' => 'caliper', 'deviation_mm' => $noise, 'freedom' => 30]],
         ]]), $this->stamp());

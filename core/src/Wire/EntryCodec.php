@@ -12,6 +12,7 @@ use VividPull\Core\Bench\Entry\ConditionNoted;
 use VividPull\Core\Bench\Entry\Confirmed;
 use VividPull\Core\Bench\Entry\CoverMoved;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
@@ -29,15 +30,21 @@ use VividPull\Core\Bench\Finding;
 use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Role;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SetLike;
+use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Wheels;
 
 /** Entries from the wire. A body is kept as it came, once resolved, so entries are only ever decoded. */
@@ -84,10 +91,11 @@ final readonly class EntryCodec
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
             EntryKind::Condition => self::condition($body->object(['engine', 'wheels']), $stamp),
             EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
-            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats']), $stamp),
+            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps']), $stamp),
             EntryKind::Reading => self::reading($body, $stamp),
-            EntryKind::Move => self::move($body->object(['adjuster'], ['turns', 'flats', 'uncounted']), $stamp),
-            EntryKind::Policy => new PolicyChosen($stamp, $body->object(['policy'])->at('policy')->enum(Policy::class)),
+            EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
+            EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
+            EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like']), $stamp),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
             EntryKind::Void => new Voided($stamp, $body->object(['entry', 'reason'])->at('entry')->string(40), self::reason($body)),
@@ -123,7 +131,7 @@ final readonly class EntryCodec
         $standing = StandingCodec::decode($body->at('standing'));
         foreach (array_keys($standing->positions) as $id) {
             if ($this->run->adjuster($id) === null) {
-                throw BadFile::at($body->at('standing')->at('positions_turns')->path, Quoted::text($id).' is not an adjuster of this run.');
+                throw BadFile::at($body->at('standing')->at('positions_steps')->path, Quoted::text($id).' is not an adjuster of this run.');
             }
         }
 
@@ -149,9 +157,12 @@ final readonly class EntryCodec
     {
         $id = $body->at('adjuster')->string(40);
         $adjuster = $this->run->adjuster($id) ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
-        $position = $body->has('showing_mm')
+        if ($body->has('showing_mm') && ! $adjuster instanceof ThreadedAdjuster) {
+            throw BadFile::at($body->at('showing_mm')->path, "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.");
+        }
+        $position = $body->has('showing_mm') && $adjuster instanceof ThreadedAdjuster
             ? $adjuster->positionShowing($body->at('showing_mm')->number(0, 500))
-            : self::turns($body, 0);
+            : self::counted($body, 0, $adjuster);
 
         return new ThreadNoted($stamp, $id, $position);
     }
@@ -173,13 +184,13 @@ final readonly class EntryCodec
         );
     }
 
-    private static function move(Node $body, Stamp $stamp): Moved
+    private function move(Node $body, Stamp $stamp): Moved
     {
         $uncounted = $body->has('uncounted') && $body->at('uncounted')->boolean();
-        if ($uncounted && ($body->has('turns') || $body->has('flats'))) {
+        if ($uncounted && ($body->has('turns') || $body->has('flats') || $body->has('steps'))) {
             throw BadFile::at($body->path, 'a move is either counted or “uncounted”, not both.');
         }
-        $steps = $uncounted ? null : self::turns($body, -self::MOST_TURNS);
+        $steps = $uncounted ? null : self::counted($body, -self::MOST_TURNS, $this->run->adjuster($body->at('adjuster')->string(40)));
         if ($steps?->isNone() === true) {
             throw BadFile::at($body->path, 'a move of nothing is no move.');
         }
@@ -187,14 +198,51 @@ final readonly class EntryCodec
         return new Moved($stamp, $body->at('adjuster')->string(40), $steps);
     }
 
-    private static function turns(Node $body, int $least): Turns
+    /** Turns and flats of what is turned, steps of what is not: neither stands for the other. */
+    private static function counted(Node $body, int $least, ?Adjuster $adjuster): Steps
+    {
+        $unit = $adjuster?->counting()->unit ?? StepUnit::Turn;
+        if ($body->has($unit->turns() ? 'steps' : 'turns') || (! $unit->turns() && $body->has('flats'))) {
+            throw BadFile::at($body->path, $unit->turns() ? 'this adjuster is counted in “turns” and “flats”.' : "this adjuster is counted in “steps”: {$unit->plural()}.");
+        }
+
+        return $unit->turns() ? self::turns($body, $least) : self::steps($body, $least);
+    }
+
+    private static function steps(Node $body, int $least): Steps
+    {
+        if (! $body->has('steps')) {
+            throw BadFile::at($body->path, 'say how far, in “steps”.');
+        }
+
+        return $body->making(static fn (): Steps => Steps::exactly($body->at('steps')->number($least, self::MOST_TURNS)));
+    }
+
+    private static function policy(Node $body, Stamp $stamp): PolicyChosen
+    {
+        $like = $body->has('like') ? $body->at('like')->object(['machine', 'mm']) : null;
+        $chosen = new PolicyChosen(
+            $stamp,
+            $body->has('policy') ? $body->at('policy')->enum(Policy::class) : null,
+            $body->has('mode') ? $body->at('mode')->enum(SettingMode::class) : null,
+            $body->has('parking') ? $body->at('parking')->enum(Parking::class) : null,
+            $like === null ? null : new SetLike($like->at('machine')->string(20), $like->at('mm')->number(0, 10_000)),
+        );
+        if ($chosen->say() === '') {
+            throw BadFile::at($body->path, 'say a “policy”, a “mode”, a “parking” or whom to set it “like”.');
+        }
+
+        return $chosen;
+    }
+
+    private static function turns(Node $body, int $least): Steps
     {
         if (! $body->has('turns') && ! $body->has('flats')) {
             throw BadFile::at($body->path, 'say how far, in “turns”, “flats” or both.');
         }
-        $turns = $body->has('turns') ? $body->making(static fn (): Turns => Turns::exactly($body->at('turns')->number($least, self::MOST_TURNS))) : Turns::none();
+        $turns = $body->has('turns') ? $body->making(static fn (): Steps => Steps::exactly($body->at('turns')->number($least, self::MOST_TURNS))) : Steps::none();
 
-        return $body->has('flats') ? $turns->plus(Turns::fromFlats($body->at('flats')->integer($least * 6, self::MOST_TURNS * 6))) : $turns;
+        return $body->has('flats') ? $turns->plus(Steps::fromFlats($body->at('flats')->integer($least * 6, self::MOST_TURNS * 6))) : $turns;
     }
 
     private static function check(Node $body, Stamp $stamp): Checked

@@ -13,6 +13,7 @@ use VividPull\Core\Bench\Entry\ConditionNoted;
 use VividPull\Core\Bench\Entry\Confirmed;
 use VividPull\Core\Bench\Entry\CoverMoved;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
@@ -27,6 +28,8 @@ use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Bench\Judging;
 use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
@@ -99,14 +102,14 @@ final readonly class LogRows
                 .($entry->pose === Pose::Straight ? '' : ', '.$entry->pose->label()),
             $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
                 : $this->state->run->adjuster($entry->adjuster)?->say($entry->steps)),
-            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '
-                .number_format($this->state->run->adjuster($entry->adjuster)?->threadShowing($entry->position) ?? 0.0, 1, '.', '').' mm of thread showing',
+            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.$this->state->run->adjuster($entry->adjuster)?->where($entry->position),
             $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
             $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
             $entry instanceof ConditionNoted => ucfirst($entry->engine->value).', '.$entry->wheels->label(),
             $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
             $entry instanceof Checked => $this->proof($entry),
-            $entry instanceof PolicyChosen => 'Aim for '.$entry->policy->label(),
+            $entry instanceof PolicyChosen => $entry->say(),
+            $entry instanceof GuideStepDone => $this->guideStep($entry),
             $entry instanceof Noted => $entry->text,
             $entry instanceof Voided => 'Took an entry back: '.$entry->reason,
             $entry instanceof Amended => 'Put an entry right: '.$this->what($entry->becomes).'. '.$entry->reason,
@@ -127,6 +130,14 @@ final readonly class LogRows
     private function adjuster(string $id): string
     {
         return $this->state->run->adjuster($id)?->name() ?? $id;
+    }
+
+    private function guideStep(GuideStepDone $done): string
+    {
+        $adjuster = $this->state->run->adjuster($done->adjuster);
+        $step = array_values(array_filter($adjuster === null ? [] : Guide::of($adjuster->kind()), static fn (GuideStep $one): bool => $one->key === $done->key))[0] ?? null;
+
+        return ucfirst($this->adjuster($done->adjuster)).': '.lcfirst($step->label ?? $done->key).($done->remark === null ? '' : ". {$done->remark}");
     }
 
     private function step(string $key): string

@@ -8,23 +8,34 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterAccess;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Cable;
+use VividPull\Core\Cable\Counting;
 use VividPull\Core\Cable\HandControl;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sense;
+use VividPull\Core\Cable\Sets;
+use VividPull\Core\Cable\SteppedAdjuster;
+use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Cable\ThreadedAdjuster;
-use VividPull\Core\Cable\TurnRange;
+use VividPull\Core\Cable\UnsetAdjuster;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Quantity\ThreadPitch;
-use VividPull\Core\Quantity\Turns;
 
 /** A cable run from the wire. A run is written by people and kept as they wrote it, so it is only ever decoded. */
 final readonly class RunCodec
 {
     private const MOST_TRAVEL_MM = 500;
+
+    private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm'];
+
+    private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn'];
+
+    private const OF_A_STEP = ['mm_per_step', 'knowledge', 'travel_steps', 'healthy_steps', 'smallest_step'];
 
     public static function decode(Node $node): Run
     {
@@ -94,22 +105,86 @@ final readonly class RunCodec
 
     private static function adjuster(Node $node): Adjuster
     {
-        $node->object(['id', 'name', 'kind', 'travel_mm'], ['thread', 'pitch_mm', 'sense', 'healthy_mm', 'smallest_step_turns', 'access', 'lock', 'lock_torque_nm']);
-        $pitch = self::pitch($node);
+        $kind = self::any($node)->at('kind')->enum(AdjusterKind::class);
 
-        return $node->making(static fn (): Adjuster => ThreadedAdjuster::of(
+        return $node->making(static fn (): Adjuster => match (true) {
+            $kind->isThreaded() => self::threaded($node, $kind),
+            $kind->sets() === Sets::Play => self::stepped($node, $kind),
+            default => UnsetAdjuster::of($node->at('id')->id(), $node->at('name')->string(60), $kind, self::access($node->object(['id', 'name', 'kind'], self::COMMON)), ...self::lock($node)),
+        });
+    }
+
+    /** The kind decides which keys belong; until it is known, any of them may stand. */
+    private static function any(Node $node): Node
+    {
+        return $node->object(['id', 'name', 'kind'], [...self::COMMON, ...self::OF_A_THREAD, ...self::OF_A_STEP]);
+    }
+
+    private static function threaded(Node $node, AdjusterKind $kind): Adjuster
+    {
+        $node->object(['id', 'name', 'kind', 'travel_mm'], [...self::COMMON, ...self::OF_A_THREAD]);
+        $pitch = self::pitch($node);
+        $counting = self::counting($node);
+
+        return ThreadedAdjuster::of(
             $node->at('id')->id(),
             $node->at('name')->string(60),
-            $node->at('kind')->enum(AdjusterKind::class),
+            $kind,
             $pitch,
-            $node->has('sense') ? $node->at('sense')->enum(Sense::class) : Sense::OutTakesSlack,
+            $node->has('sense') ? $node->at('sense')->enum(Sense::class) : $kind->usualSense(),
             $node->at('travel_mm')->number(0.1, self::MOST_TRAVEL_MM),
-            $node->has('healthy_mm') ? self::healthy($node->at('healthy_mm'), $pitch) : null,
-            $node->has('smallest_step_turns') ? Turns::exactly($node->at('smallest_step_turns')->number(1 / 720, 2)) : Turns::fromFlats(1),
-            $node->has('access') ? self::access($node->at('access')) : AdjusterAccess::of(0.0, null, 'none'),
-            $node->optionalString('lock', 60) ?? 'lock nut',
-            $node->has('lock_torque_nm') ? $node->at('lock_torque_nm')->number(0, 500) : null,
-        ));
+            $node->has('healthy_mm') ? self::range($node->at('healthy_mm'), static fn (float $mm): Steps => Steps::nearest($mm / $pitch->mm)) : null,
+            match (true) {
+                $node->has('smallest_step_turns') => Steps::exactly($node->at('smallest_step_turns')->number(1 / 720, 2)),
+                $counting->unit === StepUnit::Turn => Steps::fromFlats(1),
+                default => $counting->each,
+            },
+            self::access($node),
+            ...[...self::lock($node), $counting],
+        );
+    }
+
+    private static function stepped(Node $node, AdjusterKind $kind): Adjuster
+    {
+        $node->object(['id', 'name', 'kind', 'mm_per_step', 'travel_steps'], [...self::COMMON, ...self::OF_A_STEP]);
+        $fine = match ($kind->unit()) {
+            StepUnit::Turn => 0.125,
+            StepUnit::Millimetre => 0.5,
+            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth, StepUnit::Click, StepUnit::Bevel => 1.0,
+        };
+
+        return SteppedAdjuster::of(
+            $node->at('id')->id(),
+            $node->at('name')->string(60),
+            $kind,
+            $node->at('mm_per_step')->number(0.01, 100),
+            $node->has('knowledge') ? $node->at('knowledge')->enum(Knowledge::class) : Knowledge::Drawn,
+            $node->has('sense') ? $node->at('sense')->enum(Sense::class) : $kind->usualSense(),
+            self::range($node->at('travel_steps'), Steps::exactly(...)),
+            $node->has('healthy_steps') ? self::range($node->at('healthy_steps'), Steps::exactly(...)) : null,
+            Steps::exactly($node->has('smallest_step') ? $node->at('smallest_step')->number(1 / 720, 10) : $fine),
+            self::access($node),
+            ...self::lock($node),
+        );
+    }
+
+    /** @return array{string, float|null} */
+    private static function lock(Node $node): array
+    {
+        return [$node->optionalString('lock', 60) ?? 'lock nut', $node->has('lock_torque_nm') ? $node->at('lock_torque_nm')->number(0, 500) : null];
+    }
+
+    private static function counting(Node $node): Counting
+    {
+        if ($node->has('clicks_per_turn') && $node->has('bevels_per_turn')) {
+            throw BadFile::at($node->path, 'a thread counts in “clicks_per_turn” or in “bevels_per_turn”, not in both.');
+        }
+
+        return match (true) {
+            $node->has('clicks_per_turn') => Counting::toTheTurn(StepUnit::Click, $node->at('clicks_per_turn')->integer(1, 720)),
+            $node->has('bevels_per_turn') => Counting::toTheTurn(StepUnit::Bevel, $node->at('bevels_per_turn')->integer(1, 720)),
+            default => Counting::turns(),
+        };
     }
 
     private static function pitch(Node $node): ThreadPitch
@@ -123,17 +198,21 @@ final readonly class RunCodec
             : ThreadPitch::entered($node->at('pitch_mm')->number(0.01, 10)));
     }
 
-    private static function healthy(Node $node, ThreadPitch $pitch): TurnRange
+    /** @param  callable(float): Steps  $steps */
+    private static function range(Node $node, callable $steps): StepRange
     {
         $node->object(['from', 'to']);
-        $turns = static fn (string $key): Turns => Turns::nearest($node->at($key)->number(0, self::MOST_TRAVEL_MM) / $pitch->mm);
+        $at = static fn (string $key): Steps => $steps($node->at($key)->number(0, self::MOST_TRAVEL_MM));
 
-        return $node->making(static fn (): TurnRange => TurnRange::between($turns('from'), $turns('to')));
+        return $node->making(static fn (): StepRange => StepRange::between($at('from'), $at('to')));
     }
 
-    private static function access(Node $node): AdjusterAccess
+    private static function access(Node $adjuster): AdjusterAccess
     {
-        $node->object(['minutes'], ['cover', 'tools']);
+        if (! $adjuster->has('access')) {
+            return AdjusterAccess::of(0.0, null, 'none');
+        }
+        $node = $adjuster->at('access')->object(['minutes'], ['cover', 'tools']);
 
         return AdjusterAccess::of($node->at('minutes')->number(0, 600), $node->optionalString('cover', 60), $node->optionalString('tools', 100) ?? 'none');
     }

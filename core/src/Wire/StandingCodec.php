@@ -12,14 +12,14 @@ use VividPull\Core\Measurement\Calibration;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 
 /** What history hands to a job, to and from the wire. */
 final readonly class StandingCodec
 {
     public static function decode(Node $node): Standing
     {
-        $node->object(['shelf'], ['positions_turns', 'taught', 'pooled', 'tag']);
+        $node->object(['shelf'], ['positions_steps', 'taught', 'pooled', 'tag']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -27,7 +27,7 @@ final readonly class StandingCodec
         }
 
         return new Standing(
-            $node->has('positions_turns') ? self::positions($node->at('positions_turns')) : [],
+            $node->has('positions_steps') ? self::positions($node->at('positions_steps')) : [],
             $node->has('taught') ? self::taught($node->at('taught')) : [],
             $shelf,
             $node->has('pooled') ? self::pooled($node->at('pooled')) : [],
@@ -39,7 +39,7 @@ final readonly class StandingCodec
     public static function encode(Standing $standing): array
     {
         return [
-            'positions_turns' => (object) array_map(static fn (?Turns $at): ?float => $at?->toFloat(), $standing->positions),
+            'positions_steps' => (object) array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $standing->positions),
             'taught' => (object) array_map(static fn (RatioPrior $prior): array => ['ln_ratio' => $prior->ln, 'spread' => $prior->spread], $standing->taught),
             'shelf' => array_map(self::encodeInstrument(...), array_values($standing->shelf)),
             'pooled' => array_map(static fn (string $key, Repeatability $r): array => [
@@ -69,11 +69,11 @@ final readonly class StandingCodec
         ];
     }
 
-    /** @return array<string, Turns|null> */
+    /** @return array<string, Steps|null> */
     private static function positions(Node $node): array
     {
-        return array_map(static fn (Node $at): ?Turns => $at->value === null ? null
-            : $at->making(static fn (): Turns => Turns::exactly($at->number(0, 1000))), $node->entries());
+        return array_map(static fn (Node $at): ?Steps => $at->value === null ? null
+            : $at->making(static fn (): Steps => Steps::exactly($at->number(0, 1000))), $node->entries());
     }
 
     /** @return array<string, RatioPrior> */

@@ -13,12 +13,16 @@ use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Planning\AdjusterAdvice;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Planning\AdjustmentPlan;
+use VividPull\Core\Planning\ChosenMode;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SpecBand;
 
 /** A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out. */
@@ -105,6 +109,9 @@ final readonly class StateCodec
             'poses' => array_map(static fn (Pose $pose): array => ['key' => $pose->value, 'label' => $pose->label()], $spec->conditions->poses),
             'policy' => $policy->value,
             'policy_label' => $policy->label(),
+            'mode' => ChosenMode::of($this->state->run, $this->state->facts)->value,
+            'parking' => ChosenMode::parking($this->state->facts)->value,
+            'like' => $this->state->facts->like?->machine,
             'rule' => $spec->rule->value,
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,
@@ -190,21 +197,33 @@ final readonly class StateCodec
         $at = $facts->positions[$id] ?? null;
         $home = $facts->home[$id] ?? null;
         $threaded = $adjuster instanceof ThreadedAdjuster ? $adjuster : null;
+        $shows = static fn (Steps $position): float => $adjuster->showing($position->minus($adjuster->travel()->from));
 
         return [
             'id' => $id,
             'name' => $adjuster->name(),
             'kind' => $adjuster->kind()->value,
             'kind_label' => $adjuster->kind()->label(),
+            'sets' => $adjuster->kind()->sets()->value,
             'thread' => $threaded?->pitch->name,
-            'pitch_mm' => $threaded?->pitch->mm,
+            'mm_per_unit' => abs($adjuster->slackGiven($adjuster->counting()->each)),
+            'unit' => $adjuster->counting()->unit->value,
+            'units' => $adjuster->counting()->unit->plural(),
+            'letters' => $adjuster->counting()->unit->letters(),
+            'outward' => $adjuster->kind()->outward(),
+            'inward' => $adjuster->kind()->inward(),
             'sense' => $adjuster->sense()->value,
-            'travel_mm' => $adjuster->threadShowing($adjuster->travel()->to),
-            'healthy_from_mm' => $adjuster->threadShowing($adjuster->healthy()->from),
-            'healthy_to_mm' => $adjuster->threadShowing($adjuster->healthy()->to),
-            'at_mm' => $at === null ? null : $adjuster->threadShowing($at),
-            'at_turns' => $at?->toFloat(),
-            'home_mm' => $home === null ? null : $adjuster->threadShowing($home),
+            'travel_mm' => $shows($adjuster->travel()->to),
+            'places' => $adjuster->counting()->unit->isWhole() && $threaded === null ? $this->places($adjuster) : [],
+            'healthy_from_mm' => $shows($adjuster->healthy()->from),
+            'healthy_to_mm' => $shows($adjuster->healthy()->to),
+            'at_mm' => $at === null ? null : $shows($at),
+            'at_say' => $at === null ? null : $adjuster->where($at),
+            'room_say' => $at === null ? null : $adjuster->room($adjuster->travel()->to->minus($at)),
+            'home_mm' => $home === null ? null : $shows($home),
+            'caution' => $adjuster->kind()->caution(),
+            'guide' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label, 'caution' => $step->caution], Guide::of($adjuster->kind())),
+            'guide_done' => count($facts->guides[$id] ?? []),
             'touched' => isset($facts->touched[$id]),
             'locked' => isset($facts->locked[$id]),
             'healthy' => $at === null || $adjuster->healthy()->contains($at),
@@ -212,8 +231,8 @@ final readonly class StateCodec
             'cover_off' => isset($facts->coversOff[$id]),
             'minutes' => $adjuster->access()->minutes,
             'tools' => $adjuster->access()->tools,
-            'lock' => $threaded?->lock,
-            'lock_torque_nm' => $threaded?->lockTorqueNm,
+            'lock' => $adjuster->lock(),
+            'lock_torque_nm' => $adjuster->lockTorqueNm(),
         ];
     }
 
@@ -275,11 +294,12 @@ final readonly class StateCodec
             'ln_ratio' => $prior->ln,
             'spread' => $prior->spread,
             'taught' => $play->hasLearned(),
-            'per_turn' => array_map(static fn (Adjuster $a): array => [
+            'per_step' => array_map(static fn (Adjuster $a): array => [
                 'adjuster' => $a->id(),
-                'mm' => $play->ratio() * $a->slackGiven(Turns::of(1)),
-                'expanded_mm' => abs(1.96 * $play->ratioDeviation() * $a->slackGiven(Turns::of(1))),
-            ], array_values($this->state->run->adjusters())),
+                'unit' => $a->counting()->unit->value,
+                'mm' => $play->ratio() * $a->slackGiven($a->counting()->each),
+                'expanded_mm' => abs(1.96 * $play->ratioDeviation() * $a->slackGiven($a->counting()->each)),
+            ], array_values($this->state->run->playAdjusters())),
         ];
     }
 
@@ -294,31 +314,56 @@ final readonly class StateCodec
             'recommended' => $next->recommended,
             'target_mm' => $next->target,
             'options' => array_map($this->option(...), array_values($next->options)),
+            'plan' => $this->plan($next->plan),
         ];
     }
 
     /** @return array<string, mixed> */
     private function option(AdjusterAdvice $advice): array
     {
+        $adjuster = $this->state->run->adjuster($advice->adjuster);
+
         return [
             'adjuster' => $advice->adjuster,
             'kind' => $advice->kind->value,
-            'direction' => $advice->steps === null ? null : ($advice->steps->count < 0 ? 'in' : 'out'),
+            'direction' => $advice->steps === null ? null : $this->direction($adjuster, $advice->steps),
             'rotation' => $advice->steps === null ? null : $this->rotation($advice->adjuster, $advice->steps)?->value,
-            'seen_from' => $this->state->run->adjuster($advice->adjuster)?->kind()->seenFrom() ?? '',
-            'say' => $advice->steps?->say(),
-            'turns' => $advice->steps?->toFloat(),
+            'seen_from' => $adjuster?->kind()->seenFrom() ?? '',
+            'say' => $advice->steps === null ? null : $adjuster?->counting()->say($advice->steps),
+            'steps' => $advice->steps?->toFloat(),
+            'grows_mm' => $advice->steps === null ? null : $adjuster?->showing($advice->steps),
             'expected_mm' => $advice->expected === null ? null : max(0.0, $advice->expected),
             'low_mm' => $advice->low,
             'high_mm' => $advice->high,
             'chance' => $advice->chance,
-            'thread_left_mm' => $advice->threadLeft,
+            'room_say' => $advice->roomLeft,
             'healthy_after' => $advice->healthyAfter,
             'sentence' => $advice->sentence,
         ];
     }
 
-    private function rotation(string $adjuster, Turns $steps): ?Rotation
+    private function direction(?Adjuster $adjuster, Steps $steps): ?string
+    {
+        return $steps->count < 0 ? $adjuster?->kind()->inward() : $adjuster?->kind()->outward();
+    }
+
+    /** @return array<string, mixed>|null */
+    private function plan(?AdjustmentPlan $plan): ?array
+    {
+        return $plan === null ? null : [
+            'steps' => array_map($this->option(...), $plan->steps),
+            'why' => $plan->why,
+            'runner_up' => $plan->runnerUp,
+        ];
+    }
+
+    /** @return list<float> the rungs, holes or teeth there are, from the first */
+    private function places(Adjuster $adjuster): array
+    {
+        return array_map(static fn (int $count): float => $count / Steps::PER_TURN, range($adjuster->travel()->from->count, $adjuster->travel()->to->count, $adjuster->smallestStep()->count));
+    }
+
+    private function rotation(string $adjuster, Steps $steps): ?Rotation
     {
         $out = $this->state->run->adjuster($adjuster)?->kind()->rotationOut();
 
@@ -332,7 +377,8 @@ final readonly class StateCodec
         foreach ($this->state->wayHome() as $id => $steps) {
             $adjuster = $this->state->run->adjuster($id);
             if ($adjuster !== null && $steps?->isNone() !== true) {
-                $way[] = ['adjuster' => $id, 'name' => $adjuster->name(), 'say' => $steps === null ? null : $adjuster->say($steps), 'turns' => $steps?->toFloat()];
+                $way[] = ['adjuster' => $id, 'name' => $adjuster->name(), 'say' => $steps === null ? null : $adjuster->say($steps),
+                    'body' => $steps === null ? null : ['adjuster' => $id, $adjuster->counting()->unit->turns() ? 'turns' : 'steps' => $steps->toFloat()]];
             }
         }
 

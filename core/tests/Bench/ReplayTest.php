@@ -9,7 +9,7 @@ use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\Log;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Measurement\VerdictKind;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\Chance;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\StateCodec;
@@ -48,18 +48,18 @@ final class ReplayTest extends TestCase
     public function test_positions_follow_the_moves_and_home_stays(): void
     {
         $job = TestJob::clutch()->ready()->line('+1t2f', 'in_band')->line('-3f', 'in_band');
-        self::assertSame(Turns::of(2)->count + Turns::fromFlats(5)->count, $job->state->facts->positions['perch']?->count);
-        self::assertSame(Turns::fromFlats(-5)->count, $job->state->wayHome()['perch']?->count);
+        self::assertSame(Steps::of(2)->count + Steps::fromFlats(5)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::fromFlats(-5)->count, $job->state->wayHome()['perch']?->count);
     }
 
     public function test_a_thread_measured_before_any_move_is_the_home_mark(): void
     {
         $job = TestJob::clutch();
         $job->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 3.125]);
-        self::assertSame(Turns::exactly(2.5)->count, $job->state->facts->home['perch']?->count);
+        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->home['perch']?->count);
         $job->line('+1t', 'in_band')->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 4.0]);
-        self::assertSame(Turns::exactly(2.5)->count, $job->state->facts->home['perch']->count, 'a later one only corrects where it stands');
-        self::assertSame(Turns::exactly(3.2)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->home['perch']->count, 'a later one only corrects where it stands');
+        self::assertSame(Steps::exactly(3.2)->count, $job->state->facts->positions['perch']?->count);
     }
 
     public function test_answers_before_a_move_are_due_again_after_it(): void
@@ -89,7 +89,7 @@ final class ReplayTest extends TestCase
         self::assertCount(1, $job->state->beliefs->surprises, '1 turn cannot have done that');
         $job->entry('amend', ['entry' => $move, 'kind' => 'move', 'body' => ['adjuster' => 'perch', 'turns' => 1.5], 'reason' => 'it was one and a half']);
         self::assertSame([], $job->state->beliefs->surprises);
-        self::assertSame(Turns::exactly(3.5)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::exactly(3.5)->count, $job->state->facts->positions['perch']?->count);
     }
 
     public function test_a_replay_equals_the_replay_of_its_prefix_and_the_rest(): void

@@ -7,7 +7,7 @@ namespace VividPull\Core\Tests\Planning;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Planning\AdviceKind;
 use VividPull\Core\Planning\PlanKind;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** A cable that was found taut: slack first, then a reading. */
@@ -18,15 +18,15 @@ final class SlackeningTest extends TestCase
         $options = TestJob::clutch(standing: TestJob::standing(['perch' => 6.0, 'bracket' => 6.0]))->ready()->read(0, 0, 0)->state->next()->options;
         // 15 mm at 3.4737 × 1.25 mm a turn: 3.45 turns, so 3 turns and 3 flats in.
         self::assertSame(AdviceKind::GiveSlack, $options['perch']->kind);
-        self::assertSame(-Turns::of(3, 3)->count, $options['perch']->steps?->count);
+        self::assertSame(-Steps::of(3, 3)->count, $options['perch']->steps?->count);
         self::assertNull($options['perch']->expected, 'a taut cable says nothing about how taut it is');
     }
 
     public function test_it_gives_no_more_than_the_thread_has(): void
     {
         $options = TestJob::clutch(standing: TestJob::standing(['perch' => 2.0, 'bracket' => 6.0]))->ready()->read(0, 0, 0)->state->next()->options;
-        self::assertSame(-Turns::of(2)->count, $options['perch']->steps?->count);
-        self::assertSame(0.0, $options['perch']->threadLeft);
+        self::assertSame(-Steps::of(2)->count, $options['perch']->steps?->count);
+        self::assertSame('0.0 mm of thread', $options['perch']->roomLeft);
     }
 
     public function test_one_turn_at_most_where_the_position_is_unknown(): void
@@ -35,7 +35,7 @@ final class SlackeningTest extends TestCase
         while (($item = $job->state->progress->asks()) !== null && $item->key !== 'thread:perch') {
             $job->line($item->key === 'condition' ? 'cold' : 'ok');
         }
-        self::assertSame(-Turns::PER_TURN, $job->read(0, 0, 0)->state->next()->options['perch']->steps?->count);
+        self::assertSame(-Steps::PER_TURN, $job->read(0, 0, 0)->state->next()->options['perch']->steps?->count);
     }
 
     public function test_with_no_thread_left_to_give_it_says_so(): void

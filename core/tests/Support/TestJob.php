@@ -128,7 +128,7 @@ final class TestJob
      */
     public static function standing(array $positions = ['perch' => 2.0, 'bracket' => 6.0]): array
     {
-        return ['positions_turns' => $positions, 'shelf' => [
+        return ['positions_steps' => $positions, 'shelf' => [
             ['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300],
             ['id' => 'caliper', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150,
                 'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => '2027-01-01']],

@@ -16,7 +16,7 @@ use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Measurement\DecisionRule;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\EntryCodec;
@@ -50,7 +50,7 @@ final class CodecsTest extends TestCase
         ]));
         $again = StandingCodec::decode(Node::fromJson((string) json_encode(StandingCodec::encode($standing))));
         self::assertEquals($standing, $again);
-        self::assertSame(Turns::exactly(2.5)->count, $again->positions['perch']?->count);
+        self::assertSame(Steps::exactly(2.5)->count, $again->positions['perch']?->count);
         self::assertNull($again->positions['bracket']);
     }
 
@@ -93,10 +93,10 @@ final class CodecsTest extends TestCase
     {
         $move = self::body('move', ['adjuster' => 'perch', 'turns' => 1, 'flats' => -2]);
         self::assertInstanceOf(Moved::class, $move);
-        self::assertSame(Turns::fromFlats(4)->count, $move->steps?->count);
+        self::assertSame(Steps::fromFlats(4)->count, $move->steps?->count);
         $thread = self::body('thread', ['adjuster' => 'perch', 'flats' => 9]);
         self::assertInstanceOf(ThreadNoted::class, $thread);
-        self::assertSame(Turns::fromFlats(9)->count, $thread->position->count);
+        self::assertSame(Steps::fromFlats(9)->count, $thread->position->count);
         $uncounted = self::body('move', ['adjuster' => 'perch', 'uncounted' => true]);
         self::assertInstanceOf(Moved::class, $uncounted);
         self::assertNull($uncounted->steps);

@@ -7,7 +7,7 @@ namespace VividPull\Core\Tests\Wire;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Wire\Node;
 
@@ -54,7 +54,7 @@ final class NodeTest extends TestCase
         yield 'more than fit' => ['[1, 2, 3]', static fn (Node $n): array => $n->items(2), '$: '];
         yield 'an id of digits' => ['"12"', static fn (Node $n): string => $n->id(), '$: an id of digits only is a number; begin “12” with a letter.'];
         yield 'a name of digits' => ['{"12": 1, "x": 2}', static fn (Node $n): array => $n->entries(), '$: the key “12” is a number; names begin with a letter.'];
-        yield 'what the core refuses, with the path before it' => ['0.1234', static fn (Node $n): mixed => $n->making(static fn (): Turns => Turns::exactly($n->number(0, 1))), '$: '];
+        yield 'what the core refuses, with the path before it' => ['0.1234', static fn (Node $n): mixed => $n->making(static fn (): Steps => Steps::exactly($n->number(0, 1))), '$: '];
     }
 
     /** @param  callable(Node): mixed  $read */

@@ -15,7 +15,7 @@ final class StateCodecTest extends TestCase
     public function test_every_figure_carries_its_unit_in_its_key(): void
     {
         $adjuster = self::state(TestJob::clutch()->ready())['adjusters'][0];
-        self::assertSame(['M8 × 1.25', 1.25, 11.0, 2.5], [$adjuster['thread'], $adjuster['pitch_mm'], $adjuster['travel_mm'], $adjuster['at_mm']]);
+        self::assertSame(['M8 × 1.25', 1.25, 11.0, 2.5], [$adjuster['thread'], $adjuster['mm_per_unit'], $adjuster['travel_mm'], $adjuster['at_mm']]);
         self::assertSame([0.0, 5.5], [$adjuster['healthy_from_mm'], $adjuster['healthy_to_mm']]);
     }
 
@@ -63,8 +63,8 @@ final class StateCodecTest extends TestCase
     {
         $learned = self::state(TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->read(21, 21, 20.5))['learned'];
         self::assertTrue($learned['taught']);
-        self::assertEqualsWithDelta(-1.25 * $learned['ratio'], $learned['per_turn'][0]['mm'], 1e-12);
-        self::assertEqualsWithDelta(1.96 * 1.25 * $learned['ratio_deviation'], $learned['per_turn'][0]['expanded_mm'], 1e-12);
+        self::assertEqualsWithDelta(-1.25 * $learned['ratio'], $learned['per_step'][0]['mm'], 1e-12);
+        self::assertEqualsWithDelta(1.96 * 1.25 * $learned['ratio_deviation'], $learned['per_step'][0]['expanded_mm'], 1e-12);
     }
 
     public function test_the_way_home_leads_back(): void

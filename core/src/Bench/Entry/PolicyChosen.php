@@ -6,18 +6,36 @@ namespace VividPull\Core\Bench\Entry;
 
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SetLike;
+use VividPull\Core\Spec\SettingMode;
 
-/** Where in the band to aim from here on. */
+/** How to set it from here on: where in the band to aim, how far the work goes, where to park. Null leaves a thing as it was. */
 final readonly class PolicyChosen extends Entry
 {
-    public function __construct(Stamp $stamp, public Policy $policy)
-    {
+    public function __construct(
+        Stamp $stamp,
+        public ?Policy $policy,
+        public ?SettingMode $mode = null,
+        public ?Parking $parking = null,
+        public ?SetLike $like = null,
+    ) {
         parent::__construct($stamp);
     }
 
     public function kind(): EntryKind
     {
         return EntryKind::Policy;
+    }
+
+    public function say(): string
+    {
+        return implode('. ', array_filter([
+            $this->policy === null ? null : 'Aim for '.$this->policy->label(),
+            $this->like === null ? null : "Set like {$this->like->machine}: ".number_format($this->like->mm, 1, '.', '').' mm',
+            $this->mode === null ? null : 'Work as '.$this->mode->label(),
+            $this->parking === null ? null : 'Park at '.$this->parking->label(),
+        ], is_string(...)));
     }
 }

@@ -6,12 +6,12 @@ namespace VividPull\Core\Bench\Entry;
 
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
-use VividPull\Core\Quantity\Turns;
+use VividPull\Core\Quantity\Steps;
 
 /** The thread that shows at an adjuster, as measured: its position out from fully in. */
 final readonly class ThreadNoted extends Entry
 {
-    public function __construct(Stamp $stamp, public string $adjuster, public Turns $position)
+    public function __construct(Stamp $stamp, public string $adjuster, public Steps $position)
     {
         parent::__construct($stamp);
     }

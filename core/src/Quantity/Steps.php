@@ -9,7 +9,7 @@ use VividPull\Core\Errors\OutOfRange;
 /**
  * An exact amount of turning, counted in 720ths of a turn so that flats (a sixth) and eighths are whole. Out is positive.
  */
-final readonly class Turns
+final readonly class Steps
 {
     public const PER_TURN = 720;
 

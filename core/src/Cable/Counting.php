@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
+
+/** How the steps of one adjuster are counted: in turns and flats, so many clicks to the turn, rungs, holes, millimetres. */
+final readonly class Counting
+{
+    private function __construct(public StepUnit $unit, public Steps $each) {}
+
+    public static function turns(): self
+    {
+        return new self(StepUnit::Turn, Steps::of(1));
+    }
+
+    /**
+     * Clicks or bevels of a thread.
+     *
+     * @throws OutOfRange If that many to the turn are no whole count of 720ths.
+     */
+    public static function toTheTurn(StepUnit $unit, int $count): self
+    {
+        if ($count < 1 || Steps::PER_TURN % $count !== 0) {
+            throw OutOfRange::finerThanTurns(1 / max(1, $count));
+        }
+
+        return new self($unit, Steps::fromCount(intdiv(Steps::PER_TURN, $count)));
+    }
+
+    /** Steps that are no turning: a rung, a hole, a millimetre of slot. */
+    public static function inSteps(StepUnit $unit): self
+    {
+        return new self($unit, Steps::of(1));
+    }
+
+    public function steps(float $number): Steps
+    {
+        return Steps::exactly($number * $this->each->toFloat());
+    }
+
+    /** Whether an adjuster that counts so can be moved by just this much. */
+    public function canCount(Steps $steps): bool
+    {
+        return ! $this->unit->isWhole() || $steps->count % $this->each->count === 0;
+    }
+
+    /** The amount as it is said, without direction: `1 turn and 2 flats`, `3 clicks`, `2.5 mm`. */
+    public function say(Steps $steps): string
+    {
+        if ($this->unit === StepUnit::Turn) {
+            return $steps->say();
+        }
+        $number = abs($steps->count) / $this->each->count;
+
+        return self::figure($number).' '.($number > 1 ? $this->unit->plural() : $this->unit->value);
+    }
+
+    /** How a move of it is typed, for a sentence that says so. */
+    public function example(): string
+    {
+        return $this->unit === StepUnit::Turn ? 'turns and flats: +1t, -2f or +1t2f' : "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}";
+    }
+
+    private static function figure(float $number): string
+    {
+        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+/** What an adjuster sets. Only play is planned; the rest is done in its own order, or not at all. */
+enum Sets: string
+{
+    case Play = 'play';
+    case Mechanism = 'mechanism';
+    case Speed = 'speed';
+    case Nothing = 'nothing';
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Steps;
+
+/** Positions from one to another, both included, counted out from fully in. */
+final readonly class StepRange
+{
+    private function __construct(public Steps $from, public Steps $to) {}
+
+    /** @throws OutOfRange If the range runs backward. */
+    public static function between(Steps $from, Steps $to): self
+    {
+        if ($to->count < $from->count) {
+            throw OutOfRange::positive('The length of a range of turns', $to->minus($from)->toFloat());
+        }
+
+        return new self($from, $to);
+    }
+
+    /** Whether one position lies nearer to the range than the other. */
+    public function isNearer(Steps $one, ?Steps $other): bool
+    {
+        return $other !== null && $this->away($one) < $this->away($other);
+    }
+
+    private function away(Steps $position): int
+    {
+        return max(0, $this->from->count - $position->count, $position->count - $this->to->count);
+    }
+
+    public function contains(Steps $position): bool
+    {
+        return $position->count >= $this->from->count && $position->count <= $this->to->count;
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
+
+/**
+ * A cam screw, rung clamp, slotted bracket, pinch clamp or row of hook holes: an adjuster whose step is no thread's
+ * pitch. What a step moves is written down as well as it is known, and the machine teaches the rest.
+ */
+final readonly class SteppedAdjuster implements Adjuster
+{
+    private function __construct(
+        private string $id,
+        private string $name,
+        private AdjusterKind $kind,
+        private float $mmPerStep,
+        private Knowledge $knowledge,
+        private Sense $sense,
+        private StepRange $travel,
+        private StepRange $healthy,
+        private Steps $smallestStep,
+        private AdjusterAccess $access,
+        private string $lock,
+        private ?float $lockTorqueNm,
+    ) {}
+
+    /**
+     * @param  float  $mmPerStep  conduit moved, or wire pulled, by one step
+     * @param  StepRange|null  $healthy  null where the whole travel is
+     *
+     * @throws OutOfRange If a step moves nothing.
+     */
+    public static function of(
+        string $id,
+        string $name,
+        AdjusterKind $kind,
+        float $mmPerStep,
+        Knowledge $knowledge,
+        Sense $sense,
+        StepRange $travel,
+        ?StepRange $healthy,
+        Steps $smallestStep,
+        AdjusterAccess $access,
+        string $lock,
+        ?float $lockTorqueNm,
+    ): self {
+        if (! ($mmPerStep > 0.0)) {
+            throw OutOfRange::positive('What one step moves, in mm,', $mmPerStep);
+        }
+
+        return new self($id, $name, $kind, $mmPerStep, $knowledge, $sense, $travel, $healthy ?? $travel, $smallestStep, $access, $lock, $lockTorqueNm);
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function kind(): AdjusterKind
+    {
+        return $this->kind;
+    }
+
+    public function counting(): Counting
+    {
+        return Counting::inSteps($this->kind->unit());
+    }
+
+    public function travel(): StepRange
+    {
+        return $this->travel;
+    }
+
+    public function healthy(): StepRange
+    {
+        return $this->healthy;
+    }
+
+    public function smallestStep(): Steps
+    {
+        return $this->smallestStep;
+    }
+
+    public function access(): AdjusterAccess
+    {
+        return $this->access;
+    }
+
+    public function sense(): Sense
+    {
+        return $this->sense;
+    }
+
+    public function lock(): string
+    {
+        return $this->lock;
+    }
+
+    public function lockTorqueNm(): ?float
+    {
+        return $this->lockTorqueNm;
+    }
+
+    public function stepKnowledge(): Knowledge
+    {
+        return $this->knowledge;
+    }
+
+    public function slackGiven(Steps $steps): float
+    {
+        return -$this->sense->sign() * $this->mmPerStep * $steps->toFloat();
+    }
+
+    public function showing(Steps $position): float
+    {
+        return $this->mmPerStep * $position->toFloat();
+    }
+
+    public function where(Steps $position): string
+    {
+        return match ($this->kind->unit()) {
+            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind->unit()->value.' '.self::figure($position->toFloat()),
+            StepUnit::Millimetre => self::figure($position->toFloat()).' mm along',
+            StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its stop',
+        };
+    }
+
+    public function room(Steps $steps): string
+    {
+        return $this->counting()->say($steps).match ($this->kind) {
+            AdjusterKind::SlottedBracket => ' of slot',
+            AdjusterKind::PinchClamp => ' of wire',
+            AdjusterKind::CamScrew => ' of cam',
+            default => '',
+        };
+    }
+
+    /** One step of what has few of them, three millimetres of what slides, a quarter turn of a cam (ours). */
+    public function usualReserve(): Steps
+    {
+        return match ($this->kind->unit()) {
+            StepUnit::Millimetre => Steps::of(3),
+            StepUnit::Turn => Steps::exactly(0.25),
+            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth, StepUnit::Click, StepUnit::Bevel => Steps::of(1),
+        };
+    }
+
+    public function say(Steps $steps): string
+    {
+        return $this->counting()->say($steps).' '.($steps->count < 0 ? $this->kind->inward() : $this->kind->outward());
+    }
+
+    private static function figure(float $number): string
+    {
+        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Spec\SettingMode;
+
+/** The moves that bring the control right, in the order in which they are made, and why these. */
+final readonly class AdjustmentPlan
+{
+    /** @param  non-empty-list<AdjusterAdvice>  $steps  each with the reading to expect after it and those before */
+    public function __construct(
+        public array $steps,
+        public SettingMode $mode,
+        public ?string $why,
+        /** The best plan that turns other adjusters; null where there is none. */
+        public ?string $runnerUp,
+    ) {}
+}

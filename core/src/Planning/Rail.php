@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\StepRange;
+use VividPull\Core\Family\Drift;
+use VividPull\Core\Quantity\Steps;
+
+/** One adjuster as a plan sees it: the places it could be brought to, and what each of them costs. */
+final readonly class Rail
+{
+    /**
+     * @param  list<Stretch>  $stretches  all places, in order, those that cost alike put together
+     * @param  float  $slack  mm of conduit given by one step
+     */
+    private function __construct(public Adjuster $adjuster, public float $slack, public int $step, public array $stretches) {}
+
+    /**
+     * @param  StepRange|null  $parking  where it is to be left; null where that does not matter
+     * @param  StepRange|null  $within  the only places allowed; null for its whole travel
+     */
+    public static function of(Adjuster $adjuster, ?Steps $at, bool $coverOff, Drift $drift, ?StepRange $parking, ?StepRange $within = null): self
+    {
+        $step = $adjuster->smallestStep()->count;
+        $slack = $adjuster->slackGiven($adjuster->smallestStep());
+        $minutes = $coverOff ? 0.0 : $adjuster->access()->minutes;
+        $stretches = [];
+        foreach (self::places($adjuster, $at, $step, $within) as $n) {
+            $to = $at?->plus(Steps::fromCount($n * $step));
+            $here = new Stretch(
+                $n,
+                $n,
+                (int) (($to === null && $n !== 0) || ($to !== null && ! $adjuster->healthy()->contains($to))),
+                (int) (self::usesReserve($adjuster, $n, $drift) && ($to === null || ! self::hasReserve($adjuster, $to, $drift))),
+                $parking === null ? 0 : ($to === null ? Steps::PER_TURN : self::away($to, $parking)),
+                $n === 0 ? 0.0 : $minutes,
+                (int) ($n !== 0),
+            );
+            $last = $stretches === [] ? null : $stretches[count($stretches) - 1];
+            if ($last !== null && $last->to === $n - 1 && $last->costsLike($here)) {
+                $stretches[count($stretches) - 1] = $last->upTo($n);
+            } else {
+                $stretches[] = $here;
+            }
+        }
+
+        return new self($adjuster, $slack, $step, $stretches);
+    }
+
+    /** All its places together, whatever they cost. */
+    public function whole(): Stretch
+    {
+        return new Stretch($this->stretches[0]->from, $this->stretches[count($this->stretches) - 1]->to, 0, 0, 0, 0.0, 1);
+    }
+
+    /** @return list<int> whole steps, from the furthest in to the furthest out; at most one unit where it is unknown */
+    private static function places(Adjuster $adjuster, ?Steps $at, int $step, ?StepRange $within): array
+    {
+        if ($at === null) {
+            return $within === null ? range(-intdiv(Steps::PER_TURN, $step), intdiv(Steps::PER_TURN, $step)) : [];
+        }
+        $travel = $within ?? $adjuster->travel();
+        $from = (int) ceil(($travel->from->count - $at->count) / $step);
+        $to = (int) floor(($travel->to->count - $at->count) / $step);
+        $places = $from <= $to ? range($from, $to) : [];
+        if ($within === null && ! in_array(0, $places, true)) {
+            // Staying where it is is always a choice, even where it stands outside its travel.
+            $places[] = 0;
+            sort($places);
+        }
+
+        return $places;
+    }
+
+    /** Whether a move eats into the room that is kept for the way this control drifts. */
+    private static function usesReserve(Adjuster $adjuster, int $n, Drift $drift): bool
+    {
+        return self::driftsOutward($adjuster, $drift) ? $n > 0 : $n < 0;
+    }
+
+    /** Three turns of a thread, where the control's own drift is not known. */
+    private static function hasReserve(Adjuster $adjuster, Steps $to, Drift $drift): bool
+    {
+        $room = self::driftsOutward($adjuster, $drift) ? $adjuster->travel()->to->count - $to->count : $to->count - $adjuster->travel()->from->count;
+
+        return $room >= $adjuster->usualReserve()->count;
+    }
+
+    private static function driftsOutward(Adjuster $adjuster, Drift $drift): bool
+    {
+        return ($drift === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
+    }
+
+    private static function away(Steps $at, StepRange $parking): int
+    {
+        return max(0, $parking->from->count - $at->count, $at->count - $parking->to->count);
+    }
+}

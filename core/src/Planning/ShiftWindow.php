@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Learning\TaughtPlay;
+use VividPull\Core\Spec\SpecBand;
+
+/**
+ * Which total shifts of slack would do, in mm of conduit, whichever adjusters give them.
+ *
+ * A shift does when the next reading would then be called inside with at least 95 % chance; where no shift within reach
+ * is that sure, those within 0.02 of the best do (and of a small best, those with four fifths of it), so long as they bring
+ * the expected reading inside. The first move of
+ * a job may pass the far edge with at most 5 % chance. The chance has one peak along the shift.
+ */
+final class ShiftWindow
+{
+    public const SURE = 0.95;
+
+    private const NEAR_BEST = 0.02;
+
+    private const SHARE_OF_BEST = 0.8;
+
+    private const OVERSHOOT = 0.05;
+
+    private const HALVINGS = 8;
+
+    /** Worked out once, since every adjuster and every plan asks for it. */
+    private ?float $peak = null;
+
+    /** @var array<string, array{float, float}> */
+    private array $about = [];
+
+    /** @param  array{float, float}|null  $accepted  readings that would be called inside; null where none would be */
+    public function __construct(
+        public readonly TaughtPlay $play,
+        public readonly SpecBand $band,
+        private readonly ?array $accepted,
+        public readonly float $noise,
+        public readonly ?float $target,
+        private readonly bool $first,
+    ) {}
+
+    public function expected(float $shift): float
+    {
+        return $this->play->expected($shift);
+    }
+
+    /** Chance that the next reading would be called inside after this shift. */
+    public function chance(float $shift): float
+    {
+        [$from, $to] = $this->aimedAt();
+        $mean = $this->play->expected($shift);
+        $reach = 6 * $this->play->deviation($shift, $this->noise);
+        if ($mean + $reach < $from || $mean - $reach > $to) {
+            return 0.0;
+        }
+
+        return $this->play->chanceBetween($from, $to, $shift, $this->noise);
+    }
+
+    /** Whether the first move of a job may go so far. */
+    public function allows(float $shift): bool
+    {
+        return ! $this->first || $this->overshoot($shift) <= self::OVERSHOOT;
+    }
+
+    /** Whether a shift that is less than sure is worth making at all: a first move must at least lead towards the band. */
+    public function isWorth(float $shift): bool
+    {
+        $then = $this->play->expected($shift);
+        $now = abs($this->band->beyond($this->play->expected(0.0)));
+
+        return $this->band->contains($then) || ($this->first && abs($this->band->beyond($then)) < $now);
+    }
+
+    /** @return array{float, float} the shifts among which those are that are worth making */
+    public function worthRange(): array
+    {
+        $now = $this->play->expected(0.0);
+        $beside = $this->first ? abs($this->band->beyond($now)) : 0.0;
+        $at = fn (float $mm): float => ($mm - $now) / $this->play->ratio();
+
+        return [$at($this->band->floor() - $beside) - 1e-9, $this->band->high === null ? INF : $at($this->band->high + $beside) + 1e-9];
+    }
+
+    /** Distance from the target in mm; with no high edge, the size of the move itself, so that the smallest good one wins. */
+    public function distance(float $shift): float
+    {
+        return $this->target === null ? abs($shift) : abs($this->play->expected($shift) - $this->target);
+    }
+
+    /** The shift at which the distance is nothing. */
+    public function aim(): float
+    {
+        return $this->target === null ? 0.0 : ($this->target - $this->play->expected(0.0)) / $this->play->ratio();
+    }
+
+    /** Where the chance is highest, among the shifts that are allowed. */
+    public function peak(): float
+    {
+        return $this->peak ??= $this->findPeak();
+    }
+
+    /**
+     * The shifts about the peak whose chance is at least this high, a hair too wide at either end.
+     *
+     * @return array{float, float}
+     */
+    public function about(float $peak, float $chance): array
+    {
+        return $this->about["{$peak} {$chance}"] ??= [$this->edge($peak, -1.0, $chance), $this->edge($peak, 1.0, $chance)];
+    }
+
+    /** The least chance that counts as good as the best one. */
+    public static function nearBest(float $best): float
+    {
+        return max($best - self::NEAR_BEST, self::SHARE_OF_BEST * $best);
+    }
+
+    public function does(float $shift, float $chance): bool
+    {
+        return $this->allows($shift) && $this->chance($shift) >= $chance;
+    }
+
+    private function findPeak(): float
+    {
+        [$from, $to] = $this->aimedAt();
+        $now = $this->play->expected(0.0);
+        $high = is_infinite($to) ? $from + 20 * $this->play->deviation(0.0, $this->noise) : $to;
+        [$a, $b] = [($from - $now) / $this->play->ratio(), ($high - $now) / $this->play->ratio()];
+        $middle = ($a + $b) / 2;
+        if (! $this->allows($middle)) {
+            [$a, $b] = [0.0, $this->furthestAllowed($middle)];
+        } elseif ($this->chance($middle) >= self::SURE) {
+            return $middle;
+        }
+        for ($i = 0; $i < 3 * self::HALVINGS; $i++) {
+            [$one, $other] = [$a + ($b - $a) / 3, $b - ($b - $a) / 3];
+            // Far out the chance is nothing on either side; the peak lies towards the middle of the band.
+            $rises = [$this->chance($one), -abs($one - $middle)] <=> [$this->chance($other), -abs($other - $middle)];
+            $rises < 0 ? $a = $one : $b = $other;
+
+        }
+
+        return ($a + $b) / 2;
+    }
+
+    /** How far a first move may go towards a shift that is too far for it. */
+    private function furthestAllowed(float $tooFar): float
+    {
+        $allowed = 0.0;
+        for ($i = 0; $i < 3 * self::HALVINGS; $i++) {
+            $middle = ($allowed + $tooFar) / 2;
+            $this->allows($middle) ? $allowed = $middle : $tooFar = $middle;
+        }
+
+        return $allowed;
+    }
+
+    private function edge(float $peak, float $way, float $chance): float
+    {
+        $step = max(0.5, 2 * $this->play->deviation(0.0, $this->noise) / $this->play->ratio());
+        $good = $peak;
+        $bad = $peak + $way * $step;
+        for ($i = 0; $i < 24 && $this->does($bad, $chance); $i++) {
+            $good = $bad;
+            $bad = $peak + $way * ($step *= 2);
+        }
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $middle = ($good + $bad) / 2;
+            $this->does($middle, $chance) ? $good = $middle : $bad = $middle;
+        }
+
+        return $bad;
+    }
+
+    private function overshoot(float $shift): float
+    {
+        $now = $this->play->expected(0.0);
+
+        return match (true) {
+            $now > $this->band->ceiling() => $this->play->chanceBetween(-INF, $this->band->floor(), $shift, 0.0),
+            $now < $this->band->floor() && $this->band->high !== null => 1 - $this->play->chanceBetween(-INF, $this->band->high, $shift, 0.0),
+            default => 0.0,
+        };
+    }
+
+    /** @return array{float, float} */
+    private function aimedAt(): array
+    {
+        return $this->accepted ?? [$this->band->floor(), $this->band->ceiling()];
+    }
+}
