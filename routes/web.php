@@ -7,6 +7,7 @@ use App\Http\Controllers\EntryController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\MachineController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShelfController;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
@@ -20,6 +21,10 @@ Route::prefix('api')->group(function (): void {
         Route::post('machines/{tag}/jobs', [JobController::class, 'store']);
         Route::get('jobs/{job}', [JobController::class, 'show']);
         Route::get('jobs/{job}/file', [JobController::class, 'file']);
+        Route::get('jobs/{job}/alike', [JobController::class, 'alike']);
+        Route::get('shelf', [ShelfController::class, 'show']);
+        Route::put('shelf/{instrument}', [ShelfController::class, 'store']);
+        Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy']);
         Route::post('jobs/{job}/entries', [EntryController::class, 'store']);
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');

@@ -9,6 +9,7 @@ use App\Models\Visit;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Measurement\Pooling;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\ClosingRecord;
 
@@ -48,6 +49,7 @@ final readonly class Closing
             'record' => ClosingRecord::of($state),
             'tag' => $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
             'positions_steps' => array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $state->facts->positions),
+            'spread' => Pooling::of($state->facts->groups),
             'taught' => $state->beliefs->play->hasLearned()
                 ? [$state->spec->aim->point->value => ['ln_ratio' => $taught->ln, 'spread' => $taught->forNextJob()->spread]]
                 : [],

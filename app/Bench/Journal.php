@@ -19,6 +19,7 @@ use VividPull\Core\Bench\Draft;
 use VividPull\Core\Bench\Entry\Amended;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Person;
@@ -71,6 +72,9 @@ final readonly class Journal
         }
         $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
+        if ($entry instanceof PolicyChosen) {
+            Alike::mustHold($job, $entry);
+        }
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;

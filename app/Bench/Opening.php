@@ -15,13 +15,20 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use VividPull\Core\Bench\ControlDrift;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */
 final readonly class Opening
 {
+    private const VISITS_OF_DRIFT = 6;
+
     /**
      * @throws Refused If the person may not log.
      * @throws Conflict If a job is open on the control already, or the id stands for another job.
@@ -75,12 +82,39 @@ final readonly class Opening
     private function standing(Control $control): array
     {
         $summary = $control->summary ?? [];
+        $shelf = Instrument::onTheShelf();
 
         return [
-            'positions_steps' => $summary['positions_steps'] ?? [],
+            'positions_steps' => $summary['positions_steps'] ?? $summary['positions_turns'] ?? [],
             'taught' => $summary['taught'] ?? [],
-            'shelf' => Instrument::query()->orderBy('place')->get()->map(static fn (Instrument $i): array => ['id' => $i->id] + $i->body)->all(),
+            'shelf' => $shelf->map(static fn (Instrument $i): array => $i->asWritten())->all(),
+            'pooled' => Repeating::on($shelf),
             'tag' => $summary['tag'] ?? null,
+            'drift' => $this->drift($control),
         ];
+    }
+
+    /** @return array{conduit_mm: float, intervals: int}|null from what the last visits found and left */
+    private function drift(Control $control): ?array
+    {
+        $jobs = ControlJob::query()->where('control_id', $control->id)->whereNotNull('closed_at')->orderByDesc('closed_at')->limit(self::VISITS_OF_DRIFT)->pluck('id');
+        $records = EntryRow::query()->whereIn('job_id', $jobs)->where('kind', EntryKind::Closed->value)->orderBy('at_utc')->get()
+            ->map(static fn (EntryRow $row): array => $row->body['record'] ?? []);
+        $point = $control->specVersion->body['aim']['point'];
+        $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point)
+            ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null])->all());
+        $drift = ControlDrift::over($visits, $this->ratio($control));
+
+        return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];
+    }
+
+    /** R as this control taught it, else as it is drawn, else as it is usual for the family. */
+    private function ratio(Control $control): float
+    {
+        $point = ReadingPoint::from($control->specVersion->body['aim']['point']);
+        $taught = $control->summary['taught'][$point->value]['ln_ratio'] ?? null;
+
+        return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)
+            ?? FamilyKey::from($control->specVersion->body['family'])->family()->usualRatio($point))->value;
     }
 }

@@ -19,17 +19,31 @@ final readonly class DemoFleet
         ['QB-05', null, 'Hesk Strand 450', 'beach quad', 2021, 'east beach', 811, 'h', ['throttle']],
         ['QB-07', null, 'Hesk Strand 450', 'beach quad', 2023, 'west beach', 305, 'h', ['throttle']],
         ['QB-01', null, 'Brackwell Sandrunner 400', 'beach quad', 2019, 'west beach', 1340, 'h', ['throttle']],
+        ['QB-09', null, 'Tolvane Shoal 500', 'beach quad', 2020, 'west beach', 1015, 'h', ['clutch']],
+        ['TM-06', null, 'Brackwell Reed 26', 'trimmer', 2022, 'gardens', 212, 'h', ['trigger']],
+        ['MW-04', null, 'Hesk Dune 53', 'dune mower', 2021, 'gardens', 388, 'h', ['drive']],
+        ['TR-02', null, 'Ondrel Furrow 11', 'bramble tractor', 2019, 'lighthouse depot', 940, 'h', ['drive']],
+        ['SN-03', null, 'Morrigan Pier 80', 'pier snow thrower', 2020, 'ferry pier', 146, 'h', ['auger']],
         ['SC-08', 'SFP 808', 'Ondrel Quay 125', 'ferry-deck scooter', 2020, 'ferry pier', 9120, 'km', ['clutch', 'throttle']],
         ['SC-02', 'SFP 802', 'Ondrel Quay 125', 'ferry-deck scooter', 2019, 'ferry pier', 13075, 'km', ['clutch', 'throttle']],
         ['SC-05', 'SFP 805', 'Ondrel Quay 125', 'ferry-deck scooter', 2022, 'harbour office', 4288, 'km', ['clutch', 'throttle']],
         ['SC-11', 'SFP 811', 'Ondrel Quay 125', 'ferry-deck scooter', 2024, 'harbour office', 1510, 'km', ['clutch', 'throttle']],
     ];
 
+    public const NAMES = ['clutch' => 'Clutch lever', 'throttle' => 'Throttle grip', 'trigger' => 'Throttle trigger', 'drive' => 'Drive handle', 'auger' => 'Auger handle'];
+
+    public const MINUTES = ['clutch' => 12, 'throttle' => 18, 'trigger' => 10, 'drive' => 15, 'auger' => 15];
+
+    /** Id, body, and in how many days its calibration falls due. */
     public const SHELF = [
-        ['rule-300', ['name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300, 'calibration' => null]],
+        ['rule-300', ['name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300, 'calibration' => null], 0],
         ['caliper-1', ['name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150,
-            'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => null]]],
-        ['tape-pen', ['name' => 'Tape and pen', 'kind' => 'tape_marks', 'resolution_mm' => 0.5, 'reach_mm' => 200, 'calibration' => null]],
+            'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => null]], 122],
+        ['tape-pen', ['name' => 'Tape and pen', 'kind' => 'tape_marks', 'resolution_mm' => 0.5, 'reach_mm' => 200, 'calibration' => null], 0],
+        ['feeler-1', ['name' => 'Feeler gauge', 'kind' => 'feeler', 'resolution_mm' => 0.05, 'reach_mm' => 3,
+            'calibration' => ['expanded_mm' => 0.01, 'factor' => 2, 'due' => null]], 17],
+        ['caliper-2', ['name' => 'Pocket caliper', 'kind' => 'caliper', 'resolution_mm' => 0.1, 'reach_mm' => 100,
+            'calibration' => ['expanded_mm' => 0.08, 'factor' => 2, 'due' => null]], -41],
     ];
 
     /** @return array<string, mixed> */
@@ -37,6 +51,9 @@ final readonly class DemoFleet
     {
         $clutch = $control === 'clutch';
         [$point, $low, $high] = match (true) {
+            $control === 'trigger' => ['carburettor_barrel', 0.5, 1.6],
+            $control === 'auger' => ['handle_travel', 8, 20],
+            $control === 'drive' => ['handle_travel', 6, 18],
             ! $clutch => ['grip_flange', 2, 6],
             str_starts_with($model, 'Morrigan') => ['perch_gap', 1, 3],
             str_starts_with($model, 'Ondrel') => ['lever_tip', 8, 14],
@@ -45,12 +62,14 @@ final readonly class DemoFleet
         [$maker] = explode(' ', $model);
 
         return [
-            'family' => $clutch ? 'clutch_lever' : 'twist_grip',
+            'family' => match ($control) {
+                'clutch' => 'clutch_lever', 'throttle' => 'twist_grip', 'trigger' => 'trigger_throttle', default => 'other_control',
+            },
             'aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high],
             'conditions' => [
                 'engine' => $clutch ? (str_starts_with($model, 'Morrigan') ? 'hot' : 'cold') : null,
-                'wheels' => $clutch ? null : 'on_ground',
-                'poses' => $clutch ? ['straight'] : ['straight', 'left', 'right'],
+                'wheels' => $control === 'throttle' ? 'on_ground' : null,
+                'poses' => $control === 'throttle' ? ['straight', 'left', 'right'] : ['straight'],
             ],
             'policy' => $clutch ? 'loose' : 'middle',
             'rule' => 'guarded',
@@ -64,7 +83,13 @@ final readonly class DemoFleet
     /** @return array<string, mixed> */
     public static function run(string $model, string $control): array
     {
-        return $control === 'clutch' ? self::clutchRun($model) : self::throttleRun($model);
+        return match ($control) {
+            'clutch' => $model === 'Tolvane Shoal 500' ? self::pushRodRun() : self::clutchRun($model),
+            'throttle' => self::throttleRun($model),
+            'trigger' => self::triggerRun(),
+            'auger' => self::augerRun(),
+            default => str_starts_with($model, 'Hesk') ? self::mowerRun() : self::tractorRun(),
+        };
     }
 
     /** @return array<string, mixed> */
@@ -101,6 +126,75 @@ final readonly class DemoFleet
                     'access' => ['minutes' => 8, 'cover' => $hidden, 'tools' => 'two 10 mm spanners'], 'lock_torque_nm' => 3],
             ]]],
             'working_end' => 'carburettor',
+        ];
+    }
+
+    /** @return array<string, mixed> a clutch whose push rod is set first, behind its cover */
+    private static function pushRodRun(): array
+    {
+        $run = self::clutchRun('Tolvane Shoal 500');
+        $adjusters = $run['cables'][0]['adjusters'];
+        $run['cables'][0]['adjusters'] = [$adjusters[0], $adjusters[2], ['id' => 'push_rod', 'name' => 'push rod', 'kind' => 'push_rod_a',
+            'access' => ['minutes' => 10, 'cover' => 'clutch cover plate', 'tools' => '13 mm spanner, screwdriver'], 'lock_torque_nm' => 12]];
+
+        return $run;
+    }
+
+    /** @return array<string, mixed> */
+    private static function triggerRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'trigger', 'name' => 'Throttle trigger'],
+            'cables' => [['id' => 'throttle', 'name' => 'Throttle cable', 'adjusters' => [
+                ['id' => 'cam', 'name' => 'cam screw', 'kind' => 'cam_screw', 'mm_per_step' => 1.4, 'knowledge' => 'drawn', 'travel_steps' => ['from' => 0, 'to' => 2],
+                    'lock' => 'cam clip', 'access' => ['minutes' => 2, 'cover' => 'filter cover', 'tools' => 'screwdriver']],
+            ]]],
+            'working_end' => 'carburettor',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function mowerRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'handle', 'name' => 'Drive handle', 'pivot_to_wire_mm' => 40, 'pivot_to_point_mm' => ['handle_travel' => 120], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [
+                ['id' => 'rungs', 'name' => 'rung clamp', 'kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 12],
+                    'lock' => 'clamp bolt', 'access' => ['minutes' => 2, 'tools' => '10 mm spanner']],
+                ['id' => 'slot', 'name' => 'slotted bracket', 'kind' => 'slotted_bracket', 'mm_per_step' => 1, 'knowledge' => 'measured', 'travel_steps' => ['from' => 0, 'to' => 18],
+                    'lock' => 'bracket bolt', 'access' => ['minutes' => 5, 'cover' => 'belt cover', 'tools' => '13 mm spanner']],
+            ]]],
+            'working_end' => 'drive clutch',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function tractorRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'handle', 'name' => 'Drive handle', 'pivot_to_wire_mm' => 45, 'pivot_to_point_mm' => ['handle_travel' => 150], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [
+                ['id' => 'bolt', 'name' => 'hollow bolt', 'kind' => 'hollow_bolt', 'thread' => 'M8 x 1.25', 'travel_mm' => 16,
+                    'access' => ['minutes' => 1, 'tools' => 'two 13 mm spanners'], 'lock_torque_nm' => 10],
+                ['id' => 'clamp', 'name' => 'pinch clamp', 'kind' => 'pinch_clamp', 'mm_per_step' => 1, 'knowledge' => 'measured', 'travel_steps' => ['from' => 0, 'to' => 25],
+                    'lock' => 'clamp screw', 'access' => ['minutes' => 8, 'cover' => 'side guard', 'tools' => '10 mm spanner, pliers']],
+            ]]],
+            'working_end' => 'drive clutch',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function augerRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'handle', 'name' => 'Auger handle', 'pivot_to_wire_mm' => 50, 'pivot_to_point_mm' => ['handle_travel' => 140], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'auger', 'name' => 'Auger cable', 'adjusters' => [
+                ['id' => 'holes', 'name' => 'hook holes', 'kind' => 'hook_holes', 'mm_per_step' => 4, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 5],
+                    'lock' => 'clip', 'access' => ['minutes' => 4, 'cover' => 'belt cover', 'tools' => 'pliers']],
+                ['id' => 'screw', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 10,
+                    'access' => ['minutes' => 1, 'tools' => '8 and 10 mm spanners']],
+            ]]],
+            'working_end' => 'auger clutch',
         ];
     }
 }

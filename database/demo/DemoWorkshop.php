@@ -35,9 +35,9 @@ final class DemoWorkshop
     private function fill(): void
     {
         $this->people = DemoPeople::load();
-        foreach (DemoFleet::SHELF as $place => [$id, $body]) {
+        foreach (DemoFleet::SHELF as $place => [$id, $body, $days]) {
             if (($body['calibration'] ?? null) !== null) {
-                $body['calibration']['due'] = $this->now->addMonths(4)->toDateString();
+                $body['calibration']['due'] = $this->now->addDays($days)->toDateString();
             }
             Instrument::query()->create(['id' => $id, 'place' => $place, 'body' => $body]);
         }
@@ -58,8 +58,8 @@ final class DemoWorkshop
         foreach ($controls as $key) {
             $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], ['body' => DemoFleet::spec($model, $key)]);
             Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
-                'name' => $key === 'clutch' ? 'Clutch lever' : 'Throttle grip', 'run' => DemoFleet::run($model, $key),
-                'minutes' => $key === 'clutch' ? 12 : 18]);
+                'name' => DemoFleet::NAMES[$key], 'run' => DemoFleet::run($model, $key),
+                'minutes' => DemoFleet::MINUTES[$key]]);
         }
     }
 
@@ -106,7 +106,7 @@ final class DemoWorkshop
         $this->tagged();
         $this->finished();
         $this->leftByChoice();
-        foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle'] as $name) {
+        foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle', 'TM-06/trigger', 'TR-02/drive'] as $name) {
             [$tag, $key] = explode('/', $name);
             $this->control($tag, $key)->forceFill(['planned_on' => $this->now->toDateString(), 'due_on' => null])->save();
         }

@@ -15,6 +15,7 @@ const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
 const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
 const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
 const JobScreen = lazy(() => import('./features/job/JobScreen'));
+const ShelfScreen = lazy(() => import('./features/shelf/ShelfScreen'));
 const NothingHere = lazy(() => import('./features/NothingHere'));
 
 /** Who is signed in decides what is shown; a session that ends keeps the screen and asks for the password over it. */
@@ -63,6 +64,7 @@ export const App = () => {
           <Route path="/machines" element={<MachinesScreen onLeave={leave} />} />
           <Route path="/machines/:tag" element={<MachineScreen onLeave={leave} />} />
           <Route path="/jobs/:id" element={<JobScreen onLeave={leave} />} />
+          <Route path="/shelf" element={<ShelfScreen onLeave={leave} />} />
           <Route path="/bench" element={<Navigate to="/" replace />} />
           <Route path="*" element={<NothingHere onLeave={leave} />} />
         </Routes>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Alike;
 use App\Bench\EntryRequest;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
@@ -35,6 +36,12 @@ final class JobController
     public function show(string $job): JsonResponse
     {
         return new JsonResponse($this->whole($job));
+    }
+
+    /** Machines whose control of the same make stands right, to set this one like. */
+    public function alike(string $job): JsonResponse
+    {
+        return new JsonResponse(['machines' => Alike::to(JobHead::find($job))]);
     }
 
     /** The job as a file for `bin/vivid replay`. */

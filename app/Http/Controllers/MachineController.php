@@ -88,13 +88,14 @@ final class MachineController
     {
         $adjusters = [];
         foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
-            $at = $control->summary['positions_steps'][$id] ?? null;
+            $at = $control->summary['positions_steps'][$id] ?? $control->summary['positions_turns'][$id] ?? null;
             $adjusters[] = [
                 'id' => $id,
                 'name' => $adjuster->name(),
                 'thread' => $adjuster instanceof ThreadedAdjuster ? $adjuster->pitch->name : null,
-                'travel_mm' => $adjuster->showing($adjuster->travel()->to),
-                'at_mm' => $at === null ? null : $adjuster->showing(Steps::exactly($at)),
+                'kind_label' => $adjuster->kind()->label(),
+                'at_say' => $at === null ? null : $adjuster->where(Steps::exactly($at)),
+                'room_say' => $at === null ? null : $adjuster->room($adjuster->travel()->to->minus(Steps::exactly($at))),
             ];
         }
 

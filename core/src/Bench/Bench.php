@@ -18,7 +18,7 @@ final readonly class Bench
 
     public static function replay(Spec $spec, Run $run, Log $log): BenchState
     {
-        $facts = Replay::facts($run, $log);
+        $facts = Replay::facts($spec, $run, $log);
         $beliefs = Learning::believe($spec, $run, $facts);
         $judgement = Judging::judge($spec, $facts);
         $progress = Progressing::of($spec, $run, $facts, $judgement);

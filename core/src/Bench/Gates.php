@@ -29,7 +29,7 @@ final readonly class Gates
         return array_map(static fn (Gate $gate): GateState => match ($gate->key) {
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
-            GateKey::SnapShut, GateKey::WireInGroove => self::proved($family, $gate, $facts),
+            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest => self::proved($family, $gate, $facts),
         }, $family->gates());
     }
 

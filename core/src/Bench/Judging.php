@@ -57,7 +57,8 @@ final readonly class Judging
 
         return $objection !== null
             ? Verdict::notJudged($objection)
-            : Verdict::of($group->found, $band, $spec->rule, static fn (): string => Deciding::advice($group, $band, $facts->standing, $spec->rule));
+            : Verdict::of($group->found, $band, $spec->rule, static fn (): string => Deciding::advice($group, $band, $facts->standing, $spec->rule))
+                ->convertedFrom($group->convertedFrom);
     }
 
     private static function objection(Spec $spec, ReadingGroup $group): ?string
@@ -66,7 +67,7 @@ final readonly class Judging
         if ($group->crossed) {
             return 'two people moved this cable. Read it again';
         }
-        if ($reading->point !== $spec->aim->point) {
+        if (! $group->isAt($spec->aim->point)) {
             return "read at the {$reading->point->label()}; the figure is for the {$spec->aim->point->label()}";
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Measurement\Uncertainty;
@@ -28,6 +29,8 @@ final readonly class ReadingGroup
         public int $moves,
         /** Whether someone else moved the cable between what this person saw and this reading. */
         public bool $crossed,
+        /** The point it was really read at, where it was turned into the spec's; null where nothing was turned. */
+        public ?ReadingPoint $convertedFrom = null,
     ) {}
 
     /** @param  non-empty-list<ReadingTaken>  $readings */
@@ -60,6 +63,18 @@ final readonly class ReadingGroup
             $moves,
             $crossed,
         );
+    }
+
+    public function converted(float $factor, float $relative): self
+    {
+        return new self($this->readings, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->stretch,
+            $this->setting, $this->moves, $this->crossed, $this->first()->point);
+    }
+
+    /** Whether it speaks of this point, read there or converted to it. */
+    public function isAt(ReadingPoint $point): bool
+    {
+        return $this->convertedFrom !== null || $this->first()->point === $point;
     }
 
     public function first(): ReadingTaken

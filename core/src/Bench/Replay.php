@@ -31,6 +31,7 @@ use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\SetLike;
 use VividPull\Core\Spec\SettingMode;
+use VividPull\Core\Spec\Spec;
 
 /** Folds a log into facts: positions, home marks, reading groups, answers. It never judges and never refuses. */
 final class Replay
@@ -108,7 +109,7 @@ final class Replay
 
     private Crossings $crossings;
 
-    private function __construct(private readonly Run $run, private readonly Log $log)
+    private function __construct(private readonly Spec $spec, private readonly Run $run, private readonly Log $log)
     {
         $standing = $log->opened->standing;
         foreach ($run->adjusters() as $id => $adjuster) {
@@ -120,9 +121,9 @@ final class Replay
         $this->crossings = Crossings::in($log);
     }
 
-    public static function facts(Run $run, Log $log): Facts
+    public static function facts(Spec $spec, Run $run, Log $log): Facts
     {
-        $replay = new self($run, $log);
+        $replay = new self($spec, $run, $log);
         foreach ($log->effective() as $entry) {
             $replay->apply($entry);
         }
@@ -294,7 +295,7 @@ final class Replay
             $this->condition,
             $this->coversOff,
             $this->guides,
-            $this->groups,
+            Converting::all($this->spec, $this->run, $this->groups),
             $this->moves,
             $this->checks,
             $this->voidedChecks(),

@@ -26,6 +26,7 @@ final readonly class Standing
         public array $shelf,
         public array $pooled,
         public ?StandingTag $tag,
+        public ?ControlDrift $drift = null,
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

@@ -8,4 +8,6 @@ enum HandKind: string
 {
     case Lever = 'lever';
     case Grip = 'grip';
+    case Trigger = 'trigger';
+    case Handle = 'handle';
 }

@@ -13,6 +13,7 @@ enum ReadingPoint: string
     case ReleaseArm = 'release_arm';
     case GripFlange = 'grip_flange';
     case CarburettorBarrel = 'carburettor_barrel';
+    case HandleTravel = 'handle_travel';
 
     public function label(): string
     {
@@ -23,6 +24,7 @@ enum ReadingPoint: string
             self::ReleaseArm => 'release arm',
             self::GripFlange => 'grip flange',
             self::CarburettorBarrel => 'carburettor barrel',
+            self::HandleTravel => 'handle',
         };
     }
 
@@ -35,6 +37,7 @@ enum ReadingPoint: string
             self::ReleaseArm => 'Wiggle the release arm by hand and read its play at the wire.',
             self::GripFlange => 'Let the grip snap back to rest, then take up only the play. Read the arc at the flange, not at the rubber.',
             self::CarburettorBarrel => 'Lift the wire at the carburettor and measure its slack at the barrel.',
+            self::HandleTravel => 'Rule beside the handle. Draw it slowly and read its travel up to the first resistance.',
         };
     }
 }

@@ -131,7 +131,7 @@ final readonly class SteppedAdjuster implements Adjuster
         return match ($this->kind->unit()) {
             StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind->unit()->value.' '.self::figure($position->toFloat()),
             StepUnit::Millimetre => self::figure($position->toFloat()).' mm along',
-            StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its stop',
+            StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
         };
     }
 

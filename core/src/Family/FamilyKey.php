@@ -9,12 +9,16 @@ enum FamilyKey: string
 {
     case ClutchLever = 'clutch_lever';
     case TwistGrip = 'twist_grip';
+    case TriggerThrottle = 'trigger_throttle';
+    case OtherControl = 'other_control';
 
     public function family(): Family
     {
         return match ($this) {
             self::ClutchLever => new ClutchLever,
             self::TwistGrip => new TwistGrip,
+            self::TriggerThrottle => new TriggerThrottle,
+            self::OtherControl => new OtherControl,
         };
     }
 }

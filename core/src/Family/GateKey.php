@@ -11,4 +11,5 @@ enum GateKey: string
     case WireInGroove = 'wire_in_groove';
     case WireSound = 'wire_sound';
     case NotTaut = 'not_taut';
+    case StillAtRest = 'still_at_rest';
 }

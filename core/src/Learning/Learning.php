@@ -63,7 +63,7 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $reading->point === $spec->aim->point && $reading->pose === Pose::Straight && ! $group->crossed
+        return $group->isAt($spec->aim->point) && $reading->pose === Pose::Straight && ! $group->crossed
             && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
     }
 

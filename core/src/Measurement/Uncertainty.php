@@ -67,6 +67,24 @@ final readonly class Uncertainty
         );
     }
 
+    /**
+     * The same readings as another point would have shown them.
+     *
+     * @param  float  $relative  relative standard uncertainty of the factor; shared by all it converts, so it stands with the calibration
+     */
+    public function scaled(float $factor, float $relative): self
+    {
+        return new self(
+            $this->mean * $factor,
+            $this->count,
+            $this->repeat * $factor,
+            $this->repeatFreedom,
+            $this->resolution * $factor,
+            hypot($this->calibration * $factor, $this->mean * $factor * $relative),
+            $this->pooledRepeat * $factor,
+        );
+    }
+
     /** Combined standard uncertainty in mm. */
     public function standard(): float
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Measurement;
 
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Spec\SpecBand;
 
 /** What a group of readings says about the band: the kind, the chance of being inside, and the sentence. */
@@ -37,6 +38,12 @@ final readonly class Verdict
             VerdictKind::TooTight => new self($kind, $chance, $beyond, "Outside: too tight by {$by}", null),
             default => new self($kind, $chance, $beyond, "Can't tell: {$share} % chance of inside", $advice()),
         };
+    }
+
+    /** Marked where it was read elsewhere and turned into the spec's point. */
+    public function convertedFrom(?ReadingPoint $point): self
+    {
+        return $point === null ? $this : new self($this->kind, $this->chanceInside, $this->beyond, "{$this->sentence}, converted from the {$point->label()}", $this->advice);
     }
 
     public static function notJudged(string $why): self

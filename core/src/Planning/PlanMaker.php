@@ -106,7 +106,7 @@ final readonly class PlanMaker
             $adjuster,
             $this->facts->positions[$adjuster->id()] ?? null,
             isset($this->facts->coversOff[$adjuster->id()]),
-            $this->spec->family->family()->drift(),
+            DriftAhead::of($this->facts->standing, $this->spec->family->family()->drift()),
             $parked ? ChosenMode::parking($this->facts)->of($adjuster) : null,
             $within,
         );

@@ -6,7 +6,6 @@ namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\StepRange;
-use VividPull\Core\Family\Drift;
 use VividPull\Core\Quantity\Steps;
 
 /** One adjuster as a plan sees it: the places it could be brought to, and what each of them costs. */
@@ -22,7 +21,7 @@ final readonly class Rail
      * @param  StepRange|null  $parking  where it is to be left; null where that does not matter
      * @param  StepRange|null  $within  the only places allowed; null for its whole travel
      */
-    public static function of(Adjuster $adjuster, ?Steps $at, bool $coverOff, Drift $drift, ?StepRange $parking, ?StepRange $within = null): self
+    public static function of(Adjuster $adjuster, ?Steps $at, bool $coverOff, DriftAhead $drift, ?StepRange $parking, ?StepRange $within = null): self
     {
         $step = $adjuster->smallestStep()->count;
         $slack = $adjuster->slackGiven($adjuster->smallestStep());
@@ -76,22 +75,16 @@ final readonly class Rail
     }
 
     /** Whether a move eats into the room that is kept for the way this control drifts. */
-    private static function usesReserve(Adjuster $adjuster, int $n, Drift $drift): bool
+    private static function usesReserve(Adjuster $adjuster, int $n, DriftAhead $drift): bool
     {
-        return self::driftsOutward($adjuster, $drift) ? $n > 0 : $n < 0;
+        return $drift->isOutwardFor($adjuster) ? $n > 0 : $n < 0;
     }
 
-    /** Three turns of a thread, where the control's own drift is not known. */
-    private static function hasReserve(Adjuster $adjuster, Steps $to, Drift $drift): bool
+    private static function hasReserve(Adjuster $adjuster, Steps $to, DriftAhead $drift): bool
     {
-        $room = self::driftsOutward($adjuster, $drift) ? $adjuster->travel()->to->count - $to->count : $to->count - $adjuster->travel()->from->count;
+        $room = $drift->isOutwardFor($adjuster) ? $adjuster->travel()->to->count - $to->count : $to->count - $adjuster->travel()->from->count;
 
-        return $room >= $adjuster->usualReserve()->count;
-    }
-
-    private static function driftsOutward(Adjuster $adjuster, Drift $drift): bool
-    {
-        return ($drift === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
+        return $room >= $drift->reserveOf($adjuster)->count;
     }
 
     private static function away(Steps $at, StepRange $parking): int

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
+use VividPull\Core\Bench\ControlDrift;
 use VividPull\Core\Bench\Standing;
 use VividPull\Core\Bench\StandingTag;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Calibration;
 use VividPull\Core\Measurement\Instrument;
@@ -19,7 +21,9 @@ final readonly class StandingCodec
 {
     public static function decode(Node $node): Standing
     {
-        $node->object(['shelf'], ['positions_steps', 'taught', 'pooled', 'tag']);
+        // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
+        $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -27,11 +31,12 @@ final readonly class StandingCodec
         }
 
         return new Standing(
-            $node->has('positions_steps') ? self::positions($node->at('positions_steps')) : [],
+            $node->has($positions) ? self::positions($node->at($positions)) : [],
             $node->has('taught') ? self::taught($node->at('taught')) : [],
             $shelf,
             $node->has('pooled') ? self::pooled($node->at('pooled')) : [],
             $node->has('tag') ? self::tag($node->at('tag')) : null,
+            $node->has('drift') ? self::drift($node->at('drift')) : null,
         );
     }
 
@@ -50,6 +55,7 @@ final readonly class StandingCodec
             ], array_keys($standing->pooled), array_values($standing->pooled)),
             'tag' => $standing->tag === null ? null
                 : ['reason' => $standing->tag->reason, 'at' => $standing->tag->at, 'by' => $standing->tag->by],
+            'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }
 
@@ -89,7 +95,8 @@ final readonly class StandingCodec
         return $taught;
     }
 
-    private static function instrument(Node $node): Instrument
+    /** @throws BadFile If it is no instrument as the format has it. */
+    public static function instrument(Node $node): Instrument
     {
         $node->object(['id', 'name', 'kind', 'resolution_mm'], ['reach_mm', 'calibration']);
 
@@ -121,6 +128,13 @@ final readonly class StandingCodec
         }
 
         return $pooled;
+    }
+
+    private static function drift(Node $node): ControlDrift
+    {
+        $node->object(['conduit_mm', 'intervals']);
+
+        return new ControlDrift($node->at('conduit_mm')->number(-500, 500), $node->at('intervals')->integer(0, 1000));
     }
 
     private static function tag(Node $node): StandingTag

@@ -16,8 +16,11 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Measurement\Foresight;
+use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdjustmentPlan;
@@ -86,10 +89,31 @@ final readonly class StateCodec
                 'by' => $state->facts->closed->stamp->by->name,
             ],
             'people' => array_map(self::person(...), array_values($state->facts->joined)),
-            'shelf' => array_map(StandingCodec::encodeInstrument(...), array_values($state->facts->standing->shelf)),
+            'shelf' => $this->shelf(),
             'warnings' => Warnings::of($state),
             'log' => LogRows::of($state),
         ];
+    }
+
+    /** @return list<array<string, mixed>> the instruments, each with how often it must read to decide this band */
+    private function shelf(): array
+    {
+        $state = $this->state;
+        $foresight = new Foresight($state->facts->standing, $state->judgement->plannedBand ?? $state->spec->aim->band, $state->spec->rule, $state->log->opened->stamp->by);
+
+        return array_map(static fn (Instrument $instrument): array => StandingCodec::encodeInstrument($instrument) + [
+            'readings' => $foresight->readingsWith($instrument),
+            'warning' => $foresight->warningOf($instrument),
+        ], array_values($state->facts->standing->shelf));
+    }
+
+    /** @return list<array<string, mixed>> where play can be read on this control, the spec's own place first */
+    private function points(): array
+    {
+        $own = $this->state->spec->aim->point;
+        $others = array_filter(array_map(ReadingPoint::from(...), array_keys($this->state->run->couplings->all())), static fn (ReadingPoint $one): bool => $one !== $own);
+
+        return array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label(), 'how_to_read' => $one->howToRead()], [$own, ...array_values($others)]);
     }
 
     /** @return array<string, mixed> */
@@ -100,6 +124,7 @@ final readonly class StateCodec
 
         return [
             'point' => $spec->aim->point->value,
+            'points' => $this->points(),
             'point_label' => $spec->aim->point->label(),
             'how_to_read' => $spec->aim->point->howToRead(),
             'band' => self::band($spec->aim->band),
@@ -220,6 +245,7 @@ final readonly class StateCodec
             'at_mm' => $at === null ? null : $shows($at),
             'at_say' => $at === null ? null : $adjuster->where($at),
             'room_say' => $at === null ? null : $adjuster->room($adjuster->travel()->to->minus($at)),
+            'home_say' => $home === null ? null : $adjuster->where($home),
             'home_mm' => $home === null ? null : $shows($home),
             'caution' => $adjuster->kind()->caution(),
             'guide' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label, 'caution' => $step->caution], Guide::of($adjuster->kind())),
@@ -246,6 +272,7 @@ final readonly class StateCodec
             'freedom' => $group === null || is_infinite($group->found->freedom()) ? null : $group->found->freedom(),
             'count' => $group?->found->count ?? 0,
             'instrument' => $group?->instrument->name,
+            'converted_from' => $group?->convertedFrom?->label(),
             'verdict' => $verdict->kind->value,
             'sentence' => $verdict->sentence,
             'advice' => $verdict->advice,

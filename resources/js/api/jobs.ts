@@ -46,20 +46,51 @@ const stage = z.object({
 });
 export type Stage = z.infer<typeof stage>;
 
+export const adjusterKinds = [
+  'barrel',
+  'in_line',
+  'bracket_nuts',
+  'hollow_bolt',
+  'cam_screw',
+  'rung_clamp',
+  'slotted_bracket',
+  'pinch_clamp',
+  'hook_holes',
+  'push_rod_a',
+  'push_rod_b',
+  'spline_arm',
+  'governor_nut',
+  'self_adjuster',
+  'none',
+] as const;
+export type AdjusterKind = (typeof adjusterKinds)[number];
+
 const adjuster = z.object({
   id: z.string(),
   name: z.string(),
-  kind: z.enum(['barrel', 'in_line', 'bracket_nuts']),
+  kind: z.enum(adjusterKinds),
   kind_label: z.string(),
+  sets: z.enum(['play', 'mechanism', 'speed', 'nothing']),
   thread: z.string().nullable(),
-  pitch_mm: z.number().nullable(),
+  mm_per_unit: z.number(),
+  unit: z.enum(['turn', 'click', 'bevel', 'rung', 'hole', 'tooth', 'mm']),
+  units: z.string(),
+  letters: z.string(),
+  outward: z.string(),
+  inward: z.string(),
   sense: z.string(),
   travel_mm: z.number(),
+  places: z.array(z.number()),
   healthy_from_mm: z.number(),
   healthy_to_mm: z.number(),
   at_mm: z.number().nullable(),
-  at_turns: z.number().nullable(),
+  at_say: z.string().nullable(),
+  room_say: z.string().nullable(),
   home_mm: z.number().nullable(),
+  home_say: z.string().nullable(),
+  caution: z.string().nullable(),
+  guide: z.array(z.object({ key: z.string(), label: z.string(), caution: z.string().nullable() })),
+  guide_done: z.number(),
   touched: z.boolean(),
   locked: z.boolean(),
   healthy: z.boolean(),
@@ -79,6 +110,7 @@ const judged = z.object({
   freedom: z.number().nullable(),
   count: z.number(),
   instrument: z.string().nullable(),
+  converted_from: z.string().nullable(),
   verdict: z.enum(verdicts),
   sentence: z.string(),
   advice: z.string().nullable(),
@@ -102,16 +134,17 @@ export type PoseReading = z.infer<typeof pose>;
 const option = z.object({
   adjuster: z.string(),
   kind: z.enum(['move', 'give_slack', 'out_of_thread']),
-  direction: z.enum(['in', 'out']).nullable(),
+  direction: z.string().nullable(),
   rotation: z.enum(['clockwise', 'anticlockwise']).nullable(),
   seen_from: z.string(),
   say: z.string().nullable(),
-  turns: z.number().nullable(),
+  steps: z.number().nullable(),
+  grows_mm: z.number().nullable(),
   expected_mm: z.number().nullable(),
   low_mm: z.number().nullable(),
   high_mm: z.number().nullable(),
   chance: z.number().nullable(),
-  thread_left_mm: z.number().nullable(),
+  room_say: z.string().nullable(),
   healthy_after: z.boolean(),
   sentence: z.string(),
 });
@@ -142,6 +175,8 @@ const instrument = z.object({
   resolution_mm: z.number(),
   reach_mm: z.number(),
   calibration: z.object({ expanded_mm: z.number(), factor: z.number(), due: z.string().nullable() }).nullable(),
+  readings: z.number().nullable(),
+  warning: z.string().nullable(),
 });
 export type Instrument = z.infer<typeof instrument>;
 
@@ -152,6 +187,7 @@ export const points = [
   'release_arm',
   'grip_flange',
   'carburettor_barrel',
+  'handle_travel',
 ] as const;
 export type PointKey = (typeof points)[number];
 
@@ -161,6 +197,7 @@ const state = z.object({
   family: z.object({ key: z.string(), title: z.string(), allows_by_choice: z.boolean() }),
   spec: z.object({
     point: z.enum(points),
+    points: z.array(z.object({ key: z.enum(points), label: z.string(), how_to_read: z.string() })),
     point_label: z.string(),
     how_to_read: z.string(),
     band,
@@ -170,12 +207,20 @@ const state = z.object({
     poses: z.array(z.object({ key: z.enum(poses), label: z.string() })),
     policy: z.enum(['middle', 'crisp', 'loose']),
     policy_label: z.string(),
+    mode: z.enum(['touch_up', 'service']),
+    parking: z.enum(['threads', 'in_then_back', 'middle']),
+    like: z.string().nullable(),
     rule: z.string(),
     source: z.string(),
     entered_by: z.string().nullable(),
     checked_by: z.string().nullable(),
   }),
-  hand: z.object({ kind: z.enum(['lever', 'grip']), name: z.string(), ratio: z.number(), knowledge: z.string() }),
+  hand: z.object({
+    kind: z.enum(['lever', 'grip', 'trigger', 'handle']),
+    name: z.string(),
+    ratio: z.number(),
+    knowledge: z.string(),
+  }),
   working_end: z.string(),
   stage: z.enum(stages),
   stages: z.array(stage),
@@ -194,17 +239,23 @@ const state = z.object({
     ln_ratio: z.number(),
     spread: z.number(),
     taught: z.boolean(),
-    per_turn: z.array(z.object({ adjuster: z.string(), mm: z.number(), expanded_mm: z.number() })),
+    per_step: z.array(z.object({ adjuster: z.string(), unit: z.string(), mm: z.number(), expanded_mm: z.number() })),
   }),
   next: z.object({
-    kind: z.enum(['read', 'move', 'decide', 'prove', 'out_of_thread', 'routing_fault', 'over']),
+    kind: z.enum(['read', 'move', 'decide', 'prove', 'guided', 'out_of_thread', 'routing_fault', 'over']),
     sentence: z.string(),
     recommended: z.string().nullable(),
     target_mm: z.number().nullable(),
     options: z.array(option),
+    plan: z.object({ steps: z.array(option), why: z.string().nullable(), runner_up: z.string().nullable() }).nullable(),
   }),
   way_home: z.array(
-    z.object({ adjuster: z.string(), name: z.string(), say: z.string().nullable(), turns: z.number().nullable() }),
+    z.object({
+      adjuster: z.string(),
+      name: z.string(),
+      say: z.string().nullable(),
+      body: z.record(z.string(), z.unknown()).nullable(),
+    }),
   ),
   gates: z.array(
     z.object({
@@ -226,6 +277,7 @@ const state = z.object({
   log: z.array(logRow),
 });
 export type BenchState = z.infer<typeof state>;
+export type Point = BenchState['spec']['points'][number];
 
 const job = z.object({
   id: z.string(),
@@ -245,7 +297,7 @@ export type Job = z.infer<typeof job>;
 /** What was before the person's eyes when they wrote, so that the server knows what a bare `+3f` means. */
 export type Shown = {
   adjuster?: string | undefined;
-  turns?: number | undefined;
+  steps?: number | undefined;
   pose?: PoseKey | undefined;
   point?: PointKey | undefined;
   instrument?: string | undefined;
@@ -263,6 +315,14 @@ export const jobQuery = (id: string) =>
     queryFn: () => call('GET', `jobs/${id}`, job),
     refetchInterval: (query) => (query.state.data?.state.closed ? false : POLL_MS),
   });
+
+const alike = z.object({
+  machines: z.array(z.object({ machine: z.string(), name: z.string(), left_mm: z.number(), at: z.string() })),
+});
+
+/** Machines whose control of the same make was left fit for use: what this one can be set like. */
+export const alikeQuery = (id: string) =>
+  queryOptions({ queryKey: ['alike', id], queryFn: () => call('GET', `jobs/${id}/alike`, alike) });
 
 export const openJob = (machine: string, id: string, control: string) =>
   call('POST', `machines/${encodeURIComponent(machine)}/jobs`, job, { id, control });

@@ -8,6 +8,7 @@ import { PersonMenu } from './PersonMenu';
 const places = [
   { to: '/', name: 'Bench' },
   { to: '/machines', name: 'Machines' },
+  { to: '/shelf', name: 'Shelf' },
 ] as const;
 
 const Skip = chakra('a');

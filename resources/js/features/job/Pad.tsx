@@ -27,7 +27,7 @@ function useLine(): readonly [string, (line: string) => void] {
 
 /** The bench line: one field that is always listening, with big keys for gloved hands. */
 export const Pad = () => {
-  const { sendLine, item, state, field } = useBench();
+  const { sendLine, item, adjuster, point, field } = useBench();
   const { refusal } = usePost();
   const [line, setLine] = useLine();
   const [keys, setKeys] = useState(false);
@@ -44,7 +44,7 @@ export const Pad = () => {
       <form onSubmit={submit}>
         <Flex justifyContent="space-between" alignItems="baseline" gap="2">
           <chakra.label htmlFor="bench-line" textStyle="eyebrow">
-            {label(item, state.spec.point_label)}
+            {label(item, point.label)}
           </chakra.label>
           <Box asChild display={takesLength(item) ? { base: 'none', lg: 'block' } : 'block'}>
             <Button
@@ -76,7 +76,13 @@ export const Pad = () => {
             paddingRight="4rem"
           />
           <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
-            {takesLength(item) ? 'mm' : ''}
+            {takesReading(item)
+              ? 'mm'
+              : item?.kind === 'thread'
+                ? adjuster?.thread === null
+                  ? adjuster.units
+                  : 'mm'
+                : ''}
           </Box>
         </Box>
         <Box id="bench-line-help" aria-live="assertive">
@@ -100,6 +106,8 @@ export const Pad = () => {
           <Count />
           <With />
         </Flex>
+        <ReadAt />
+        <CannotDecide />
         <Grid
           templateColumns="repeat(4, 1fr)"
           gap="2"
@@ -205,6 +213,48 @@ const With = () => {
         </option>
       ))}
     </Choice>
+  );
+};
+
+/** Where it is read, when play can be read in more places than the spec's. */
+const ReadAt = () => {
+  const { state, point, choosePoint, item } = useBench();
+  if (!takesReading(item) || state.spec.points.length < 2) return null;
+  return (
+    <Flex alignItems="center" gap="2" marginTop="1" fontSize="sm">
+      <Choice
+        aria-label="Read at"
+        value={point.key}
+        onChange={(event) => {
+          const chosen = state.spec.points.find((one) => one.key === event.target.value);
+          if (chosen !== undefined) choosePoint(chosen.key);
+        }}
+        fontSize="sm"
+        paddingInline="2"
+        flex="1"
+        minWidth="0"
+        data-read-at
+      >
+        {state.spec.points.map((one) => (
+          <option key={one.key} value={one.key}>
+            at the {one.label}
+            {one.key === state.spec.point ? '' : ', converted'}
+          </option>
+        ))}
+      </Choice>
+    </Flex>
+  );
+};
+
+/** Said before anything is measured: this instrument cannot tell inside from outside here. */
+const CannotDecide = () => {
+  const { instrument, item } = useBench();
+  if (!takesReading(item) || instrument?.warning == null) return null;
+  return (
+    <Flex gap="2" marginTop="2" fontSize="sm" lineHeight="snug" data-cannot-decide>
+      <Mark kind="cant_tell" size="1rem" style={{ marginTop: '3px' }} />
+      <span>{instrument.warning}</span>
+    </Flex>
   );
 };
 

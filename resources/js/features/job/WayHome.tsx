@@ -10,11 +10,10 @@ export const WayHome = () => {
   const [open, setOpen] = useState(false);
   if (state.way_home.length === 0) return null;
   const goHome = () => {
-    for (const leg of state.way_home)
-      if (leg.turns !== null) send({ kind: 'move', body: { adjuster: leg.adjuster, turns: leg.turns } });
+    for (const leg of state.way_home) if (leg.body !== null) send({ kind: 'move', body: leg.body });
     setOpen(false);
   };
-  const known = state.way_home.every((leg) => leg.turns !== null);
+  const known = state.way_home.every((leg) => leg.body !== null);
   return (
     <Box fontSize="sm" lineHeight="snug" color="soft" data-way-home>
       Home mark kept.{' '}

@@ -16,6 +16,8 @@ import type {
   Item,
   Job,
   Option,
+  Point,
+  PointKey,
   PoseKey,
   Shown,
   StageKey,
@@ -41,6 +43,9 @@ export type Bench = {
   chooseAdjuster: (id: string) => void;
   pose: PoseKey;
   instrument: Instrument | null;
+  /** Where the next reading is taken; the spec's own place unless the person chose another. */
+  point: Point;
+  choosePoint: (key: PointKey) => void;
   chooseInstrument: (id: string) => void;
   /** Key of the line begun here; the line itself is the pad's, so that a key press draws the pad and nothing else. */
   lineKey: string;
@@ -107,6 +112,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const [viewed, setViewed] = useState<StageKey | null>(null);
   const [turned, setTurned] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [readAt, setReadAt] = useState<PointKey | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const all = useKept(outbox.entries);
@@ -129,6 +135,19 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const pose: PoseKey = isPose(about) ? about : 'straight';
   const instrument = state.shelf.find((one) => one.id === favourite) ?? state.shelf[0] ?? null;
 
+  const point = useMemo<Point>(() => {
+    const {
+      key: own,
+      label,
+      how_to_read,
+    } = state.spec.points.find((one) => one.key === readAt) ?? {
+      key: state.spec.point,
+      label: state.spec.point_label,
+      how_to_read: state.spec.how_to_read,
+    };
+    return { key: own, label, how_to_read };
+  }, [state.spec, readAt]);
+
   // A new state asks its own question; what the person had turned to is answered or has moved on.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the head is what tells one state from the next
   useEffect(() => {
@@ -150,13 +169,13 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const shown = useMemo<Shown>(
     () => ({
       adjuster: adjuster?.id,
-      turns: option?.turns ?? undefined,
+      steps: option?.steps ?? undefined,
       pose,
-      point: state.spec.point,
+      point: point.key,
       instrument: instrument?.id,
       item: itemKey,
     }),
-    [adjuster?.id, option?.turns, pose, state.spec.point, instrument?.id, itemKey],
+    [adjuster?.id, option?.steps, pose, point.key, instrument?.id, itemKey],
   );
   const send = useCallback(
     (draft: Draft) => {
@@ -201,6 +220,8 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       chooseAdjuster: setChosen,
       pose,
       instrument,
+      point,
+      choosePoint: setReadAt,
       chooseInstrument,
       lineKey: key,
       send,
@@ -218,6 +239,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       option,
       pose,
       instrument,
+      point,
       chooseInstrument,
       key,
       send,

@@ -1,7 +1,6 @@
 import { Box, Grid, Heading } from '@chakra-ui/react';
 import type { MachineControl } from '../../api/machines';
 import { Sheet } from '../../components/Buttons';
-import { mm, trimmed } from '../../lib/figures';
 
 export const RunAndSpec = ({ control }: { control: MachineControl }) => (
   <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="4">
@@ -14,10 +13,7 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
           {adjuster.name}
           {adjuster.thread !== null && ` ${adjuster.thread}`}
           <Box as="span" color="soft">
-            ,{' '}
-            {adjuster.at_mm === null
-              ? 'thread not measured'
-              : `${mm(adjuster.at_mm)} of ${trimmed(adjuster.travel_mm)} mm out`}
+            , {adjuster.at_say === null ? adjuster.kind_label : `${adjuster.at_say}, ${adjuster.room_say} left`}
           </Box>
         </Box>
       ))}

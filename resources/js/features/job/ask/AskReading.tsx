@@ -9,16 +9,16 @@ import { HangTag } from './HangTag';
 
 /** A reading is due: where, how, and what it says so far. */
 export const AskReading = ({ item }: { item: Item }) => {
-  const { state, pose, view } = useBench();
+  const { state, pose, point, view } = useBench();
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const current = state.poses.find((one) => one.pose === pose) ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
       <Flex gap="3">
-        <HowToRead point={state.spec.point} />
+        <HowToRead point={point.key} />
         <Box lineHeight="snug" fontSize="sm">
-          {item.detail}
+          {point.how_to_read}
         </Box>
       </Flex>
       {stage?.cautions.map((caution) => (

@@ -4,10 +4,7 @@ import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { useBench } from '../useBench';
 
-const directions = [
-  { sign: '-', name: 'In' },
-  { sign: '+', name: 'Out' },
-] as const;
+const cased = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A move done otherwise than shown, composed with big buttons into the line one would type. */
 export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => void }) => {
@@ -16,8 +13,16 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
   const [turns, setTurns] = useState(0);
   const [flats, setFlats] = useState(0);
   if (adjuster === null) return null;
-  const line = `${sign}${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`;
+  const turned = adjuster.unit === 'turn';
+  const line = turned
+    ? `${sign}${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`
+    : `${sign}${turns}${adjuster.letters}`;
   const nothing = turns + flats === 0;
+  const movable = state.adjusters.filter((one) => one.sets === 'play' || one.sets === 'speed');
+  const directions = [
+    { sign: '-', name: cased(adjuster.inward) },
+    { sign: '+', name: cased(adjuster.outward) },
+  ] as const;
   const done = (log: () => void) => {
     log();
     setTurns(0);
@@ -28,7 +33,7 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
     <Modal
       open={open}
       onClose={onClose}
-      title="What did you turn?"
+      title="What did you move?"
       cancel="Back"
       actions={
         <>
@@ -45,7 +50,7 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
       }
     >
       <Flex gap="2" flexWrap="wrap" role="group" aria-label="Adjuster">
-        {state.adjusters.map((one) => (
+        {movable.map((one) => (
           <Button
             key={one.id}
             look={one.id === adjuster.id ? 'dark' : 'quiet'}
@@ -70,8 +75,8 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
           </Button>
         ))}
       </Flex>
-      <Stepper name="Turns" value={turns} onChange={setTurns} most={99} />
-      <Stepper name="Flats" value={flats} onChange={setFlats} most={5} />
+      <Stepper name={cased(adjuster.units)} value={turns} onChange={setTurns} most={99} />
+      {turned && <Stepper name="Flats" value={flats} onChange={setFlats} most={5} />}
     </Modal>
   );
 };

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Adjuster, Option } from '../../../api/jobs';
-import { Button, Choice } from '../../../components/Buttons';
+import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { mm } from '../../../lib/figures';
@@ -10,16 +10,21 @@ import { useArmed } from '../useArmed';
 import { useBench, usePost } from '../useBench';
 import { AskCard } from './AskCard';
 import { ByChoice } from './ByChoice';
+import { Guided } from './Guided';
 import { MoveDialog } from './MoveDialog';
+import { Plan } from './Plan';
+import { SetHow } from './SetHow';
 import { TurnGlyph } from './TurnGlyph';
 
 /** The next move as a person would say it: which adjuster, which way, how far, and what to expect. */
 export const NextMove = () => {
   const { state, option, adjuster } = useBench();
   const { next } = state;
+  if (adjuster !== null && adjuster.guide.length > 0 && adjuster.guide_done === 0)
+    return <Guided adjuster={adjuster} />;
   if (next.kind === 'read') return <ReadIt />;
   if (next.kind === 'decide' && state.now.advice !== null) return <Decide />;
-  if (adjuster === null || option === null || option.turns === null) return <NoMove />;
+  if (adjuster === null || option === null || option.steps === null) return <NoMove />;
   return <Move adjuster={adjuster} option={option} />;
 };
 
@@ -35,7 +40,14 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
       eyebrow={`Next move · ${adjuster.name}`}
       title={
         <>
-          <Box as="span" display="block" fontSize="4xl" lineHeight="0.98" textTransform="uppercase" data-direction>
+          <Box
+            as="span"
+            display="block"
+            fontSize={(option.direction ?? '').length > 10 ? '2xl' : '4xl'}
+            lineHeight="0.98"
+            textTransform="uppercase"
+            data-direction
+          >
             {option.direction}
           </Box>{' '}
           <Box as="span" display="block" lineHeight="1.02" data-steps>
@@ -48,6 +60,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
       <Box lineHeight="snug" fontSize="md">
         <Expectation option={option} />
       </Box>
+      {adjuster.caution !== null && <Caution compact>{adjuster.caution}</Caution>}
       <Flex gap="2">
         <Button
           look="vivid"
@@ -69,6 +82,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           Differently
         </Button>
       </Flex>
+      <Plan />
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
   );
@@ -82,7 +96,7 @@ export const BesideTheMove = () => {
   return (
     <Flex direction="column" gap="2">
       {caution !== undefined && <Caution compact>{caution}</Caution>}
-      <AimFor />
+      <SetHow />
       <ByChoice />
     </Flex>
   );
@@ -90,28 +104,24 @@ export const BesideTheMove = () => {
 
 const Expectation = ({ option }: { option: Option }) => {
   if (option.expected_mm === null) return <>{option.sentence}</>;
-  const thread =
-    option.thread_left_mm === null
-      ? 'Thread left is not known.'
-      : `Then ${mm(option.thread_left_mm)} mm of thread left that way.`;
+  const room = option.room_say === null ? 'What is left is not known.' : `Then ${option.room_say} left that way.`;
   return (
     <>
       Expect <b>{mm(option.expected_mm)} mm</b>
-      {option.low_mm !== null && option.high_mm !== null && ` (${mm(option.low_mm)} to ${mm(option.high_mm)})`}.{' '}
-      {thread}
+      {option.low_mm !== null && option.high_mm !== null && ` (${mm(option.low_mm)} to ${mm(option.high_mm)})`}. {room}
       {!option.healthy_after && ' That leaves it past its healthy zone.'}
     </>
   );
 };
 
 const ReadIt = () => {
-  const { state } = useBench();
+  const { state, point } = useBench();
   return (
-    <AskCard eyebrow={`At the ${state.spec.point_label}`} title={state.now.sentence}>
+    <AskCard eyebrow={`At the ${point.label}`} title={state.now.sentence}>
       <Flex gap="3">
-        <HowToRead point={state.spec.point} />
+        <HowToRead point={point.key} />
         <Box lineHeight="snug" fontSize="sm">
-          {state.spec.how_to_read}
+          {point.how_to_read}
         </Box>
       </Flex>
       {state.expected !== null && (
@@ -143,7 +153,7 @@ const Decide = () => {
 const NoMove = () => {
   const { state, option, adjuster } = useBench();
   const [differently, setDifferently] = useState(false);
-  const another = state.next.kind === 'move' && option?.turns == null;
+  const another = state.next.kind === 'move' && option?.steps == null;
   return (
     <AskCard
       eyebrow={another ? (adjuster?.name ?? '') : 'Set'}
@@ -155,33 +165,5 @@ const NoMove = () => {
       </Button>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
-  );
-};
-
-const aims = [
-  { key: 'crisp', name: 'crisp: low in the band' },
-  { key: 'middle', name: 'middle of the band' },
-  { key: 'loose', name: 'loose: high in the band' },
-] as const;
-
-const AimFor = () => {
-  const { state, send } = useBench();
-  return (
-    <Flex alignItems="center" gap="2" fontSize="sm">
-      <span aria-hidden="true">Aim</span>
-      <Choice
-        aria-label="Where in the band to aim"
-        value={state.spec.policy}
-        onChange={(event) => send({ kind: 'policy', body: { policy: event.target.value } })}
-        flex="1"
-        fontSize="sm"
-      >
-        {aims.map((aim) => (
-          <option key={aim.key} value={aim.key}>
-            {aim.name}
-          </option>
-        ))}
-      </Choice>
-    </Flex>
   );
 };

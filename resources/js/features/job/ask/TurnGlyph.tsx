@@ -22,9 +22,29 @@ const head = (flats: number, sign: number): string => {
 
 const turnWord = { clockwise: 'clockwise', anticlockwise: 'anticlockwise' } as const;
 
+/** What is not turned: an arrow the way it goes, with the count in it. */
+const StepGlyph = ({ option }: { option: Option }) => (
+  <chakra.figure flexShrink="0" textAlign="center" width="6.5rem">
+    <chakra.svg
+      viewBox="-60 -34 120 68"
+      width={{ base: '4.75rem', lg: '5.75rem' }}
+      marginInline="auto"
+      aria-hidden="true"
+    >
+      <g transform={(option.steps ?? 0) < 0 ? 'scale(-1 1)' : undefined}>
+        <path d="M-52 -15H14V-30L54 0L14 30V15H-52Z" fill={paint.well} stroke={paint.action} strokeWidth="4" />
+      </g>
+      <text textAnchor="middle" y="9" fontSize="25" fontWeight="bold" fill={paint.ink}>
+        {Number(Math.abs(option.steps ?? 0).toFixed(2))}×
+      </text>
+    </chakra.svg>
+  </chakra.figure>
+);
+
 /** Which way and how far, as flats of a hex seen from the side that is named; whole turns stand in the middle. */
 export const TurnGlyph = ({ option }: { option: Option }) => {
-  const turns = Math.abs(option.turns ?? 0);
+  if (option.rotation === null) return <StepGlyph option={option} />;
+  const turns = Math.abs(option.steps ?? 0);
   const whole = Math.floor(turns + 1e-6);
   const flats = (turns - whole) * 6;
   const sign = option.rotation === 'clockwise' ? 1 : -1;

@@ -1,29 +1,22 @@
-import type { Adjuster } from '../../../api/jobs';
+import type { ReactNode } from 'react';
+import type { Adjuster, AdjusterKind } from '../../../api/jobs';
 import { paint } from '../../../theme/paint';
+import { PlainParts } from './PlainParts';
+import { partLength, parts, scaledLength } from './parts';
+import { SteppedParts } from './SteppedParts';
 import { THREAD_SCALE } from './scale';
 
-const UNKNOWN = 12;
-
-/** Length of thread as it is drawn: to scale where it is known, a short dashed piece where it is not. */
-export const threadLength = (adjuster: Adjuster) => (adjuster.at_mm === null ? UNKNOWN : adjuster.at_mm * THREAD_SCALE);
-
-/** From the fixed end's left edge to where the conduit goes on. */
-export const partLength = (adjuster: Adjuster): number =>
-  before[adjuster.kind] + threadLength(adjuster) + after[adjuster.kind];
-
-const before = { barrel: 26, in_line: 24, bracket_nuts: 14 } as const satisfies Record<Adjuster['kind'], number>;
-const after = { barrel: 30, in_line: 40, bracket_nuts: 26 } as const satisfies Record<Adjuster['kind'], number>;
+export type PartProps = { adjuster: Adjuster; start: number; length: number; ghost: number | null };
 
 type Props = { adjuster: Adjuster; chosen: boolean; ghost: number | null };
 
 /** One adjuster about the origin, its axis along x, drawn from its own figures. */
 export const AdjusterDrawing = ({ adjuster, chosen, ghost }: Props) => {
-  const start = before[adjuster.kind];
-  const length = threadLength(adjuster);
-  const draw = { barrel: Barrel, in_line: InLine, bracket_nuts: BracketNuts }[adjuster.kind];
-  const Body = draw;
+  const start = parts[adjuster.kind].before;
+  const length = scaledLength(adjuster);
+  const Body = bodies[adjuster.kind];
   return (
-    <g>
+    <g data-adjuster-drawing={adjuster.kind}>
       {chosen && (
         <rect
           x="-7"
@@ -37,6 +30,15 @@ export const AdjusterDrawing = ({ adjuster, chosen, ghost }: Props) => {
           strokeDasharray="4 3"
         />
       )}
+      <Body adjuster={adjuster} start={start} length={length} ghost={ghost} />
+    </g>
+  );
+};
+
+/** A thread to scale between its fixed end and what screws along it. */
+const threaded = (Ends: (props: { end: number }) => ReactNode) => {
+  const Threaded = ({ adjuster, start, length, ghost }: PartProps) => (
+    <>
       <path d={`M${start} 0H${start + length}`} stroke={paint.action} strokeWidth="3" />
       <Thread adjuster={adjuster} x={start} length={length} />
       {ghost !== null && Math.abs(ghost) > 0.4 && (
@@ -46,16 +48,17 @@ export const AdjusterDrawing = ({ adjuster, chosen, ghost }: Props) => {
           strokeWidth="2"
           strokeDasharray="3 2"
           fill="none"
-          transform={ghost > 0 ? `translate(${after[adjuster.kind]} 0)` : undefined}
+          transform={ghost > 0 ? `translate(${parts[adjuster.kind].after} 0)` : undefined}
         />
       )}
-      <Body end={start + length} />
-    </g>
+      <Ends end={start + length} />
+    </>
   );
+  return Threaded;
 };
 
 const Thread = ({ adjuster, x, length }: { adjuster: Adjuster; x: number; length: number }) => {
-  const pitch = Math.max(3, (adjuster.pitch_mm ?? 1) * THREAD_SCALE);
+  const pitch = Math.max(3, (adjuster.unit === 'turn' ? adjuster.mm_per_unit || 1 : 1) * THREAD_SCALE);
   const flanks = Array.from({ length: Math.floor(length / pitch) }, (_, n) => `M${x + n * pitch} 9l${pitch} -18`).join(
     '',
   );
@@ -113,3 +116,37 @@ const BracketNuts = ({ end }: { end: number }) => (
     <rect x={end + 16} y="-14" width="9" height="28" rx="2" fill={paint['steel.mid']} />
   </g>
 );
+
+/** A bolt with a hole down its length, screwed into a lug and held by its nut. */
+const HollowBolt = ({ end }: { end: number }) => (
+  <g stroke="currentColor" strokeWidth="1.2">
+    <rect x="0" y="-22" width="12" height="44" rx="2" fill={paint['steel.dark']} />
+    <rect x="12" y="-13" width="8" height="26" rx="2" fill={paint['steel.mid']} />
+    <path d={`M${end} -15l8 -5h14l8 5v30l-8 5h-14l-8 -5Z`} fill={paint['steel.light']} />
+    <path d={`M${end + 8} -20v40M${end + 22} -20v40`} />
+  </g>
+);
+
+/** A stud with its nut against the governor's spring. */
+const GovernorNut = ({ end }: { end: number }) => (
+  <g stroke="currentColor" strokeWidth="1.2">
+    <rect x="0" y="-16" width="12" height="32" rx="2" fill={paint['steel.dark']} />
+    <rect x={end} y="-15" width="14" height="30" rx="2" fill={paint['steel.mid']} />
+    <path
+      d={`M${end + 14} -10l4 20l4 -20l4 20l4 -20l4 20l4 -20l4 20`}
+      fill="none"
+      stroke={paint['steel.dark']}
+      strokeWidth="2.4"
+    />
+  </g>
+);
+
+const bodies = {
+  barrel: threaded(Barrel),
+  in_line: threaded(InLine),
+  bracket_nuts: threaded(BracketNuts),
+  hollow_bolt: threaded(HollowBolt),
+  governor_nut: threaded(GovernorNut),
+  ...SteppedParts,
+  ...PlainParts,
+} as const satisfies Record<AdjusterKind, (props: PartProps) => ReactNode>;

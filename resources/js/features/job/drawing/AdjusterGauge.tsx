@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Adjuster } from '../../../api/jobs';
 import { Mark } from '../../../components/Marks';
-import { mm, trimmed } from '../../../lib/figures';
+import { trimmed } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const Card = chakra('button');
@@ -39,25 +39,34 @@ export const AdjusterGauge = ({ adjuster }: { adjuster: Adjuster }) => {
         )}
       </Flex>
       <Box fontSize="sm" fontVariantNumeric="tabular-nums">
-        {adjuster.at_mm === null
-          ? 'thread not measured'
-          : `${mm(adjuster.at_mm)} of ${trimmed(adjuster.travel_mm)} mm out`}
+        {stands(adjuster)}
       </Box>
-      <Bar adjuster={adjuster} />
+      {adjuster.sets !== 'mechanism' && adjuster.sets !== 'nothing' && <Bar adjuster={adjuster} />}
       <Box
         textStyle="small"
         color={adjuster.healthy ? 'soft' : 'amber.text'}
         fontWeight={adjuster.healthy ? 'normal' : 'bold'}
       >
-        {adjuster.at_mm === null
-          ? 'no reserve claimed'
-          : adjuster.healthy
-            ? `${mm(adjuster.travel_mm - adjuster.at_mm)} mm left`
-            : 'past its healthy zone'}
+        {reserve(adjuster)}
       </Box>
       <Box textStyle="small">{reach(adjuster)}</Box>
     </Card>
   );
+};
+
+const stands = (adjuster: Adjuster): string => {
+  if (adjuster.sets === 'nothing') return 'nothing to turn here';
+  if (adjuster.sets === 'mechanism')
+    return adjuster.guide_done === 0 ? adjuster.kind_label : `${adjuster.guide_done} of ${adjuster.guide.length} steps`;
+  if (adjuster.at_say === null) return adjuster.thread === null ? 'not looked at yet' : 'thread not measured';
+  return adjuster.thread === null ? adjuster.at_say : `${adjuster.at_say} of ${trimmed(adjuster.travel_mm)}`;
+};
+
+const reserve = (adjuster: Adjuster): string => {
+  if (adjuster.sets === 'mechanism') return 'set by its own steps';
+  if (adjuster.sets === 'nothing') return '';
+  if (adjuster.room_say === null) return 'no reserve claimed';
+  return adjuster.healthy ? `${adjuster.room_say} left` : 'past its healthy zone';
 };
 
 const reach = (adjuster: Adjuster): string => {

@@ -5,9 +5,10 @@ import { mm } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
-import { AdjusterDrawing, partLength } from './AdjusterDrawing';
+import { AdjusterDrawing } from './AdjusterDrawing';
 import { AdjusterGauge } from './AdjusterGauge';
-import { Carburettor, Grip, Lever, ReleaseArm } from './EndDrawings';
+import { hands, workingEnd } from './EndDrawings';
+import { partLength } from './parts';
 import { type Slot, THREAD_SCALE } from './scale';
 
 const HEIGHT = 128;
@@ -72,9 +73,9 @@ export const CableRun = () => {
 /** What this machine taught so far, as a person would say it; until then, what the drawing is. */
 const Learned = ({ state }: { state: BenchState }) => {
   const { adjuster } = useBench();
-  const turn = state.learned.per_turn.find((one) => one.adjuster === adjuster?.id);
-  if (!state.learned.taught || turn === undefined) return 'threads to scale, the rest is not';
-  return `learned here: ${mm(Math.abs(turn.mm))} mm a turn of the ${adjuster?.name}, ± ${mm(turn.expanded_mm)}`;
+  const step = state.learned.per_step.find((one) => one.adjuster === adjuster?.id);
+  if (!state.learned.taught || step === undefined) return 'adjusters to scale, the rest is not';
+  return `learned here: ${mm(Math.abs(step.mm))} mm a ${step.unit} of the ${adjuster?.name}, ± ${mm(step.expanded_mm)}`;
 };
 
 const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
@@ -83,8 +84,8 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
   const end: Slot = { x: width - END + 44, y: LEVEL };
   const play = state.now.mm ?? state.found.mm;
   const share = play === null ? 0.4 : play / Math.max(1, (state.spec.band.high_mm ?? play) * 1.4);
-  const Hand = state.hand.kind === 'lever' ? Lever : Grip;
-  const Working = state.working_end === 'carburettor' ? Carburettor : ReleaseArm;
+  const Hand = hands[state.hand.kind];
+  const Working = workingEnd(state.working_end);
   const first = state.adjusters[0];
   const starts: Slot = { x: HAND - 44, y: LEVEL };
   return (
@@ -114,8 +115,8 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
         <g key={adjuster.id} color="ink" transform={`translate(${at[n]?.x ?? 0} ${at[n]?.y ?? 0})`}>
           <AdjusterDrawing
             adjuster={adjuster}
-            chosen={adjuster.id === chosen?.id && option?.turns != null && state.next.kind === 'move'}
-            ghost={ghostOf(adjuster, chosen, option?.turns ?? null, state)}
+            chosen={adjuster.id === chosen?.id && option?.steps != null && state.next.kind === 'move'}
+            ghost={ghostOf(adjuster, chosen, option?.grows_mm ?? null, state)}
           />
         </g>
       ))}
@@ -126,20 +127,16 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
   );
 };
 
-/** How far the chosen adjuster's thread would grow with the next move, in drawing units. */
+/** How far the chosen adjuster would come out with the next move, in drawing units. */
 const ghostOf = (
   adjuster: Adjuster,
   chosen: Adjuster | null,
-  turns: number | null,
+  grows: number | null,
   state: BenchState,
 ): number | null =>
-  adjuster.id !== chosen?.id ||
-  turns === null ||
-  adjuster.pitch_mm === null ||
-  adjuster.at_mm === null ||
-  state.next.kind !== 'move'
+  adjuster.id !== chosen?.id || grows === null || adjuster.at_mm === null || state.next.kind !== 'move'
     ? null
-    : turns * adjuster.pitch_mm * THREAD_SCALE;
+    : grows * THREAD_SCALE;
 
 const FirstPiece = ({ direct, from, to }: { direct: boolean; from: Slot; to: Slot }) =>
   direct ? (
@@ -180,7 +177,8 @@ const PlayNow = ({ state }: { state: BenchState }) => {
 
 const spoken = (state: BenchState): string => {
   const threads = state.adjusters.map(
-    (adjuster) => `${adjuster.name} ${adjuster.at_mm === null ? 'not measured' : `${mm(adjuster.at_mm)} mm out`}`,
+    (adjuster) =>
+      `${adjuster.name} ${adjuster.sets === 'play' ? (adjuster.at_say ?? 'not measured') : adjuster.kind_label}`,
   );
   return `${state.hand.name}, ${threads.join(', ')}, ${state.working_end}`;
 };

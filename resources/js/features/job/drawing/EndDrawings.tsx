@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react';
+import type { BenchState } from '../../../api/jobs';
 import { paint } from '../../../theme/paint';
 
 /** A lever beside the bar; its play is the dotted arc, wider the more there is of it. */
@@ -93,3 +95,75 @@ export const Carburettor = () => (
     <circle cx="16" cy="30" r="5" fill={paint.ink} />
   </g>
 );
+
+/** A pistol handle with its trigger; the play is the dotted arc before it. */
+export const Trigger = ({ share }: { share: number }) => {
+  const swing = 4 + 16 * Math.min(1, share);
+  return (
+    <g>
+      <path
+        d="M6 -16H118Q130 -16 130 -4V6Q130 16 118 16H92L86 34Q84 40 76 40H52Q44 40 46 32L50 16H6Z"
+        fill={paint['steel.dark']}
+      />
+      <path d="M56 16H84L80 24H58Z" fill={paint.ink} />
+      <path d="M60 20Q56 44 70 60" stroke={paint['steel.mid']} strokeWidth="9" strokeLinecap="round" fill="none" />
+      <path
+        d={`M60 20Q${58 + swing * 0.4} 44 ${70 + swing} 56`}
+        stroke={paint.action}
+        strokeWidth="2.5"
+        strokeDasharray="3 4"
+        fill="none"
+      />
+      <path d={`M74 66Q${76 + swing * 0.6} 66 ${78 + swing} 62`} stroke={paint.action} strokeWidth="3" fill="none" />
+    </g>
+  );
+};
+
+/** A handle bar with the loop that is drawn to it. */
+export const Handle = ({ share }: { share: number }) => {
+  const swing = 6 + 22 * Math.min(1, share);
+  return (
+    <g>
+      <path d="M10 44V0Q10 -14 24 -14H110Q124 -14 124 0V30" stroke={paint['steel.dark']} strokeWidth="11" fill="none" />
+      <path
+        d="M22 52V30Q22 18 36 18H98Q112 18 112 30V40"
+        stroke={paint['steel.mid']}
+        strokeWidth="7"
+        fill="none"
+        strokeLinecap="round"
+      />
+      <path
+        d={`M22 52V${30 - swing * 0.5}Q22 ${18 - swing * 0.5} 36 ${18 - swing * 0.5}H98Q112 ${18 - swing * 0.5} 112 ${30 - swing * 0.5}V40`}
+        stroke={paint.action}
+        strokeWidth="2.5"
+        strokeDasharray="3 4"
+        fill="none"
+      />
+      <path d={`M67 18V${18 - swing * 0.5}`} stroke={paint.action} strokeWidth="3" />
+      <circle cx="22" cy="56" r="5" fill={paint.ink} />
+      <circle cx="112" cy="44" r="5" fill={paint.ink} />
+    </g>
+  );
+};
+
+/** What a drive or auger cable pulls: an arm with its spring against a belt wheel. */
+const DriveEnd = () => (
+  <g>
+    <path d="M-40 0H0" stroke={paint.action} strokeWidth="3" />
+    <circle cx="20" cy="48" r="24" fill={paint['steel.light']} stroke={paint.ink} strokeWidth="1.5" />
+    <circle cx="20" cy="48" r="8" fill={paint['steel.dark']} />
+    <path d="M0 0L14 40" stroke={paint['steel.mid']} strokeWidth="10" strokeLinecap="round" />
+    <circle cx="0" cy="0" r="6" fill={paint.ink} />
+    <path d="M4 12l10 -3l-2 6l9 -3l-2 6l9 -3" stroke={paint.ink} strokeWidth="1.8" fill="none" />
+  </g>
+);
+
+export const hands = {
+  lever: Lever,
+  grip: Grip,
+  trigger: Trigger,
+  handle: Handle,
+} as const satisfies Record<BenchState['hand']['kind'], (props: { share: number }) => ReactNode>;
+
+export const workingEnd = (name: string) =>
+  name === 'carburettor' ? Carburettor : name === 'release arm' ? ReleaseArm : DriveEnd;

@@ -61,13 +61,37 @@ const Arm = () => (
   </>
 );
 
+/** The wire lifted off its drum at the carburettor: the slack is what it rises by. */
+const CarburettorBarrel = () => (
+  <>
+    <circle cx="74" cy="50" r="24" fill={paint['steel.light']} stroke={paint.ink} />
+    <circle cx="74" cy="50" r="6" fill={paint['steel.dark']} />
+    <path d="M6 22H60Q66 22 70 26" stroke={paint['steel.mid']} strokeWidth="3" fill="none" strokeDasharray="3 3" />
+    <path d="M6 22Q36 8 62 10L71 25" stroke={paint.action} strokeWidth="3" fill="none" />
+    <circle cx="73" cy="27" r="5" fill={paint.ink} />
+    <path d="M40 9V22M34 9H46M34 22H46" stroke={paint.action} strokeWidth="2" />
+  </>
+);
+
+/** A rule beside the handle: from rest to the first resistance. */
+const HandleTravel = () => (
+  <>
+    <path d="M16 68V24Q16 10 30 10H76" stroke={paint['steel.dark']} strokeWidth="9" fill="none" />
+    <path d="M30 68V44Q30 36 40 36H80" stroke={paint['steel.mid']} strokeWidth="7" fill="none" />
+    <path d="M40 24H80" stroke={paint.action} strokeWidth="2" strokeDasharray="3 3" />
+    <Rule x={100} y={14} turn={90} />
+    <path d="M84 24V36M80 24H90M80 36H90" stroke={paint.action} strokeWidth="3" />
+  </>
+);
+
 const drawings = {
   lever_tip: LeverTip,
   perch_gap: PerchGap,
   ferrule_gap: FerruleGap,
   release_arm: Arm,
   grip_flange: GripFlange,
-  carburettor_barrel: Arm,
+  carburettor_barrel: CarburettorBarrel,
+  handle_travel: HandleTravel,
 } as const satisfies Record<PointKey, () => React.ReactNode>;
 
 /** Where the figure is read: the measured distance is the vivid part. */

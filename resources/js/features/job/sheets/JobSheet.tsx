@@ -4,7 +4,7 @@ import type { Judged } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { counted, mm, trimmed, withUncertainty } from '../../../lib/figures';
+import { counted, withUncertainty } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
 import { useBench } from '../useBench';
 
@@ -49,13 +49,12 @@ export const JobSheet = () => {
           {state.spec.say}
           {state.spec.engine !== null && `, ${state.spec.engine}`}. {state.spec.source}.
         </Entry>
-        <Entry title="Threads, found and left">
+        <Entry title="Adjusters, found and left">
           {state.adjusters
             .filter((adjuster) => adjuster.at_mm !== null)
             .map((adjuster) => (
               <Box key={adjuster.id}>
-                {adjuster.name} {adjuster.home_mm === null ? '?' : mm(adjuster.home_mm)} → {mm(adjuster.at_mm ?? 0)} of{' '}
-                {trimmed(adjuster.travel_mm)} mm
+                {adjuster.name} {adjuster.home_say ?? '?'} → {adjuster.at_say}
               </Box>
             ))}
         </Entry>

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\Repeating;
+use App\Http\Problems\Conflict;
+use App\Models\Instrument;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\StandingCodec;
+
+/** The instruments of the workshop: everybody looks, a lead keeps them. A job keeps the shelf it was opened with. */
+final class ShelfController
+{
+    /** Days before a calibration falls due within which it is called soon. */
+    private const SOON = 30;
+
+    public function show(Request $request): JsonResponse
+    {
+        $user = self::user($request);
+        $shelf = Instrument::onTheShelf();
+        $mine = array_filter(Repeating::on($shelf), static fn (array $one): bool => $one['person'] === $user->person()->id);
+        $mine = array_column($mine, null, 'instrument');
+        $today = CarbonImmutable::now((string) config('app.workshop_timezone'))->toDateString();
+
+        return new JsonResponse([
+            'may_keep' => $user->role->mayLiftTag(),
+            'instruments' => $shelf->map(static fn (Instrument $one): array => $one->asWritten() + [
+                'state' => self::state($one, $today),
+                'my_deviation_mm' => $mine[$one->id]['deviation_mm'] ?? null,
+                'my_freedom' => $mine[$one->id]['freedom'] ?? null,
+            ])->values()->all(),
+        ]);
+    }
+
+    /** A new instrument, or what was wrong or is new about one: a fresh certificate, above all. */
+    public function store(Request $request, string $id): JsonResponse
+    {
+        self::mustKeep($request);
+        $node = Node::fromJson($request->getContent())->object(['name', 'kind', 'resolution_mm', 'reach_mm', 'calibration']);
+        $instrument = StandingCodec::instrument(Node::of(['id' => $id] + (array) $node->value));
+        self::mustBeADay($node);
+        $twin = Instrument::onTheShelf()->first(static fn (Instrument $one): bool => $one->id !== $id && mb_strtolower((string) $one->body['name']) === mb_strtolower($instrument->name));
+        if ($twin !== null) {
+            throw new Conflict("Another instrument is called {$instrument->name}. Give each its own name.");
+        }
+        $body = StandingCodec::encodeInstrument($instrument);
+        unset($body['id']);
+        $row = Instrument::query()->find($id) ?? new Instrument(['id' => $id, 'place' => (int) Instrument::query()->max('place') + 1]);
+        $row->forceFill(['body' => $body, 'retired_at' => null])->save();
+
+        return $this->show($request);
+    }
+
+    /** Put away: not offered any more. What was read with it stays. */
+    public function destroy(Request $request, string $id): JsonResponse
+    {
+        self::mustKeep($request);
+        $row = Instrument::query()->whereNull('retired_at')->findOrFail($id);
+        if (Instrument::onTheShelf()->count() === 1) {
+            throw Refused::because('The last instrument stays on the shelf: nothing could be read without one.');
+        }
+        $row->forceFill(['retired_at' => CarbonImmutable::now()])->save();
+
+        return $this->show($request);
+    }
+
+    private static function state(Instrument $one, string $today): string
+    {
+        $due = $one->body['calibration']['due'] ?? null;
+
+        return match (true) {
+            $due === null => 'no_date',
+            $due < $today => 'overdue',
+            $due <= CarbonImmutable::parse($today)->addDays(self::SOON)->toDateString() => 'soon',
+            default => 'good',
+        };
+    }
+
+    private static function mustBeADay(Node $node): void
+    {
+        $due = $node->has('calibration') && $node->at('calibration')->has('due') ? $node->at('calibration')->at('due')->string(10) : null;
+        if ($due !== null && ! CarbonImmutable::canBeCreatedFromFormat($due, 'Y-m-d')) {
+            throw BadFile::at('$.calibration.due', 'this is no day, such as 2027-03-31.');
+        }
+    }
+
+    private static function mustKeep(Request $request): void
+    {
+        $user = self::user($request);
+        if (! $user->role->mayLiftTag()) {
+            throw Refused::because("The shelf is kept by a lead, and {$user->name} signs as {$user->role->value}. Ask a lead.");
+        }
+    }
+
+    private static function user(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

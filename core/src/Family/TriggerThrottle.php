@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\Policy;
+
+/**
+ * A throttle worked by a trigger, on trimmers and pole saws. Full trigger is wide open; released it is fully closed with a little
+ * slack, so that the idle screw keeps its authority and the wire's end cannot fall out on a snap release. Never left outside its
+ * band by choice.
+ */
+final readonly class TriggerThrottle implements Family
+{
+    public function title(): string
+    {
+        return 'Throttle trigger';
+    }
+
+    public function usualRatio(ReadingPoint $point): CouplingRatio
+    {
+        return match ($point) {
+            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
+            ReadingPoint::GripFlange, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm,
+            ReadingPoint::HandleTravel => CouplingRatio::of(2.5, Knowledge::Default),
+        };
+    }
+
+    public function startingPolicy(): Policy
+    {
+        return Policy::Middle;
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return false;
+    }
+
+    public function drift(): Drift
+    {
+        return Drift::GrowsPlay;
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, spark lead off the plug', 'A trigger pulled with the engine running turns the head.'),
+            new Step('cool', 'Exhaust and cylinder cool enough to work by', 'Hot exhaust burns; fuel vapour lights. No flame near.'),
+            new Step('head_clear', 'Cutting head clear, blade guard on or blade off'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray right behind the carburettor end, the end home in its keyhole', GateKey::WireSound),
+            new Inspection('conduit', 'Conduit and route', 'Two-piece cables joined at their eye, clips home, nothing pinched by the shaft clamp'),
+            new Inspection('bracket', 'Bracket at the carburettor', 'Bent when the tool was pulled about by its cable: bent back once if not cracked, else replaced'),
+            new Inspection('trigger', 'Trigger and lock-out', 'Returns by itself, lock-out blocks it until pressed'),
+        ];
+    }
+
+    public function proofs(): array
+    {
+        return [
+            Proof::yesIsRight('wide_open', 'Trigger fully pulled: the carburettor is wide open'),
+            Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut),
+            Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove),
+            Proof::yesIsRight('idle_still', 'At idle the head stands still', caution: 'Outdoors, head clear of the ground, nobody within the machine\'s safe distance.'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
+            new Gate(GateKey::WireInGroove, 'Wire end home', 'Throttle wire comes out of its keyhole.'),
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
+            new Gate(GateKey::NotTaut, 'Cable has play', 'Throttle cable is taut and can hold the throttle open.'),
+        ];
+    }
+
+    public function closing(): array
+    {
+        return [
+            new Step('cable_cover', 'The cover that holds the cable\'s stop is back on'),
+            new Step('restored', 'Spark lead back on, guard as it was, tools out'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => ['Nothing is touched until each line is true.'],
+            JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
+            JobStage::AsFound => ['Let the trigger snap back before each reading. 1/16 in or less at the barrel is common practice.'],
+            JobStage::Set => ['Hold the wire when an old adjuster is stiff. One turn at most, then read again; then half a turn. Both ends of the travel are tried before it is locked.'],
+            JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands and feet clear of the head.'],
+            JobStage::Close => ['Ask a qualified technician when in doubt.'],
+        };
+    }
+}

@@ -1,0 +1,177 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
+import { instrumentKinds, type Kept, keepInstrument, putAway, type ShelfInstrument, shelfQuery } from '../../api/shelf';
+import { Button, Choice, Field, FieldLabel } from '../../components/Buttons';
+import { Modal } from '../../components/Modal';
+import { Refusal } from '../../components/Refusal';
+import { kindNames } from './words';
+
+type Props = { instrument: ShelfInstrument | null; onClose: () => void };
+
+type Draft = {
+  name: string;
+  kind: string;
+  resolution: string;
+  reach: string;
+  expanded: string;
+  factor: string;
+  due: string;
+};
+
+const draftOf = (one: ShelfInstrument | null): Draft => ({
+  name: one?.name ?? '',
+  kind: one?.kind ?? 'caliper',
+  resolution: String(one?.resolution_mm ?? ''),
+  reach: String(one?.reach_mm ?? ''),
+  expanded: one?.calibration == null ? '' : String(one.calibration.expanded_mm),
+  factor: one?.calibration == null ? '2' : String(one.calibration.factor),
+  due: one?.calibration?.due ?? '',
+});
+
+const figure = (text: string) => Number(text.trim().replace(',', '.'));
+
+const written = (draft: Draft): Kept => ({
+  name: draft.name.trim(),
+  kind: instrumentKinds.find((kind) => kind === draft.kind) ?? 'caliper',
+  resolution_mm: figure(draft.resolution),
+  reach_mm: figure(draft.reach),
+  calibration:
+    draft.expanded.trim() === ''
+      ? null
+      : { expanded_mm: figure(draft.expanded), factor: figure(draft.factor), due: draft.due === '' ? null : draft.due },
+});
+
+/** What cannot be sent at all, said before it is; the server says the rest. */
+function gap(draft: Draft): string | null {
+  if (draft.name.trim() === '') return 'Give it a name.';
+  if (!(figure(draft.resolution) > 0)) return 'Say what it shows, in mm, such as 0.05.';
+  if (!(figure(draft.reach) > 0)) return 'Say how far it reaches, in mm, such as 150.';
+  if (draft.expanded.trim() !== '' && !(figure(draft.expanded) >= 0 && figure(draft.factor) >= 1))
+    return 'The certificate gives its uncertainty in mm and a factor k of 1 or more.';
+  return null;
+}
+
+/** A short name of its own for a new instrument, from what it is called. */
+const idFor = (name: string) =>
+  `${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 24) || 'instrument'
+  }-${crypto.getRandomValues(new Uint32Array(1))[0]?.toString(36)}`;
+
+/** An instrument as its maker and its certificate have it. */
+export const InstrumentDialog = ({ instrument, onClose }: Props) => {
+  const [draft, setDraft] = useState(() => draftOf(instrument));
+  const [told, setTold] = useState<string | null>(null);
+  const [parting, setParting] = useState(false);
+  const client = useQueryClient();
+  const done = {
+    onSuccess: (shelf: Awaited<ReturnType<typeof putAway>>) => {
+      client.setQueryData(shelfQuery.queryKey, shelf);
+      onClose();
+    },
+  };
+  const keep = useMutation({
+    mutationFn: () => keepInstrument(instrument?.id ?? idFor(draft.name), written(draft)),
+    ...done,
+  });
+  const away = useMutation({ mutationFn: () => putAway(instrument?.id ?? ''), ...done });
+  const set = (name: keyof Draft) => (value: string) => {
+    setTold(null);
+    setDraft({ ...draft, [name]: value });
+  };
+  const submit = () => {
+    const missing = gap(draft);
+    setTold(missing);
+    if (missing === null) keep.mutate();
+  };
+  return (
+    <Modal
+      open
+      onClose={onClose}
+      title={instrument === null ? 'Add an instrument' : `Change ${instrument.name}`}
+      cancel="Back"
+      actions={
+        <>
+          <Button look="vivid" onClick={submit} disabled={keep.isPending} data-primary>
+            {keep.isPending ? 'Keeping it' : 'Keep it'}
+          </Button>
+          {instrument !== null && (
+            <Button look="plain" onClick={() => (parting ? away.mutate() : setParting(true))} data-put-away>
+              {parting ? 'Yes, put it away' : 'Put it away'}
+            </Button>
+          )}
+        </>
+      }
+    >
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <Box gridColumn="1 / -1">
+          <Entry label="Name" value={draft.name} onChange={set('name')} most={60} />
+        </Box>
+        <KindChoice value={draft.kind} onChange={set('kind')} />
+        <Entry label="Shows, mm" value={draft.resolution} onChange={set('resolution')} decimal />
+        <Entry label="Reaches, mm" value={draft.reach} onChange={set('reach')} decimal />
+        <Entry label="Certificate: ± mm" value={draft.expanded} onChange={set('expanded')} decimal />
+        <Entry label="Factor k" value={draft.factor} onChange={set('factor')} decimal />
+        <Entry label="Calibrate again by" value={draft.due} onChange={set('due')} type="date" />
+      </Grid>
+      {parting && (
+        <Box marginTop="3" lineHeight="snug">
+          It is not offered any more. What was read with it stays as it is.
+        </Box>
+      )}
+      {told !== null && (
+        <Flex role="alert" marginTop="3" fontWeight="bold" data-told>
+          {told}
+        </Flex>
+      )}
+      {keep.isError && <Refusal error={keep.error} />}
+      {away.isError && <Refusal error={away.error} />}
+    </Modal>
+  );
+};
+
+const KindChoice = ({ value, onChange }: { value: string; onChange: (value: string) => void }) => {
+  const id = useId();
+  return (
+    <Box>
+      <FieldLabel htmlFor={id}>Kind</FieldLabel>
+      <Choice id={id} value={value} onChange={(event) => onChange(event.target.value)} width="100%">
+        {instrumentKinds.map((kind) => (
+          <option key={kind} value={kind}>
+            {kindNames[kind]}
+          </option>
+        ))}
+      </Choice>
+    </Box>
+  );
+};
+
+type EntryProps = {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  decimal?: boolean;
+  type?: 'text' | 'date';
+  most?: number;
+};
+
+const Entry = ({ label, value, onChange, decimal = false, type = 'text', most = 12 }: EntryProps) => {
+  const id = useId();
+  return (
+    <Box>
+      <FieldLabel htmlFor={id}>{label}</FieldLabel>
+      <Field
+        id={id}
+        type={type}
+        value={value}
+        maxLength={type === 'date' ? undefined : most}
+        inputMode={decimal ? 'decimal' : undefined}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </Box>
+  );
+};

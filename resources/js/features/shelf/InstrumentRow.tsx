@@ -1,0 +1,82 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import type { ShelfInstrument } from '../../api/shelf';
+import { Button } from '../../components/Buttons';
+import { Mark } from '../../components/Marks';
+import { trimmed } from '../../lib/figures';
+import { day, due } from '../../lib/time';
+import { Scale } from './Scale';
+import { kindNames, stateMarks } from './words';
+
+type Props = { instrument: ShelfInstrument; onEdit: (() => void) | null };
+
+export const InstrumentRow = ({ instrument, onEdit }: Props) => (
+  <Grid
+    templateColumns={{ base: '1fr auto', md: '9rem 1.1fr 1.2fr 1.2fr 6rem' }}
+    columnGap="5"
+    rowGap="1"
+    alignItems="center"
+    paddingInline="4"
+    paddingBlock="3"
+    borderTopWidth="thin"
+    borderColor="line"
+    _first={{ borderTopWidth: '0' }}
+    data-instrument-row={instrument.id}
+  >
+    <Box display={{ base: 'none', md: 'block' }}>
+      <Scale kind={instrument.kind} step={instrument.resolution_mm} />
+    </Box>
+    <Box>
+      <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
+        {instrument.name}
+      </Box>
+      <Box textStyle="small">
+        {kindNames[instrument.kind]}, shows {trimmed(instrument.resolution_mm)} mm, reaches{' '}
+        {trimmed(instrument.reach_mm)} mm
+      </Box>
+    </Box>
+    <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+      <Calibration instrument={instrument} />
+    </Box>
+    <Box gridColumn={{ base: '1 / -1', md: 'auto' }} textStyle="small">
+      {instrument.my_deviation_mm === null ? (
+        'You have not repeated readings with it yet'
+      ) : (
+        <>
+          In your hands it repeats to <b>{instrument.my_deviation_mm.toFixed(2)} mm</b>, from{' '}
+          {trimmed(instrument.my_freedom ?? 0)} repeats
+        </>
+      )}
+    </Box>
+    <Box gridRow={{ base: '1', md: 'auto' }} gridColumn={{ base: '2', md: 'auto' }} textAlign="right">
+      {onEdit !== null && (
+        <Button look="quiet" onClick={onEdit} aria-label={`Change ${instrument.name}`}>
+          Change
+        </Button>
+      )}
+    </Box>
+  </Grid>
+);
+
+const Calibration = ({ instrument }: { instrument: ShelfInstrument }) => {
+  const { calibration, state } = instrument;
+  if (calibration === null) return <Box textStyle="small">No certificate: its marks count as they are</Box>;
+  return (
+    <Flex gap="2" alignItems="center">
+      <Mark kind={stateMarks[state]} size="1rem" />
+      <Box lineHeight="snug">
+        <Box fontWeight={state === 'overdue' || state === 'soon' ? 'bold' : 'normal'}>
+          {calibration.due === null
+            ? 'No date named'
+            : state === 'overdue'
+              ? `Overdue since ${day(calibration.due)}`
+              : state === 'soon'
+                ? `Due ${due(calibration.due)}`
+                : `Due ${day(calibration.due)}`}
+        </Box>
+        <Box textStyle="small">
+          ± {trimmed(calibration.expanded_mm)} mm, k = {trimmed(calibration.factor)}
+        </Box>
+      </Box>
+    </Flex>
+  );
+};
