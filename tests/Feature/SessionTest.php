@@ -61,6 +61,11 @@ final class SessionTest extends TestCase
         foreach (['bench', 'machines', 'machines/RT-14', "jobs/{$id}", "jobs/{$id}/file"] as $path) {
             $this->getJson("/api/{$path}")->assertUnauthorized()->assertJsonPath('detail', 'Your session has ended. Sign in again; what you typed is kept.');
         }
+        foreach (['shelf', "jobs/{$id}/alike"] as $path) {
+            $this->getJson("/api/{$path}")->assertUnauthorized();
+        }
+        $this->putJson('/api/shelf/caliper-1', [])->assertUnauthorized();
+        $this->deleteJson('/api/shelf/caliper-1')->assertUnauthorized();
         $this->postJson('/api/machines/RT-14/jobs', [])->assertUnauthorized();
         $this->postJson("/api/jobs/{$id}/entries", [])->assertUnauthorized();
         $this->deleteJson('/api/session')->assertUnauthorized();
@@ -70,7 +75,7 @@ final class SessionTest extends TestCase
     {
         $this->signIn();
         $this->app->detectEnvironment(static fn (): string => 'production');
-        foreach ([['POST', 'session'], ['DELETE', 'session'], ['POST', 'machines/RT-14/jobs'], ['POST', 'jobs/x/entries']] as [$method, $path]) {
+        foreach ([['POST', 'session'], ['DELETE', 'session'], ['POST', 'machines/RT-14/jobs'], ['POST', 'jobs/x/entries'], ['PUT', 'shelf/x'], ['DELETE', 'shelf/x']] as [$method, $path]) {
             $this->json($method, "/api/{$path}", [])->assertStatus(419)
                 ->assertJsonPath('detail', 'This page is older than its session. Load it again; what you typed is kept.');
         }

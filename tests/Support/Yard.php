@@ -20,8 +20,15 @@ final readonly class Yard
         foreach (DemoFleet::SHELF as $place => [$id, $body]) {
             Instrument::query()->create(['id' => $id, 'place' => $place, 'body' => $body]);
         }
+        self::add('RT-14');
+        self::add('QB-03');
+    }
+
+    /** One more machine of the demo's fleet; within a test it goes with the test. */
+    public static function add(string $wanted): void
+    {
         foreach (DemoFleet::MACHINES as [$tag, $plate, $model, $kind, $year, $place, $usage, $unit, $controls]) {
-            if (in_array($tag, ['RT-14', 'QB-03'], true)) {
+            if ($tag === $wanted) {
                 $machine = Machine::query()->create(['tag' => $tag, 'plate' => $plate, 'name' => $model, 'kind' => $kind, 'year' => $year,
                     'place' => $place, 'usage_reading' => $usage, 'usage_unit' => $unit, 'ran_until' => null]);
                 self::controls($machine, $model, $controls);
@@ -33,9 +40,9 @@ final readonly class Yard
     private static function controls(Machine $machine, string $model, array $keys): void
     {
         foreach ($keys as $key) {
-            $spec = SpecVersion::query()->create(['model' => $model, 'control' => $key, 'version' => 1, 'body' => DemoFleet::spec($model, $key)]);
+            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], ['body' => DemoFleet::spec($model, $key)]);
             Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
-                'name' => $key === 'clutch' ? 'Clutch lever' : 'Throttle grip', 'run' => DemoFleet::run($model, $key), 'minutes' => 12]);
+                'name' => DemoFleet::NAMES[$key], 'run' => DemoFleet::run($model, $key), 'minutes' => 12]);
         }
     }
 }
