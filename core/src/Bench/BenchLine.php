@@ -192,6 +192,9 @@ final readonly class BenchLine
         if (preg_match('/^(?:(?<turns>[\d.,\/ ]+?) ?t(?:urns?)?)? ?(?:(?<flats>\d+) ?f(?:lats?)?)?$/', $amount, $part) !== 1) {
             $this->refuseSteps($line, $amount);
         }
+        if (! $this->adjuster()->counting()->unit->turns()) {
+            $this->refuseSteps($line, $amount);
+        }
         $turns = ($part['turns'] ?? '') === '' ? 0.0 : Fraction::fromText($part['turns'])->toFloat();
         $flats = (int) ($part['flats'] ?? 0);
         if ($turns + $flats / 6 > 200) {

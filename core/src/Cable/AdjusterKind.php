@@ -37,8 +37,8 @@ enum AdjusterKind: string
             self::SlottedBracket => 'slotted bracket',
             self::PinchClamp => 'pinch clamp',
             self::HookHoles => 'hook holes',
-            self::PushRodA => 'push-rod screw, type A',
-            self::PushRodB => 'push-rod screw, type B',
+            self::PushRodA => 'push-rod screw A',
+            self::PushRodB => 'push-rod screw B',
             self::SplineArm => 'arm on its spline',
             self::GovernorNut => 'governor nut',
             self::SelfAdjuster => 'sprung self-adjuster',
@@ -99,7 +99,7 @@ enum AdjusterKind: string
             self::CamScrew => 'anticlockwise',
             self::RungClamp => 'towards the engine',
             self::SlottedBracket => 'away from the working end',
-            self::PinchClamp => 'of wire through',
+            self::PinchClamp => 'through',
             self::HookHoles => 'tighter',
             self::SplineArm => 'forward',
         };
@@ -113,7 +113,7 @@ enum AdjusterKind: string
             self::CamScrew => 'clockwise',
             self::RungClamp => 'towards the handle',
             self::SlottedBracket => 'towards the working end',
-            self::PinchClamp => 'of wire back',
+            self::PinchClamp => 'back',
             self::HookHoles => 'looser',
             self::SplineArm => 'back',
         };

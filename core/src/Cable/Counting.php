@@ -11,11 +11,18 @@ use VividPull\Core\Quantity\StepUnit;
 /** How the steps of one adjuster are counted: in turns and flats, so many clicks to the turn, rungs, holes, millimetres. */
 final readonly class Counting
 {
-    private function __construct(public StepUnit $unit, public Steps $each) {}
+    private function __construct(public StepUnit $unit, public Steps $each, private bool $hasFlats) {}
 
+    /** Turns and flats of a hex. */
     public static function turns(): self
     {
-        return new self(StepUnit::Turn, Steps::of(1));
+        return new self(StepUnit::Turn, Steps::of(1), true);
+    }
+
+    /** Parts of a turn of a screw that has no flats to count. */
+    public static function partTurns(): self
+    {
+        return new self(StepUnit::Turn, Steps::of(1), false);
     }
 
     /**
@@ -29,13 +36,13 @@ final readonly class Counting
             throw OutOfRange::finerThanTurns(1 / max(1, $count));
         }
 
-        return new self($unit, Steps::fromCount(intdiv(Steps::PER_TURN, $count)));
+        return new self($unit, Steps::fromCount(intdiv(Steps::PER_TURN, $count)), false);
     }
 
     /** Steps that are no turning: a rung, a hole, a millimetre of slot. */
     public static function inSteps(StepUnit $unit): self
     {
-        return new self($unit, Steps::of(1));
+        return new self($unit, Steps::of(1), false);
     }
 
     public function steps(float $number): Steps
@@ -52,18 +59,30 @@ final readonly class Counting
     /** The amount as it is said, without direction: `1 turn and 2 flats`, `3 clicks`, `2.5 mm`. */
     public function say(Steps $steps): string
     {
-        if ($this->unit === StepUnit::Turn) {
+        if ($this->hasFlats) {
             return $steps->say();
         }
         $number = abs($steps->count) / $this->each->count;
 
-        return self::figure($number).' '.($number > 1 ? $this->unit->plural() : $this->unit->value);
+        return ($this->unit === StepUnit::Turn ? self::parts(abs($steps->count)) : self::figure($number)).' '.($number > 1 ? $this->unit->plural() : $this->unit->value);
     }
 
     /** How a move of it is typed, for a sentence that says so. */
     public function example(): string
     {
-        return $this->unit === StepUnit::Turn ? 'turns and flats: +1t, -2f or +1t2f' : "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}";
+        return $this->unit === StepUnit::Turn ? ($this->hasFlats ? 'turns and flats: +1t, -2f or +1t2f' : 'turns: +1/2t or -1/4t') : "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}";
+    }
+
+    /** Eighths of a turn as people say them: `1/2`, `1 1/4`, `3/8`. */
+    private static function parts(int $count): string
+    {
+        $eighths = intdiv($count * 8, Steps::PER_TURN);
+        if ($count * 8 % Steps::PER_TURN !== 0) {
+            return self::figure($count / Steps::PER_TURN);
+        }
+        $part = ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'][$eighths % 8];
+
+        return $eighths === 0 ? '0' : trim(($eighths < 8 ? '' : intdiv($eighths, 8).' ').$part);
     }
 
     private static function figure(float $number): string

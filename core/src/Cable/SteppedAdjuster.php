@@ -73,7 +73,7 @@ final readonly class SteppedAdjuster implements Adjuster
 
     public function counting(): Counting
     {
-        return Counting::inSteps($this->kind->unit());
+        return $this->kind->unit() === StepUnit::Turn ? Counting::partTurns() : Counting::inSteps($this->kind->unit());
     }
 
     public function travel(): StepRange
@@ -130,7 +130,7 @@ final readonly class SteppedAdjuster implements Adjuster
     {
         return match ($this->kind->unit()) {
             StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind->unit()->value.' '.self::figure($position->toFloat()),
-            StepUnit::Millimetre => self::figure($position->toFloat()).' mm along',
+            StepUnit::Millimetre => self::figure($position->toFloat()).($this->kind === AdjusterKind::PinchClamp ? ' mm pulled through' : ' mm along'),
             StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
         };
     }
@@ -157,7 +157,7 @@ final readonly class SteppedAdjuster implements Adjuster
 
     public function say(Steps $steps): string
     {
-        return $this->counting()->say($steps).' '.($steps->count < 0 ? $this->kind->inward() : $this->kind->outward());
+        return $this->counting()->say($steps).($this->kind === AdjusterKind::PinchClamp ? ' of wire' : '').' '.($steps->count < 0 ? $this->kind->inward() : $this->kind->outward());
     }
 
     private static function figure(float $number): string

@@ -8,7 +8,8 @@ use VividPull\Core\Spec\SettingMode;
 
 /**
  * The best positions of all adjusters at once: within the window of shifts the cheapest, among those the nearest to the
- * target, then the least turning.
+ * target, then the least turning. Where no plan is sure, one adjuster is turned and the reading after it tells more: the
+ * cheapest of those that come to four fifths of the best chance. Only where none of them leads there do several share.
  *
  * The chance depends on the total shift alone, so that the window is found first. Places of an adjuster that cost alike
  * are put together; every mix of such stretches whose shifts can meet the window is costed, and only within the cheapest
@@ -30,7 +31,31 @@ final readonly class PlanSearch
         $peak = $this->window->peak();
         $sure = $this->window->does($peak, ShiftWindow::SURE) ? $this->within($peak, ShiftWindow::SURE) : [];
 
-        return $sure === [] ? $this->nearBest($peak) : $sure;
+        return match (true) {
+            $sure !== [] => $sure,
+            count($this->rails) === 1 => $this->nearBest($peak),
+            default => $this->alone($peak) ?? $this->nearBest($peak),
+        };
+    }
+
+    /** @return non-empty-list<Positions>|null plans that turn one adjuster, the others left where they are */
+    private function alone(float $peak): ?array
+    {
+        $plans = [];
+        $most = 0.0;
+        foreach (array_keys($this->rails) as $id) {
+            $rails = array_map(fn (Rail $rail): Rail => $rail === $this->rails[$id] ? $rail : $rail->still(), $this->rails);
+            $plan = array_filter($rails, static fn (Rail $rail): bool => $rail->stretches === []) === []
+                ? (new self($this->window, $rails, $this->mode))->nearBest($peak)[0] ?? null : null;
+            if ($plan !== null) {
+                $plans[] = $plan;
+                $most = max($most, $this->window->chance($plan->shift));
+            }
+        }
+        $good = array_values(array_filter($plans, fn (Positions $plan): bool => $this->window->chance($plan->shift) >= ShiftWindow::SHARE_OF_BEST * $most));
+        usort($good, fn (Positions $a, Positions $b): int => $this->isBetter($a, $b) ? -1 : 1);
+
+        return $good === [] ? null : array_slice($good, 0, 2);
     }
 
     /** @return list<Positions> */

@@ -60,7 +60,7 @@ final readonly class Planner
         $plan = $maker->plan();
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
         $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
-            ?? self::used($maker, $window, $adjuster), $run->playAdjusters());
+            ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
         $recommended = $plan?->steps[0]->adjuster;
         $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options, $recommended, $window->target, $plan);
 
@@ -128,8 +128,11 @@ final readonly class Planner
         return $best;
     }
 
-    private static function used(PlanMaker $maker, ShiftWindow $window, Adjuster $adjuster): AdjusterAdvice
+    private static function used(PlanMaker $maker, ShiftWindow $window, Facts $facts, Adjuster $adjuster): AdjusterAdvice
     {
+        if (($facts->positions[$adjuster->id()] ?? null) === null) {
+            return AdjusterAdvice::outOfThread($adjuster->id(), $window->expected(0.0), "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach.");
+        }
         $best = $maker->furthest($adjuster);
         $way = $window->expected(0.0) > $window->band->ceiling() ? 'take up' : 'give';
         $room = $adjuster->kind()->isThreaded() ? 'not enough thread' : 'not enough room';

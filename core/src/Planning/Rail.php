@@ -29,12 +29,15 @@ final readonly class Rail
         $stretches = [];
         foreach (self::places($adjuster, $at, $step, $within) as $n) {
             $to = $at?->plus(Steps::fromCount($n * $step));
+            $unparked = $parking === null ? 0 : ($to === null ? Steps::PER_TURN : self::away($to, $parking));
+            // Where the shop parks an adjuster, its reserve is the shop's own choice.
+            $isParked = $parking !== null && $unparked === 0;
             $here = new Stretch(
                 $n,
                 $n,
                 (int) (($to === null && $n !== 0) || ($to !== null && ! $adjuster->healthy()->contains($to))),
-                (int) (self::usesReserve($adjuster, $n, $drift) && ($to === null || ! self::hasReserve($adjuster, $to, $drift))),
-                $parking === null ? 0 : ($to === null ? Steps::PER_TURN : self::away($to, $parking)),
+                (int) (! $isParked && self::usesReserve($adjuster, $n, $drift) && ($to === null || ! self::hasReserve($adjuster, $to, $drift))),
+                $unparked,
                 $n === 0 ? 0.0 : $minutes,
                 (int) ($n !== 0),
             );
@@ -47,6 +50,12 @@ final readonly class Rail
         }
 
         return new self($adjuster, $slack, $step, $stretches);
+    }
+
+    /** The same adjuster left where it is. */
+    public function still(): self
+    {
+        return new self($this->adjuster, $this->slack, $this->step, array_values(array_filter($this->stretches, static fn (Stretch $one): bool => $one->touched === 0)));
     }
 
     /** All its places together, whatever they cost. */

@@ -21,7 +21,7 @@ final class ShiftWindow
 
     private const NEAR_BEST = 0.02;
 
-    private const SHARE_OF_BEST = 0.8;
+    public const SHARE_OF_BEST = 0.8;
 
     private const OVERSHOOT = 0.05;
 

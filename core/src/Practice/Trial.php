@@ -34,6 +34,9 @@ final class Trial
 
     private readonly HiddenMachine $machine;
 
+    /** Whether one who knew the machine could set it with one move of whole flats. */
+    private readonly bool $knowing;
+
     private readonly Person $person;
 
     private int $moves = 0;
@@ -49,11 +52,12 @@ final class Trial
     private function __construct(private readonly TrialRow $row, Chance $chance, float $noise)
     {
         $this->person = new Person('trial', 'Trial', Role::Technician);
-        $width = $row->high - $row->low;
-        $away = $chance->between(0.1, 3.0) * $width;
-        $loose = $chance->between(0.0, 1.0) < 0.5 || $row->low - $away < 0.6;
-        $start = $loose ? $row->high + $away : $row->low - $away;
-        $ratio = $row->ratio * exp($row->spread * $chance->normal());
+        $start = self::start($row, $chance);
+        $ratio = $row->ratio * match ($row->start) {
+            TrialStart::MisDrawn => $chance->between(0.0, 1.0) < 0.5 ? 1.4 : 1 / 1.4,
+            TrialStart::Outside, TrialStart::Taut => exp($row->spread * $chance->normal()),
+        };
+        $this->knowing = self::reachesInside($row, $start, $ratio);
         $this->machine = new HiddenMachine($start, $ratio * $row->pitch, $noise, 0.05, $chance);
         $run = RunCodec::decode(Node::of($this->run()));
         $this->codec = new EntryCodec($run);
@@ -90,7 +94,28 @@ final class Trial
             $extra = 0;
         }
 
-        return new TrialResult($this->moves, $this->state->judgement->now->is(VerdictKind::Inside), $this->overshot, $this->foretold, $this->widths);
+        return new TrialResult($this->moves, $this->state->judgement->now->is(VerdictKind::Inside), $this->overshot, $this->foretold, $this->widths, $this->knowing);
+    }
+
+    /** True play as it is found; below zero it is taut by that much. */
+    private static function start(TrialRow $row, Chance $chance): float
+    {
+        $width = $row->high - $row->low;
+        if ($row->start === TrialStart::Taut) {
+            return -$chance->between(0.0, 2.0) * $width;
+        }
+        $away = $chance->between(0.1, 3.0) * $width;
+        $loose = $chance->between(0.0, 1.0) < 0.5 || $row->low - $away < 0.6;
+
+        return $loose ? $row->high + $away : $row->low - $away;
+    }
+
+    private static function reachesInside(TrialRow $row, float $start, float $ratio): bool
+    {
+        $flat = $ratio * $row->pitch / 6;
+        $nearest = $start - $flat * round(($start - ($row->low + $row->high) / 2) / $flat);
+
+        return $nearest >= $row->low && $nearest <= $row->high;
     }
 
     private function move(AdjusterAdvice $advice): void

@@ -18,5 +18,7 @@ final readonly class TrialResult
         public bool $overshot,
         public array $foretold,
         public array $widths,
+        /** Whether one who knew the machine could have set it with one move of whole flats. */
+        public bool $knowing,
     ) {}
 }

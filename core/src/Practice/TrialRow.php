@@ -19,6 +19,7 @@ final readonly class TrialRow
         public string $knowledge,
         public float $spread,
         public float $pitch,
+        public TrialStart $start = TrialStart::Outside,
     ) {}
 
     /** @return list<self> */
@@ -34,6 +35,11 @@ final readonly class TrialRow
         foreach (['default' => 0.50, 'drawn' => 0.30, 'measured' => 0.10] as $knowledge => $spread) {
             foreach ($bands as [$family, $point, $low, $high, $ratio, $pitch, $name]) {
                 $rows[] = new self($name, $family, $point, $low, $high, $ratio, $knowledge, $spread, $pitch);
+            }
+        }
+        foreach ([['default', 0.50, TrialStart::Taut], ['drawn', 0.30, TrialStart::Taut], ['drawn', 0.30, TrialStart::MisDrawn]] as [$knowledge, $spread, $start]) {
+            foreach ($bands as [$family, $point, $low, $high, $ratio, $pitch, $name]) {
+                $rows[] = new self($name, $family, $point, $low, $high, $ratio, $knowledge, $spread, $pitch, $start);
             }
         }
 

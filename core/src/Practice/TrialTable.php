@@ -35,6 +35,12 @@ final readonly class TrialTable
         return self::share(array_map(static fn (TrialResult $result): bool => $result->overshot, $this->results));
     }
 
+    /** Share of the machines that one who knew them could set with one move; the rest have a flat coarser than their band. */
+    public function knowingInOne(): float
+    {
+        return self::share(array_map(static fn (TrialResult $result): bool => $result->knowing, $this->results));
+    }
+
     public function neverInside(): float
     {
         return self::share(array_map(static fn (TrialResult $result): bool => ! $result->inside, $this->results));

@@ -357,6 +357,7 @@ final readonly class StateCodec
             'rotation' => $advice->steps === null ? null : $this->rotation($advice->adjuster, $advice->steps)?->value,
             'seen_from' => $adjuster?->kind()->seenFrom() ?? '',
             'say' => $advice->steps === null ? null : $adjuster?->counting()->say($advice->steps),
+            'phrase' => $advice->steps === null ? null : $adjuster?->say($advice->steps),
             'steps' => $advice->steps?->toFloat(),
             'grows_mm' => $advice->steps === null ? null : $adjuster?->showing($advice->steps),
             'expected_mm' => $advice->expected === null ? null : max(0.0, $advice->expected),

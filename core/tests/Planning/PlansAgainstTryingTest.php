@@ -80,11 +80,12 @@ final class PlansAgainstTryingTest extends TestCase
         }
         $tries = new Tries($window, $mode === SettingMode::TouchUp ? Tries::TOUCH_UP : Tries::SERVICE);
         $usual = self::tried($state->run, $facts, $mode, false);
-        $good = $tries->good($usual);
-        $last = $good === [];
+        [$good, $best] = $tries->best($usual);
+        $last = $best === null;
         $all = $last ? self::tried($state->run, $facts, $mode, true) : $usual;
-        $good = $last && count($all) > count($usual) ? $tries->good($all) : $good;
-        $best = $tries->least($good);
+        if ($last && count($all) > count($usual)) {
+            [$good, $best] = $tries->best($all);
+        }
         $where = "seed {$chance->seed}, case {$case}, full ".json_encode($full);
         $this->tally($state->run, $best !== null, $last, $mode);
         if ($best === null) {

@@ -22,11 +22,20 @@ final readonly class Tried
         private bool $driftsIn,
         private ?array $parking,
         private ?array $within = null,
+        private bool $still = false,
     ) {}
+
+    public function still(): self
+    {
+        return new self($this->adjuster, $this->at, $this->open, $this->driftsIn, $this->parking, $this->within, true);
+    }
 
     /** @return list<int> 720ths from where it stands */
     public function places(): array
     {
+        if ($this->still) {
+            return $this->within === null || $this->at !== null && $this->at->count >= $this->within[0] && $this->at->count <= $this->within[1] ? [0] : [];
+        }
         $step = $this->adjuster->smallestStep()->count;
         $places = [];
         for ($n = -2000; $n <= 2000; $n++) {
@@ -58,7 +67,7 @@ final readonly class Tried
     public function lacksReserveAfter(int $count): bool
     {
         $gives = $this->adjuster->slackGiven(Steps::fromCount($count)) > 0;
-        if ($count === 0 || $gives !== $this->driftsIn) {
+        if ($count === 0 || $gives !== $this->driftsIn || ($this->parking !== null && $this->fromParkingAfter($count) === 0)) {
             return false;
         }
         if ($this->at === null) {

@@ -20,6 +20,8 @@ final class Tries
     /** @var array<int, float> by shift, in ten-millionths of a mm; below zero where it is not allowed */
     private array $chances = [];
 
+    private bool $isSure = false;
+
     /** @param  list<string>  $order */
     public function __construct(private readonly ShiftWindow $window, private readonly array $order) {}
 
@@ -27,6 +29,32 @@ final class Tries
     public function order(): array
     {
         return $this->order;
+    }
+
+    /**
+     * The best plan by the rules of the trade: a sure one; else one adjuster turned and read again; else several.
+     *
+     * @param  array<string, Tried>  $adjusters
+     * @return array{list<array<string, float>>, array<string, float>|null} what was weighed, and the best of it
+     */
+    public function best(array $adjusters): array
+    {
+        $good = $this->good($adjusters);
+        if ($this->isSure || count($adjusters) === 1 || $good === []) {
+            return [$good, $this->least($good)];
+        }
+        $alone = [];
+        foreach (array_keys($adjusters) as $id) {
+            $others = array_map(static fn (Tried $one): Tried => $one === $adjusters[$id] ? $one : $one->still(), $adjusters);
+            $least = $this->least($this->good($others));
+            if ($least !== null) {
+                $alone[] = $least;
+            }
+        }
+        $most = array_reduce($alone, static fn (float $most, array $one): float => max($most, $one['chance']), 0.0);
+        $alone = array_values(array_filter($alone, static fn (array $one): bool => $one['chance'] >= 0.8 * $most));
+
+        return $alone === [] ? [$good, $this->least($good)] : [$alone, $this->least($alone)];
     }
 
     /**
@@ -46,6 +74,7 @@ final class Tries
                 $all[] = [$chance, $shift, $counts];
             }
         }
+        $this->isSure = $best >= 0.95;
         $least = $best >= 0.95 ? 0.95 : max($best - 0.02, 0.8 * $best);
         $good = array_filter($all, fn (array $one): bool => $one[0] >= $least && ($best >= 0.95 || $this->window->isWorth($one[1])));
 
@@ -138,7 +167,7 @@ final class Tries
 
         return [
             'unhealthy' => $unhealthy, 'bare' => $bare, 'unparked' => $unparked, 'minutes' => array_sum($minutes), 'touched' => $touched,
-            'distance' => round($this->window->distance($shift), 6), 'turning' => round($turning, 6),
+            'chance' => $this->chances[(int) round($shift * 1e7)] ?? 0.0, 'distance' => round($this->window->distance($shift), 6), 'turning' => round($turning, 6),
         ];
     }
 

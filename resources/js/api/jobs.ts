@@ -139,6 +139,7 @@ const option = z.object({
   seen_from: z.string(),
   say: z.string().nullable(),
   steps: z.number().nullable(),
+  phrase: z.string().nullable(),
   grows_mm: z.number().nullable(),
   expected_mm: z.number().nullable(),
   low_mm: z.number().nullable(),

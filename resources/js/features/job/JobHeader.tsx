@@ -11,6 +11,7 @@ import { useBench } from './useBench';
 /** What is on the bench: machine, control, the figure it is held against, and how it stands. */
 export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
   const { job, state } = useBench();
+  const bars = ['lever', 'grip'].includes(state.hand.kind) ? 'bars straight' : null;
   const { machine } = job;
   return (
     <Box as="header" bg="frame" color="onFrame" data-frame>
@@ -46,7 +47,7 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
         </Box>
         <Box flex="1" display={{ base: 'none', lg: 'block' }} />
         <Plate title={state.spec.say} hideOnPhone>
-          {[state.spec.engine, 'bars straight', state.spec.source].filter(Boolean).join(' · ')}
+          {[state.spec.engine, bars, state.spec.source].filter(Boolean).join(' · ')}
         </Plate>
         <Condition />
         <Box width="11rem" display={{ base: 'none', xl: 'block' }}>

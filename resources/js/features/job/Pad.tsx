@@ -46,6 +46,7 @@ export const Pad = () => {
           <chakra.label htmlFor="bench-line" textStyle="eyebrow">
             {label(item, point.label)}
           </chakra.label>
+          <Count />
           <Box asChild display={takesLength(item) ? { base: 'none', lg: 'block' } : 'block'}>
             <Button
               look="link"
@@ -102,11 +103,12 @@ export const Pad = () => {
             </Flex>
           )}
         </Box>
-        <Flex alignItems="center" justifyContent="space-between" gap="3" marginTop="2" _empty={{ display: 'none' }}>
-          <Count />
-          <With />
-        </Flex>
-        <ReadAt />
+        {takesReading(item) && (
+          <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
+            <ReadAt />
+            <With />
+          </Grid>
+        )}
         <CannotDecide />
         <Grid
           templateColumns="repeat(4, 1fr)"
@@ -144,7 +146,7 @@ const takesLength = (item: Item | null) => takesReading(item) || item?.kind === 
 
 function label(item: Item | null, point: string): string {
   if (item?.kind === 'thread') return item.label;
-  return takesReading(item) ? `Reading at the ${point}` : 'Bench line';
+  return takesReading(item) ? `At the ${point}` : 'Bench line';
 }
 
 const PadKey = ({
@@ -168,25 +170,24 @@ const Count = () => {
   const { state, pose, item } = useBench();
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
   if (!takesReading(item)) return null;
+  const counted = judged.count === 0 ? 'take three' : `${judged.count} of three read`;
   return (
-    <Flex alignItems="center" gap="1.5" fontSize="sm" color="soft" lineHeight="snug">
-      <Flex gap="1" aria-hidden="true">
-        {[0, 1, 2].map((n) => (
-          <Box
-            key={n}
-            boxSize="0.7rem"
-            borderRadius="full"
-            borderWidth="thick"
-            borderColor="ink"
-            bg={n < judged.count ? 'ink' : 'transparent'}
-          />
-        ))}
-      </Flex>
-      {judged.count === 0
-        ? 'take three'
-        : judged.count < WHOLE_GROUP
-          ? `${judged.count} of three`
-          : `${judged.count} read`}
+    <Flex gap="1" alignItems="center" marginLeft="auto" role="img" aria-label={counted} title={counted}>
+      {[0, 1, 2].map((n) => (
+        <Box
+          key={n}
+          boxSize="0.7rem"
+          borderRadius="full"
+          borderWidth="thick"
+          borderColor="ink"
+          bg={n < judged.count ? 'ink' : 'transparent'}
+        />
+      ))}
+      {judged.count > WHOLE_GROUP && (
+        <Box as="span" fontSize="sm">
+          {judged.count}
+        </Box>
+      )}
     </Flex>
   );
 };
@@ -200,11 +201,11 @@ const With = () => {
       aria-label="Read with"
       value={instrument.id}
       onChange={(event) => chooseInstrument(event.target.value)}
-      width="auto"
+      width="100%"
       minWidth="0"
-      maxWidth="10.5rem"
       fontSize="sm"
       paddingInline="2"
+      gridColumn={state.spec.points.length < 2 ? '1 / -1' : undefined}
       data-instrument
     >
       {state.shelf.map((one) => (
@@ -218,31 +219,30 @@ const With = () => {
 
 /** Where it is read, when play can be read in more places than the spec's. */
 const ReadAt = () => {
-  const { state, point, choosePoint, item } = useBench();
-  if (!takesReading(item) || state.spec.points.length < 2) return null;
+  const { state, point, choosePoint } = useBench();
+  if (state.spec.points.length < 2) return null;
+  const choose = (key: string) => {
+    const chosen = state.spec.points.find((one) => one.key === key);
+    if (chosen !== undefined) choosePoint(chosen.key);
+  };
   return (
-    <Flex alignItems="center" gap="2" marginTop="1" fontSize="sm">
-      <Choice
-        aria-label="Read at"
-        value={point.key}
-        onChange={(event) => {
-          const chosen = state.spec.points.find((one) => one.key === event.target.value);
-          if (chosen !== undefined) choosePoint(chosen.key);
-        }}
-        fontSize="sm"
-        paddingInline="2"
-        flex="1"
-        minWidth="0"
-        data-read-at
-      >
-        {state.spec.points.map((one) => (
-          <option key={one.key} value={one.key}>
-            at the {one.label}
-            {one.key === state.spec.point ? '' : ', converted'}
-          </option>
-        ))}
-      </Choice>
-    </Flex>
+    <Choice
+      aria-label="Read at"
+      value={point.key}
+      onChange={(event) => choose(event.target.value)}
+      width="100%"
+      minWidth="0"
+      fontSize="sm"
+      paddingInline="2"
+      data-read-at
+    >
+      {state.spec.points.map((one) => (
+        <option key={one.key} value={one.key}>
+          at {one.label}
+          {one.key === state.spec.point ? '' : ', converted'}
+        </option>
+      ))}
+    </Choice>
   );
 };
 

@@ -43,7 +43,7 @@ const Marked = ({ kind, step }: { kind: InstrumentKind; step: number }) => {
 
 const Feeler = () => (
   <>
-    {[-14, -5, 4, 13].map((turn) => (
+    {[-8, -3, 2, 7].map((turn) => (
       <rect
         key={turn}
         x="18"

@@ -111,7 +111,7 @@ const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
       }}
     >
       <Box asChild textStyle="eyebrow" marginBottom="1">
-        <label htmlFor="remark">{answer.label}: what did you see?</label>
+        <label htmlFor="remark">{answer.kind === 'step' ? 'How far?' : `${answer.label}: what did you see?`}</label>
       </Box>
       <Field
         id="remark"
@@ -119,7 +119,7 @@ const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
         onChange={(event) => setRemark(event.target.value)}
         maxLength={300}
         autoFocus
-        placeholder="two strands broken at the barrel"
+        placeholder={answer.kind === 'step' ? 'half a turn' : 'two strands broken at the barrel'}
       />
       <Flex gap="2" marginTop="3">
         <Button type="submit" look="vivid" flex="1" data-primary>

@@ -4,6 +4,12 @@ import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { useBench } from '../useBench';
 
+const counted = (turns: number, flats: number) => `${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`;
+
+/** A cam has no flats to count: eighths of a turn. */
+const parted = (turns: number, eighths: number) =>
+  `${[turns > 0 ? String(turns) : '', eighths > 0 ? `${eighths}/8` : ''].filter(Boolean).join(' ')}t`;
+
 const cased = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A move done otherwise than shown, composed with big buttons into the line one would type. */
@@ -14,8 +20,9 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
   const [flats, setFlats] = useState(0);
   if (adjuster === null) return null;
   const turned = adjuster.unit === 'turn';
+  const hex = adjuster.kind !== 'cam_screw';
   const line = turned
-    ? `${sign}${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`
+    ? `${sign}${hex ? counted(turns, flats) : parted(turns, flats)}`
     : `${sign}${turns}${adjuster.letters}`;
   const nothing = turns + flats === 0;
   const movable = state.adjusters.filter((one) => one.sets === 'play' || one.sets === 'speed');
@@ -76,7 +83,9 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
         ))}
       </Flex>
       <Stepper name={cased(adjuster.units)} value={turns} onChange={setTurns} most={99} />
-      {turned && <Stepper name="Flats" value={flats} onChange={setFlats} most={5} />}
+      {turned && (
+        <Stepper name={hex ? 'Flats' : 'Eighths of a turn'} value={flats} onChange={setFlats} most={hex ? 5 : 7} />
+      )}
     </Modal>
   );
 };

@@ -43,7 +43,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           <Box
             as="span"
             display="block"
-            fontSize={(option.direction ?? '').length > 10 ? '2xl' : '4xl'}
+            fontSize={(option.direction ?? '').length > 6 ? '2xl' : '4xl'}
             lineHeight="0.98"
             textTransform="uppercase"
             data-direction
@@ -109,12 +109,13 @@ const Expectation = ({ option }: { option: Option }) => {
     <>
       Expect <b>{mm(option.expected_mm)} mm</b>
       {option.low_mm !== null && option.high_mm !== null && ` (${mm(option.low_mm)} to ${mm(option.high_mm)})`}. {room}
-      {!option.healthy_after && ' That leaves it past its healthy zone.'}
+      {!option.healthy_after && option.room_say !== null && ' That leaves it past its healthy zone.'}
     </>
   );
 };
 
 const ReadIt = () => {
+  const [moving, setMoving] = useState(false);
   const { state, point } = useBench();
   return (
     <AskCard eyebrow={`At the ${point.label}`} title={state.now.sentence}>
@@ -130,6 +131,10 @@ const ReadIt = () => {
           Something else means that it slipped, or was turned the wrong way.
         </Box>
       )}
+      <Button look="link" alignSelf="flex-start" onClick={() => setMoving(true)}>
+        Log another move first
+      </Button>
+      <MoveDialog open={moving} onClose={() => setMoving(false)} />
     </AskCard>
   );
 };
@@ -150,16 +155,36 @@ const Decide = () => {
   );
 };
 
+/** Nothing known reaches: first what nobody has looked at yet, since it may. */
 const NoMove = () => {
-  const { state, option, adjuster } = useBench();
+  const { state, option, adjuster, send } = useBench();
   const [differently, setDifferently] = useState(false);
+  const hidden = state.adjusters.find(
+    (one) => one.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
+  );
   const another = state.next.kind === 'move' && option?.steps == null;
   return (
     <AskCard
       eyebrow={another ? (adjuster?.name ?? '') : 'Set'}
-      title={another ? 'Choose another adjuster' : 'No move reaches the band'}
+      title={
+        another
+          ? 'Choose another adjuster'
+          : hidden !== undefined
+            ? `Look at the ${hidden.name} first`
+            : 'No move reaches the band'
+      }
     >
       <Box lineHeight="snug">{another ? option?.sentence : state.next.sentence}</Box>
+      {hidden !== undefined && (
+        <Button
+          look="vivid"
+          size="tall"
+          onClick={() => send({ kind: 'cover', body: { adjuster: hidden.id, off: true } })}
+          data-primary
+        >
+          The {hidden.cover} is off
+        </Button>
+      )}
       <Button look="plain" onClick={() => setDifferently(true)}>
         Log a move
       </Button>

@@ -28,8 +28,9 @@ export const Plan = () => {
       {plan.runner_up !== null && (
         <Folded marginTop={single ? '0' : '1'}>
           <Line minHeight="1.75rem" cursor="pointer" color="soft">
-            {plan.why === null ? 'Another way' : `Why: ${plan.why.charAt(0).toLowerCase()}${plan.why.slice(1)}`}
+            {single ? 'Why this one' : 'Why this plan'}
           </Line>
+          {plan.why !== null && <Box>{plan.why}</Box>}
           <Box>Second best: {plan.runner_up}.</Box>
         </Folded>
       )}
@@ -44,7 +45,7 @@ const PlanStep = ({ step, first }: { step: Option; first: boolean }) => {
     <Flex as="li" gap="2" alignItems="baseline" paddingBlock="0.5" fontWeight={first ? 'bold' : 'normal'}>
       <Mark kind={first ? 'next' : 'to_do'} size="0.8rem" />
       <Box flex="1">
-        {name} {step.direction} {step.say}
+        {name} {step.phrase}
       </Box>
       {step.expected_mm !== null && (
         <Box as="span" whiteSpace="nowrap" fontVariantNumeric="tabular-nums">

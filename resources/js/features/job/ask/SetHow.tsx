@@ -1,121 +1,115 @@
-import { Flex } from '@chakra-ui/react';
+import { Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { alikeQuery } from '../../../api/jobs';
 import { Choice } from '../../../components/Buttons';
 import { mm } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
-const aims = [
-  { key: 'crisp', name: 'crisp: low in the band' },
-  { key: 'middle', name: 'middle of the band' },
-  { key: 'loose', name: 'loose: high in the band' },
-] as const;
+type Named = { key: string; name: string };
 
-const modes = [
-  { key: 'touch_up', name: 'touch-up, covers on' },
-  { key: 'service', name: 'service, hidden end first' },
-] as const;
+const aims: readonly Named[] = [
+  { key: 'crisp', name: 'Aim crisp' },
+  { key: 'middle', name: 'Aim middle' },
+  { key: 'loose', name: 'Aim loose' },
+];
 
-const parkings = [
-  { key: 'threads', name: '2 to 3 threads out' },
-  { key: 'in_then_back', name: 'in, then back a little' },
-  { key: 'middle', name: 'middle of its thread' },
-] as const;
+const modes: readonly Named[] = [
+  { key: 'touch_up', name: 'Touch-up' },
+  { key: 'service', name: 'Service' },
+];
+
+const parkings: readonly Named[] = [
+  { key: 'threads', name: 'Park it two to three threads out' },
+  { key: 'in_then_back', name: 'Park it in, then back a little' },
+  { key: 'middle', name: 'Park it in the middle' },
+];
 
 /** Where to aim, how far the work goes and where service parks: each choice is logged, and the next move follows at once. */
 export const SetHow = () => {
   const { state } = useBench();
   const several = state.adjusters.filter((one) => one.sets === 'play').length > 1;
   return (
-    <Flex direction="column" gap="1.5">
+    <Grid templateColumns={several ? '1fr 1fr' : '1fr'} gap="2" data-set-how>
       <AimFor />
-      {several && <Pick name="Work" field="mode" value={state.spec.mode} options={modes} />}
+      {several && <Pick says="How far the work goes" field="mode" value={state.spec.mode} options={modes} />}
       {several && state.spec.mode === 'service' && (
-        <Pick name="Park" field="parking" value={state.spec.parking} options={parkings} />
+        <Pick
+          says="Where to park the adjuster in reach"
+          field="parking"
+          value={state.spec.parking}
+          options={parkings}
+          wide
+        />
       )}
-    </Flex>
+    </Grid>
   );
 };
 
-type PickProps = {
-  name: string;
-  field: 'mode' | 'parking';
-  value: string;
-  options: readonly { key: string; name: string }[];
-};
+type PickProps = { says: string; field: string; value: string; options: readonly Named[]; wide?: boolean };
 
-const Pick = ({ name, field, value, options }: PickProps) => {
+const Pick = ({ says, field, value, options, wide = false }: PickProps) => {
   const { send } = useBench();
   return (
-    <Row name={name}>
-      <Choice
-        aria-label={name === 'Work' ? 'How far the work goes' : 'Where to park the adjuster in reach'}
-        value={value}
-        onChange={(event) => send({ kind: 'policy', body: { [field]: event.target.value } })}
-        flex="1"
-        minWidth="0"
-        fontSize="sm"
-        data-pick={field}
-      >
-        {options.map((one) => (
-          <option key={one.key} value={one.key}>
-            {one.name}
-          </option>
-        ))}
-      </Choice>
-    </Row>
+    <Select
+      says={says}
+      field={field}
+      value={value}
+      options={options}
+      wide={wide}
+      onChange={(chosen) => send({ kind: 'policy', body: { [field]: chosen } })}
+    />
   );
 };
 
 /** A place in the band, or what another machine of the same make was left at. */
 const AimFor = () => {
   const { job, state, send } = useBench();
+  const { band, like, policy } = state.spec;
   const alike = useQuery(alikeQuery(job.id)).data?.machines ?? [];
-  const like = alike.filter((one) => inBand(one.left_mm, state.spec.band));
+  const fitting = alike.filter(
+    (one) => one.left_mm >= (band.low_mm ?? 0) && one.left_mm <= (band.high_mm ?? Number.POSITIVE_INFINITY),
+  );
   const choose = (value: string) => {
-    const other = like.find((one) => `like ${one.machine}` === value);
+    const other = fitting.find((one) => `like ${one.machine}` === value);
     send({
       kind: 'policy',
       body: other === undefined ? { policy: value } : { like: { machine: other.machine, mm: other.left_mm } },
     });
   };
+  const others = fitting.map((one) => ({
+    key: `like ${one.machine}`,
+    name: `Like ${one.machine}, ${mm(one.left_mm)}`,
+  }));
+  const gone = like !== null && !fitting.some((one) => one.machine === like);
   return (
-    <Row name="Aim">
-      <Choice
-        aria-label="Where in the band to aim"
-        value={state.spec.like === null ? state.spec.policy : `like ${state.spec.like}`}
-        onChange={(event) => choose(event.target.value)}
-        flex="1"
-        minWidth="0"
-        fontSize="sm"
-        data-pick="aim"
-      >
-        {aims.map((aim) => (
-          <option key={aim.key} value={aim.key}>
-            {aim.name}
-          </option>
-        ))}
-        {like.map((one) => (
-          <option key={one.machine} value={`like ${one.machine}`}>
-            like {one.machine}: {mm(one.left_mm)} mm
-          </option>
-        ))}
-        {state.spec.like !== null && !like.some((one) => one.machine === state.spec.like) && (
-          <option value={`like ${state.spec.like}`}>like {state.spec.like}</option>
-        )}
-      </Choice>
-    </Row>
+    <Select
+      says="Where in the band to aim"
+      field="aim"
+      value={like === null ? policy : `like ${like}`}
+      options={[...aims, ...others, ...(gone ? [{ key: `like ${like}`, name: `Like ${like}` }] : [])]}
+      onChange={choose}
+    />
   );
 };
 
-const inBand = (value: number, band: { low_mm: number | null; high_mm: number | null }) =>
-  value >= (band.low_mm ?? 0) && value <= (band.high_mm ?? Number.POSITIVE_INFINITY);
+type SelectProps = PickProps & { onChange: (value: string) => void };
 
-const Row = ({ name, children }: { name: string; children: React.ReactNode }) => (
-  <Flex alignItems="center" gap="2" fontSize="sm">
-    <Flex as="span" aria-hidden="true" width="2.5rem" flexShrink="0">
-      {name}
-    </Flex>
-    {children}
-  </Flex>
+const Select = ({ says, field, value, options, wide = false, onChange }: SelectProps) => (
+  <Choice
+    aria-label={says}
+    value={value}
+    onChange={(event) => onChange(event.target.value)}
+    gridColumn={wide ? '1 / -1' : undefined}
+    width="100%"
+    minWidth="0"
+    fontSize="sm"
+    paddingInline="2"
+    data-pick={field}
+  >
+    {options.map((one) => (
+      <option key={one.key} value={one.key}>
+        {one.name}
+      </option>
+    ))}
+  </Choice>
 );

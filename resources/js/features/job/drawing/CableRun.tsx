@@ -31,6 +31,9 @@ function slots(adjusters: readonly Adjuster[], width: number): readonly Slot[] {
   }));
 }
 
+/** Where the wire leaves its conduit at the adjuster and runs bare to the working end. */
+const bareWire: readonly string[] = ['bracket_nuts', 'pinch_clamp', 'hook_holes', 'push_rod_a', 'push_rod_b'];
+
 const bend = (from: Slot, to: Slot) => {
   const half = (to.x - from.x) / 2;
   return `M${from.x} ${from.y}C${from.x + half} ${from.y} ${to.x - half} ${to.y} ${to.x} ${to.y}`;
@@ -100,7 +103,7 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
         const from = { x: (at[n]?.x ?? 0) + partLength(adjuster) - 2, y: at[n]?.y ?? 0 };
         const next = at[n + 1];
         if (next !== undefined) return <Conduit key={adjuster.id} d={bend(from, { x: next.x + 2, y: next.y })} />;
-        return adjuster.kind === 'bracket_nuts' ? (
+        return bareWire.includes(adjuster.kind) ? (
           <path
             key={adjuster.id}
             d={`M${from.x} ${from.y}L${end.x - 40} ${end.y}`}
