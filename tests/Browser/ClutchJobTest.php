@@ -46,7 +46,7 @@ final class ClutchJobTest extends BrowserTestCase
         foreach (['25.3', '25', '25.5'] as $reading) {
             $this->pad($reading);
         }
-        $this->see('too loose by 5.3')->clickText('I moved it differently')->see('What did you turn?');
+        $this->see('too loose by 5.3')->clickText('I moved it differently')->see('What did you move?');
         $this->clickText('Out')->clickText('One of the turns more')->clickText('One of the flats more')->clickText('Log +1t1f')->settled();
         $this->see('perch barrel out 1 turn and 1 flat')->pad('21')->pad('21.5');
         $this->armed()->click('[data-done]')->settled()->see('pull it fully three times');

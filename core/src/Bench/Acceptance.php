@@ -126,7 +126,7 @@ final readonly class Acceptance
             throw Refused::because("There is nothing to turn at the {$adjuster->name()}.");
         }
         if (Guide::of($adjuster->kind()) !== []) {
-            throw Refused::because("The {$adjuster->name()} is set by its own steps, in their order, not by a count. Begin with: ".lcfirst(Guide::of($adjuster->kind())[0]->label).'.');
+            throw Refused::because("The {$adjuster->name()} is set by its own steps, in their order, not by a count. It asks for: ".lcfirst(($state->facts->guideNext($adjuster) ?? Guide::of($adjuster->kind())[0])->label).'.');
         }
         if ($move->steps !== null && ! $adjuster->counting()->canCount($move->steps)) {
             throw Refused::because("The {$adjuster->name()} moves in whole {$adjuster->counting()->unit->plural()}.");

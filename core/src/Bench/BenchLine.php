@@ -136,7 +136,7 @@ final readonly class BenchLine
             throw NotUnderstood::line("Type where the {$adjuster->name()} stands, in {$unit->plural()}, such as: thread 4.");
         }
 
-        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'steps' => Fraction::fromText($number)->toFloat()]);
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $unit->turns() ? 'turns' : 'steps' => Fraction::fromText($number)->toFloat()]);
     }
 
     private function parking(string $rest): Draft

@@ -70,6 +70,8 @@ final readonly class Facts
         public float $slack,
         public int $stretch,
         public int $setting,
+        /** The setting that the last move, or the last guided step, made; a lock makes a newer one. */
+        public int $movedAt,
         public bool $lastMoveCrossed,
     ) {}
 
@@ -109,6 +111,13 @@ final readonly class Facts
         $done = $this->guides[$adjuster->id()] ?? null;
 
         return $done === null ? null : Guide::of($adjuster->kind())[count($done)] ?? null;
+    }
+
+    /** Whether what was read after the last move is void only because something was locked since. */
+    public function isVoidedByLock(): bool
+    {
+        return $this->locked !== [] && $this->setting > $this->movedAt
+            && array_filter($this->groups, fn (ReadingGroup $group): bool => $group->setting >= $this->movedAt) !== [];
     }
 
     public function isLocked(): bool

@@ -106,7 +106,7 @@ final readonly class Judging
             $facts->lastMoveCrossed => 'Two people moved this cable: read it again',
             $pose !== Pose::Straight => "Not read with {$pose->label()}",
             $facts->moves === [] && $facts->setting === 0 => 'Not read yet',
-            $facts->isLocked() => 'Locked: read it again, for locking turns the adjuster',
+            $facts->setting > $facts->movedAt => 'Locked: read it again, for locking turns the adjuster',
             default => 'Moved: pull it fully three times and read it',
         };
     }

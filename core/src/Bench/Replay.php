@@ -105,6 +105,8 @@ final class Replay
 
     private int $setting = 0;
 
+    private int $movedAt = 0;
+
     private bool $lastMoveCrossed = false;
 
     private Crossings $crossings;
@@ -206,7 +208,7 @@ final class Replay
         unset($this->locked[$move->adjuster]);
         $this->checks = [];
         $this->byChoice = null;
-        $this->setting++;
+        $this->movedAt = ++$this->setting;
     }
 
     private function confirm(Confirmed $step): void
@@ -257,7 +259,7 @@ final class Replay
         $this->checks = [];
         $this->byChoice = null;
         $this->stretch++;
-        $this->setting++;
+        $this->movedAt = ++$this->setting;
     }
 
     private function moveCover(CoverMoved $cover): void
@@ -310,6 +312,7 @@ final class Replay
             $this->slack,
             $this->stretch,
             $this->setting,
+            $this->movedAt,
             $this->lastMoveCrossed,
         );
     }

@@ -184,7 +184,7 @@ final readonly class StageItems
         $inside = $now->is(VerdictKind::Inside);
         $chosen = $this->facts->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
-        $voidedByLock = $this->facts->locked !== [] && $now->is(VerdictKind::Unread) && $this->facts->isLocked();
+        $voidedByLock = $now->is(VerdictKind::Unread) && $this->facts->isVoidedByLock();
 
         return new StageItem(
             'in_band',

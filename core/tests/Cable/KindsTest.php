@@ -55,7 +55,7 @@ final class KindsTest extends TestCase
         yield 'back over the first' => [$rungs, '-1r', 'It stands at its end that way.'];
         yield 'clicks of a plain thread' => [['kind' => 'barrel', 'thread' => 'M8', 'travel_mm' => 11], '+2c', 'The thing counts in turns and flats: +1t, -2f or +1t2f.'];
         yield 'half a click' => [['kind' => 'barrel', 'thread' => 'M8', 'travel_mm' => 11, 'clicks_per_turn' => 4], '+1/2c', 'The thing moves in whole clicks.'];
-        yield 'turning a push rod' => [['kind' => 'push_rod_a'], '+1t', 'is set by its own steps, in their order, not by a count. Begin with: give the cable full slack'];
+        yield 'turning a push rod' => [['kind' => 'push_rod_a'], '+1t', 'is set by its own steps, in their order, not by a count. It asks for: give the cable full slack'];
         yield 'turning where there is nothing' => [['kind' => 'none'], '+1t', 'There is nothing to turn at the thing.'];
     }
 
@@ -74,6 +74,13 @@ final class KindsTest extends TestCase
         self::assertStringContainsString('goes from rung 1 to rung 6, so it cannot stand on rung 9', $job->refusal(static fn (TestJob $one) => $one->line('thread 9')));
         self::assertStringContainsString('stands on a whole rung', $job->refusal(static fn (TestJob $one) => $one->line('thread 2.5')));
         self::assertStringContainsString('Type where the thing stands, in rungs', $job->refusal(static fn (TestJob $one) => $one->line('thread up there')));
+    }
+
+    public function test_where_a_cam_stands_is_a_part_of_a_turn(): void
+    {
+        $job = self::job(['kind' => 'cam_screw', 'mm_per_step' => 1.4, 'travel_steps' => ['from' => 0, 'to' => 2]], null);
+        self::assertSame('1 1/2 turns from its clockwise stop', $job->state->run->adjuster('it')?->where($job->line('thread 1.5')->state->facts->positions['it'] ?? Steps::none()));
+        self::assertSame(0.75, $job->line('3/4 turn', 'thread:it')->state->facts->positions['it']?->toFloat());
     }
 
     public function test_the_size_of_a_step_that_is_only_drawn_is_learned(): void

@@ -200,7 +200,10 @@ const With = () => {
     <Choice
       aria-label="Read with"
       value={instrument.id}
-      onChange={(event) => chooseInstrument(event.target.value)}
+      onChange={(event) => {
+        chooseInstrument(event.target.value);
+        event.target.blur();
+      }}
       width="100%"
       minWidth="0"
       fontSize="sm"
@@ -229,7 +232,10 @@ const ReadAt = () => {
     <Choice
       aria-label="Read at"
       value={point.key}
-      onChange={(event) => choose(event.target.value)}
+      onChange={(event) => {
+        choose(event.target.value);
+        event.target.blur();
+      }}
       width="100%"
       minWidth="0"
       fontSize="sm"

@@ -155,6 +155,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
     setViewed(null);
   }, [state.head]);
 
+  // A plan that begins elsewhere than before is shown from its beginning.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the recommended adjuster is what tells one plan from the next
+  useEffect(() => setChosen(null), [state.next.recommended]);
+
   // A refused line comes back into the field, if nothing else has been typed there since.
   const refused = kept.find((entry) => entry.state === 'refused' && 'line' in entry.draft);
   useEffect(() => {

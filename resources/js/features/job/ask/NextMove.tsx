@@ -157,7 +157,7 @@ const Decide = () => {
 
 /** Nothing known reaches: first what nobody has looked at yet, since it may. */
 const NoMove = () => {
-  const { state, option, adjuster, send } = useBench();
+  const { state, item, option, adjuster, send } = useBench();
   const [differently, setDifferently] = useState(false);
   const hidden = state.adjusters.find(
     (one) => one.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
@@ -171,10 +171,14 @@ const NoMove = () => {
           ? 'Choose another adjuster'
           : hidden !== undefined
             ? `Look at the ${hidden.name} first`
-            : 'No move reaches the band'
+            : state.next.kind === 'prove'
+              ? (item?.label ?? '')
+              : 'No move reaches the band'
       }
     >
-      <Box lineHeight="snug">{another ? option?.sentence : state.next.sentence}</Box>
+      <Box lineHeight="snug">
+        {another ? option?.sentence : state.next.kind === 'prove' ? item?.detail : state.next.sentence}
+      </Box>
       {hidden !== undefined && (
         <Button
           look="vivid"

@@ -98,7 +98,10 @@ const Select = ({ says, field, value, options, wide = false, onChange }: SelectP
   <Choice
     aria-label={says}
     value={value}
-    onChange={(event) => onChange(event.target.value)}
+    onChange={(event) => {
+      onChange(event.target.value);
+      event.target.blur();
+    }}
     gridColumn={wide ? '1 / -1' : undefined}
     width="100%"
     minWidth="0"
