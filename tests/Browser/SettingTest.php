@@ -17,10 +17,11 @@ final class SettingTest extends BrowserTestCase
         $this->armed()->clickText('The carburettor cover is off')->settled()->see('Thread showing at the carburettor adjuster')->line('thread 3 mm');
         $this->click('[data-adjuster=grip]')->armed()->clickText('The boot is off')->settled()->see('Thread showing at the grip adjuster')->line('thread 8 mm');
         $this->click('[data-adjuster=carburettor]')->see('Next move · carburettor adjuster');
-        for ($moves = 0; $moves < 6 && str_contains($this->text('[data-ask]'), 'Next move'); $moves++) {
+        $moves = 0;
+        while ($moves++ < 6 && str_contains($this->text('[data-ask]'), 'Next move')) {
             $this->armed()->click('[data-done]')->settled()->line(...array_fill(0, 3, $this->foretold()));
         }
-        self::assertGreaterThanOrEqual(2, $moves, 'the hidden end, then the one in reach');
+        self::assertGreaterThan(2, $moves, 'the hidden end, then the one in reach');
         $this->see('Lock the grip adjuster');
         $state = $this->state();
         self::assertLessThanOrEqual(6.0, $state['adjusters'][0]['at_mm'], 'the grip adjuster is home');

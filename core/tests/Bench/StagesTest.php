@@ -172,12 +172,12 @@ final class StagesTest extends TestCase
 
     public function test_two_adjusters_are_locked_one_after_the_other_and_then_read_once(): void
     {
+        $asks = static fn (TestJob $job): ?string => $job->state->progress->asks()?->key;
         $job = TestJob::clutch()->ready()->read(25, 25, 25)->line('+1t', 'in_band');
         $job->adjuster = 'bracket';
-        $job->line('+1t', 'in_band')->read(16, 16, 16);
-        self::assertSame('lock:perch', $job->state->progress->asks()?->key);
-        self::assertSame('lock:bracket', $job->line('ok')->state->progress->asks()?->key);
-        self::assertSame('reading:left', $job->line('ok')->state->progress->asks()?->key);
-        self::assertSame('in_band', $job->line('+1f', 'in_band')->state->progress->asks()?->key, 'a move after the lock is read before anything is locked again');
+        self::assertSame('lock:perch', $asks($job->line('+1t', 'in_band')->read(16, 16, 16)));
+        self::assertSame('lock:bracket', $asks($job->line('ok')));
+        self::assertSame('reading:left', $asks($job->line('ok')));
+        self::assertSame('in_band', $asks($job->line('+1f', 'in_band')), 'a move after the lock is read before anything is locked again');
     }
 }
