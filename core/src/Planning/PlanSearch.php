@@ -9,7 +9,8 @@ use VividPull\Core\Spec\SettingMode;
 /**
  * The best positions of all adjusters at once: within the window of shifts the cheapest, among those the nearest to the
  * target, then the least turning. Where no plan is sure, one adjuster is turned and the reading after it tells more: the
- * cheapest of those that come to four fifths of the best chance. Only where none of them leads there do several share.
+ * cheapest of those that come to four fifths of the best chance, or of all that lead towards the band where even the best
+ * has less than an even chance. Only where none of them leads there do several share.
  *
  * The chance depends on the total shift alone, so that the window is found first. Places of an adjuster that cost alike
  * are put together; every mix of such stretches whose shifts can meet the window is costed, and only within the cheapest
@@ -18,6 +19,8 @@ use VividPull\Core\Spec\SettingMode;
 final readonly class PlanSearch
 {
     private const EPSILON = 1e-9;
+
+    private const EVEN = 0.5;
 
     /** @param  array<string, Rail>  $rails */
     public function __construct(private ShiftWindow $window, private array $rails, private SettingMode $mode) {}
@@ -52,7 +55,8 @@ final readonly class PlanSearch
                 $most = max($most, $this->window->chance($plan->shift));
             }
         }
-        $good = array_values(array_filter($plans, fn (Positions $plan): bool => $this->window->chance($plan->shift) >= ShiftWindow::SHARE_OF_BEST * $most));
+        $least = $most < self::EVEN ? 0.0 : ShiftWindow::SHARE_OF_BEST * $most;
+        $good = array_values(array_filter($plans, fn (Positions $plan): bool => $this->window->chance($plan->shift) >= $least));
         usort($good, fn (Positions $a, Positions $b): int => $this->isBetter($a, $b) ? -1 : 1);
 
         return $good === [] ? null : array_slice($good, 0, 2);

@@ -52,7 +52,7 @@ final class Tries
             }
         }
         $most = array_reduce($alone, static fn (float $most, array $one): float => max($most, $one['chance']), 0.0);
-        $alone = array_values(array_filter($alone, static fn (array $one): bool => $one['chance'] >= 0.8 * $most));
+        $alone = array_values(array_filter($alone, static fn (array $one): bool => $one['chance'] >= ($most < 0.5 ? 0.0 : 0.8 * $most)));
 
         return $alone === [] ? [$good, $this->least($good)] : [$alone, $this->least($alone)];
     }

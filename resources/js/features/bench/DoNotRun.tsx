@@ -1,13 +1,9 @@
-import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
-import { Link } from 'react-router';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { BenchRow } from '../../api/bench';
 import { Sheet } from '../../components/Buttons';
-import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { moment } from '../../lib/time';
-import { placeOf } from './place';
-
-const Row = chakra(Link);
+import { BenchLink } from './BenchLink';
 
 export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
   <Sheet padding="4" tone={rows.length === 0 ? 'plain' : 'stop'}>
@@ -19,26 +15,12 @@ export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
     </Flex>
     {rows.length === 0 && <Box color="soft">No machine is tagged.</Box>}
     {rows.map((row) => (
-      <Row
-        key={`${row.tag} ${row.control.key}`}
-        to={placeOf(row)}
-        display="flex"
-        gap="3"
-        paddingBlock="2"
-        textDecoration="none"
-        color="ink"
-        _hover={{ bg: 'well' }}
-      >
-        <Box flexShrink="0">
-          <MachineTag tag={row.tag} stop size="sm" />
+      <BenchLink key={`${row.tag} ${row.control.key}`} row={row} stop>
+        {row.control.tag?.reason}
+        <Box textStyle="small">
+          {row.control.name}, tagged {moment(row.control.tag?.at ?? '')} by {row.control.tag?.by}
         </Box>
-        <Box lineHeight="snug">
-          {row.control.tag?.reason}
-          <Box textStyle="small">
-            {row.control.name}, tagged {moment(row.control.tag?.at ?? '')} by {row.control.tag?.by}
-          </Box>
-        </Box>
-      </Row>
+      </BenchLink>
     ))}
   </Sheet>
 );
