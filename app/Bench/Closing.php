@@ -8,7 +8,9 @@ use App\Models\ControlJob;
 use App\Models\Visit;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Carryover;
 use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Pooling;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\ClosingRecord;
@@ -38,7 +40,6 @@ final readonly class Closing
     /** @return array<string, mixed> */
     private static function summary(ControlJob $job, Closed $closed, BenchState $state): array
     {
-        $taught = $state->beliefs->play->taught();
         $tag = $state->facts->tag;
 
         return [
@@ -50,9 +51,7 @@ final readonly class Closing
             'tag' => $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
             'positions_steps' => array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $state->facts->positions),
             'spread' => Pooling::of($state->facts->groups),
-            'taught' => $state->beliefs->play->hasLearned()
-                ? [$state->spec->aim->point->value => ['ln_ratio' => $taught->ln, 'spread' => $taught->forNextJob()->spread]]
-                : [],
+            'taught' => array_map(static fn (RatioPrior $prior): array => ['ln_ratio' => $prior->ln, 'spread' => $prior->spread], Carryover::taught($state)),
         ];
     }
 }

@@ -102,7 +102,7 @@ final readonly class Opening
             ->map(static fn (EntryRow $row): array => $row->body['record'] ?? []);
         $point = $control->specVersion->body['aim']['point'];
         $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point)
-            ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null])->all());
+            ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null, 'parts' => $record['parts'] ?? []])->all());
         $drift = ControlDrift::over($visits, $this->ratio($control));
 
         return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];

@@ -54,6 +54,7 @@ final class SettingTest extends BrowserTestCase
         $this->as('ines')->begin('SC-02', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
         $this->armed()->click('[data-done]')->settled()->line('20', '20.5', '20')->see('turned the wrong way, or something slipped', 'Check the lock nut');
         self::assertFalse($this->state()['learned']['taught']);
+        $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('New cable fitted', 'Moved: pull it fully');
     }
 
     public function test_a_cam_screw_to_the_close(): void
@@ -146,12 +147,10 @@ final class SettingTest extends BrowserTestCase
         return (string) (round(2 * ($this->state()['expected']['mm'] ?? 0.0)) / 2);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> as the server answers the page itself */
     private function state(): array
     {
-        $client = new HttpClient($this->server->url);
-        $client->signIn('ines', 'ferry-bell-42');
-
-        return $client->send('GET', "jobs/{$this->job()}")[1]['state'];
+        return (array) $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1];
+            fetch(`/api/jobs/${arguments[0]}`, { headers: { Accept: "application/json" } }).then((r) => r.json()).then((job) => done(job.state))', [$this->job()]);
     }
 }

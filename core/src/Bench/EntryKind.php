@@ -17,6 +17,7 @@ enum EntryKind: string
     case Reading = 'reading';
     case Move = 'move';
     case Step = 'step';
+    case Part = 'part';
     case Policy = 'policy';
     case Check = 'check';
     case Note = 'note';

@@ -11,6 +11,7 @@ use VividPull\Core\Bench\Entry\Confirmed;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\LeftByChoice;
 use VividPull\Core\Bench\Entry\Noted;
+use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
@@ -72,6 +73,10 @@ final readonly class Facts
         public int $setting,
         /** The setting that the last move, or the last guided step, made; a lock makes a newer one. */
         public int $movedAt,
+        /** The stretch from which the ratio starts over, since a part of it is new; 0 where none is. */
+        public int $ratioFrom,
+        /** @var list<PartFitted> */
+        public array $parts,
         public bool $lastMoveCrossed,
     ) {}
 

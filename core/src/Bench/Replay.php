@@ -17,6 +17,7 @@ use VividPull\Core\Bench\Entry\LeftByChoice;
 use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\Tagged;
@@ -107,6 +108,11 @@ final class Replay
 
     private int $movedAt = 0;
 
+    private int $ratioFrom = 0;
+
+    /** @var list<PartFitted> */
+    private array $parts = [];
+
     private bool $lastMoveCrossed = false;
 
     private Crossings $crossings;
@@ -147,6 +153,7 @@ final class Replay
             $entry instanceof CoverMoved => $this->moveCover($entry),
             $entry instanceof PolicyChosen => $this->choose($entry),
             $entry instanceof GuideStepDone => $this->guide($entry),
+            $entry instanceof PartFitted => $this->fit($entry),
             $entry instanceof LeftByChoice => $this->byChoice = $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
@@ -256,6 +263,20 @@ final class Replay
         $this->finishGroup();
         $done = $this->guides[$step->adjuster] ?? [];
         $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
+        $this->startAnew();
+    }
+
+    private function fit(PartFitted $fitted): void
+    {
+        $this->finishGroup();
+        $this->parts[] = $fitted;
+        $this->startAnew();
+        $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->stretch : $this->ratioFrom;
+    }
+
+    /** Nothing read or tried before compares with what comes after. */
+    private function startAnew(): void
+    {
         $this->checks = [];
         $this->byChoice = null;
         $this->stretch++;
@@ -313,6 +334,8 @@ final class Replay
             $this->stretch,
             $this->setting,
             $this->movedAt,
+            $this->ratioFrom,
+            $this->parts,
             $this->lastMoveCrossed,
         );
     }

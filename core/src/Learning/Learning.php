@@ -30,7 +30,7 @@ final readonly class Learning
             }
             $play = $group->stretch === $stretch
                 ? $play->after($group->slack - $slack)
-                : TaughtPlay::startingFrom($play->taught(), $group->slack);
+                : TaughtPlay::startingFrom(self::after($play, $spec, $run, $facts, $stretch, $group->stretch), $group->slack);
             [$slack, $stretch] = [$group->slack, $group->stretch];
             $answer = $group->isTaut()
                 ? $play->givenTaut($group->found->mean, $group->found->standardOfDifference())
@@ -45,16 +45,27 @@ final readonly class Learning
         }
         $now = $facts->stretch === $stretch
             ? $play->after($facts->slack - $slack)
-            : TaughtPlay::startingFrom($play->taught(), $facts->slack);
+            : TaughtPlay::startingFrom(self::after($play, $spec, $run, $facts, $stretch, $facts->stretch), $facts->slack);
 
         return new Beliefs($now, $surprises, $used);
     }
 
     public static function prior(Spec $spec, Run $run, Facts $facts): RatioPrior
     {
+        return $facts->standing->taughtAt($spec->aim->point) ?? self::drawn($spec, $run);
+    }
+
+    /** What is handed on from one stretch to the next: all that was taught, unless a new part has made a new ratio. */
+    private static function after(TaughtPlay $play, Spec $spec, Run $run, Facts $facts, int $from, int $to): RatioPrior
+    {
+        return $from < $facts->ratioFrom && $to >= $facts->ratioFrom ? self::drawn($spec, $run) : $play->taught();
+    }
+
+    private static function drawn(Spec $spec, Run $run): RatioPrior
+    {
         $point = $spec->aim->point;
 
-        return $facts->standing->taughtAt($point) ?? RatioPrior::fromCoupling(
+        return RatioPrior::fromCoupling(
             $run->couplings->at($point) ?? $spec->family->family()->usualRatio($point),
         )->widenedBy($run->stepKnowledge()?->spread() ?? 0.0);
     }

@@ -27,9 +27,9 @@ final readonly class RatioPrior
         return $spread === 0.0 ? $this : new self($this->ln, sqrt($this->spread ** 2 + $spread ** 2));
     }
 
-    /** For the next job on the same control: k² + 0.05² (ours). */
-    public function forNextJob(): self
+    /** For the next job on the same control: k² + 0.05² a job, + 0.10² more after a part was fitted (ours). */
+    public function forNextJob(bool $partFitted = false): self
     {
-        return new self($this->ln, sqrt($this->spread ** 2 + 0.05 ** 2));
+        return new self($this->ln, sqrt($this->spread ** 2 + 0.05 ** 2 + ($partFitted ? 0.10 ** 2 : 0.0)));
     }
 }

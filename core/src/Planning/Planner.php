@@ -10,7 +10,6 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Learning\Beliefs;
-use VividPull\Core\Learning\Learning;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Spec\SettingMode;
@@ -37,7 +36,7 @@ final readonly class Planner
             ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
             $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
                 'This cable has no adjuster that is set by hand. What is out of its band is put right at the route, the mount or the cable itself.'),
-            ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $band),
+            ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $beliefs, $band),
             default => self::moves($spec, $run, $facts, $beliefs, $judgement, $band),
         };
     }
@@ -84,10 +83,10 @@ final readonly class Planner
     }
 
     /** Taut, with nothing above zero read yet: give the slack that would bring it to the target if it were just taut. */
-    private static function slacken(Spec $spec, Run $run, Facts $facts, SpecBand $band): PlanOutcome
+    private static function slacken(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, SpecBand $band): PlanOutcome
     {
         $target = self::target($spec, $facts, $band) ?? $band->floor() + 1.0;
-        $slack = $target / exp(Learning::prior($spec, $run, $facts)->ln);
+        $slack = $target / exp($beliefs->play->taught()->ln);
         $usual = array_filter($run->playAdjusters(), static fn (Adjuster $a): bool => ! $a->kind()->isLastResort());
         $options = array_map(static fn (Adjuster $a): AdjusterAdvice => Slackening::with($a, $facts->positions[$a->id()] ?? null, $slack), $usual);
         $recommended = self::easiest($options, $run, $facts);

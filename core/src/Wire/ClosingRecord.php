@@ -6,6 +6,7 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\GateState;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Measurement\Verdict;
@@ -24,6 +25,7 @@ final readonly class ClosingRecord
             'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
             'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
             'moves' => count($state->facts->moves),
+            'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
             'by_choice' => $state->facts->byChoice?->reason,
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),

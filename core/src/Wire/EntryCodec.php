@@ -19,6 +19,7 @@ use VividPull\Core\Bench\Entry\LeftByChoice;
 use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\Tagged;
@@ -31,6 +32,7 @@ use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Role;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
@@ -95,6 +97,7 @@ final readonly class EntryCodec
             EntryKind::Reading => self::reading($body, $stamp),
             EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
+            EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
             EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like']), $stamp),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),

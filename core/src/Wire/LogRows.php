@@ -20,6 +20,7 @@ use VividPull\Core\Bench\Entry\LeftByChoice;
 use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\Tagged;
@@ -109,6 +110,7 @@ final readonly class LogRows
             $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
             $entry instanceof Checked => $this->proof($entry),
             $entry instanceof PolicyChosen => $entry->say(),
+            $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
             $entry instanceof Noted => $entry->text,
             $entry instanceof Voided => 'Took an entry back: '.$entry->reason,

@@ -15,6 +15,7 @@ use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Rotation;
@@ -90,6 +91,7 @@ final readonly class StateCodec
             ],
             'people' => array_map(self::person(...), array_values($state->facts->joined)),
             'shelf' => $this->shelf(),
+            'parts' => array_map(static fn (Part $part): array => ['key' => $part->value, 'label' => $part->label()], Part::cases()),
             'warnings' => Warnings::of($state),
             'log' => LogRows::of($state),
         ];

@@ -274,6 +274,7 @@ const state = z.object({
     .nullable(),
   people: z.array(z.object({ id: z.string(), name: z.string(), role: z.enum(roles) })),
   shelf: z.array(instrument),
+  parts: z.array(z.object({ key: z.string(), label: z.string() })),
   warnings: z.array(z.string()),
   log: z.array(logRow),
 });

@@ -10,6 +10,7 @@ import { useArmed } from '../useArmed';
 import { useBench, usePost } from '../useBench';
 import { AskCard } from './AskCard';
 import { ByChoice } from './ByChoice';
+import { FitPart } from './FitPart';
 import { Guided } from './Guided';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
@@ -98,6 +99,7 @@ export const BesideTheMove = () => {
       {caution !== undefined && <Caution compact>{caution}</Caution>}
       <SetHow />
       <ByChoice />
+      <FitPart />
     </Flex>
   );
 };

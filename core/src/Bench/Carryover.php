@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Learning\RatioPrior;
+
+/** What a closed job hands to the next on the same control of what it knows about the ratio. */
+final readonly class Carryover
+{
+    /**
+     * What was taught, widened; where this job taught nothing, what it was given, widened again. Nothing, where a part of
+     * the ratio is new and has taught nothing yet.
+     *
+     * @return array<string, RatioPrior> by reading point
+     */
+    public static function taught(BenchState $last): array
+    {
+        $fitted = $last->facts->parts !== [];
+        $play = $last->beliefs->play;
+        $point = $last->spec->aim->point->value;
+
+        return match (true) {
+            $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
+            $last->facts->ratioFrom > 0 => [],
+            default => array_map(static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted), $last->facts->standing->taught),
+        };
+    }
+}

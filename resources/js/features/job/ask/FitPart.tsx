@@ -1,0 +1,57 @@
+import { Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { Modal } from '../../../components/Modal';
+import { useBench } from '../useBench';
+
+/** A new part went on: what was read before no longer compares, and some parts make the ratio a new one. */
+export const FitPart = () => {
+  const { state, send } = useBench();
+  const [open, setOpen] = useState(false);
+  const [part, setPart] = useState<string | null>(null);
+  const [remark, setRemark] = useState('');
+  const fit = () => {
+    if (part === null) return;
+    send({ kind: 'part', body: { part, ...(remark.trim() === '' ? {} : { remark: remark.trim() }) } });
+    setOpen(false);
+    setPart(null);
+    setRemark('');
+  };
+  return (
+    <>
+      <Button look="link" onClick={() => setOpen(true)} alignSelf="flex-start">
+        A new part went on
+      </Button>
+      <Modal
+        open={open}
+        onClose={() => setOpen(false)}
+        title="Which part is new?"
+        about="What was read before no longer compares. Read it again after, and measure the threads anew."
+        cancel="Back"
+        actions={
+          <Button look="vivid" onClick={fit} disabled={part === null} data-primary>
+            Log it
+          </Button>
+        }
+      >
+        <Flex gap="2" flexWrap="wrap" role="group" aria-label="Part">
+          {state.parts.map((one) => (
+            <Button
+              key={one.key}
+              look={one.key === part ? 'dark' : 'plain'}
+              aria-pressed={one.key === part}
+              onClick={() => setPart(one.key)}
+              data-part={one.key}
+            >
+              {one.label}
+            </Button>
+          ))}
+        </Flex>
+        <FieldLabel htmlFor="part-remark" marginTop="3">
+          Part number, or what else to keep
+        </FieldLabel>
+        <Field id="part-remark" value={remark} maxLength={300} onChange={(event) => setRemark(event.target.value)} />
+      </Modal>
+    </>
+  );
+};
