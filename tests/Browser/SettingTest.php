@@ -32,7 +32,7 @@ final class SettingTest extends BrowserTestCase
     public function test_a_perch_barrel_two_thirds_out_is_brought_home_and_the_top_read_again(): void
     {
         $this->as('ines')->begin('RT-20', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
-        $this->see('past its healthy zone', 'Next move · in-line adjuster')->armed()->clickText('The boot is off')->settled();
+        $this->see('outside its zone', 'Next move · in-line adjuster')->armed()->clickText('The boot is off')->settled();
         $this->see('Thread showing at the in-line adjuster')->line('thread 2 mm')->see('Next move', 'perch barrel in', 'in-line adjuster out');
         for ($moves = 0; $moves < 4 && str_contains($this->text('[data-ask]'), 'Next move'); $moves++) {
             $this->armed()->click('[data-done]')->settled()->line(...array_fill(0, 3, $this->foretold()));

@@ -14,6 +14,7 @@ import {
   Predicted,
   type Prediction,
   Scale,
+  specLabel,
   TornTape,
   ticks,
   WorkingBand,
@@ -58,7 +59,7 @@ export const Tape = () => {
       <Box ref={box} role="img" aria-label={spoken(state, next?.mm ?? null)}>
         <svg width={width} height={HEIGHT} aria-hidden="true">
           <TornTape width={width} />
-          <Band from={from} to={to} band={band} labelAtEnd={crowded} />
+          <Band from={from} to={to} band={band} label={specLabel(from, to, foundAt, width)} />
           <Scale x={x} most={most} />
           <WorkingBand x={x} crowded={crowded} />
           {foundAt !== null && <Found at={foundAt} judged={found} x={x} width={width} />}

@@ -47,18 +47,40 @@ export const Scale = ({ x, most }: { x: Place; most: number }) => {
   );
 };
 
-type BandProps = { from: number; to: number; band: SpecBand; labelAtEnd: boolean };
+type BandProps = { from: number; to: number; band: SpecBand; label: Label };
 
-export const Band = ({ from, to, band, labelAtEnd }: BandProps) => (
+export type Label = { at: number; anchor: 'start' | 'end' };
+
+/** Widths the words over the tape take, so that they do not lie on each other. */
+const SPEC_WORDS = 84;
+const FOUND_WORDS = 44;
+
+/** Over the band from its low edge, else to its high edge, else beside it: the first place that the word found leaves free. */
+export function specLabel(from: number, to: number, found: number | null, width: number): Label {
+  const places: readonly Label[] = [
+    { at: from + 4, anchor: 'start' },
+    { at: to - 4, anchor: 'end' },
+    { at: to + 6, anchor: 'start' },
+    { at: from - 6, anchor: 'end' },
+  ];
+  const isFree = ({ at, anchor }: Label) => {
+    const [left, right] = anchor === 'start' ? [at, at + SPEC_WORDS] : [at - SPEC_WORDS, at];
+    const clear = found === null || right < found - FOUND_WORDS || left > found + FOUND_WORDS;
+    return clear && left >= 0 && right <= width;
+  };
+  return places.find(isFree) ?? { at: from + 4, anchor: 'start' };
+}
+
+export const Band = ({ from, to, band, label }: BandProps) => (
   <g>
     <rect x={from} y={TOP} width={Math.max(0, to - from)} height={BAND_HEIGHT} fill={paint['petrol.wash']} />
     <Hatch from={from} to={to} />
     {band.low_mm !== null && <Edge at={from} />}
     {band.high_mm !== null && <Edge at={to} />}
     <text
-      x={labelAtEnd ? to - 4 : from + 4}
+      x={label.at}
       y={TOP - 9}
-      textAnchor={labelAtEnd ? 'end' : 'start'}
+      textAnchor={label.anchor}
       fontSize="14"
       fontWeight="bold"
       fill={paint['petrol.text']}
