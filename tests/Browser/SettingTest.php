@@ -60,7 +60,7 @@ final class SettingTest extends BrowserTestCase
     public function test_a_cam_screw_to_the_close(): void
     {
         $this->as('ines')->begin('TM-06', 'trigger')->line(...array_fill(0, 8, 'ok'))->line('cold');
-        $this->choose('[data-instrument]', 'caliper-1')->line('2.6', '2.6', '2.65')->see('Next move · cam screw', 'CLOCKWISE', 'filter cover is off');
+        $this->choose('[data-pick=instrument]', 'caliper-1')->line('2.6', '2.6', '2.65')->see('Next move · cam screw', 'CLOCKWISE', 'filter cover is off');
         $this->armed()->clickText('The filter cover is off')->settled()->see('Where the cam screw stands, in turns')->line('thread 1.5');
         $this->see('from its clockwise stop', 'CLOCKWISE')->armed()->click('[data-done]')->settled()->line('1.1', '1.1', '1.05')->see('Lock the cam screw');
         $this->line('ok')->line('1.1', '1.1', '1.1')->see('the carburettor is wide open')->line('yes', 'yes', 'yes', 'yes')->see('Filter cover back on');
@@ -95,14 +95,14 @@ final class SettingTest extends BrowserTestCase
     public function test_a_reading_at_another_point_is_converted_and_marked(): void
     {
         $this->as('ines')->begin('RT-02', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('hot')->line('ok');
-        $this->choose('[data-read-at]', 'lever_tip')->see('At the lever tip')->line('30', '30', '30')->see('converted from the lever tip');
+        $this->choose('[data-pick=point]', 'lever_tip')->see('At the lever tip')->line('30', '30', '30')->see('converted from the lever tip');
         self::assertEqualsWithDelta(30 * 31 / 132, $this->state()['found']['mm'], 0.01);
     }
 
     public function test_an_instrument_that_cannot_decide_is_named_before_anything_is_read(): void
     {
         $this->as('ines')->begin('SN-03', 'auger')->line(...array_fill(0, 8, 'ok'))->line('cold')->line('thread 2 mm');
-        $this->choose('[data-instrument]', 'feeler-1')->see('The Feeler gauge does not reach across this band. Take the Steel rule.');
+        $this->choose('[data-pick=instrument]', 'feeler-1')->see('The Feeler gauge does not reach across this band. Take the Steel rule.');
     }
 
     public function test_it_can_be_set_like_another_machine(): void

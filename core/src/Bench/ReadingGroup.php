@@ -87,9 +87,12 @@ final readonly class ReadingGroup
         return $this->readings[count($this->readings) - 1];
     }
 
-    /** Zero, or so near it that no play has been shown: such a group places nothing. */
+    /**
+     * Zero, or so near it that no play has been shown: such a group places nothing. Three small readings that happen to agree
+     * are no nearer to the truth than the person usually is.
+     */
     public function isTaut(): bool
     {
-        return $this->found->mean <= 0.0 || $this->found->mean <= 2 * $this->found->standard();
+        return $this->found->mean <= 0.0 || $this->found->mean <= 2 * max($this->found->standard(), $this->found->standardOfDifference());
     }
 }

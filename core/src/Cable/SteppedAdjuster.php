@@ -12,22 +12,24 @@ use VividPull\Core\Quantity\StepUnit;
  * A cam screw, rung clamp, slotted bracket, pinch clamp or row of hook holes: an adjuster whose step is no thread's
  * pitch. What a step moves is written down as well as it is known, and the machine teaches the rest.
  */
-final readonly class SteppedAdjuster implements Adjuster
+final readonly class SteppedAdjuster extends FittedAdjuster
 {
     private function __construct(
-        private string $id,
-        private string $name,
-        private AdjusterKind $kind,
+        string $id,
+        string $name,
+        AdjusterKind $kind,
         private float $mmPerStep,
         private Knowledge $knowledge,
-        private Sense $sense,
+        Sense $sense,
         private StepRange $travel,
         private StepRange $healthy,
         private Steps $smallestStep,
-        private AdjusterAccess $access,
-        private string $lock,
-        private ?float $lockTorqueNm,
-    ) {}
+        AdjusterAccess $access,
+        string $lock,
+        ?float $lockTorqueNm,
+    ) {
+        parent::__construct($id, $name, $kind, $sense, $access, $lock, $lockTorqueNm);
+    }
 
     /**
      * @param  float  $mmPerStep  conduit moved, or wire pulled, by one step
@@ -56,24 +58,9 @@ final readonly class SteppedAdjuster implements Adjuster
         return new self($id, $name, $kind, $mmPerStep, $knowledge, $sense, $travel, $healthy ?? $travel, $smallestStep, $access, $lock, $lockTorqueNm);
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
-    public function name(): string
-    {
-        return $this->name;
-    }
-
-    public function kind(): AdjusterKind
-    {
-        return $this->kind;
-    }
-
     public function counting(): Counting
     {
-        return $this->kind->unit() === StepUnit::Turn ? Counting::partTurns() : Counting::inSteps($this->kind->unit());
+        return $this->kind()->unit() === StepUnit::Turn ? Counting::partTurns() : Counting::inSteps($this->kind()->unit());
     }
 
     public function travel(): StepRange
@@ -91,26 +78,6 @@ final readonly class SteppedAdjuster implements Adjuster
         return $this->smallestStep;
     }
 
-    public function access(): AdjusterAccess
-    {
-        return $this->access;
-    }
-
-    public function sense(): Sense
-    {
-        return $this->sense;
-    }
-
-    public function lock(): string
-    {
-        return $this->lock;
-    }
-
-    public function lockTorqueNm(): ?float
-    {
-        return $this->lockTorqueNm;
-    }
-
     public function stepKnowledge(): Knowledge
     {
         return $this->knowledge;
@@ -118,7 +85,7 @@ final readonly class SteppedAdjuster implements Adjuster
 
     public function slackGiven(Steps $steps): float
     {
-        return -$this->sense->sign() * $this->mmPerStep * $steps->toFloat();
+        return -$this->sense()->sign() * $this->mmPerStep * $steps->toFloat();
     }
 
     public function showing(Steps $position): float
@@ -128,16 +95,16 @@ final readonly class SteppedAdjuster implements Adjuster
 
     public function where(Steps $position): string
     {
-        return match ($this->kind->unit()) {
-            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind->unit()->value.' '.self::figure($position->toFloat()),
-            StepUnit::Millimetre => self::figure($position->toFloat()).($this->kind === AdjusterKind::PinchClamp ? ' mm pulled through' : ' mm along'),
+        return match ($this->kind()->unit()) {
+            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind()->unit()->value.' '.self::figure($position->toFloat()),
+            StepUnit::Millimetre => self::figure($position->toFloat()).($this->kind() === AdjusterKind::PinchClamp ? ' mm pulled through' : ' mm along'),
             StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
         };
     }
 
     public function room(Steps $steps): string
     {
-        return $this->counting()->say($steps).match ($this->kind) {
+        return $this->counting()->say($steps).match ($this->kind()) {
             AdjusterKind::SlottedBracket => ' of slot',
             AdjusterKind::PinchClamp => ' of wire',
             AdjusterKind::CamScrew => ' of cam',
@@ -148,7 +115,7 @@ final readonly class SteppedAdjuster implements Adjuster
     /** One step of what has few of them, three millimetres of what slides, a quarter turn of a cam (ours). */
     public function usualReserve(): Steps
     {
-        return match ($this->kind->unit()) {
+        return match ($this->kind()->unit()) {
             StepUnit::Millimetre => Steps::of(3),
             StepUnit::Turn => Steps::exactly(0.25),
             StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth, StepUnit::Click, StepUnit::Bevel => Steps::of(1),
@@ -157,7 +124,7 @@ final readonly class SteppedAdjuster implements Adjuster
 
     public function say(Steps $steps): string
     {
-        return $this->counting()->say($steps).($this->kind === AdjusterKind::PinchClamp ? ' of wire' : '').' '.($steps->count < 0 ? $this->kind->inward() : $this->kind->outward());
+        return $this->counting()->say($steps).($this->kind() === AdjusterKind::PinchClamp ? ' of wire' : '').' '.($steps->count < 0 ? $this->kind()->inward() : $this->kind()->outward());
     }
 
     private static function figure(float $number): string

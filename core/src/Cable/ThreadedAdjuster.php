@@ -9,22 +9,24 @@ use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\ThreadPitch;
 
 /** A barrel, in-line adjuster, hollow bolt or pair of nuts: a thread that moves the conduit's end. */
-final readonly class ThreadedAdjuster implements Adjuster
+final readonly class ThreadedAdjuster extends FittedAdjuster
 {
     private function __construct(
-        private string $id,
-        private string $name,
-        private AdjusterKind $kind,
+        string $id,
+        string $name,
+        AdjusterKind $kind,
         public ThreadPitch $pitch,
-        private Sense $sense,
+        Sense $sense,
         private StepRange $travel,
         private StepRange $healthy,
         private Steps $smallestStep,
         private Counting $counting,
-        private AdjusterAccess $access,
-        private string $lock,
-        private ?float $lockTorqueNm,
-    ) {}
+        AdjusterAccess $access,
+        string $lock,
+        ?float $lockTorqueNm,
+    ) {
+        parent::__construct($id, $name, $kind, $sense, $access, $lock, $lockTorqueNm);
+    }
 
     /**
      * @param  float  $travelMm  thread from fully in to the last position that still holds
@@ -56,21 +58,6 @@ final readonly class ThreadedAdjuster implements Adjuster
         return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(), $access, $lock, $lockTorqueNm);
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
-    public function name(): string
-    {
-        return $this->name;
-    }
-
-    public function kind(): AdjusterKind
-    {
-        return $this->kind;
-    }
-
     public function counting(): Counting
     {
         return $this->counting;
@@ -91,26 +78,6 @@ final readonly class ThreadedAdjuster implements Adjuster
         return $this->smallestStep;
     }
 
-    public function access(): AdjusterAccess
-    {
-        return $this->access;
-    }
-
-    public function sense(): Sense
-    {
-        return $this->sense;
-    }
-
-    public function lock(): string
-    {
-        return $this->lock;
-    }
-
-    public function lockTorqueNm(): ?float
-    {
-        return $this->lockTorqueNm;
-    }
-
     public function stepKnowledge(): ?Knowledge
     {
         return null;
@@ -119,7 +86,7 @@ final readonly class ThreadedAdjuster implements Adjuster
     /** A governor's nut sets a speed and moves no conduit. */
     public function slackGiven(Steps $steps): float
     {
-        return $this->kind->sets() === Sets::Play ? -$this->sense->sign() * $this->pitch->mm * $steps->toFloat() : 0.0;
+        return $this->kind()->sets() === Sets::Play ? -$this->sense()->sign() * $this->pitch->mm * $steps->toFloat() : 0.0;
     }
 
     public function showing(Steps $position): float
@@ -150,6 +117,6 @@ final readonly class ThreadedAdjuster implements Adjuster
 
     public function say(Steps $steps): string
     {
-        return ($steps->count < 0 ? $this->kind->inward() : $this->kind->outward()).' '.$this->counting->say($steps);
+        return ($steps->count < 0 ? $this->kind()->inward() : $this->kind()->outward()).' '.$this->counting->say($steps);
     }
 }

@@ -54,17 +54,19 @@ final class TaughtPlay implements Belief
             return new Surprise($this->expected(0.0), $mean);
         }
         $sums = $this->sums->with($this->slack, $mean, 1 / ($u * $u));
+        $placed = new self($this->prior, $sums, $this->slack, $this->peak->with($this->prior, $sums), $this->taut);
 
-        return new self($this->prior, $sums, $this->slack, $this->peak->with($this->prior, $sums), $this->taut);
+        return $this->isPlaced() || $this->taut === [] || $placed->letsBeTaut() ? $placed : new Surprise(0.0, $mean);
     }
 
     /** The belief after a reading of nothing: play is there or below it. */
     public function givenTaut(float $mean, float $standard): self|Surprise
     {
-        if (! $this->isPlaced()) {
-            return $this;
-        }
         $reading = new TautReading($this->slack, $mean, max(self::LEAST, $standard));
+        if (! $this->isPlaced()) {
+            // Kept until a reading above zero places the play: then it says how little the slack given since can have moved it.
+            return new self($this->prior, $this->sums, $this->slack, $this->peak, [...$this->taut, $reading]);
+        }
         $chance = 0.0;
         foreach ($this->posterior()->shares as $node => $share) {
             $chance += $share * $reading->likelihood($this->posterior()->ratios[$node], $this->sums);
@@ -138,12 +140,28 @@ final class TaughtPlay implements Belief
     /** What this stretch taught about R, as the prior of the next. */
     public function taught(): RatioPrior
     {
-        return $this->hasLearned() || $this->taut !== [] ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread) : $this->prior;
+        return $this->hasLearned() || ($this->isPlaced() && $this->taut !== []) ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread) : $this->prior;
     }
 
     private function posterior(): Posterior
     {
-        return $this->posterior ??= Posterior::of($this->prior, $this->sums, $this->peak, $this->taut);
+        return $this->posterior ??= Posterior::of($this->prior, $this->sums, $this->peak, $this->isPlaced() ? $this->taut : []);
+    }
+
+    /** Whether the play, as placed now, can have been taut where it was read taut before. */
+    private function letsBeTaut(): bool
+    {
+        $plain = Posterior::of($this->prior, $this->sums, $this->peak, []);
+        $chance = 0.0;
+        foreach ($plain->shares as $node => $share) {
+            $each = $share;
+            foreach ($this->taut as $reading) {
+                $each *= $reading->likelihood($plain->ratios[$node], $this->sums);
+            }
+            $chance += $each;
+        }
+
+        return $chance >= Surprise::BELOW;
     }
 
     /** Slack between the middle of what was read and where a shift would bring it, in mm. */

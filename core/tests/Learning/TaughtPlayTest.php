@@ -143,4 +143,26 @@ final class TaughtPlayTest extends TestCase
 
         return [$ratio / $total, $below / $total];
     }
+
+    public function test_what_was_taut_before_the_first_reading_bounds_the_ratio_from_below(): void
+    {
+        $taut = TaughtPlay::startingFrom(RatioPrior::of(log(2.0), 0.5), 0.0)->givenTaut(0.0, 0.2);
+        self::assertInstanceOf(TaughtPlay::class, $taut);
+        self::assertFalse($taut->isPlaced());
+        $placed = $taut->after(3.0)->given(9.0, 0.2);
+        self::assertInstanceOf(TaughtPlay::class, $placed);
+        $free = TaughtPlay::startingFrom(RatioPrior::of(log(2.0), 0.5), 3.0)->given(9.0, 0.2);
+        self::assertInstanceOf(TaughtPlay::class, $free);
+        // Three millimetres of slack made at least 9 of play, so the ratio is hardly below 3.
+        self::assertGreaterThan(3.0, $placed->ratio());
+        self::assertGreaterThan($free->ratio() + 0.8, $placed->ratio());
+        self::assertLessThan(0.05, $placed->chanceBetween(-INF, 9.0 + 2.75 * 2, 2.0, 0.0), 'two more give six at least');
+    }
+
+    public function test_play_after_slack_was_taken_from_a_taut_cable_is_a_surprise(): void
+    {
+        $taut = TaughtPlay::startingFrom(RatioPrior::of(log(2.0), 0.3), 0.0)->givenTaut(0.0, 0.1);
+        self::assertInstanceOf(TaughtPlay::class, $taut);
+        self::assertInstanceOf(Surprise::class, $taut->after(-2.0)->given(4.0, 0.1));
+    }
 }

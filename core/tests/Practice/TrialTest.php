@@ -57,6 +57,9 @@ final class TrialTest extends TestCase
         self::assertLessThanOrEqual($row->start === TrialStart::Taut ? 3 : 2, $table->movesOf(0.5));
         self::assertLessThanOrEqual($most, $table->movesOf(0.95));
         if ($row->start === TrialStart::Taut) {
+            // Nine in ten of those who move again (decision 10); three in four would be far off.
+            self::assertGreaterThan(0.75, $table->firstForetold());
+
             return;
         }
         // 5 % of 40 are 2; four standard deviations more would be 7.5.

@@ -2,8 +2,9 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import type { FormEvent } from 'react';
 import { useEffect, useState } from 'react';
 import type { Item } from '../../api/jobs';
-import { Button, Choice, Field, Sheet } from '../../components/Buttons';
+import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
+import { SmallChoice } from '../../components/SmallChoice';
 import { trimmed } from '../../lib/figures';
 import { outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
@@ -194,29 +195,17 @@ const Count = () => {
 
 /** What it is read with. */
 const With = () => {
-  const { state, instrument, chooseInstrument, item } = useBench();
-  if (instrument === null || !takesReading(item)) return null;
+  const { state, instrument, chooseInstrument } = useBench();
+  if (instrument === null) return null;
   return (
-    <Choice
-      aria-label="Read with"
+    <SmallChoice
+      says="Read with"
+      pick="instrument"
       value={instrument.id}
-      onChange={(event) => {
-        chooseInstrument(event.target.value);
-        event.target.blur();
-      }}
-      width="100%"
-      minWidth="0"
-      fontSize="sm"
-      paddingInline="2"
-      gridColumn={state.spec.points.length < 2 ? '1 / -1' : undefined}
-      data-instrument
-    >
-      {state.shelf.map((one) => (
-        <option key={one.id} value={one.id}>
-          {one.name} {trimmed(one.resolution_mm)}
-        </option>
-      ))}
-    </Choice>
+      options={state.shelf.map((one) => ({ key: one.id, name: `${one.name} ${trimmed(one.resolution_mm)}` }))}
+      onChange={chooseInstrument}
+      wide={state.spec.points.length < 2}
+    />
   );
 };
 
@@ -224,31 +213,20 @@ const With = () => {
 const ReadAt = () => {
   const { state, point, choosePoint } = useBench();
   if (state.spec.points.length < 2) return null;
-  const choose = (key: string) => {
-    const chosen = state.spec.points.find((one) => one.key === key);
-    if (chosen !== undefined) choosePoint(chosen.key);
-  };
   return (
-    <Choice
-      aria-label="Read at"
+    <SmallChoice
+      says="Read at"
+      pick="point"
       value={point.key}
-      onChange={(event) => {
-        choose(event.target.value);
-        event.target.blur();
+      options={state.spec.points.map((one) => ({
+        key: one.key,
+        name: `at ${one.label}${one.key === state.spec.point ? '' : ', converted'}`,
+      }))}
+      onChange={(key) => {
+        const chosen = state.spec.points.find((one) => one.key === key);
+        if (chosen !== undefined) choosePoint(chosen.key);
       }}
-      width="100%"
-      minWidth="0"
-      fontSize="sm"
-      paddingInline="2"
-      data-read-at
-    >
-      {state.spec.points.map((one) => (
-        <option key={one.key} value={one.key}>
-          at {one.label}
-          {one.key === state.spec.point ? '' : ', converted'}
-        </option>
-      ))}
-    </Choice>
+    />
   );
 };
 

@@ -1,11 +1,9 @@
 import { Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { alikeQuery } from '../../../api/jobs';
-import { Choice } from '../../../components/Buttons';
+import { type Named, SmallChoice } from '../../../components/SmallChoice';
 import { mm } from '../../../lib/figures';
 import { useBench } from '../useBench';
-
-type Named = { key: string; name: string };
 
 const aims: readonly Named[] = [
   { key: 'crisp', name: 'Aim crisp' },
@@ -50,9 +48,9 @@ type PickProps = { says: string; field: string; value: string; options: readonly
 const Pick = ({ says, field, value, options, wide = false }: PickProps) => {
   const { send } = useBench();
   return (
-    <Select
+    <SmallChoice
       says={says}
-      field={field}
+      pick={field}
       value={value}
       options={options}
       wide={wide}
@@ -82,37 +80,12 @@ const AimFor = () => {
   }));
   const gone = like !== null && !fitting.some((one) => one.machine === like);
   return (
-    <Select
+    <SmallChoice
       says="Where in the band to aim"
-      field="aim"
+      pick="aim"
       value={like === null ? policy : `like ${like}`}
       options={[...aims, ...others, ...(gone ? [{ key: `like ${like}`, name: `Like ${like}` }] : [])]}
       onChange={choose}
     />
   );
 };
-
-type SelectProps = PickProps & { onChange: (value: string) => void };
-
-const Select = ({ says, field, value, options, wide = false, onChange }: SelectProps) => (
-  <Choice
-    aria-label={says}
-    value={value}
-    onChange={(event) => {
-      onChange(event.target.value);
-      event.target.blur();
-    }}
-    gridColumn={wide ? '1 / -1' : undefined}
-    width="100%"
-    minWidth="0"
-    fontSize="sm"
-    paddingInline="2"
-    data-pick={field}
-  >
-    {options.map((one) => (
-      <option key={one.key} value={one.key}>
-        {one.name}
-      </option>
-    ))}
-  </Choice>
-);

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Cable;
+
+/** What is the same of every adjuster on a run: its name, what it takes to reach it, and what holds it. */
+abstract readonly class FittedAdjuster implements Adjuster
+{
+    protected function __construct(
+        private string $id,
+        private string $name,
+        private AdjusterKind $kind,
+        private Sense $sense,
+        private AdjusterAccess $access,
+        private string $lock,
+        private ?float $lockTorqueNm,
+    ) {}
+
+    final public function id(): string
+    {
+        return $this->id;
+    }
+
+    final public function name(): string
+    {
+        return $this->name;
+    }
+
+    final public function kind(): AdjusterKind
+    {
+        return $this->kind;
+    }
+
+    final public function sense(): Sense
+    {
+        return $this->sense;
+    }
+
+    final public function access(): AdjusterAccess
+    {
+        return $this->access;
+    }
+
+    final public function lock(): string
+    {
+        return $this->lock;
+    }
+
+    final public function lockTorqueNm(): ?float
+    {
+        return $this->lockTorqueNm;
+    }
+}
