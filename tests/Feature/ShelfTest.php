@@ -34,6 +34,7 @@ final class ShelfTest extends TestCase
         $job = HttpJob::open($this->signIn())->ready();
         $job->line('25.3', ['item' => 'in_band', 'instrument' => 'old-1'])->assertOk();
         self::assertStringContainsString('Depth gauge was due for calibration', implode(' ', $job->state['warnings']));
+        self::assertSame(now()->subDay()->toDateString(), $job->state['found']['overdue_since'], 'and printed as such');
     }
 
     public function test_one_put_away_is_offered_no_more_and_comes_back_when_it_is_kept_again(): void

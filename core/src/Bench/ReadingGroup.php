@@ -87,6 +87,14 @@ final readonly class ReadingGroup
         return $this->readings[count($this->readings) - 1];
     }
 
+    /** The day its instrument should have been calibrated by, where it was read after that day; null where it was not. */
+    public function overdueSince(): ?string
+    {
+        $due = $this->instrument->calibration?->due;
+
+        return $due !== null && $due < substr($this->last()->stamp->at, 0, 10) ? $due : null;
+    }
+
     /**
      * Zero, or so near it that no play has been shown: such a group places nothing. Three small readings that happen to agree
      * are no nearer to the truth than the person usually is.

@@ -39,6 +39,8 @@ final readonly class ClosingRecord
             'mm' => $group->found->mean,
             'expanded_mm' => $group->found->expanded(),
             'instrument' => $group->instrument->name,
+            'overdue_since' => $group->overdueSince(),
+            'converted_from' => $group->convertedFrom?->label(),
             'verdict' => $verdict->kind->value,
             'sentence' => $verdict->sentence,
             'chance_inside' => $verdict->chanceInside,

@@ -274,6 +274,7 @@ final readonly class StateCodec
             'freedom' => $group === null || is_infinite($group->found->freedom()) ? null : $group->found->freedom(),
             'count' => $group?->found->count ?? 0,
             'instrument' => $group?->instrument->name,
+            'overdue_since' => $group?->overdueSince(),
             'converted_from' => $group?->convertedFrom?->label(),
             'verdict' => $verdict->kind->value,
             'sentence' => $verdict->sentence,

@@ -50,9 +50,9 @@ final readonly class Warnings
     private static function calibration(BenchState $state): array
     {
         $group = $state->judgement->nowGroup;
-        $due = $group?->instrument->calibration?->due;
+        $due = $group?->overdueSince();
 
-        return $group !== null && $due !== null && $due < substr($group->last()->stamp->at, 0, 10)
+        return $group !== null && $due !== null
             ? ["The {$group->instrument->name} was due for calibration on {$due}."] : [];
     }
 

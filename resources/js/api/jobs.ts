@@ -110,6 +110,7 @@ const judged = z.object({
   freedom: z.number().nullable(),
   count: z.number(),
   instrument: z.string().nullable(),
+  overdue_since: z.string().nullable(),
   converted_from: z.string().nullable(),
   verdict: z.enum(verdicts),
   sentence: z.string(),

@@ -110,7 +110,7 @@ export const Pad = () => {
             <With />
           </Grid>
         )}
-        <CannotDecide />
+        <CanItDecide />
         <Grid
           templateColumns="repeat(4, 1fr)"
           gap="2"
@@ -230,15 +230,25 @@ const ReadAt = () => {
   );
 };
 
-/** Said before anything is measured: this instrument cannot tell inside from outside here. */
-const CannotDecide = () => {
-  const { instrument, item } = useBench();
-  if (!takesReading(item) || instrument?.warning == null) return null;
+/** Said before anything is measured: whether this instrument can tell inside from outside here, and with how many readings. */
+const CanItDecide = () => {
+  const { state, instrument, item, pose } = useBench();
+  if (!takesReading(item) || instrument === null) return null;
+  const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
+  if (instrument.warning !== null)
+    return (
+      <Flex gap="2" marginTop="2" fontSize="sm" lineHeight="snug" data-cannot-decide>
+        <Mark kind="cant_tell" size="1rem" style={{ marginTop: '3px' }} />
+        <span>{instrument.warning}</span>
+      </Flex>
+    );
+  if (judged.count > 0 || instrument.readings === null) return null;
   return (
-    <Flex gap="2" marginTop="2" fontSize="sm" lineHeight="snug" data-cannot-decide>
-      <Mark kind="cant_tell" size="1rem" style={{ marginTop: '3px' }} />
-      <span>{instrument.warning}</span>
-    </Flex>
+    <Box marginTop="2" textStyle="small">
+      {instrument.readings === 1
+        ? 'One reading with it can decide this band; three are usual.'
+        : `It takes ${instrument.readings} readings with it to decide this band.`}
+    </Box>
   );
 };
 

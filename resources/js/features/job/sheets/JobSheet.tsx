@@ -5,7 +5,7 @@ import { Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { counted, withUncertainty } from '../../../lib/figures';
-import { moment } from '../../../lib/time';
+import { day, moment } from '../../../lib/time';
 import { useBench } from '../useBench';
 
 const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as const satisfies Record<string, MarkKind>;
@@ -85,6 +85,12 @@ const Figure = ({ word, mark, judged }: { word: string; mark: MarkKind; judged: 
       </Box>
     </Box>
     <VerdictChip judged={judged} />
+    {judged.instrument !== null && (
+      <Box textStyle="small" marginTop="1" data-read-with>
+        {judged.instrument}, {judged.count === 1 ? 'read once' : `read ${judged.count} times`}
+        {judged.overdue_since !== null && <b>, its calibration overdue since {day(judged.overdue_since)}</b>}
+      </Box>
+    )}
   </Box>
 );
 
