@@ -189,7 +189,7 @@ final readonly class DemoFleet
         return [
             'hand' => ['kind' => 'handle', 'name' => 'Auger handle', 'pivot_to_wire_mm' => 50, 'pivot_to_point_mm' => ['handle_travel' => 140], 'knowledge' => 'drawn'],
             'cables' => [['id' => 'auger', 'name' => 'Auger cable', 'adjusters' => [
-                ['id' => 'holes', 'name' => 'hook holes', 'kind' => 'hook_holes', 'mm_per_step' => 4, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 5],
+                ['id' => 'holes', 'name' => 'auger hook', 'kind' => 'hook_holes', 'mm_per_step' => 4, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 5],
                     'lock' => 'clip', 'access' => ['minutes' => 4, 'cover' => 'belt cover', 'tools' => 'pliers']],
                 ['id' => 'screw', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 10,
                     'access' => ['minutes' => 1, 'tools' => '8 and 10 mm spanners']],

@@ -69,8 +69,8 @@ final readonly class BenchLine
             $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
             $word === 'aim' => $this->policy($rest),
             $word === 'park' => $this->parking($rest),
-            $line === 'service' => new Draft(EntryKind::Policy, ['mode' => SettingMode::Service->value]),
-            $line === 'touch-up' => new Draft(EntryKind::Policy, ['mode' => SettingMode::TouchUp->value]),
+            mb_strtolower($line) === 'service' => new Draft(EntryKind::Policy, ['mode' => SettingMode::Service->value]),
+            mb_strtolower($line) === 'touch-up' => new Draft(EntryKind::Policy, ['mode' => SettingMode::TouchUp->value]),
             $line === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
             preg_match('/^[+\-]/', $line) === 1 => $this->move($line),
@@ -141,7 +141,7 @@ final readonly class BenchLine
 
     private function parking(string $rest): Draft
     {
-        $parking = match (mb_strtolower($rest)) {
+        $parking = match (mb_strtolower(self::needed($rest, 'Type park threads, park in or park middle.'))) {
             'threads' => Parking::Threads,
             'in' => Parking::InThenBack,
             'middle' => Parking::Middle,

@@ -181,4 +181,15 @@ final class BenchLineTest extends TestCase
     {
         return new Shown($adjuster, $turns, Pose::Straight, null, 'caliper', $item);
     }
+
+    public function test_how_it_is_set_is_typed_too(): void
+    {
+        $job = TestJob::clutch()->ready();
+        self::assertSame('service', $job->line('Service')->state->facts->mode?->value);
+        self::assertSame('touch_up', $job->line('touch-up')->state->facts->mode?->value);
+        self::assertSame('middle', $job->line('park middle')->state->facts->parking?->value);
+        self::assertSame('in_then_back', $job->line('park IN')->state->facts->parking?->value);
+        self::assertSame('Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park')));
+        self::assertSame('“garage” is no parking place. Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park garage')));
+    }
 }
