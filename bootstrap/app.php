@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Console\BeginWorkshop;
 use App\Http\Middleware\KeepOthersOut;
+use App\Http\Problems\Conflict;
 use App\Http\Problems\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -25,7 +26,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport(CoreError::class);
+        // Refusals are answers, not failures.
+        $exceptions->dontReport([CoreError::class, Conflict::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
     })
