@@ -19,6 +19,7 @@ final readonly class DemoFleet
         ['QB-05', null, 'Hesk Strand 450', 'beach quad', 2021, 'east beach', 811, 'h', ['throttle']],
         ['QB-07', null, 'Hesk Strand 450', 'beach quad', 2023, 'west beach', 305, 'h', ['throttle']],
         ['QB-01', null, 'Brackwell Sandrunner 400', 'beach quad', 2019, 'west beach', 1340, 'h', ['throttle']],
+        ['RT-22', 'SFP 522', 'Morrigan Fell 650', 'trail motorcycle', 2024, 'lighthouse depot', 2110, 'km', ['throttle']],
         ['QB-09', null, 'Tolvane Shoal 500', 'beach quad', 2020, 'west beach', 1015, 'h', ['clutch']],
         ['TM-06', null, 'Brackwell Reed 26', 'trimmer', 2022, 'gardens', 212, 'h', ['trigger']],
         ['MW-04', null, 'Hesk Dune 53', 'dune mower', 2021, 'gardens', 388, 'h', ['drive']],
@@ -71,6 +72,7 @@ final readonly class DemoFleet
                 'wheels' => $control === 'throttle' ? 'on_ground' : null,
                 'poses' => $control === 'throttle' ? ['straight', 'left', 'right'] : ['straight'],
             ],
+            ...($model === 'Morrigan Fell 650' ? ['backward' => ['low_mm' => 1, 'high_mm' => 5, 'set_first' => true]] : []),
             'policy' => $clutch ? 'loose' : 'middle',
             'rule' => 'guarded',
             'source' => [
@@ -85,7 +87,7 @@ final readonly class DemoFleet
     {
         return match ($control) {
             'clutch' => $model === 'Tolvane Shoal 500' ? self::pushRodRun() : self::clutchRun($model),
-            'throttle' => self::throttleRun($model),
+            'throttle' => $model === 'Morrigan Fell 650' ? self::pushPullRun($model) : self::throttleRun($model),
             'trigger' => self::triggerRun(),
             'auger' => self::augerRun(),
             default => str_starts_with($model, 'Hesk') ? self::mowerRun() : self::tractorRun(),
@@ -127,6 +129,18 @@ final readonly class DemoFleet
             ]]],
             'working_end' => 'carburettor',
         ];
+    }
+
+    /** @return array<string, mixed> two cables on one drum: one opens, the other closes */
+    private static function pushPullRun(string $model): array
+    {
+        $run = self::throttleRun($model);
+        $run['cables'][] = ['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [
+            ['id' => 'return', 'name' => 'return adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6 x 1', 'travel_mm' => 12,
+                'access' => ['minutes' => 2, 'tools' => 'two 10 mm spanners'], 'lock_torque_nm' => 3],
+        ]];
+
+        return $run;
     }
 
     /** @return array<string, mixed> a clutch whose push rod is set first, behind its cover */

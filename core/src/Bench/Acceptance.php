@@ -106,7 +106,8 @@ final readonly class Acceptance
         if (! $state->spec->conditions->allows($reading->pose)) {
             throw Refused::because("The spec knows no figure for {$reading->pose->label()}. Read it with ".self::poses($state->spec->conditions->poses).'.');
         }
-        if ($state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
+        $isBackward = $reading->point === ReadingPoint::GripBackward && $state->closing !== null;
+        if (! $isBackward && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
             throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
         }
     }

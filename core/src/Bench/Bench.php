@@ -20,10 +20,18 @@ final readonly class Bench
     {
         $facts = Replay::facts($spec, $run, $log);
         $beliefs = Learning::believe($spec, $run, $facts);
-        $judgement = Judging::judge($spec, $facts);
-        $progress = Progressing::of($spec, $run, $facts, $judgement);
+        [$other, $otherRun] = [$spec->ofClosing(), $run->closing()];
+        if ($other === null || $otherRun === null || $facts->closing === null) {
+            $judgement = Judging::judge($spec, $facts);
 
-        return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress);
+            return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, Progressing::of($spec, $run, $facts, $judgement));
+        }
+        $otherJudgement = Judging::judge($other, $facts->closing);
+        $judgement = Judging::judge($spec, $facts, $otherJudgement);
+        $progress = Progressing::of($spec, $run, $facts, $judgement, $otherJudgement);
+        $closing = new BenchState($other, $otherRun, $log, $facts->closing, Learning::believe($other, $otherRun, $facts->closing), $otherJudgement, $progress);
+
+        return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $closing);
     }
 
     /**

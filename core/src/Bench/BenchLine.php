@@ -6,6 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Quoted;
@@ -250,12 +251,18 @@ final readonly class BenchLine
             'mm' => $read->value,
             'entered' => $read->entered,
             'written_step_mm' => self::fineness($read),
-            'point' => ($this->shown->point ?? $this->state->spec->aim->point)->value,
+            'point' => ($this->shown->point ?? $this->pointAsked())->value,
             'pose' => ($this->shown->pose ?? Pose::Straight)->value,
             'engine' => $condition->engine->value,
             'wheels' => $condition->wheels->value,
             'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
         ]);
+    }
+
+    /** Where the item shown is read: the closing cable's play backward, all else at the spec's own point. */
+    private function pointAsked(): ReadingPoint
+    {
+        return $this->item()?->isClosing === true ? ReadingPoint::GripBackward : $this->state->spec->aim->point;
     }
 
     /** How fine it was written, where that says something: in 32nds or tenths of an inch, but not in whole ones. */

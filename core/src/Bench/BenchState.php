@@ -22,6 +22,8 @@ final readonly class BenchState
         public Beliefs $beliefs,
         public Judgement $judgement,
         public Progress $progress,
+        /** The closing cable of a push-pull pair, looked at by itself; null where there is none. */
+        public ?self $closing = null,
     ) {}
 
     /** What to do next. Worked out when asked, since most steps of an answer do without. */

@@ -78,6 +78,8 @@ final readonly class Facts
         /** @var list<PartFitted> */
         public array $parts,
         public bool $lastMoveCrossed,
+        /** The same of the closing cable: its readings and its slack; null where nothing was read backward yet, or there is none. */
+        public ?self $closing,
     ) {}
 
     public static function checkKey(string $key, ?string $pose): string

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Gate;
 use VividPull\Core\Family\GateKey;
@@ -19,7 +18,7 @@ use VividPull\Core\Spec\Spec;
 final readonly class Gates
 {
     /**
-     * @param  array<string, Verdict>  $poses
+     * @param  array<string, Verdict>  $poses  by what is said of them: bars straight, bars full left, backward
      * @return list<GateState>
      */
     public static function states(Spec $spec, Facts $facts, array $poses): array
@@ -57,10 +56,10 @@ final readonly class Gates
         $unread = [];
         foreach ($poses as $pose => $verdict) {
             if ($verdict->is(VerdictKind::Taut)) {
-                return new GateState($gate, GateStatus::Failed, $gate->failure.' Seen with '.Pose::from($pose)->label().'.');
+                return new GateState($gate, GateStatus::Failed, $gate->failure." Seen with {$pose}.");
             }
             if ($verdict->is(VerdictKind::Unread) || $verdict->is(VerdictKind::NotJudged)) {
-                $unread[] = Pose::from($pose)->label();
+                $unread[] = $pose;
             }
         }
 

@@ -14,7 +14,7 @@ use VividPull\Core\Spec\SpecBand;
 /** Verdicts on reading groups, the sweep through the poses, and the hard gates. */
 final readonly class Judging
 {
-    public static function judge(Spec $spec, Facts $facts): Judgement
+    public static function judge(Spec $spec, Facts $facts, ?Judgement $closing = null): Judgement
     {
         $sweep = self::sweep($spec, $facts->groups);
         $measured = $sweep->measuredBand($spec->aim->band);
@@ -38,7 +38,7 @@ final readonly class Judging
             $sweep->plannedBand($spec->aim->band),
             $poses,
             $groups,
-            Gates::states($spec, $facts, $poses),
+            Gates::states($spec, $facts, self::labelled($poses, '') + self::labelled($closing->poses ?? [], ', backward')),
         );
     }
 
@@ -49,6 +49,20 @@ final readonly class Judging
         $band = $group->first()->pose === Pose::Straight ? $judgement->measuredBand ?? $spec->aim->band : $spec->aim->band;
 
         return $objection !== null ? Verdict::notJudged($objection) : Verdict::of($group->found, $band, $spec->rule, static fn (): string => '');
+    }
+
+    /**
+     * @param  array<string, Verdict>  $poses
+     * @return array<string, Verdict> by what is said of them
+     */
+    private static function labelled(array $poses, string $way): array
+    {
+        $labelled = [];
+        foreach ($poses as $pose => $verdict) {
+            $labelled[Pose::from($pose)->label().$way] = $verdict;
+        }
+
+        return $labelled;
     }
 
     private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band): Verdict

@@ -10,9 +10,10 @@ use VividPull\Core\Spec\Spec;
 /** Stage, what is missing, and how the job may end. */
 final readonly class Progressing
 {
-    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement): Progress
+    /** @param  Judgement|null  $closing  of the closing cable of a push-pull pair */
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $closing = null): Progress
     {
-        $items = (new StageItems($spec, $run, $facts, $judgement))->all();
+        $items = (new StageItems($spec, $run, $facts, $judgement, $closing))->all();
         $missing = self::missing($items, []);
         $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
         $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));

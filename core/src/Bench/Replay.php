@@ -24,6 +24,8 @@ use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\Pulls;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\LockStep;
@@ -101,6 +103,12 @@ final class Replay
     private ?Closed $closed = null;
 
     private float $slack = 0.0;
+
+    /** Slack given to the closing cable of a push-pull pair, in mm. */
+    private float $closingSlack = 0.0;
+
+    /** @var list<ReadingGroup> read backward */
+    private array $backward = [];
 
     private int $stretch = 0;
 
@@ -181,15 +189,21 @@ final class Replay
         if ($this->gathering === []) {
             return;
         }
-        $this->groups[] = ReadingGroup::of(
+        $isBackward = $this->gathering[0]->point === ReadingPoint::GripBackward;
+        $group = ReadingGroup::of(
             $this->gathering,
             $this->log->opened->standing,
-            $this->slack,
+            $isBackward ? $this->closingSlack : $this->slack,
             $this->stretch,
             $this->setting,
             count($this->moves),
             $this->gatheringCrossed,
         );
+        if ($isBackward) {
+            $this->backward[] = $group;
+        } else {
+            $this->groups[] = $group;
+        }
         $this->gathering = [];
     }
 
@@ -208,7 +222,12 @@ final class Replay
         if ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== Sets::Play) {
             $this->stretch++;
         }
-        $this->slack += $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
+        $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
+        if ($this->run->cableOf($move->adjuster)?->pulls === Pulls::Closing) {
+            $this->closingSlack += $given;
+        } else {
+            $this->slack += $given;
+        }
         $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
         $this->positions[$move->adjuster] = $now;
         $this->touched[$move->adjuster] = true;
@@ -305,6 +324,14 @@ final class Replay
 
     private function gathered(): Facts
     {
+        $closing = $this->run->closing() === null ? null : $this->factsOf($this->backward, $this->closingSlack, null);
+
+        return $this->factsOf(Converting::all($this->spec, $this->run, $this->groups), $this->slack, $closing);
+    }
+
+    /** @param  list<ReadingGroup>  $groups */
+    private function factsOf(array $groups, float $slack, ?Facts $closing): Facts
+    {
         return new Facts(
             $this->log->opened->standing,
             $this->joined,
@@ -318,7 +345,7 @@ final class Replay
             $this->condition,
             $this->coversOff,
             $this->guides,
-            Converting::all($this->spec, $this->run, $this->groups),
+            $groups,
             $this->moves,
             $this->checks,
             $this->voidedChecks(),
@@ -330,13 +357,14 @@ final class Replay
             $this->byChoice,
             $this->tag,
             $this->closed,
-            $this->slack,
+            $slack,
             $this->stretch,
             $this->setting,
             $this->movedAt,
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
+            $closing,
         );
     }
 }

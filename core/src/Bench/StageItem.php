@@ -21,5 +21,14 @@ final readonly class StageItem
         /** The adjuster or pose it is about, where it is about one. */
         public ?string $about = null,
         public ?Stamp $stamp = null,
+        /** Whether it is about the closing cable of a push-pull pair. */
+        public bool $isClosing = false,
     ) {}
+
+    /** The same, asked of the closing cable. */
+    public function ofClosing(): self
+    {
+        return new self("{$this->key}:backward", $this->kind, "{$this->label}: closing cable", $this->done, $this->failed, $this->said, $this->detail, $this->caution,
+            $this->answers, $this->about, $this->stamp, true);
+    }
 }

@@ -8,6 +8,7 @@ use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Family;
@@ -25,7 +26,7 @@ use VividPull\Core\Spec\Wheels;
 /** The items of each stage, from what the family declares and what the facts say is done. */
 final readonly class StageItems
 {
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement) {}
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private ?Judgement $closing = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
     public function all(): array
@@ -35,11 +36,40 @@ final readonly class StageItems
         return [
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => array_map($this->inspection(...), $family->lookOver()),
-            JobStage::AsFound->value => [$this->condition(), ...$this->threads(), $this->foundReading()],
-            JobStage::Set->value => [...$this->guides(), $this->inBand(), ...$this->broughtHome(), ...$this->locks(), ...$this->readAgain()],
-            JobStage::Prove->value => [...$this->poses(), ...$this->proofs($family)],
+            JobStage::AsFound->value => [$this->condition(), ...$this->threads(), $this->foundReading($this->judgement), ...$this->backward($this->foundReading(...))],
+            JobStage::Set->value => [...$this->guides(), ...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->readAgain($this->judgement), ...$this->backward($this->readAgain(...))],
+            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->backward($this->poses(...)), ...$this->proofs($family)],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
+    }
+
+    /**
+     * The same asked of the closing cable, where there is a pair.
+     *
+     * @param  callable(Judgement): (StageItem|list<StageItem>)  $ask
+     * @return list<StageItem>
+     */
+    private function backward(callable $ask): array
+    {
+        if ($this->closing === null) {
+            return [];
+        }
+        $items = $ask($this->closing);
+
+        return array_map(static fn (StageItem $item): StageItem => $item->ofClosing(), is_array($items) ? $items : [$items]);
+    }
+
+    private function pointOf(Judgement $judgement): ReadingPoint
+    {
+        return $judgement === $this->closing ? ReadingPoint::GripBackward : $this->spec->aim->point;
+    }
+
+    /** @return list<StageItem> the closing cable first where the spec says so */
+    private function inBands(): array
+    {
+        $items = [$this->inBand($this->judgement), ...$this->backward($this->inBand(...))];
+
+        return $this->spec->closingFirst ? array_reverse($items) : $items;
     }
 
     private function step(Step $step): StageItem
@@ -124,20 +154,21 @@ final readonly class StageItems
         );
     }
 
-    private function foundReading(): StageItem
+    private function foundReading(Judgement $judgement): StageItem
     {
-        $group = $this->judgement->foundGroup;
-        $verdict = $this->judgement->found;
+        $point = $this->pointOf($judgement);
+        $group = $judgement->foundGroup;
+        $verdict = $judgement->found;
         $judged = $group !== null && ! $verdict->is(VerdictKind::NotJudged);
 
         return new StageItem(
             'reading:found',
             ItemKind::Reading,
-            "Reading at the {$this->spec->aim->point->label()}, as found",
+            "Reading at the {$point->label()}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
             $judged || $this->facts->moves !== [],
             said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence,
-            detail: $this->spec->aim->point->howToRead(),
+            detail: $point->howToRead(),
             stamp: $group?->last()->stamp,
         );
     }
@@ -178,13 +209,14 @@ final readonly class StageItems
             detail: 'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
     }
 
-    private function inBand(): StageItem
+    private function inBand(Judgement $judgement): StageItem
     {
-        $now = $this->judgement->now;
+        $now = $judgement->now;
         $inside = $now->is(VerdictKind::Inside);
         $chosen = $this->facts->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
-        $voidedByLock = $now->is(VerdictKind::Unread) && $this->facts->isVoidedByLock();
+        $facts = $judgement === $this->closing ? $this->facts->closing : $this->facts;
+        $voidedByLock = $now->is(VerdictKind::Unread) && $facts?->isVoidedByLock() === true;
 
         return new StageItem(
             'in_band',
@@ -216,34 +248,36 @@ final readonly class StageItems
     }
 
     /** @return list<StageItem> */
-    private function readAgain(): array
+    private function readAgain(Judgement $judgement): array
     {
+        $point = $this->pointOf($judgement);
         if ($this->facts->moves === []) {
             return [];
         }
-        $read = $this->facts->isLocked() && $this->judgement->nowGroup !== null && ! $this->judgement->now->is(VerdictKind::NotJudged);
+        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && ! $judgement->now->is(VerdictKind::NotJudged);
 
         return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
-            said: $read ? self::mm($this->judgement->nowGroup->found->mean).' mm · '.$this->judgement->now->sentence : null,
-            detail: $this->spec->aim->point->howToRead())];
+            said: $read ? self::mm($judgement->nowGroup->found->mean).' mm · '.$judgement->now->sentence : null,
+            detail: $point->howToRead())];
     }
 
     /** @return list<StageItem> */
-    private function poses(): array
+    private function poses(Judgement $judgement): array
     {
+        $point = $this->pointOf($judgement);
         if (count($this->spec->conditions->poses) < 2) {
             return [];
         }
 
-        return array_map(function (Pose $pose): StageItem {
-            $group = $this->judgement->poseGroups[$pose->value] ?? null;
-            $verdict = $this->judgement->poses[$pose->value];
+        return array_map(function (Pose $pose) use ($judgement, $point): StageItem {
+            $group = $judgement->poseGroups[$pose->value] ?? null;
+            $verdict = $judgement->poses[$pose->value];
             $inside = $verdict->is(VerdictKind::Inside);
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
                 failed: $verdict->kind->isOutside(),
                 said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
-                detail: $this->spec->aim->point->howToRead(), about: $pose->value);
+                detail: $point->howToRead(), about: $pose->value);
         }, $this->spec->conditions->poses);
     }
 

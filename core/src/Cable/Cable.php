@@ -8,11 +8,17 @@ namespace VividPull\Core\Cable;
 final readonly class Cable
 {
     /** @param  list<Adjuster>  $adjusters */
-    private function __construct(public string $id, public string $name, public array $adjusters) {}
+    private function __construct(public string $id, public string $name, public array $adjusters, public Pulls $pulls) {}
 
     /** @param  list<Adjuster>  $adjusters */
-    public static function of(string $id, string $name, array $adjusters): self
+    public static function of(string $id, string $name, array $adjusters, Pulls $pulls = Pulls::Opening): self
     {
-        return new self($id, $name, $adjusters);
+        return new self($id, $name, $adjusters, $pulls);
+    }
+
+    /** The same cable looked at by itself. */
+    public function alone(): self
+    {
+        return new self($this->id, $this->name, $this->adjusters, Pulls::Opening);
     }
 }

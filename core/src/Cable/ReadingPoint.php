@@ -12,6 +12,7 @@ enum ReadingPoint: string
     case FerruleGap = 'ferrule_gap';
     case ReleaseArm = 'release_arm';
     case GripFlange = 'grip_flange';
+    case GripBackward = 'grip_backward';
     case CarburettorBarrel = 'carburettor_barrel';
     case HandleTravel = 'handle_travel';
 
@@ -23,6 +24,7 @@ enum ReadingPoint: string
             self::FerruleGap => 'ferrule gap',
             self::ReleaseArm => 'release arm',
             self::GripFlange => 'grip flange',
+            self::GripBackward => 'grip flange, backward',
             self::CarburettorBarrel => 'carburettor barrel',
             self::HandleTravel => 'handle',
         };
@@ -36,6 +38,7 @@ enum ReadingPoint: string
             self::FerruleGap => 'Pull the conduit straight back from its seat and measure the gap.',
             self::ReleaseArm => 'Wiggle the release arm by hand and read its play at the wire.',
             self::GripFlange => 'Let the grip snap back to rest, then take up only the play. Read the arc at the flange, not at the rubber.',
+            self::GripBackward => 'Let the grip snap back to rest, then turn it on past rest. Read that arc at the flange: it is the play of the closing cable.',
             self::CarburettorBarrel => 'Lift the wire at the carburettor and measure its slack at the barrel.',
             self::HandleTravel => 'Rule beside the handle. Draw it slowly and read its travel up to the first resistance.',
         };

@@ -43,10 +43,25 @@ final readonly class Run
         return $this->byId;
     }
 
-    /** @return array<string, Adjuster> those that set the play */
+    /** @return array<string, Adjuster> those that set the play; of a push-pull pair, the play of the cable that opens */
     public function playAdjusters(): array
     {
-        return array_filter($this->byId, static fn (Adjuster $adjuster): bool => $adjuster->kind()->sets() === Sets::Play);
+        return array_filter($this->byId, fn (Adjuster $adjuster): bool => $adjuster->kind()->sets() === Sets::Play
+            && $this->cableOf($adjuster->id())?->pulls !== Pulls::Closing);
+    }
+
+    /** The closing cable of a push-pull pair as a run of its own, read backward at the same flange; null where there is none. */
+    public function closing(): ?self
+    {
+        $cables = array_values(array_filter($this->cables, static fn (Cable $cable): bool => $cable->pulls === Pulls::Closing));
+        $ratio = $this->couplings->at(ReadingPoint::GripFlange);
+
+        return $cables === [] ? null : new self(
+            $this->hand,
+            array_map(static fn (Cable $cable): Cable => $cable->alone(), $cables),
+            Couplings::of($ratio === null ? [] : [ReadingPoint::GripBackward->value => $ratio]),
+            $this->workingEnd,
+        );
     }
 
     /** The adjuster that is easiest to get at, which service leaves in its parking place; the nearest to the hand of several. */

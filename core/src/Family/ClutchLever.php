@@ -27,7 +27,7 @@ final readonly class ClutchLever implements Family
             ReadingPoint::FerruleGap => CouplingRatio::of(1.0, Knowledge::Measured),
             ReadingPoint::PerchGap => CouplingRatio::of(0.8, Knowledge::Default),
             ReadingPoint::ReleaseArm => CouplingRatio::of(1.0, Knowledge::Default),
-            ReadingPoint::LeverTip, ReadingPoint::GripFlange, ReadingPoint::CarburettorBarrel, ReadingPoint::HandleTravel => CouplingRatio::of(3.5, Knowledge::Default),
+            ReadingPoint::LeverTip, ReadingPoint::GripFlange, ReadingPoint::CarburettorBarrel, ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.5, Knowledge::Default),
         };
     }
 

@@ -23,7 +23,7 @@ final readonly class OtherControl implements Family
         return match ($point) {
             ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
             ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
-            ReadingPoint::HandleTravel => CouplingRatio::of(3.0, Knowledge::Default),
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.0, Knowledge::Default),
         };
     }
 

@@ -27,7 +27,7 @@ final readonly class TriggerThrottle implements Family
         return match ($point) {
             ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
             ReadingPoint::GripFlange, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm,
-            ReadingPoint::HandleTravel => CouplingRatio::of(2.5, Knowledge::Default),
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(2.5, Knowledge::Default),
         };
     }
 

@@ -26,7 +26,7 @@ final readonly class TwistGrip implements Family
     {
         return match ($point) {
             ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
-            ReadingPoint::GripFlange, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::HandleTravel => CouplingRatio::of(1.3, Knowledge::Default),
+            ReadingPoint::GripFlange, ReadingPoint::GripBackward, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::HandleTravel => CouplingRatio::of(1.3, Knowledge::Default),
         };
     }
 

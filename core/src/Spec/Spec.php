@@ -17,6 +17,10 @@ final readonly class Spec
         public Policy $policy,
         public DecisionRule $rule,
         public SpecSource $source,
+        /** The play of the closing cable of a push-pull pair, read backward; null where there is one cable. */
+        public ?FreePlayBand $backward,
+        /** Whether the closing cable is set before the opening one. */
+        public bool $closingFirst,
     ) {}
 
     public static function of(
@@ -26,7 +30,15 @@ final readonly class Spec
         Policy $policy,
         DecisionRule $rule,
         SpecSource $source,
+        ?FreePlayBand $backward = null,
+        bool $closingFirst = false,
     ): self {
-        return new self($family, $aim, $conditions, $policy, $rule, $source);
+        return new self($family, $aim, $conditions, $policy, $rule, $source, $backward, $closingFirst);
+    }
+
+    /** What the closing cable is judged by, as a spec of its own. */
+    public function ofClosing(): ?self
+    {
+        return $this->backward === null ? null : new self($this->family, $this->backward, $this->conditions, $this->policy, $this->rule, $this->source, null, false);
     }
 }

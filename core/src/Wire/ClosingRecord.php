@@ -24,6 +24,7 @@ final readonly class ClosingRecord
             'source' => $state->spec->source->say(),
             'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
             'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
+            'left_backward' => $state->closing === null ? null : self::reading($state->closing->judgement->nowGroup, $state->closing->judgement->now),
             'moves' => count($state->facts->moves),
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
             'by_choice' => $state->facts->byChoice?->reason,

@@ -32,6 +32,7 @@ use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Step;
@@ -50,13 +51,15 @@ final readonly class LogRows
     {
         $lasts = [];
         $changes = [];
-        $before = null;
-        foreach ($state->facts->groups as $group) {
-            $id = $group->last()->stamp->id;
-            $lasts[$id] = $group;
-            $comparable = $before !== null && $before->stretch === $group->stretch && $before->first()->pose === $group->first()->pose;
-            $changes[$id] = $comparable ? $group->found->mean - $before->found->mean : null;
-            $before = $group->first()->pose === Pose::Straight ? $group : $before;
+        foreach ([$state->facts->groups, $state->facts->closing->groups ?? []] as $groups) {
+            $before = null;
+            foreach ($groups as $group) {
+                $id = $group->last()->stamp->id;
+                $lasts[$id] = $group;
+                $comparable = $before !== null && $before->stretch === $group->stretch && $before->first()->pose === $group->first()->pose;
+                $changes[$id] = $comparable ? $group->found->mean - $before->found->mean : null;
+                $before = $group->first()->pose === Pose::Straight ? $group : $before;
+            }
         }
         $rows = new self($state, $lasts, $changes);
         $voids = $state->log->voids();
@@ -90,10 +93,11 @@ final readonly class LogRows
 
     private function says(ReadingGroup $group): string
     {
-        $judgement = $this->state->judgement;
+        $state = $group->first()->point === ReadingPoint::GripBackward && $this->state->closing !== null ? $this->state->closing : $this->state;
+        $judgement = $state->judgement;
         $isFound = $judgement->foundGroup?->last()->stamp->id === $group->last()->stamp->id;
 
-        return $isFound ? $judgement->found->sentence : Judging::heldAgainst($this->state->spec, $judgement, $group)->sentence;
+        return $isFound ? $judgement->found->sentence : Judging::heldAgainst($state->spec, $judgement, $group)->sentence;
     }
 
     private function what(Entry $entry): string

@@ -12,6 +12,7 @@ use VividPull\Core\Cable\Counting;
 use VividPull\Core\Cable\HandControl;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sense;
@@ -98,9 +99,10 @@ final readonly class RunCodec
 
     private static function cable(Node $node): Cable
     {
-        $node->object(['id', 'name', 'adjusters']);
+        $node->object(['id', 'name', 'adjusters'], ['pulls']);
 
-        return Cable::of($node->at('id')->id(), $node->at('name')->string(60), array_map(self::adjuster(...), $node->at('adjusters')->items(6)));
+        return Cable::of($node->at('id')->id(), $node->at('name')->string(60), array_map(self::adjuster(...), $node->at('adjusters')->items(6)),
+            $node->has('pulls') ? $node->at('pulls')->enum(Pulls::class) : Pulls::Opening);
     }
 
     private static function adjuster(Node $node): Adjuster

@@ -25,7 +25,8 @@ final readonly class SpecCodec
 
     public static function decode(Node $node): Spec
     {
-        $node->object(['family', 'aim', 'source'], ['conditions', 'policy', 'rule']);
+        $node->object(['family', 'aim', 'source'], ['conditions', 'policy', 'rule', 'backward']);
+        $backward = $node->has('backward') ? $node->at('backward')->object([], ['low_mm', 'high_mm', 'set_first']) : null;
         $family = $node->at('family')->enum(FamilyKey::class);
 
         return Spec::of(
@@ -35,6 +36,8 @@ final readonly class SpecCodec
             $node->has('policy') ? $node->at('policy')->enum(Policy::class) : $family->family()->startingPolicy(),
             $node->has('rule') ? $node->at('rule')->enum(DecisionRule::class) : DecisionRule::Guarded,
             self::source($node->at('source')),
+            $backward === null ? null : FreePlayBand::at(ReadingPoint::GripBackward, self::band($backward)),
+            $backward !== null && $backward->has('set_first') && $backward->at('set_first')->boolean(),
         );
     }
 
@@ -54,6 +57,9 @@ final readonly class SpecCodec
                 'wheels' => $spec->conditions->wheels?->value,
                 'poses' => array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses),
             ],
+            ...($spec->backward === null ? [] : ['backward' => [
+                'low_mm' => $spec->backward->band->low, 'high_mm' => $spec->backward->band->high, 'set_first' => $spec->closingFirst,
+            ]]),
             'policy' => $spec->policy->value,
             'rule' => $spec->rule->value,
             'source' => [
@@ -72,12 +78,15 @@ final readonly class SpecCodec
         if ($node->at('kind')->string() !== self::AIM) {
             throw BadFile::at($node->at('kind')->path, 'the only kind of aim known is “'.self::AIM.'”.');
         }
+
+        return FreePlayBand::at($node->at('point')->enum(ReadingPoint::class), self::band($node));
+    }
+
+    private static function band(Node $node): SpecBand
+    {
         $edge = static fn (string $key): ?float => $node->has($key) ? $node->at($key)->number(0, 1000) : null;
 
-        return FreePlayBand::at(
-            $node->at('point')->enum(ReadingPoint::class),
-            $node->making(static fn (): SpecBand => SpecBand::between($edge('low_mm'), $edge('high_mm'))),
-        );
+        return $node->making(static fn (): SpecBand => SpecBand::between($edge('low_mm'), $edge('high_mm')));
     }
 
     private static function conditions(Node $node): Conditions

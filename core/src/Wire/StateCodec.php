@@ -17,6 +17,7 @@ use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\ThreadedAdjuster;
@@ -77,6 +78,7 @@ final readonly class StateCodec
             'gates' => array_map(static fn (GateState $gate): array => [
                 'key' => $gate->gate->key->value, 'title' => $gate->gate->title, 'status' => $gate->status->value, 'sentence' => $gate->sentence,
             ], $state->judgement->gates),
+            'pair' => $state->closing === null ? null : (new self($state->closing))->side(),
             'closing' => [
                 'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice, 'tagged' => $state->progress->blocksTagged,
             ],
@@ -94,6 +96,22 @@ final readonly class StateCodec
             'parts' => array_map(static fn (Part $part): array => ['key' => $part->value, 'label' => $part->label()], Part::cases()),
             'warnings' => Warnings::of($state),
             'log' => LogRows::of($state),
+        ];
+    }
+
+    /** @return array<string, mixed> what a screen shows of the closing cable in the place of the opening one */
+    private function side(): array
+    {
+        return [
+            'spec' => $this->spec(),
+            'found' => $this->judged($this->state->judgement->foundGroup, $this->state->judgement->found),
+            'now' => $this->judged($this->state->judgement->nowGroup, $this->state->judgement->now),
+            'poses' => $this->poses(),
+            'working_band' => self::band($this->state->judgement->plannedBand),
+            'expected' => $this->expected(),
+            'learned' => $this->learned(),
+            'next' => $this->next(),
+            'shelf' => $this->shelf(),
         ];
     }
 
@@ -203,6 +221,7 @@ final readonly class StateCodec
             'detail' => $item->detail,
             'caution' => $item->caution,
             'about' => $item->about,
+            'is_closing' => $item->isClosing,
             'by' => $item->stamp?->by->name,
             'at' => $item->stamp?->at,
             'answers' => array_map(static fn (Answer $answer): array => [
@@ -232,6 +251,7 @@ final readonly class StateCodec
             'kind' => $adjuster->kind()->value,
             'kind_label' => $adjuster->kind()->label(),
             'sets' => $adjuster->kind()->sets()->value,
+            'pulls' => ($this->state->run->cableOf($id)->pulls ?? Pulls::Opening)->value,
             'thread' => $threaded?->pitch->name,
             'mm_per_unit' => abs($adjuster->slackGiven($adjuster->counting()->each)),
             'unit' => $adjuster->counting()->unit->value,

@@ -68,8 +68,9 @@ final class TestJob
      *
      * @param  array<string, mixed>  $spec
      * @param  array<string, mixed>  $standing
+     * @param  list<array<string, mixed>>  $cables  beside the one that opens
      */
-    public static function throttle(array $spec = [], array $standing = []): self
+    public static function throttle(array $spec = [], array $standing = [], array $cables = []): self
     {
         $job = new self(array_replace_recursive([
             'family' => 'twist_grip',
@@ -84,7 +85,7 @@ final class TestJob
                     'access' => ['minutes' => 1, 'cover' => 'boot']],
                 ['id' => 'carburettor', 'name' => 'carburettor adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 12,
                     'access' => ['minutes' => 8, 'cover' => 'cowl']],
-            ]]],
+            ]], ...$cables],
             'working_end' => 'carburettor',
         ], $standing + self::standing(['grip' => 2.0, 'carburettor' => 3.0]));
         $job->adjuster = 'grip';

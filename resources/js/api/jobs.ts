@@ -30,6 +30,7 @@ const item = z.object({
   detail: z.string().nullable(),
   caution: z.string().nullable(),
   about: z.string().nullable(),
+  is_closing: z.boolean(),
   by: z.string().nullable(),
   at: z.string().nullable(),
   answers: z.array(answer),
@@ -70,6 +71,7 @@ const adjuster = z.object({
   name: z.string(),
   kind: z.enum(adjusterKinds),
   kind_label: z.string(),
+  pulls: z.enum(['opening', 'closing']),
   sets: z.enum(['play', 'mechanism', 'speed', 'nothing']),
   thread: z.string().nullable(),
   mm_per_unit: z.number(),
@@ -188,15 +190,14 @@ export const points = [
   'ferrule_gap',
   'release_arm',
   'grip_flange',
+  'grip_backward',
   'carburettor_barrel',
   'handle_travel',
 ] as const;
 export type PointKey = (typeof points)[number];
 
-const state = z.object({
-  engine: z.string(),
-  head: z.string(),
-  family: z.object({ key: z.string(), title: z.string(), allows_by_choice: z.boolean() }),
+/** What is shown of one cable: of a push-pull pair, the closing one can stand in the opening one's place. */
+const side = z.object({
   spec: z.object({
     point: z.enum(points),
     points: z.array(z.object({ key: z.enum(points), label: z.string(), how_to_read: z.string() })),
@@ -217,18 +218,6 @@ const state = z.object({
     entered_by: z.string().nullable(),
     checked_by: z.string().nullable(),
   }),
-  hand: z.object({
-    kind: z.enum(['lever', 'grip', 'trigger', 'handle']),
-    name: z.string(),
-    ratio: z.number(),
-    knowledge: z.string(),
-  }),
-  working_end: z.string(),
-  stage: z.enum(stages),
-  stages: z.array(stage),
-  asks: z.string().nullable(),
-  condition: z.object({ engine: z.enum(['cold', 'hot']), wheels: z.string() }).nullable(),
-  adjusters: z.array(adjuster),
   found: judged,
   now: judged,
   poses: z.array(pose),
@@ -251,6 +240,26 @@ const state = z.object({
     options: z.array(option),
     plan: z.object({ steps: z.array(option), why: z.string().nullable(), runner_up: z.string().nullable() }).nullable(),
   }),
+  shelf: z.array(instrument),
+});
+
+const state = side.extend({
+  pair: side.nullable(),
+  engine: z.string(),
+  head: z.string(),
+  family: z.object({ key: z.string(), title: z.string(), allows_by_choice: z.boolean() }),
+  hand: z.object({
+    kind: z.enum(['lever', 'grip', 'trigger', 'handle']),
+    name: z.string(),
+    ratio: z.number(),
+    knowledge: z.string(),
+  }),
+  working_end: z.string(),
+  stage: z.enum(stages),
+  stages: z.array(stage),
+  asks: z.string().nullable(),
+  condition: z.object({ engine: z.enum(['cold', 'hot']), wheels: z.string() }).nullable(),
+  adjusters: z.array(adjuster),
   way_home: z.array(
     z.object({
       adjuster: z.string(),
@@ -274,7 +283,6 @@ const state = z.object({
     .object({ outcome: z.enum(outcomes), next_check: z.string().nullable(), at: z.string(), by: z.string() })
     .nullable(),
   people: z.array(z.object({ id: z.string(), name: z.string(), role: z.enum(roles) })),
-  shelf: z.array(instrument),
   parts: z.array(z.object({ key: z.string(), label: z.string() })),
   warnings: z.array(z.string()),
   log: z.array(logRow),

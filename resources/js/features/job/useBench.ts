@@ -104,7 +104,7 @@ function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
 const isPose = (about: string | null | undefined): about is PoseKey => poses.some((pose) => pose === about);
 
 export function useMakeBench(job: Job): { bench: Bench; post: Post } {
-  const { state } = job;
+  const whole = job.state;
   const person = useSignedIn();
   const preferences = preferencesOf(person.id);
   const { instrument: favourite, keysAnywhere } = useKept(preferences);
@@ -122,7 +122,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   );
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
 
-  const item = items(state).find((one) => one.key === turned) ?? asked(state, kept);
+  const item = items(whole).find((one) => one.key === turned) ?? asked(whole, kept);
+  // Asked of the closing cable, everything on the screen speaks of it.
+  const closing = item?.is_closing === true && whole.pair !== null;
+  const state = useMemo<BenchState>(() => (closing ? { ...whole, ...whole.pair } : whole), [whole, closing]);
   const about = item?.about ?? null;
   const adjusters = state.adjusters;
   const adjuster =

@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useMemo } from 'react';
 import type { Adjuster, BenchState } from '../../../api/jobs';
-import { Sheet } from '../../../components/Buttons';
+import { Button, Sheet } from '../../../components/Buttons';
 import { mm } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { paint } from '../../../theme/paint';
@@ -41,14 +42,21 @@ const bend = (from: Slot, to: Slot) => {
 
 /** The run from hand to working end, drawn from the machine's own figures; threads to one scale. */
 export const CableRun = () => {
-  const { state } = useBench();
+  const { state: whole } = useBench();
+  const closing = whole.spec.point === 'grip_backward';
+  // Of a push-pull pair, the cable that is being set is drawn; the other is a run of its own on the same drum.
+  const state = useMemo(
+    () => ({ ...whole, adjusters: whole.adjusters.filter((one) => (one.pulls === 'closing') === closing) }),
+    [whole, closing],
+  );
   const [box, width] = useWidth<HTMLDivElement>(720);
   return (
     <Sheet padding="3" aria-label="Cable run">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3">
         <Heading as="h2" fontSize="lg">
-          Cable run
+          {whole.pair === null ? 'Cable run' : closing ? 'Closing cable' : 'Opening cable'}
         </Heading>
+        {whole.pair !== null && <OtherCable closing={closing} />}
         <Box textStyle="small">
           <Learned state={state} />
         </Box>
@@ -70,6 +78,22 @@ export const CableRun = () => {
         </Box>
       </Grid>
     </Sheet>
+  );
+};
+
+/** The way to the other cable of the pair. */
+const OtherCable = ({ closing }: { closing: boolean }) => {
+  const { turnTo } = useBench();
+  return (
+    <Button
+      look="link"
+      minHeight="1.75rem"
+      paddingInline="0"
+      onClick={() => turnTo(closing ? 'in_band' : 'in_band:backward')}
+      data-other-cable
+    >
+      {closing ? 'To the opening cable' : 'To the closing cable'}
+    </Button>
   );
 };
 

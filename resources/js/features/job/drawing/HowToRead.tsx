@@ -90,6 +90,7 @@ const drawings = {
   ferrule_gap: FerruleGap,
   release_arm: Arm,
   grip_flange: GripFlange,
+  grip_backward: GripFlange,
   carburettor_barrel: CarburettorBarrel,
   handle_travel: HandleTravel,
 } as const satisfies Record<PointKey, () => React.ReactNode>;

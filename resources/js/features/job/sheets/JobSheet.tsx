@@ -43,6 +43,7 @@ export const JobSheet = () => {
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
         <Figure word="As found" mark="found" judged={state.found} />
         <Figure word="As left" mark="left" judged={state.now} />
+        {state.pair !== null && <Figure word="Closing cable, as left" mark="left" judged={state.pair.now} />}
       </Grid>
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="5" rowGap="3" marginTop="4">
         <Entry title="Held against">
