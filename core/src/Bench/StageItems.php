@@ -26,6 +26,8 @@ use VividPull\Core\Spec\Wheels;
 /** The items of each stage, from what the family declares and what the facts say is done. */
 final readonly class StageItems
 {
+    private const WHOLE_GROUP = 3;
+
     public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private ?Judgement $closing = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
@@ -57,6 +59,12 @@ final readonly class StageItems
         $items = $ask($this->closing);
 
         return array_map(static fn (StageItem $item): StageItem => $item->ofClosing(), is_array($items) ? $items : [$items]);
+    }
+
+    /** Of a pair, each play is read three times before the other is asked for: the next reading would be taken for the other's. */
+    private function isWhole(?ReadingGroup $group): bool
+    {
+        return $this->closing === null || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
     }
 
     private function pointOf(Judgement $judgement): ReadingPoint
@@ -166,7 +174,7 @@ final readonly class StageItems
             ItemKind::Reading,
             "Reading at the {$point->label()}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
-            $judged || $this->facts->moves !== [],
+            ($judged && $this->isWhole($group)) || $this->facts->moves !== [],
             said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence,
             detail: $point->howToRead(),
             stamp: $group?->last()->stamp,
@@ -212,7 +220,7 @@ final readonly class StageItems
     private function inBand(Judgement $judgement): StageItem
     {
         $now = $judgement->now;
-        $inside = $now->is(VerdictKind::Inside);
+        $inside = $now->is(VerdictKind::Inside) && $this->isWhole($judgement->nowGroup);
         $chosen = $this->facts->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
         $facts = $judgement === $this->closing ? $this->facts->closing : $this->facts;
@@ -254,7 +262,8 @@ final readonly class StageItems
         if ($this->facts->moves === []) {
             return [];
         }
-        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && ! $judgement->now->is(VerdictKind::NotJudged);
+        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && ! $judgement->now->is(VerdictKind::NotJudged)
+            && $this->isWhole($judgement->nowGroup);
 
         return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
             said: $read ? self::mm($judgement->nowGroup->found->mean).' mm · '.$judgement->now->sentence : null,

@@ -10,6 +10,12 @@ final readonly class Run
     /** @var array<string, Adjuster> */
     private array $byId;
 
+    /** @var array<string, Adjuster> */
+    private array $play;
+
+    /** @var array<string, Cable> */
+    private array $cableById;
+
     /** @param  list<Cable>  $cables */
     private function __construct(
         public HandControl $hand,
@@ -17,13 +23,17 @@ final readonly class Run
         public Couplings $couplings,
         public string $workingEnd,
     ) {
-        $byId = [];
+        [$byId, $play, $cableById] = [[], [], []];
         foreach ($cables as $cable) {
             foreach ($cable->adjusters as $adjuster) {
                 $byId[$adjuster->id()] = $adjuster;
+                $cableById[$adjuster->id()] = $cable;
+                if ($adjuster->kind()->sets() === Sets::Play && $cable->pulls === Pulls::Opening) {
+                    $play[$adjuster->id()] = $adjuster;
+                }
             }
         }
-        $this->byId = $byId;
+        [$this->byId, $this->play, $this->cableById] = [$byId, $play, $cableById];
     }
 
     /** @param  list<Cable>  $cables */
@@ -46,8 +56,7 @@ final readonly class Run
     /** @return array<string, Adjuster> those that set the play; of a push-pull pair, the play of the cable that opens */
     public function playAdjusters(): array
     {
-        return array_filter($this->byId, fn (Adjuster $adjuster): bool => $adjuster->kind()->sets() === Sets::Play
-            && $this->cableOf($adjuster->id())?->pulls !== Pulls::Closing);
+        return $this->play;
     }
 
     /** The closing cable of a push-pull pair as a run of its own, read backward at the same flange; null where there is none. */
@@ -79,15 +88,7 @@ final readonly class Run
 
     public function cableOf(string $adjuster): ?Cable
     {
-        foreach ($this->cables as $cable) {
-            foreach ($cable->adjusters as $one) {
-                if ($one->id() === $adjuster) {
-                    return $cable;
-                }
-            }
-        }
-
-        return null;
+        return $this->cableById[$adjuster] ?? null;
     }
 
     /** How well the least known step is known; null where every play adjuster is a thread. */
