@@ -286,6 +286,9 @@ final readonly class Acceptance
     private static function beyondThread(BenchState $after, MoveMade $move): never
     {
         $adjuster = self::adjusterOf($after, $move->entry->adjuster);
+        if ($adjuster->kind()->sets() === Sets::Speed && ($move->entry->steps->count ?? 0) < 0) {
+            throw Refused::because("The {$adjuster->name()} keeps ".self::mm($adjuster->showing($adjuster->travel()->from)).' mm of thread: governed speed is not raised past the maker\'s limit.');
+        }
         $stood = $move->stoodAt?->minus($move->entry->steps ?? $move->stoodAt);
         $out = $move->entry->steps !== null && $move->entry->steps->count > 0;
         $room = $stood === null ? null : ($out ? $adjuster->travel()->to->minus($stood) : $stood->minus($adjuster->travel()->from));

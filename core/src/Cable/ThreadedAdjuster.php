@@ -32,6 +32,7 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
      * @param  float  $travelMm  thread from fully in to the last position that still holds
      * @param  StepRange|null  $healthy  null for the default: at most half out
      * @param  Counting|null  $counting  null for turns and flats
+     * @param  float  $staysMm  thread that must go on showing, such as under a governor's nut; 0 where it may go fully in
      *
      * @throws OutOfRange If the travel is not above zero.
      */
@@ -48,12 +49,14 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         string $lock,
         ?float $lockTorqueNm,
         ?Counting $counting = null,
+        float $staysMm = 0.0,
     ): self {
         if (! ($travelMm > 0.0)) {
             throw OutOfRange::positive('An adjuster\'s travel, in mm,', $travelMm);
         }
-        $travel = StepRange::between(Steps::none(), Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
-        $half = StepRange::between(Steps::none(), Steps::fromCount(intdiv($travel->to->count, 2)));
+        $stays = Steps::fromCount((int) ceil($staysMm / $pitch->mm * Steps::PER_TURN - 1e-6));
+        $travel = StepRange::between($stays, Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
+        $half = $kind->sets() !== Sets::Play ? $travel : StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2)));
 
         return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(), $access, $lock, $lockTorqueNm);
     }

@@ -34,7 +34,7 @@ final readonly class RunCodec
 
     private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm'];
 
-    private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn'];
+    private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn', 'stays_mm'];
 
     private const OF_A_STEP = ['mm_per_step', 'knowledge', 'travel_steps', 'healthy_steps', 'smallest_step'];
 
@@ -142,8 +142,14 @@ final readonly class RunCodec
                 default => $counting->each,
             },
             self::access($node),
-            ...[...self::lock($node), $counting],
+            ...[...self::lock($node), $counting, self::stays($node, $kind)],
         );
+    }
+
+    /** Thread that stays: of a governor's nut half an inch where the book says nothing (common practice, no source). */
+    private static function stays(Node $node, AdjusterKind $kind): float
+    {
+        return $node->has('stays_mm') ? $node->at('stays_mm')->number(0, self::MOST_TRAVEL_MM) : ($kind === AdjusterKind::GovernorNut ? 12.7 : 0.0);
     }
 
     private static function stepped(Node $node, AdjusterKind $kind): Adjuster

@@ -9,6 +9,7 @@ use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\GateState;
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Bench\MoveMade;
 use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Bench\StageItem;
@@ -344,6 +345,7 @@ final readonly class StateCodec
             'ln_ratio' => $prior->ln,
             'spread' => $prior->spread,
             'taught' => $play->hasLearned(),
+            'moves' => count(array_filter($this->state->facts->moves, static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed)),
             'per_step' => array_map(static fn (Adjuster $a): array => [
                 'adjuster' => $a->id(),
                 'unit' => $a->counting()->unit->value,

@@ -156,6 +156,17 @@ final class KindsTest extends TestCase
         self::assertStringContainsString('no adjuster that is set by hand', $next->sentence);
     }
 
+    public function test_a_governor_nut_has_a_ceiling_and_is_no_part_of_a_plan(): void
+    {
+        $job = self::job(['kind' => 'governor_nut', 'thread' => '1/4-20', 'travel_mm' => 25.4], 12.0);
+        self::assertSame('11 turns', $job->line('-1t', 'in_band')->state->facts->positions['it']?->say());
+        self::assertSame(0.0, $job->state->facts->slack, 'it moves no conduit');
+        // Half an inch stays: common practice, no source. 10 turns of 1/4-20 are 12.7 mm.
+        self::assertSame('The thing keeps 12.7 mm of thread: governed speed is not raised past the maker\'s limit.', $job->refusal(static fn (TestJob $one) => $one->line('-1t1f', 'in_band')));
+        self::assertSame('10 turns', $job->line('-1t', 'in_band')->state->facts->positions['it']?->say());
+        self::assertSame([], $job->state->run->playAdjusters());
+    }
+
     public function test_done_is_the_move_shown_in_its_own_steps(): void
     {
         $job = self::job(['kind' => 'hook_holes', 'mm_per_step' => 4, 'travel_steps' => ['from' => 1, 'to' => 5]], 2.0);

@@ -62,6 +62,10 @@ final class TrialTest extends TestCase
 
             return;
         }
+        if ($row->start === TrialStart::MisDrawn) {
+            self::assertSame(0.0, $table->overshot(), 'two fifths off, and none past the far edge');
+            self::assertLessThanOrEqual(3, $table->movesOf(1.0));
+        }
         // 5 % of 40 are 2; four standard deviations more would be 7.5.
         self::assertLessThan(7.5 / 40, $table->overshot());
         // 95 % of 40 are 38; four standard deviations fewer would be 32.5.

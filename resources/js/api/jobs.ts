@@ -230,6 +230,7 @@ const side = z.object({
     ln_ratio: z.number(),
     spread: z.number(),
     taught: z.boolean(),
+    moves: z.number(),
     per_step: z.array(z.object({ adjuster: z.string(), unit: z.string(), mm: z.number(), expanded_mm: z.number() })),
   }),
   next: z.object({

@@ -102,7 +102,7 @@ const Learned = ({ state }: { state: BenchState }) => {
   const { adjuster } = useBench();
   const step = state.learned.per_step.find((one) => one.adjuster === adjuster?.id);
   if (!state.learned.taught || step === undefined) return 'adjusters to scale, the rest is not';
-  return `learned here: ${mm(Math.abs(step.mm))} mm a ${step.unit} of the ${adjuster?.name}, ± ${mm(step.expanded_mm)}`;
+  return `learned here: ${mm(Math.abs(step.mm))} mm a ${step.unit} of the ${adjuster?.name}, ± ${mm(step.expanded_mm)}, from ${state.learned.moves === 1 ? 'one move' : `${state.learned.moves} moves`}`;
 };
 
 const Drawing = ({ state, width }: { state: BenchState; width: number }) => {

@@ -42,6 +42,13 @@ const GripFlange = () => (
   </>
 );
 
+/** The same flange turned on past rest, the other way. */
+const GripBackward = () => (
+  <g transform="translate(120 0) scale(-1 1)">
+    <GripFlange />
+  </g>
+);
+
 const FerruleGap = () => (
   <>
     <rect x="6" y="24" width="34" height="30" rx="4" fill={paint['steel.dark']} />
@@ -90,7 +97,7 @@ const drawings = {
   ferrule_gap: FerruleGap,
   release_arm: Arm,
   grip_flange: GripFlange,
-  grip_backward: GripFlange,
+  grip_backward: GripBackward,
   carburettor_barrel: CarburettorBarrel,
   handle_travel: HandleTravel,
 } as const satisfies Record<PointKey, () => React.ReactNode>;
