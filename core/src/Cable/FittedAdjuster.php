@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Cable;
 
-/** What is the same of every adjuster on a run: its name, what it takes to reach it, and what holds it. */
+use VividPull\Core\Quantity\Steps;
+
+/** What is the same of every adjuster on a run: its name, how far it goes, what it takes to reach it, and what holds it. */
 abstract readonly class FittedAdjuster implements Adjuster
 {
     protected function __construct(
@@ -12,6 +14,9 @@ abstract readonly class FittedAdjuster implements Adjuster
         private string $name,
         private AdjusterKind $kind,
         private Sense $sense,
+        private StepRange $travel,
+        private StepRange $healthy,
+        private Steps $smallestStep,
         private AdjusterAccess $access,
         private string $lock,
         private ?float $lockTorqueNm,
@@ -35,6 +40,21 @@ abstract readonly class FittedAdjuster implements Adjuster
     final public function sense(): Sense
     {
         return $this->sense;
+    }
+
+    final public function travel(): StepRange
+    {
+        return $this->travel;
+    }
+
+    final public function healthy(): StepRange
+    {
+        return $this->healthy;
+    }
+
+    final public function smallestStep(): Steps
+    {
+        return $this->smallestStep;
     }
 
     final public function access(): AdjusterAccess

@@ -21,14 +21,14 @@ final readonly class SteppedAdjuster extends FittedAdjuster
         private float $mmPerStep,
         private Knowledge $knowledge,
         Sense $sense,
-        private StepRange $travel,
-        private StepRange $healthy,
-        private Steps $smallestStep,
+        StepRange $travel,
+        StepRange $healthy,
+        Steps $smallestStep,
         AdjusterAccess $access,
         string $lock,
         ?float $lockTorqueNm,
     ) {
-        parent::__construct($id, $name, $kind, $sense, $access, $lock, $lockTorqueNm);
+        parent::__construct($id, $name, $kind, $sense, $travel, $healthy, $smallestStep, $access, $lock, $lockTorqueNm);
     }
 
     /**
@@ -61,21 +61,6 @@ final readonly class SteppedAdjuster extends FittedAdjuster
     public function counting(): Counting
     {
         return $this->kind()->unit() === StepUnit::Turn ? Counting::partTurns() : Counting::inSteps($this->kind()->unit());
-    }
-
-    public function travel(): StepRange
-    {
-        return $this->travel;
-    }
-
-    public function healthy(): StepRange
-    {
-        return $this->healthy;
-    }
-
-    public function smallestStep(): Steps
-    {
-        return $this->smallestStep;
     }
 
     public function stepKnowledge(): Knowledge

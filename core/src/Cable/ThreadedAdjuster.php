@@ -17,15 +17,15 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         AdjusterKind $kind,
         public ThreadPitch $pitch,
         Sense $sense,
-        private StepRange $travel,
-        private StepRange $healthy,
-        private Steps $smallestStep,
+        StepRange $travel,
+        StepRange $healthy,
+        Steps $smallestStep,
         private Counting $counting,
         AdjusterAccess $access,
         string $lock,
         ?float $lockTorqueNm,
     ) {
-        parent::__construct($id, $name, $kind, $sense, $access, $lock, $lockTorqueNm);
+        parent::__construct($id, $name, $kind, $sense, $travel, $healthy, $smallestStep, $access, $lock, $lockTorqueNm);
     }
 
     /**
@@ -64,21 +64,6 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
     public function counting(): Counting
     {
         return $this->counting;
-    }
-
-    public function travel(): StepRange
-    {
-        return $this->travel;
-    }
-
-    public function healthy(): StepRange
-    {
-        return $this->healthy;
-    }
-
-    public function smallestStep(): Steps
-    {
-        return $this->smallestStep;
     }
 
     public function stepKnowledge(): ?Knowledge

@@ -14,27 +14,14 @@ final readonly class UnsetAdjuster extends FittedAdjuster
 {
     public static function of(string $id, string $name, AdjusterKind $kind, AdjusterAccess $access, string $lock, ?float $lockTorqueNm): self
     {
-        return new self($id, $name, $kind, $kind->usualSense(), $access, $lock, $lockTorqueNm);
+        $nowhere = StepRange::between(Steps::none(), Steps::none());
+
+        return new self($id, $name, $kind, $kind->usualSense(), $nowhere, $nowhere, Steps::of(1), $access, $lock, $lockTorqueNm);
     }
 
     public function counting(): Counting
     {
         return Counting::inSteps($this->kind()->unit());
-    }
-
-    public function travel(): StepRange
-    {
-        return StepRange::between(Steps::none(), Steps::none());
-    }
-
-    public function healthy(): StepRange
-    {
-        return $this->travel();
-    }
-
-    public function smallestStep(): Steps
-    {
-        return Steps::of(1);
     }
 
     public function stepKnowledge(): ?Knowledge
