@@ -159,11 +159,12 @@ final class KindsTest extends TestCase
     public function test_a_governor_nut_has_a_ceiling_and_is_no_part_of_a_plan(): void
     {
         $job = self::job(['kind' => 'governor_nut', 'thread' => '1/4-20', 'travel_mm' => 25.4], 12.0);
-        self::assertSame('11 turns', $job->line('-1t', 'in_band')->state->facts->positions['it']?->say());
+        $at = static fn (TestJob $one): float => $one->state->facts->positions['it']?->toFloat() ?? 0.0;
+        self::assertSame(11.0, $at($job->line('-1t', 'in_band')));
         self::assertSame(0.0, $job->state->facts->slack, 'it moves no conduit');
         // Half an inch stays: common practice, no source. 10 turns of 1/4-20 are 12.7 mm.
         self::assertSame('The thing keeps 12.7 mm of thread: governed speed is not raised past the maker\'s limit.', $job->refusal(static fn (TestJob $one) => $one->line('-1t1f', 'in_band')));
-        self::assertSame('10 turns', $job->line('-1t', 'in_band')->state->facts->positions['it']?->say());
+        self::assertSame(10.0, $at($job->line('-1t', 'in_band')));
         self::assertSame([], $job->state->run->playAdjusters());
     }
 
