@@ -137,7 +137,7 @@ final readonly class BenchLine
             throw NotUnderstood::line("Type where the {$adjuster->name()} stands, in {$unit->plural()}, such as: thread 4.");
         }
 
-        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $unit->turns() ? 'turns' : 'steps' => Fraction::fromText($number)->toFloat()]);
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()]);
     }
 
     private function parking(string $rest): Draft
@@ -232,7 +232,7 @@ final readonly class BenchLine
 
         $adjuster = $this->adjuster();
 
-        return new Draft(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->turns() ? 'turns' : 'steps' => $steps->toFloat()]);
+        return new Draft(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()]);
     }
 
     private function reading(string $line): Draft

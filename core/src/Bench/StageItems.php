@@ -144,7 +144,7 @@ final readonly class StageItems
         $noted = $this->facts->threads[$adjuster->id()] ?? null;
         $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
         $unit = $adjuster->counting()->unit;
-        $key = $unit->turns() ? 'turns' : 'steps';
+        $key = $unit->field();
         $answers = $before === null ? [] : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
             'adjuster' => $adjuster->id(), $key => $before->toFloat(),
         ], AnswerTone::Right)];

@@ -51,6 +51,16 @@ enum StepUnit: string
         };
     }
 
+    /**
+     * The field of an entry that carries a count of these.
+     *
+     * @return 'turns'|'steps'
+     */
+    public function field(): string
+    {
+        return $this->turns() ? 'turns' : 'steps';
+    }
+
     /** Whether there is nothing between one step and the next. */
     public function isWhole(): bool
     {

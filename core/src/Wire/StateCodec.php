@@ -431,7 +431,7 @@ final readonly class StateCodec
             $adjuster = $this->state->run->adjuster($id);
             if ($adjuster !== null && $steps?->isNone() !== true) {
                 $way[] = ['adjuster' => $id, 'name' => $adjuster->name(), 'say' => $steps === null ? null : $adjuster->say($steps),
-                    'body' => $steps === null ? null : ['adjuster' => $id, $adjuster->counting()->unit->turns() ? 'turns' : 'steps' => $steps->toFloat()]];
+                    'body' => $steps === null ? null : ['adjuster' => $id, $adjuster->counting()->unit->field() => $steps->toFloat()]];
             }
         }
 
