@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\Confirmed;
@@ -14,16 +15,22 @@ use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\MeasureTaken;
 use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\OutcomeSeen;
+use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
@@ -31,7 +38,9 @@ use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\OutcomeSetting;
 
 /** Which entries may stand in a log, and the sentence for those that may not. */
 final readonly class Acceptance
@@ -42,6 +51,11 @@ final readonly class Acceptance
         self::author($state, $entry);
         match (true) {
             $entry instanceof ReadingTaken => self::reading($state, $entry),
+            $entry instanceof OutcomeSeen => self::outcome($state, $entry),
+            $entry instanceof MeasureTaken => self::measure($state, $entry),
+            $entry instanceof ReplacementStep => self::replacement($state, $entry),
+            $entry instanceof CablesCompared => self::compared($state, $entry),
+            $entry instanceof PartFitted => self::fitted($state, $entry),
             $entry instanceof Moved => self::moved($state, $entry),
             $entry instanceof ThreadNoted => self::threadNoted($state, $entry),
             $entry instanceof CoverMoved => self::adjusterOf($state, $entry->adjuster),
@@ -93,6 +107,9 @@ final readonly class Acceptance
 
     private static function reading(BenchState $state, ReadingTaken $reading): void
     {
+        if ($state->spec->aim === null) {
+            throw Refused::because('No play is read on this control.');
+        }
         $instrument = $state->facts->standing->instrument($reading->instrument);
         if ($instrument === null) {
             throw Refused::because(Quoted::text($reading->instrument).' is not an instrument on the shelf. Choose one that is.');
@@ -106,9 +123,103 @@ final readonly class Acceptance
         if (! $state->spec->conditions->allows($reading->pose)) {
             throw Refused::because("The spec knows no figure for {$reading->pose->label()}. Read it with ".self::poses($state->spec->conditions->poses).'.');
         }
-        $isBackward = $reading->point === ReadingPoint::GripBackward && $state->closing !== null;
-        if (! $isBackward && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
+        $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
+        if (! $isOfSecond && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
             throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
+        }
+    }
+
+    private static function outcome(BenchState $state, OutcomeSeen $seen): void
+    {
+        $table = $state->judgement->table?->table;
+        if ($table === null) {
+            throw Refused::because('This control has no settings that are tried one by one.');
+        }
+        if ($seen->setting === 'arm') {
+            if (! in_array($seen->saw, ['plus', 'minus'], true)) {
+                throw Refused::because("The {$table->arm} went {$table->plus} or {$table->minus}: say plus or minus.");
+            }
+            $last = $state->facts->moves[count($state->facts->moves) - 1] ?? null;
+            if ($last === null || ! isset($table->movers[$last->entry->adjuster])) {
+                throw Refused::because("Nothing was moved yet, so the {$table->arm} went nowhere.");
+            }
+
+            return;
+        }
+        $setting = $table->settings[$seen->setting] ?? throw Refused::because(Quoted::text($seen->setting).' is not a setting of this control. It has: '
+            .implode(', ', array_map(static fn (OutcomeSetting $one): string => $one->key, $table->settings)).'.');
+        if (! isset($setting->sees[$seen->saw])) {
+            throw Refused::because(Quoted::text($seen->saw)." is not something to be seen at {$setting->label}. Say ".implode(' or ', array_keys($setting->sees)).'.');
+        }
+    }
+
+    private static function measure(BenchState $state, MeasureTaken $taken): void
+    {
+        $unit = $taken->key->dimension()->internalUnit();
+        if (! MeasuresHere::of($state)->has($taken->key)) {
+            throw Refused::because($taken->key->label().' is not measured on this control.');
+        }
+        if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
+            throw Refused::because('Read '.self::mm($taken->value)." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.self::mm($taken->key->most())." {$unit}. Type it again.");
+        }
+        if ($taken->key->isOneOfMany() !== ($taken->of !== null)) {
+            throw Refused::because($taken->key->isOneOfMany() ? 'Say which one it is: number the plates and springs as they come out.' : $taken->key->label().' is of the whole control, not of one part of it.');
+        }
+    }
+
+    private static function replacement(BenchState $state, ReplacementStep $step): void
+    {
+        $under = $state->facts->seen->replacing;
+        if ($step->key === Replacement::BEGIN) {
+            if ($step->reason === null) {
+                throw Refused::because('Say why the cable is replaced.');
+            }
+            if ($under !== null && ! $under->isOver) {
+                throw Refused::because('The cable is being replaced already: go on with its steps.');
+            }
+
+            return;
+        }
+        if ($under === null || $under->isOver) {
+            throw Refused::because('No cable is being replaced. Begin with the reason.');
+        }
+        $next = $under->next();
+        if ($next === null || $next->key !== $step->key) {
+            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label ?? 'write down the cable that was fitted').'.');
+        }
+        if ($step->key === Replacement::COMPARE) {
+            throw Refused::because('Lay old and new side by side, and give their lengths.');
+        }
+        if ($step->key === 'note' && $step->remark === null && $state->facts->seen->photos === []) {
+            throw Refused::because('Take a picture of route and hole, or write down how it ran.');
+        }
+    }
+
+    private static function compared(BenchState $state, CablesCompared $compared): void
+    {
+        $under = $state->facts->seen->replacing;
+        if ($under === null || $under->isOver) {
+            throw Refused::because('No cable is being replaced. Begin with the reason.');
+        }
+        if ($under->sizes === null && $under->next()?->key !== Replacement::COMPARE) {
+            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($under->next()->label ?? '').'.');
+        }
+    }
+
+    /** While a cable is being replaced, it is fitted only after its steps, and never one that does not fit. */
+    private static function fitted(BenchState $state, PartFitted $fitted): void
+    {
+        $under = $state->facts->seen->replacing;
+        if ($fitted->part !== Part::Cable || $under === null || $under->isOver) {
+            return;
+        }
+        $next = $under->next();
+        if ($next !== null) {
+            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label).'.');
+        }
+        $match = CableMatching::of($state);
+        if ($match?->verdict === MatchVerdict::DoesNotFit) {
+            throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
         }
     }
 
@@ -169,6 +280,9 @@ final readonly class Acceptance
 
     private static function policy(BenchState $state, PolicyChosen $chosen): void
     {
+        if ($state->spec->aim === null) {
+            throw Refused::because('There is no band to aim in on this control.');
+        }
         if ($chosen->like !== null && ! $state->spec->aim->band->contains($chosen->like->mm)) {
             throw Refused::because("{$chosen->like->machine} was left at ".self::mm($chosen->like->mm).' mm, which is outside the band of this control. Aim inside it.');
         }
@@ -194,7 +308,7 @@ final readonly class Acceptance
 
     private static function checked(BenchState $state, Checked $check): void
     {
-        $proof = array_values(array_filter($state->spec->family->family()->proofs(), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
+        $proof = array_values(array_filter($state->spec->family->family()->proofs($state->run), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
         if ($proof === null) {
             throw Refused::because(Quoted::text($check->key).' is not a proof of this control.');
         }
@@ -246,7 +360,7 @@ final readonly class Acceptance
     private static function byChoice(BenchState $state): void
     {
         if (! $state->spec->family->family()->allowsByChoice()) {
-            throw Refused::because('A throttle is never left outside its band by choice. Set it, or tag the machine.');
+            throw Refused::because('This control is never left outside its limits by choice. Set it, or tag the machine.');
         }
     }
 

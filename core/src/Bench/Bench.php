@@ -20,18 +20,18 @@ final readonly class Bench
     {
         $facts = Replay::facts($spec, $run, $log);
         $beliefs = Learning::believe($spec, $run, $facts);
-        [$other, $otherRun] = [$spec->ofClosing(), $run->closing()];
-        if ($other === null || $otherRun === null || $facts->closing === null) {
-            $judgement = Judging::judge($spec, $facts);
+        [$other, $otherRun] = [$spec->ofSecond(), $run->second()];
+        if ($other === null || $otherRun === null || $facts->second === null) {
+            $judgement = Judging::judge($spec, $run, $facts);
 
             return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, Progressing::of($spec, $run, $facts, $judgement));
         }
-        $otherJudgement = Judging::judge($other, $facts->closing);
-        $judgement = Judging::judge($spec, $facts, $otherJudgement);
+        $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
+        $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
         $progress = Progressing::of($spec, $run, $facts, $judgement, $otherJudgement);
-        $closing = new BenchState($other, $otherRun, $log, $facts->closing, Learning::believe($other, $otherRun, $facts->closing), $otherJudgement, $progress);
+        $second = new BenchState($other, $otherRun, $log, $facts->second, Learning::believe($other, $otherRun, $facts->second), $otherJudgement, $progress);
 
-        return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $closing);
+        return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $second);
     }
 
     /**

@@ -11,6 +11,7 @@ use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Fraction;
 use VividPull\Core\Quantity\QuantityReader;
@@ -240,8 +241,15 @@ final readonly class BenchLine
         if ($this->item()?->kind === ItemKind::Thread) {
             return $this->thread($line);
         }
+        $measure = $this->item()?->measure;
+        if ($measure !== null) {
+            return self::measured($measure, $line);
+        }
         $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
         self::mustBeLength($read);
+        if ($this->state->spec->aim === null) {
+            throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
+        }
         $condition = $this->state->facts->condition;
         if ($condition === null) {
             throw NotUnderstood::line("Read {$line}. Say first how the machine stands, cold or hot, for play changes with heat; then type it again.");
@@ -259,10 +267,21 @@ final readonly class BenchLine
         ]);
     }
 
-    /** Where the item shown is read: the closing cable's play backward, all else at the spec's own point. */
+    /** A bare value is in the unit of what is asked; another unit of the same kind is turned into it. */
+    private static function measured(MeasureKey $key, string $line): Draft
+    {
+        $read = QuantityReader::defaultingTo(Unit::usualOf($key->dimension()))->read($line);
+        if ($read->dimension !== $key->dimension()) {
+            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())." is a {$key->dimension()->value}. Type it in {$key->dimension()->internalUnit()}.");
+        }
+
+        return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $read->entered]);
+    }
+
+    /** Where the item shown is read: a second cable's play at its own place, all else at the spec's. */
     private function pointAsked(): ReadingPoint
     {
-        return $this->item()?->isClosing === true ? ReadingPoint::GripBackward : $this->state->spec->aim->point;
+        return ($this->item()?->isSecond === true ? $this->state->run->secondPulls()?->point() : null) ?? $this->state->spec->play()->point;
     }
 
     /** How fine it was written, where that says something: in 32nds or tenths of an inch, but not in whole ones. */

@@ -22,8 +22,8 @@ final readonly class BenchState
         public Beliefs $beliefs,
         public Judgement $judgement,
         public Progress $progress,
-        /** The closing cable of a push-pull pair, looked at by itself; null where there is none. */
-        public ?self $closing = null,
+        /** The second cable, looked at by itself: the closing one of a push-pull pair, or the one behind a governor; null where there is none. */
+        public ?self $second = null,
     ) {}
 
     /** What to do next. Worked out when asked, since most steps of an answer do without. */

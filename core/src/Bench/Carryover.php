@@ -19,10 +19,10 @@ final readonly class Carryover
     {
         $fitted = $last->facts->parts !== [];
         $play = $last->beliefs->play;
-        $point = $last->spec->aim->point->value;
+        $point = $last->spec->aim?->point->value;
 
         return match (true) {
-            $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
+            $point !== null && $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
             $last->facts->ratioFrom > 0 => [],
             default => array_map(static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted), $last->facts->standing->taught),
         };

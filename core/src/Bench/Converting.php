@@ -34,7 +34,7 @@ final readonly class Converting
     private function one(ReadingGroup $group): ReadingGroup
     {
         $point = $group->first()->point;
-        $factor = $point === $this->spec->aim->point ? null : $this->paired($point) ?? $this->drawn($point);
+        $factor = $point === $this->spec->play()->point ? null : $this->paired($point) ?? $this->drawn($point);
 
         return $factor === null ? $group : $group->converted($factor[0], $factor[1]);
     }
@@ -45,7 +45,7 @@ final readonly class Converting
         $best = null;
         foreach ($this->groups as $here) {
             foreach ($this->groups as $there) {
-                if ($here->first()->point !== $this->spec->aim->point || $there->first()->point !== $point || ! $this->isOneState($here, $there)) {
+                if ($here->first()->point !== $this->spec->play()->point || $there->first()->point !== $point || ! $this->isOneState($here, $there)) {
                     continue;
                 }
                 $relative = hypot($here->found->standard() / $here->found->mean, $there->found->standard() / $there->found->mean);
@@ -69,7 +69,7 @@ final readonly class Converting
     /** @return array{float, float}|null */
     private function drawn(ReadingPoint $point): ?array
     {
-        $here = $this->run->couplings->at($this->spec->aim->point);
+        $here = $this->run->couplings->at($this->spec->play()->point);
         $there = $this->run->couplings->at($point);
 
         return $here === null || $there === null ? null : [$here->value / $there->value, hypot($here->knowledge->spread(), $there->knowledge->spread())];

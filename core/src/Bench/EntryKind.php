@@ -15,9 +15,16 @@ enum EntryKind: string
     case Cover = 'cover';
     case Thread = 'thread';
     case Reading = 'reading';
+    case Outcome = 'outcome';
+    case Measure = 'measure';
     case Move = 'move';
     case Step = 'step';
     case Part = 'part';
+    case PartRefused = 'part_refused';
+    case PutRight = 'put_right';
+    case Photo = 'photo';
+    case Replacing = 'replacing';
+    case Compared = 'compared';
     case Policy = 'policy';
     case Check = 'check';
     case Note = 'note';
@@ -41,7 +48,7 @@ enum EntryKind: string
     public function canBeAmended(): bool
     {
         return match ($this) {
-            self::Reading, self::Move, self::Thread, self::Check, self::Inspected, self::Condition => true,
+            self::Reading, self::Outcome, self::Measure, self::Move, self::Thread, self::Check, self::Inspected, self::Condition => true,
             default => false,
         };
     }

@@ -78,8 +78,9 @@ final readonly class Facts
         /** @var list<PartFitted> */
         public array $parts,
         public bool $lastMoveCrossed,
-        /** The same of the closing cable: its readings and its slack; null where nothing was read backward yet, or there is none. */
-        public ?self $closing,
+        public Seen $seen,
+        /** The same of a second cable: its readings and its slack; null where there is none. */
+        public ?self $second,
     ) {}
 
     public static function checkKey(string $key, ?string $pose): string
@@ -125,6 +126,12 @@ final readonly class Facts
     {
         return $this->locked !== [] && $this->setting > $this->movedAt
             && array_filter($this->groups, fn (ReadingGroup $group): bool => $group->setting >= $this->movedAt) !== [];
+    }
+
+    /** Whether anything was changed since the job opened that what was found could no longer be read after. */
+    public function isChanged(): bool
+    {
+        return $this->moves !== [] || $this->setting > 0;
     }
 
     public function isLocked(): bool

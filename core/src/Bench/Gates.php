@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Gate;
 use VividPull\Core\Family\GateKey;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Spec\Spec;
@@ -19,16 +21,18 @@ final readonly class Gates
 {
     /**
      * @param  array<string, Verdict>  $poses  by what is said of them: bars straight, bars full left, backward
+     * @param  list<MeasureState>  $measures
      * @return list<GateState>
      */
-    public static function states(Spec $spec, Facts $facts, array $poses): array
+    public static function states(Spec $spec, Run $run, Facts $facts, array $poses, array $measures): array
     {
         $family = $spec->family->family();
 
         return array_map(static fn (Gate $gate): GateState => match ($gate->key) {
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
-            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest => self::proved($family, $gate, $facts),
+            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds => self::proved($family->proofs($run), $gate, $facts),
+            GateKey::BladeStops, GateKey::SpeedGoverned => self::measured($gate, $measures),
         }, $family->gates());
     }
 
@@ -44,6 +48,30 @@ final readonly class Gates
             }
             if ($found->finding === Finding::Fault) {
                 return new GateState($gate, GateStatus::Failed, $gate->failure);
+            }
+        }
+
+        return new GateState($gate, GateStatus::Passed, $gate->title);
+    }
+
+    /**
+     * Passed only when every run that makes it whole was made and the value is clearly inside its limit; where the spec has no limit
+     * there is nothing to hold it against.
+     *
+     * @param  list<MeasureState>  $measures
+     */
+    private static function measured(Gate $gate, array $measures): GateState
+    {
+        foreach ($measures as $state) {
+            if ($state->measure->gate !== $gate->key) {
+                continue;
+            }
+            if ($state->verdict->kind->isOutside()) {
+                return new GateState($gate, GateStatus::Failed, $gate->failure);
+            }
+            if (! $state->isWhole() || ! $state->verdict->is(VerdictKind::Inside)) {
+                return new GateState($gate, GateStatus::Unknown, "{$gate->title}: ".lcfirst($state->found === null ? 'Not measured yet' : ($state->isWhole() ? $state->verdict->sentence
+                    : count($state->values)." of {$state->measure->runs} runs")).'.');
             }
         }
 
@@ -68,10 +96,11 @@ final readonly class Gates
             : new GateState($gate, GateStatus::Unknown, 'Not read since the last move or lock: '.implode(', ', $unread).'.');
     }
 
-    private static function proved(Family $family, Gate $gate, Facts $facts): GateState
+    /** @param  list<Proof>  $proofs */
+    private static function proved(array $proofs, Gate $gate, Facts $facts): GateState
     {
         $untried = [];
-        foreach ($family->proofs() as $proof) {
+        foreach ($proofs as $proof) {
             if ($proof->gate !== $gate->key) {
                 continue;
             }

@@ -10,6 +10,11 @@ enum ItemKind: string
     case Answer = 'answer';
     case Thread = 'thread';
     case Reading = 'reading';
+    case Measure = 'measure';
+    /** Old and new cable are laid side by side. */
+    case Compare = 'compare';
+    /** A picture is taken, or what it would show is written down. */
+    case Photo = 'photo';
     case InBand = 'in_band';
     case SignOff = 'sign_off';
 }

@@ -29,6 +29,10 @@ final readonly class Judgement
         public array $poses,
         public array $poseGroups,
         public array $gates,
+        /** @var list<MeasureState> what is measured beside the play */
+        public array $measures,
+        /** What it does at each of its settings; null where it has none that are tried. */
+        public ?TableState $table,
     ) {}
 
     /** @return list<GateState> */

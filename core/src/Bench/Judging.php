@@ -5,26 +5,36 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\Deciding;
 use VividPull\Core\Measurement\Sweep;
 use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
 /** Verdicts on reading groups, the sweep through the poses, and the hard gates. */
 final readonly class Judging
 {
-    public static function judge(Spec $spec, Facts $facts, ?Judgement $closing = null): Judgement
+    public static function judge(Spec $spec, Run $run, Facts $facts, ?Judgement $second = null): Judgement
     {
+        $table = $spec->other(OutcomeTable::class);
+        $measures = Measuring::of($spec, $facts);
+        $state = $table === null ? null : TableState::of($table, $facts);
+        if ($spec->aim === null) {
+            $unread = Verdict::unread('No play is read on this control');
+
+            return new Judgement(null, $unread, null, $unread, Sweep::of([]), null, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+        }
         $sweep = self::sweep($spec, $facts->groups);
-        $measured = $sweep->measuredBand($spec->aim->band);
-        $straight = $measured ?? $spec->aim->band;
+        $measured = $sweep->measuredBand($spec->play()->band);
+        $straight = $measured ?? $spec->play()->band;
         $found = self::asFoundGroup($spec, $facts);
         $groups = self::currentGroups($spec, $facts);
         $poses = [];
         foreach ($spec->conditions->poses as $pose) {
             $group = $groups[$pose->value] ?? null;
-            $band = $pose === Pose::Straight ? $straight : $spec->aim->band;
+            $band = $pose === Pose::Straight ? $straight : $spec->play()->band;
             $poses[$pose->value] = $group === null ? Verdict::unread(self::whyUnread($facts, $pose)) : self::verdict($spec, $facts, $group, $band);
         }
 
@@ -35,10 +45,12 @@ final readonly class Judging
             $poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'),
             $sweep,
             $measured,
-            $sweep->plannedBand($spec->aim->band),
+            $sweep->plannedBand($spec->play()->band),
             $poses,
             $groups,
-            Gates::states($spec, $facts, self::labelled($poses, '') + self::labelled($closing->poses ?? [], ', backward')),
+            Gates::states($spec, $run, $facts, self::labelled($poses, '') + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? '')), $measures),
+            $measures,
+            $state,
         );
     }
 
@@ -46,7 +58,7 @@ final readonly class Judging
     public static function heldAgainst(Spec $spec, Judgement $judgement, ReadingGroup $group): Verdict
     {
         $objection = self::objection($spec, $group);
-        $band = $group->first()->pose === Pose::Straight ? $judgement->measuredBand ?? $spec->aim->band : $spec->aim->band;
+        $band = $group->first()->pose === Pose::Straight ? $judgement->measuredBand ?? $spec->play()->band : $spec->play()->band;
 
         return $objection !== null ? Verdict::notJudged($objection) : Verdict::of($group->found, $band, $spec->rule, static fn (): string => '');
     }
@@ -81,8 +93,8 @@ final readonly class Judging
         if ($group->crossed) {
             return 'two people moved this cable. Read it again';
         }
-        if (! $group->isAt($spec->aim->point)) {
-            return "read at the {$reading->point->label()}; the figure is for the {$spec->aim->point->label()}";
+        if (! $group->isAt($spec->play()->point)) {
+            return "read at the {$reading->point->label()}; the figure is for the {$spec->play()->point->label()}";
         }
 
         return $spec->conditions->objection($reading->engine, $reading->wheels);
@@ -130,7 +142,7 @@ final readonly class Judging
     {
         $before = array_values(array_filter($facts->groups, static fn (ReadingGroup $group): bool => $group->setting === 0));
 
-        return self::sweep($spec, $before)->measuredBand($spec->aim->band) ?? $spec->aim->band;
+        return self::sweep($spec, $before)->measuredBand($spec->play()->band) ?? $spec->play()->band;
     }
 
     /** @param  list<ReadingGroup>  $groups */

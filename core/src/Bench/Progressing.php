@@ -10,10 +10,10 @@ use VividPull\Core\Spec\Spec;
 /** Stage, what is missing, and how the job may end. */
 final readonly class Progressing
 {
-    /** @param  Judgement|null  $closing  of the closing cable of a push-pull pair */
-    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $closing = null): Progress
+    /** @param  Judgement|null  $second  of a second cable */
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second = null): Progress
     {
-        $items = (new StageItems($spec, $run, $facts, $judgement, $closing))->all();
+        $items = (new StageItems($spec, $run, $facts, $judgement, $second))->all();
         $missing = self::missing($items, []);
         $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
         $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));
@@ -91,7 +91,7 @@ final readonly class Progressing
     private static function mayChoose(Spec $spec, Facts $facts): array
     {
         return match (true) {
-            ! $spec->family->family()->allowsByChoice() => ['A throttle is never left outside its band by choice.'],
+            ! $spec->family->family()->allowsByChoice() => ['This control is never left outside its limits by choice.'],
             $facts->byChoice === null => ['Say why it is left outside the band by choice.'],
             default => [],
         };

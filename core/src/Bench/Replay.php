@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\ConditionNoted;
@@ -14,18 +15,25 @@ use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\MeasureTaken;
 use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\OutcomeSeen;
 use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\Entry\PartRefused;
+use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pulls;
-use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\LockStep;
@@ -104,11 +112,13 @@ final class Replay
 
     private float $slack = 0.0;
 
-    /** Slack given to the closing cable of a push-pull pair, in mm. */
-    private float $closingSlack = 0.0;
+    /** Slack given to a second cable, in mm. */
+    private float $secondSlack = 0.0;
 
-    /** @var list<ReadingGroup> read backward */
-    private array $backward = [];
+    /** @var list<ReadingGroup> of a second cable */
+    private array $ofSecond = [];
+
+    private readonly ?Pulls $secondPulls;
 
     private int $stretch = 0;
 
@@ -123,6 +133,26 @@ final class Replay
 
     private bool $lastMoveCrossed = false;
 
+    /** @var list<SeenOutcome> */
+    private array $outcomes = [];
+
+    /** @var list<SeenMeasure> */
+    private array $measures = [];
+
+    /** @var array<string, Checked> */
+    private array $foundChecks = [];
+
+    /** @var list<PutRight> */
+    private array $putRight = [];
+
+    /** @var list<PhotoTaken> */
+    private array $photos = [];
+
+    /** @var list<PartRefused> */
+    private array $refused = [];
+
+    private ?Replacing $replacing = null;
+
     private Crossings $crossings;
 
     private function __construct(private readonly Spec $spec, private readonly Run $run, private readonly Log $log)
@@ -135,6 +165,7 @@ final class Replay
         $this->tag = $standing->tag;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->crossings = Crossings::in($log);
+        $this->secondPulls = $run->secondPulls();
     }
 
     public static function facts(Spec $spec, Run $run, Log $log): Facts
@@ -155,7 +186,14 @@ final class Replay
             $entry instanceof Moved => $this->move($entry),
             $entry instanceof Confirmed => $this->confirm($entry),
             $entry instanceof ThreadNoted => $this->noteThread($entry),
-            $entry instanceof Checked => $this->checks[Facts::checkKey($entry->key, $entry->pose?->value)] = $entry,
+            $entry instanceof Checked => $this->check($entry),
+            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->stretch),
+            $entry instanceof MeasureTaken => $this->measures[] = new SeenMeasure($entry, count($this->moves), $this->setting),
+            $entry instanceof PutRight => $this->putRight($entry),
+            $entry instanceof PhotoTaken => $this->photos[] = $entry,
+            $entry instanceof PartRefused => $this->refused[] = $entry,
+            $entry instanceof ReplacementStep => $this->replace($entry),
+            $entry instanceof CablesCompared => $this->replacing = $this->replacing?->compared($entry->sizes),
             $entry instanceof Inspected => $this->inspected[$entry->key] = $entry,
             $entry instanceof ConditionNoted => $this->condition = $entry,
             $entry instanceof CoverMoved => $this->moveCover($entry),
@@ -189,18 +227,18 @@ final class Replay
         if ($this->gathering === []) {
             return;
         }
-        $isBackward = $this->gathering[0]->point === ReadingPoint::GripBackward;
+        $isOfSecond = $this->secondPulls !== null && $this->gathering[0]->point === $this->secondPulls->point();
         $group = ReadingGroup::of(
             $this->gathering,
             $this->log->opened->standing,
-            $isBackward ? $this->closingSlack : $this->slack,
+            $isOfSecond ? $this->secondSlack : $this->slack,
             $this->stretch,
             $this->setting,
             count($this->moves),
             $this->gatheringCrossed,
         );
-        if ($isBackward) {
-            $this->backward[] = $group;
+        if ($isOfSecond) {
+            $this->ofSecond[] = $group;
         } else {
             $this->groups[] = $group;
         }
@@ -223,8 +261,8 @@ final class Replay
             $this->stretch++;
         }
         $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
-        if ($this->run->cableOf($move->adjuster)?->pulls === Pulls::Closing) {
-            $this->closingSlack += $given;
+        if ($this->run->cableOf($move->adjuster)?->pulls->isSecond() === true) {
+            $this->secondSlack += $given;
         } else {
             $this->slack += $given;
         }
@@ -247,6 +285,33 @@ final class Replay
         $this->finishGroup();
         $this->locked[$step->adjuster] = true;
         $this->setting++;
+    }
+
+    private function check(Checked $check): void
+    {
+        $key = Facts::checkKey($check->key, $check->pose?->value);
+        $this->checks[$key] = $check;
+        if ($this->setting === 0) {
+            $this->foundChecks[$key] = $check;
+        }
+    }
+
+    private function putRight(PutRight $done): void
+    {
+        $this->finishGroup();
+        $this->putRight[] = $done;
+        $this->startAnew();
+    }
+
+    /** With the cable off, nothing read before compares with what comes after. */
+    private function replace(ReplacementStep $step): void
+    {
+        if ($step->key === Replacement::BEGIN && $step->reason !== null) {
+            $this->finishGroup();
+            $this->replacing = Replacing::begun($step->reason);
+        } else {
+            $this->replacing = $this->replacing?->withStepDone();
+        }
     }
 
     /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
@@ -291,6 +356,11 @@ final class Replay
         $this->parts[] = $fitted;
         $this->startAnew();
         $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->stretch : $this->ratioFrom;
+        if ($fitted->part === Part::Cable) {
+            // What was seen of the old wire says nothing of the new one.
+            $this->inspected = array_diff_key($this->inspected, ['wire' => true, 'conduit' => true]);
+            $this->replacing = $this->replacing?->over();
+        }
     }
 
     /** Nothing read or tried before compares with what comes after. */
@@ -324,13 +394,14 @@ final class Replay
 
     private function gathered(): Facts
     {
-        $closing = $this->run->closing() === null ? null : $this->factsOf($this->backward, $this->closingSlack, null);
+        $second = $this->secondPulls === null ? null : $this->factsOf($this->ofSecond, $this->secondSlack, null);
+        $groups = $this->spec->aim === null ? $this->groups : Converting::all($this->spec, $this->run, $this->groups);
 
-        return $this->factsOf(Converting::all($this->spec, $this->run, $this->groups), $this->slack, $closing);
+        return $this->factsOf($groups, $this->slack, $second);
     }
 
     /** @param  list<ReadingGroup>  $groups */
-    private function factsOf(array $groups, float $slack, ?Facts $closing): Facts
+    private function factsOf(array $groups, float $slack, ?Facts $second): Facts
     {
         return new Facts(
             $this->log->opened->standing,
@@ -364,7 +435,8 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            $closing,
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing),
+            $second,
         );
     }
 }

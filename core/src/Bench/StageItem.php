@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Measurement\MeasureKey;
+
 /** One thing a stage asks for: whether it is done, what was said, and how it can be answered. */
 final readonly class StageItem
 {
@@ -21,14 +23,16 @@ final readonly class StageItem
         /** The adjuster or pose it is about, where it is about one. */
         public ?string $about = null,
         public ?Stamp $stamp = null,
-        /** Whether it is about the closing cable of a push-pull pair. */
-        public bool $isClosing = false,
+        /** Whether it is about a second cable. */
+        public bool $isSecond = false,
+        /** What is measured, where the item asks for that. */
+        public ?MeasureKey $measure = null,
     ) {}
 
-    /** The same, asked of the closing cable. */
-    public function ofClosing(): self
+    /** The same, asked of the second cable, as that is called. */
+    public function ofSecond(string $name): self
     {
-        return new self("{$this->key}:backward", $this->kind, "{$this->label}: closing cable", $this->done, $this->failed, $this->said, $this->detail, $this->caution,
+        return new self("{$this->key}:second", $this->kind, "{$this->label}: {$name}", $this->done, $this->failed, $this->said, $this->detail, $this->caution,
             $this->answers, $this->about, $this->stamp, true);
     }
 }

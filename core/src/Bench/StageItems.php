@@ -28,56 +28,74 @@ final readonly class StageItems
 {
     private const WHOLE_GROUP = 3;
 
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private ?Judgement $closing = null) {}
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private ?Judgement $second = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
     public function all(): array
     {
         $family = $this->spec->family->family();
+        $beside = new BesideItems($this->spec, $this->run, $this->facts, $this->judgement);
 
         return [
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
-            JobStage::LookOver->value => array_map($this->inspection(...), $family->lookOver()),
-            JobStage::AsFound->value => [$this->condition(), ...$this->threads(), $this->foundReading($this->judgement), ...$this->backward($this->foundReading(...))],
-            JobStage::Set->value => [...$this->guides(), ...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->readAgain($this->judgement), ...$this->backward($this->readAgain(...))],
-            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->backward($this->poses(...)), ...$this->proofs($family)],
+            JobStage::LookOver->value => [...array_map($this->inspection(...), $family->lookOver()), ...$beside->replacing()],
+            JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->foundReadings(), ...$beside->asFound()],
+            JobStage::Set->value => [...$this->guides(), ...$this->setting($beside), ...$beside->putRight()],
+            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->proved(), ...$this->proofs($family)],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
 
+    /** @return list<StageItem> */
+    private function foundReadings(): array
+    {
+        return $this->spec->aim === null ? [] : [$this->foundReading($this->judgement), ...$this->ofSecond($this->foundReading(...))];
+    }
+
     /**
-     * The same asked of the closing cable, where there is a pair.
+     * Where settings are tried, what was moved is tightened before each trial; where play is read, after it is right.
+     *
+     * @return list<StageItem>
+     */
+    private function setting(BesideItems $beside): array
+    {
+        return $this->spec->aim === null ? [...$beside->whichWay(), ...$this->locks(), ...$beside->tried()]
+            : [...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...)), ...$beside->whichWay(), ...$beside->tried()];
+    }
+
+    /**
+     * The same asked of the second cable, where there are two.
      *
      * @param  callable(Judgement): (StageItem|list<StageItem>)  $ask
      * @return list<StageItem>
      */
-    private function backward(callable $ask): array
+    private function ofSecond(callable $ask): array
     {
-        if ($this->closing === null) {
+        if ($this->second === null) {
             return [];
         }
-        $items = $ask($this->closing);
+        $items = $ask($this->second);
 
-        return array_map(static fn (StageItem $item): StageItem => $item->ofClosing(), is_array($items) ? $items : [$items]);
+        return array_map(fn (StageItem $item): StageItem => $item->ofSecond($this->run->secondPulls()?->label() ?? ''), is_array($items) ? $items : [$items]);
     }
 
     /** Of a pair, each play is read three times before the other is asked for: the next reading would be taken for the other's. */
     private function isWhole(?ReadingGroup $group): bool
     {
-        return $this->closing === null || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
+        return $this->second === null || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
     }
 
     private function pointOf(Judgement $judgement): ReadingPoint
     {
-        return $judgement === $this->closing ? ReadingPoint::GripBackward : $this->spec->aim->point;
+        return $judgement === $this->second ? ($this->run->secondPulls()?->point() ?? $this->spec->play()->point) : $this->spec->play()->point;
     }
 
-    /** @return list<StageItem> the closing cable first where the spec says so */
+    /** @return list<StageItem> the second cable first where the spec says so */
     private function inBands(): array
     {
-        $items = [$this->inBand($this->judgement), ...$this->backward($this->inBand(...))];
+        $items = [$this->inBand($this->judgement), ...$this->ofSecond($this->inBand(...))];
 
-        return $this->spec->closingFirst ? array_reverse($items) : $items;
+        return $this->spec->secondFirst ? array_reverse($items) : $items;
     }
 
     private function step(Step $step): StageItem
@@ -223,7 +241,7 @@ final readonly class StageItems
         $inside = $now->is(VerdictKind::Inside) && $this->isWhole($judgement->nowGroup);
         $chosen = $this->facts->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
-        $facts = $judgement === $this->closing ? $this->facts->closing : $this->facts;
+        $facts = $judgement === $this->second ? $this->facts->second : $this->facts;
         $voidedByLock = $now->is(VerdictKind::Unread) && $facts?->isVoidedByLock() === true;
 
         return new StageItem(
@@ -273,10 +291,10 @@ final readonly class StageItems
     /** @return list<StageItem> */
     private function poses(Judgement $judgement): array
     {
-        $point = $this->pointOf($judgement);
-        if (count($this->spec->conditions->poses) < 2) {
+        if ($this->spec->aim === null || count($this->spec->conditions->poses) < 2) {
             return [];
         }
+        $point = $this->pointOf($judgement);
 
         return array_map(function (Pose $pose) use ($judgement, $point): StageItem {
             $group = $judgement->poseGroups[$pose->value] ?? null;
@@ -294,7 +312,7 @@ final readonly class StageItems
     private function proofs(Family $family): array
     {
         $items = [];
-        foreach ($family->proofs() as $proof) {
+        foreach ($family->proofs($this->run) as $proof) {
             foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
                 $items[] = $this->proof($proof, $pose);
             }

@@ -10,4 +10,7 @@ enum HandKind: string
     case Grip = 'grip';
     case Trigger = 'trigger';
     case Handle = 'handle';
+    case Bail = 'bail';
+    case Pedal = 'pedal';
+    case Selector = 'selector';
 }

@@ -59,16 +59,34 @@ final readonly class Run
         return $this->play;
     }
 
-    /** The closing cable of a push-pull pair as a run of its own, read backward at the same flange; null where there is none. */
-    public function closing(): ?self
+    /** What the second cable does, where there are two with plays of their own. */
+    public function secondPulls(): ?Pulls
     {
-        $cables = array_values(array_filter($this->cables, static fn (Cable $cable): bool => $cable->pulls === Pulls::Closing));
-        $ratio = $this->couplings->at(ReadingPoint::GripFlange);
+        foreach ($this->cables as $cable) {
+            if ($cable->pulls->isSecond()) {
+                return $cable->pulls;
+            }
+        }
 
-        return $cables === [] ? null : new self(
+        return null;
+    }
+
+    /**
+     * The second cable as a run of its own: the closing one of a push-pull pair, read backward at the same flange, or the one behind a
+     * governor, read at the carburettor; null where there is none.
+     */
+    public function second(): ?self
+    {
+        $point = $this->secondPulls()?->point();
+        if ($point === null) {
+            return null;
+        }
+        $ratio = $point === ReadingPoint::GripBackward ? $this->couplings->at(ReadingPoint::GripFlange) : CouplingRatio::of(1.0, Knowledge::Measured);
+
+        return new self(
             $this->hand,
-            array_map(static fn (Cable $cable): Cable => $cable->alone(), $cables),
-            Couplings::of($ratio === null ? [] : [ReadingPoint::GripBackward->value => $ratio]),
+            array_map(static fn (Cable $cable): Cable => $cable->alone(), array_values(array_filter($this->cables, static fn (Cable $cable): bool => $cable->pulls->isSecond()))),
+            Couplings::of($ratio === null ? [] : [$point->value => $ratio]),
             $this->workingEnd,
         );
     }
@@ -84,6 +102,11 @@ final readonly class Run
         }
 
         return $easiest;
+    }
+
+    public function has(AdjusterKind $kind): bool
+    {
+        return array_filter($this->byId, static fn (Adjuster $one): bool => $one->kind() === $kind) !== [];
     }
 
     public function cableOf(string $adjuster): ?Cable

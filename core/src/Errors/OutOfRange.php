@@ -44,6 +44,16 @@ final class OutOfRange extends DomainException implements CoreError
         return new self("{$what} needs at least {$need} values, and there are {$have}.");
     }
 
+    public static function outcome(string $setting, string $wanted): self
+    {
+        return new self("At {$setting}, {$wanted} is wanted, but it is not one of the things that can be told apart there.");
+    }
+
+    public static function pull(float $pull, float $release): self
+    {
+        return new self("It took {$pull} N to pull and {$release} N as it was let back: friction works against both, so the pull is the greater. Read both again at the same place.");
+    }
+
     public static function probability(float $p): self
     {
         return new self("A probability lies between 0 and 1, and {$p} does not.");

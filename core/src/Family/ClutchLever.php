@@ -5,16 +5,18 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
 
 /**
  * A multi-plate clutch worked by a hand lever. Too tight and it slips and burns; too loose and it drags and creeps.
  * Erring loose beats erring tight (common practice, no source).
  */
-final readonly class ClutchLever implements Family
+final readonly class ClutchLever extends CommonFamily
 {
     public function title(): string
     {
@@ -34,11 +36,6 @@ final readonly class ClutchLever implements Family
     public function startingPolicy(): Policy
     {
         return Policy::Loose;
-    }
-
-    public function allowsByChoice(): bool
-    {
-        return true;
     }
 
     public function drift(): Drift
@@ -67,15 +64,40 @@ final readonly class ClutchLever implements Family
         ];
     }
 
-    public function proofs(): array
+    public function proofs(Run $run): array
     {
         return [
+            ...$this->armProofs($run),
             Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable'),
             Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still'),
             Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', caution: 'Outdoors, brake on, nobody in front. Rear wheel clear of people.'),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
             ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.'),
+        ];
+    }
+
+    /**
+     * An arm on the wrong spline gives a lever that feels normal although the clutch springs are never reached.
+     *
+     * @return list<Proof>
+     */
+    private function armProofs(Run $run): array
+    {
+        return ! $run->has(AdjusterKind::SplineArm) ? [] : [
+            Proof::choice('springs_felt', 'Lever drawn slowly, past the return spring: what comes after it?', [
+                'springs' => 'The clutch springs: it grows much heavier', 'return_only' => 'Nothing more: only the return spring',
+            ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.'),
+        ];
+    }
+
+    /** @return list<string> */
+    public function imitators(): array
+    {
+        return [
+            'Arm on the wrong spline: the lever feels normal and the clutch springs are never reached.',
+            'Worn ends of screw, rod or arm; a worn pack: measure before buying.',
+            'Hot engine against a cold figure; the wrong oil in a wet clutch.',
         ];
     }
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\Spec;
 
 /** One family of controls: what is particular to it, declared. Nothing in here computes. */
 interface Family
@@ -31,8 +34,20 @@ interface Family
     /** @return list<Inspection> what is looked over before anything is measured */
     public function lookOver(): array;
 
-    /** @return list<Proof> what is tried before the job may end */
-    public function proofs(): array;
+    /** @return list<Proof> what is tried before the job may end; some of it depends on what is fitted */
+    public function proofs(Run $run): array;
+
+    /** @return list<Measure> what is measured beside the play, where the spec has a limit for it */
+    public function measures(Spec $spec): array;
+
+    /** @return list<Cure> what is put right where no adjuster is the cure */
+    public function cures(): array;
+
+    /** @return list<string> faults that imitate a bad adjustment */
+    public function imitators(): array;
+
+    /** Why there is nothing to set, and what to do instead; null where there is. */
+    public function notSettable(): ?string;
 
     /** @return list<Gate> what cannot be closed as fit for use */
     public function gates(): array;

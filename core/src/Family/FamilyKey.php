@@ -8,16 +8,38 @@ namespace VividPull\Core\Family;
 enum FamilyKey: string
 {
     case ClutchLever = 'clutch_lever';
+    case AutomaticClutch = 'automatic_clutch';
+    case HydraulicClutch = 'hydraulic_clutch';
     case TwistGrip = 'twist_grip';
     case TriggerThrottle = 'trigger_throttle';
+    case PedalThrottle = 'pedal_throttle';
+    case SlidingDrive = 'sliding_drive';
+    case EngageByPull = 'engage_by_pull';
+    case ReleaseByPull = 'release_by_pull';
+    case Bail = 'bail';
+    case SpeedSelector = 'speed_selector';
+    case ModeCables = 'mode_cables';
+    case HookControl = 'hook_control';
+    case BrakePull = 'brake_pull';
     case OtherControl = 'other_control';
 
     public function family(): Family
     {
         return match ($this) {
             self::ClutchLever => new ClutchLever,
+            self::AutomaticClutch => new AutomaticClutch,
+            self::HydraulicClutch => new HydraulicClutch,
             self::TwistGrip => new TwistGrip,
             self::TriggerThrottle => new TriggerThrottle,
+            self::PedalThrottle => new PedalThrottle,
+            self::SlidingDrive => new SlidingDrive,
+            self::EngageByPull => new EngageByPull,
+            self::ReleaseByPull => new ReleaseByPull,
+            self::Bail => new Bail,
+            self::SpeedSelector => new SpeedSelector,
+            self::ModeCables => new ModeCables,
+            self::HookControl => new HookControl,
+            self::BrakePull => new BrakePull,
             self::OtherControl => new OtherControl,
         };
     }

@@ -12,4 +12,7 @@ enum GateKey: string
     case WireSound = 'wire_sound';
     case NotTaut = 'not_taut';
     case StillAtRest = 'still_at_rest';
+    case BladeStops = 'blade_stops';
+    case BrakeHolds = 'brake_holds';
+    case SpeedGoverned = 'speed_governed';
 }

@@ -22,6 +22,8 @@ final readonly class Proof
         public array $poses,
         public ?GateKey $gate,
         public ?string $caution,
+        /** Whether it is tried before anything is changed as well. */
+        public bool $asFound = false,
     ) {}
 
     /** @param  list<Pose>  $poses */
@@ -39,9 +41,15 @@ final readonly class Proof
      * @param  non-empty-array<string, string>  $answers
      * @param  list<string>  $passing
      */
-    public static function choice(string $key, string $question, array $answers, array $passing, ?string $caution = null): self
+    public static function choice(string $key, string $question, array $answers, array $passing, ?string $caution = null, ?GateKey $gate = null): self
     {
-        return new self($key, $question, $answers, $passing, [], null, $caution);
+        return new self($key, $question, $answers, $passing, [], $gate, $caution);
+    }
+
+    /** The same, tried before anything is changed as well. */
+    public function foundToo(): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true);
     }
 
     public function passes(string $answer): bool

@@ -8,14 +8,14 @@ use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Spec\Policy;
+use VividPull\Core\Cable\Run;
 
 /**
  * A throttle worked by a trigger, on trimmers and pole saws. Full trigger is wide open; released it is fully closed with a little
  * slack, so that the idle screw keeps its authority and the wire's end cannot fall out on a snap release. Never left outside its
  * band by choice.
  */
-final readonly class TriggerThrottle implements Family
+final readonly class TriggerThrottle extends CommonFamily
 {
     public function title(): string
     {
@@ -31,19 +31,9 @@ final readonly class TriggerThrottle implements Family
         };
     }
 
-    public function startingPolicy(): Policy
-    {
-        return Policy::Middle;
-    }
-
     public function allowsByChoice(): bool
     {
         return false;
-    }
-
-    public function drift(): Drift
-    {
-        return Drift::GrowsPlay;
     }
 
     public function makeSafe(): array
@@ -66,7 +56,7 @@ final readonly class TriggerThrottle implements Family
         ];
     }
 
-    public function proofs(): array
+    public function proofs(Run $run): array
     {
         return [
             Proof::yesIsRight('wide_open', 'Trigger fully pulled: the carburettor is wide open'),
@@ -74,6 +64,12 @@ final readonly class TriggerThrottle implements Family
             Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove),
             Proof::yesIsRight('idle_still', 'At idle the head stands still', caution: 'Outdoors, head clear of the ground, nobody within the machine\'s safe distance.'),
         ];
+    }
+
+    /** @return list<string> */
+    public function imitators(): array
+    {
+        return ['A bracket bent when the tool was pulled about by its cable: bend it back once if it is not cracked, else replace it.'];
     }
 
     public function gates(): array
@@ -90,7 +86,7 @@ final readonly class TriggerThrottle implements Family
     {
         return [
             new Step('cable_cover', 'The cover that holds the cable\'s stop is back on'),
-            new Step('restored', 'Spark lead back on, guard as it was, tools out'),
+            new Step('restored', 'Spark lead back on, what was moved aside is back, tools out'),
         ];
     }
 

@@ -9,13 +9,13 @@ use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Spec\Policy;
+use VividPull\Core\Cable\Run;
 
 /**
  * A throttle worked by a twist grip. It must snap shut by itself wherever the bars stand; too much play is dangerous
  * too, for the wire can leave its groove and hold the throttle open. Never left outside its band by choice.
  */
-final readonly class TwistGrip implements Family
+final readonly class TwistGrip extends CommonFamily
 {
     public function title(): string
     {
@@ -30,19 +30,9 @@ final readonly class TwistGrip implements Family
         };
     }
 
-    public function startingPolicy(): Policy
-    {
-        return Policy::Middle;
-    }
-
     public function allowsByChoice(): bool
     {
         return false;
-    }
-
-    public function drift(): Drift
-    {
-        return Drift::GrowsPlay;
     }
 
     public function makeSafe(): array
@@ -66,7 +56,7 @@ final readonly class TwistGrip implements Family
         ];
     }
 
-    public function proofs(): array
+    public function proofs(Run $run): array
     {
         return [
             Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right]),
@@ -100,7 +90,7 @@ final readonly class TwistGrip implements Family
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the grip snap back to rest before each reading. Do not push it back past rest.'],
             JobStage::Set => ['Hold the wire when turning an old adjuster. Short spanner, held close, nut barely nipped.'],
-            JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed.'],
+            JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed. '.self::CARBON_MONOXIDE],
             JobStage::Close => ['Ask a qualified technician when in doubt.'],
         };
     }

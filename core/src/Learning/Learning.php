@@ -6,6 +6,8 @@ namespace VividPull\Core\Learning;
 
 use VividPull\Core\Bench\Facts;
 use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Spec;
@@ -19,6 +21,9 @@ final readonly class Learning
 {
     public static function believe(Spec $spec, Run $run, Facts $facts): Beliefs
     {
+        if ($spec->aim === null) {
+            return new Beliefs(TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0), [], 0);
+        }
         $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0);
         $slack = 0.0;
         $stretch = 0;
@@ -52,7 +57,7 @@ final readonly class Learning
 
     public static function prior(Spec $spec, Run $run, Facts $facts): RatioPrior
     {
-        return $facts->standing->taughtAt($spec->aim->point) ?? self::drawn($spec, $run);
+        return $facts->standing->taughtAt($spec->play()->point) ?? self::drawn($spec, $run);
     }
 
     /** What is handed on from one stretch to the next: all that was taught, unless a new part has made a new ratio. */
@@ -63,7 +68,7 @@ final readonly class Learning
 
     private static function drawn(Spec $spec, Run $run): RatioPrior
     {
-        $point = $spec->aim->point;
+        $point = $spec->play()->point;
 
         return RatioPrior::fromCoupling(
             $run->couplings->at($point) ?? $spec->family->family()->usualRatio($point),
@@ -74,7 +79,7 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $group->isAt($spec->aim->point) && $reading->pose === Pose::Straight && ! $group->crossed
+        return $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->crossed
             && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
     }
 

@@ -8,7 +8,7 @@ namespace VividPull\Core\Measurement;
 final readonly class Repeatability
 {
     /** Degrees of freedom granted to the usual deviation of a kind; our own figure. */
-    private const USUAL_FREEDOM = 5.0;
+    public const USUAL_FREEDOM = 5.0;
 
     private function __construct(public float $deviation, public float $freedom) {}
 

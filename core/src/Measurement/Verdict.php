@@ -40,6 +40,33 @@ final readonly class Verdict
         };
     }
 
+    /**
+     * What a measured value says about its limit, in the unit of what is measured.
+     *
+     * @param  callable(): string  $advice  asked only when it can't be told
+     */
+    public static function ofLimit(float $mean, float $standard, SpecBand $limit, DecisionRule $rule, MeasureKey $key, callable $advice): self
+    {
+        $chance = Conformity::chanceInside($mean, $standard, $limit);
+        $kind = Conformity::decide($mean, $chance, $limit, $rule);
+        $unit = $key->dimension()->internalUnit();
+        $figure = static fn (float $value): string => number_format($value, $key->decimals(), '.', '')." {$unit}";
+        $beyond = abs($limit->beyond($mean));
+
+        return match ($kind) {
+            VerdictKind::Inside => new self($kind, $chance, 0.0, 'Inside its limit', null),
+            VerdictKind::TooLoose => new self($kind, $chance, $beyond, "Outside: {$figure($beyond)} over its limit", null),
+            VerdictKind::TooTight => new self($kind, $chance, $beyond, "Outside: {$figure($beyond)} under its limit", null),
+            default => new self($kind, $chance, $beyond, "Can't tell: ".(int) floor($chance * 100).' % chance of inside', $advice()),
+        };
+    }
+
+    /** Measured, with nothing to hold it against. */
+    public static function noted(string $sentence): self
+    {
+        return new self(VerdictKind::Inside, null, 0.0, $sentence, null);
+    }
+
     /** Marked where it was read elsewhere and turned into the spec's point. */
     public function convertedFrom(?ReadingPoint $point): self
     {

@@ -13,6 +13,9 @@ enum PlanKind: string
     /** A guided sequence has been begun, and is finished before anything else. */
     case Guided = 'guided';
     case OutOfThread = 'out_of_thread';
+    /** What to do follows from what the settings did. */
+    case Table = 'table';
+    case NotSettable = 'not_settable';
     case RoutingFault = 'routing_fault';
     case Over = 'over';
 }

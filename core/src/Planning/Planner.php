@@ -7,6 +7,7 @@ namespace VividPull\Core\Planning;
 use VividPull\Core\Bench\Facts;
 use VividPull\Core\Bench\Judgement;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Learning\Beliefs;
@@ -29,15 +30,26 @@ final readonly class Planner
 
         return match (true) {
             $facts->closed !== null => PlanOutcome::say(PlanKind::Over, 'This job is closed.'),
+            $spec->aim === null => self::withoutPlay($spec, $run, $facts, $judgement),
             $guided !== null => PlanOutcome::say(PlanKind::Guided, "Finish the {$guided->name()} first: its steps stand above."),
             $verdict->is(VerdictKind::Unread), $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
             $band === null => PlanOutcome::say(PlanKind::RoutingFault,
                 'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
             ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
             $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
-                'This cable has no adjuster that is set by hand. What is out of its band is put right at the route, the mount or the cable itself.'),
+                self::nothingToTurn($run)),
             ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $beliefs, $band),
             default => self::moves($spec, $run, $facts, $beliefs, $judgement, $band),
+        };
+    }
+
+    /** Where no play is read: what the settings tried say, or what is to be done where there is nothing to set. */
+    private static function withoutPlay(Spec $spec, Run $run, Facts $facts, Judgement $judgement): PlanOutcome
+    {
+        return match (true) {
+            $judgement->table !== null => PlanOutcome::say(PlanKind::Table, TablePlanner::advise($judgement->table, $run, $facts)->sentence),
+            $spec->family->family()->notSettable() !== null => PlanOutcome::say(PlanKind::NotSettable, $spec->family->family()->notSettable()),
+            default => PlanOutcome::say(PlanKind::NotSettable, 'There is no play to set here. What fails is put right at the route, the mount or the part.'),
         };
     }
 
@@ -69,6 +81,13 @@ final readonly class Planner
             $plan === null => $say(PlanKind::OutOfThread, self::limits($spec, $window, $options)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
+    }
+
+    private static function nothingToTurn(Run $run): string
+    {
+        return $run->has(AdjusterKind::SelfAdjuster)
+            ? 'A sprung self-adjuster finds its own setting: held slacker, it creeps back. Reset it by its steps; a manual in-line adjuster in its place gives control back.'
+            : 'This cable has no adjuster. A slack one is replaced; else it is put right at the route or the mount.';
     }
 
     /** Inside its band, but with the adjuster in reach outside its healthy zone: service goes on until it is home. */

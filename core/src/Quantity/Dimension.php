@@ -12,6 +12,8 @@ enum Dimension: string
     case Torque = 'torque';
     case Angle = 'angle';
     case Distance = 'distance';
+    case Time = 'time';
+    case Speed = 'speed';
 
     public function internalUnit(): string
     {
@@ -21,6 +23,8 @@ enum Dimension: string
             self::Torque => 'N·m',
             self::Angle => '°',
             self::Distance => 'km',
+            self::Time => 's',
+            self::Speed => 'km/h',
         };
     }
 }

@@ -19,6 +19,9 @@ enum Unit: string
     case Degree = '°';
     case Kilometre = 'km';
     case Mile = 'mi';
+    case Second = 's';
+    case KilometreAnHour = 'km/h';
+    case MileAnHour = 'mph';
 
     private const SPELLINGS = [
         'mm' => self::Millimetre, 'millimetre' => self::Millimetre, 'millimetres' => self::Millimetre,
@@ -36,6 +39,9 @@ enum Unit: string
         'lbf-in' => self::PoundForceInch, 'lbf in' => self::PoundForceInch, 'in-lbf' => self::PoundForceInch,
         '°' => self::Degree, 'deg' => self::Degree, 'degree' => self::Degree, 'degrees' => self::Degree,
         'km' => self::Kilometre, 'mi' => self::Mile, 'mile' => self::Mile, 'miles' => self::Mile,
+        's' => self::Second, 'sec' => self::Second, 'second' => self::Second, 'seconds' => self::Second,
+        'km/h' => self::KilometreAnHour, 'kmh' => self::KilometreAnHour, 'kph' => self::KilometreAnHour,
+        'mph' => self::MileAnHour, 'mi/h' => self::MileAnHour,
     ];
 
     public static function tryFromText(string $text): ?self
@@ -43,9 +49,23 @@ enum Unit: string
         return self::SPELLINGS[mb_strtolower(trim($text))] ?? null;
     }
 
+    /** The unit a bare number of this dimension is in. */
+    public static function usualOf(Dimension $dimension): self
+    {
+        return match ($dimension) {
+            Dimension::Length => self::Millimetre,
+            Dimension::Force => self::Newton,
+            Dimension::Torque => self::NewtonMetre,
+            Dimension::Angle => self::Degree,
+            Dimension::Distance => self::Kilometre,
+            Dimension::Time => self::Second,
+            Dimension::Speed => self::KilometreAnHour,
+        };
+    }
+
     public static function namesForPeople(): string
     {
-        return 'mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km or mi';
+        return 'mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph';
     }
 
     public function dimension(): Dimension
@@ -56,6 +76,8 @@ enum Unit: string
             self::NewtonMetre, self::PoundForceFoot, self::PoundForceInch => Dimension::Torque,
             self::Degree => Dimension::Angle,
             self::Kilometre, self::Mile => Dimension::Distance,
+            self::Second => Dimension::Time,
+            self::KilometreAnHour, self::MileAnHour => Dimension::Speed,
         };
     }
 
@@ -66,14 +88,14 @@ enum Unit: string
     public function factor(): float
     {
         return match ($this) {
-            self::Millimetre, self::Newton, self::NewtonMetre, self::Degree, self::Kilometre => 1.0,
+            self::Millimetre, self::Newton, self::NewtonMetre, self::Degree, self::Kilometre, self::Second, self::KilometreAnHour => 1.0,
             self::Centimetre => 10.0,
             self::Inch => 25.4,
             self::PoundForce => 4.4482216152605,
             self::KilogramForce => 9.80665,
             self::PoundForceFoot => 1.3558179483314004,
             self::PoundForceInch => 0.1129848290276167,
-            self::Mile => 1.609344,
+            self::Mile, self::MileAnHour => 1.609344,
         };
     }
 

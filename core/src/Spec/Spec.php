@@ -4,41 +4,95 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
+use LogicException;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Measurement\MeasureKey;
 
 /** What one control of one machine model is judged by: one version, never changed once a job has used it. */
 final readonly class Spec
 {
     private function __construct(
         public FamilyKey $family,
-        public FreePlayBand $aim,
+        /** The play it must have; null where none is read. */
+        public ?FreePlayBand $aim,
         public Conditions $conditions,
         public Policy $policy,
         public DecisionRule $rule,
         public SpecSource $source,
-        /** The play of the closing cable of a push-pull pair, read backward; null where there is one cable. */
-        public ?FreePlayBand $backward,
-        /** Whether the closing cable is set before the opening one. */
-        public bool $closingFirst,
+        /** The play of a second cable, the closing one of a push-pull pair or the one behind a governor; null where there is one cable. */
+        public ?FreePlayBand $second,
+        /** Whether the second cable is set before the first. */
+        public bool $secondFirst,
+        /** @var list<Aim> what it must do beside having play */
+        public array $others,
     ) {}
 
+    /** @param  list<Aim>  $others */
     public static function of(
         FamilyKey $family,
-        FreePlayBand $aim,
+        ?FreePlayBand $aim,
         Conditions $conditions,
         Policy $policy,
         DecisionRule $rule,
         SpecSource $source,
-        ?FreePlayBand $backward = null,
-        bool $closingFirst = false,
+        ?FreePlayBand $second = null,
+        bool $secondFirst = false,
+        array $others = [],
     ): self {
-        return new self($family, $aim, $conditions, $policy, $rule, $source, $backward, $closingFirst);
+        return new self($family, $aim, $conditions, $policy, $rule, $source, $second, $secondFirst, $others);
     }
 
-    /** What the closing cable is judged by, as a spec of its own. */
-    public function ofClosing(): ?self
+    /** What the second cable is judged by, as a spec of its own. */
+    public function ofSecond(): ?self
     {
-        return $this->backward === null ? null : new self($this->family, $this->backward, $this->conditions, $this->policy, $this->rule, $this->source, null, false);
+        return $this->second === null ? null : new self($this->family, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, []);
+    }
+
+    /**
+     * The play it must have, for what is only asked where play is read.
+     *
+     * @throws LogicException If none is.
+     */
+    public function play(): FreePlayBand
+    {
+        return $this->aim ?? throw new LogicException('This spec has no play: ask whether it has before asking for it.');
+    }
+
+    /**
+     * @template A of Aim
+     *
+     * @param  class-string<A>  $kind
+     * @return A|null
+     */
+    public function other(string $kind): ?Aim
+    {
+        foreach ($this->others as $aim) {
+            if ($aim instanceof $kind) {
+                return $aim;
+            }
+        }
+
+        return null;
+    }
+
+    /** What a measured value is held against; null where the spec has no limit for it. */
+    public function limitOf(MeasureKey $measure): ?SpecBand
+    {
+        foreach ($this->others as $aim) {
+            if ($aim instanceof Limit && $aim->measure() === $measure) {
+                return $aim->band();
+            }
+        }
+
+        return null;
+    }
+
+    /** Everything it is held against, in words. */
+    public function say(): string
+    {
+        $said = array_map(static fn (Aim $aim): string => $aim->say(), [...($this->aim === null ? [] : [$this->aim]), ...array_filter($this->others, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable)]);
+
+        return $said === [] ? 'What it does' : ucfirst(implode('; ', $said));
     }
 }

@@ -7,7 +7,12 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\Entry\PartRefused;
+use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\GateState;
+use VividPull\Core\Bench\MeasureState;
+use VividPull\Core\Bench\PackState;
+use VividPull\Core\Bench\PullState;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Measurement\Verdict;
 
@@ -19,12 +24,21 @@ final readonly class ClosingRecord
     {
         return [
             'engine' => Bench::ENGINE,
-            'point' => $state->spec->aim->point->value,
-            'spec' => $state->spec->aim->say(),
+            'point' => $state->spec->aim?->point->value,
+            'spec' => $state->spec->say(),
             'source' => $state->spec->source->say(),
             'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
             'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
-            'left_backward' => $state->closing === null ? null : self::reading($state->closing->judgement->nowGroup, $state->closing->judgement->now),
+            'left_backward' => $state->second === null ? null : self::reading($state->second->judgement->nowGroup, $state->second->judgement->now),
+            'measured' => array_map(static fn (MeasureState $one): array => [
+                'key' => $one->measure->key->value, 'value' => $one->found?->mean, 'expanded' => $one->found?->expanded(), 'unit' => $one->measure->key->dimension()->internalUnit(),
+                'verdict' => $one->verdict->kind->value, 'sentence' => $one->verdict->sentence,
+            ], $state->judgement->measures),
+            'outcomes' => $state->judgement->table === null ? null : ['found' => (object) $state->judgement->table->found, 'left' => (object) $state->judgement->table->now],
+            'pull' => PullState::of($state->spec, $state->facts)?->sentence,
+            'pack' => PackState::of($state->spec, $state->facts)?->sentence,
+            'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $state->facts->seen->putRight),
+            'refused_parts' => array_map(static fn (PartRefused $one): string => $one->number, $state->facts->seen->refused),
             'moves' => count($state->facts->moves),
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
             'by_choice' => $state->facts->byChoice?->reason,

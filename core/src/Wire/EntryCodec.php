@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\ClosingOutcome;
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\ConditionNoted;
@@ -16,12 +18,18 @@ use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\MeasureTaken;
 use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\OutcomeSeen;
 use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\Entry\PartRefused;
+use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
@@ -32,14 +40,17 @@ use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Role;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\CableComparison;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\ReplacementReason;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
@@ -95,6 +106,13 @@ final readonly class EntryCodec
             EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
             EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps']), $stamp),
             EntryKind::Reading => self::reading($body, $stamp),
+            EntryKind::Outcome => new OutcomeSeen($stamp, $body->object(['setting', 'saw'])->at('setting')->string(40), $body->at('saw')->string(40)),
+            EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of']), $stamp),
+            EntryKind::PutRight => new PutRight($stamp, $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class), $body->optionalString('remark', 300)),
+            EntryKind::PartRefused => new PartRefused($stamp, $body->object(['part', 'number'])->at('part')->enum(Part::class), $body->at('number')->string(60)),
+            EntryKind::Photo => new PhotoTaken($stamp, $body->object(['photo', 'of'])->at('photo')->string(40), $body->at('of')->string(60)),
+            EntryKind::Replacing => self::replacing($body->object(['key'], ['reason', 'remark']), $stamp),
+            EntryKind::Compared => self::compared($body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']), $stamp),
             EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
             EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
@@ -108,6 +126,25 @@ final readonly class EntryCodec
             EntryKind::Untag => new Untagged($stamp, self::reason($body->object(['reason']))),
             EntryKind::Closed => self::closed($body->object(['outcome'], ['next_check', 'record']), $stamp),
         };
+    }
+
+    private static function measure(Node $body, Stamp $stamp): MeasureTaken
+    {
+        return new MeasureTaken($stamp, $body->at('key')->enum(MeasureKey::class), $body->at('value')->number(-1e6, 1e6), $body->at('entered')->string(60), $body->optionalString('of', 20));
+    }
+
+    private static function replacing(Node $body, Stamp $stamp): ReplacementStep
+    {
+        $reason = $body->has('reason') ? $body->at('reason')->enum(ReplacementReason::class) : null;
+
+        return new ReplacementStep($stamp, $body->at('key')->string(40), $reason, $body->optionalString('remark', 300));
+    }
+
+    private static function compared(Node $body, Stamp $stamp): CablesCompared
+    {
+        $length = static fn (string $key): ?float => $body->has($key) ? $body->at($key)->number(0, 10_000) : null;
+
+        return new CablesCompared($stamp, new CableComparison($length('old_wire_mm'), $body->at('new_wire_mm')->number(0, 10_000), $length('old_conduit_mm'), $length('new_conduit_mm'), $body->at('ends_alike')->boolean()));
     }
 
     private static function stamp(Node $node): Stamp

@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\ConditionNoted;
@@ -17,12 +18,18 @@ use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\Joined;
 use VividPull\Core\Bench\Entry\LeftByChoice;
+use VividPull\Core\Bench\Entry\MeasureTaken;
 use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\Entry\Opened;
+use VividPull\Core\Bench\Entry\OutcomeSeen;
 use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\Entry\PartRefused;
+use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
@@ -32,7 +39,7 @@ use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
-use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Step;
@@ -51,7 +58,7 @@ final readonly class LogRows
     {
         $lasts = [];
         $changes = [];
-        foreach ([$state->facts->groups, $state->facts->closing->groups ?? []] as $groups) {
+        foreach ([$state->facts->groups, $state->facts->second->groups ?? []] as $groups) {
             $before = null;
             foreach ($groups as $group) {
                 $id = $group->last()->stamp->id;
@@ -93,7 +100,7 @@ final readonly class LogRows
 
     private function says(ReadingGroup $group): string
     {
-        $state = $group->first()->point === ReadingPoint::GripBackward && $this->state->closing !== null ? $this->state->closing : $this->state;
+        $state = $this->state->second !== null && $group->first()->point === $this->state->run->secondPulls()?->point() ? $this->state->second : $this->state;
         $judgement = $state->judgement;
         $isFound = $judgement->foundGroup?->last()->stamp->id === $group->last()->stamp->id;
 
@@ -114,6 +121,14 @@ final readonly class LogRows
             $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
             $entry instanceof Checked => $this->proof($entry),
             $entry instanceof PolicyChosen => $entry->say(),
+            $entry instanceof OutcomeSeen => $this->outcome($entry),
+            $entry instanceof MeasureTaken => $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '.$entry->entered.(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : ''),
+            $entry instanceof PutRight => $entry->cure->label().($entry->remark === null ? '' : ": {$entry->remark}"),
+            $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
+            $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
+            $entry instanceof ReplacementStep => $entry->reason !== null ? 'Cable to be replaced: '.lcfirst($entry->reason->label())
+                : (Replacement::step($entry->key)->label ?? $entry->key).($entry->remark === null ? '' : ". {$entry->remark}"),
+            $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.self::mm($entry->sizes->oldWire).' and '.self::mm($entry->sizes->newWire).' mm'),
             $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
             $entry instanceof Noted => $entry->text,
@@ -131,6 +146,20 @@ final readonly class LogRows
             },
             default => $entry->kind()->value,
         };
+    }
+
+    private function outcome(OutcomeSeen $seen): string
+    {
+        $table = $this->state->judgement->table?->table;
+        $setting = $table?->settings[$seen->setting] ?? null;
+
+        return $setting === null ? ucfirst($table->arm ?? 'arm').' went '.($seen->saw === 'plus' ? $table?->plus : $table?->minus)
+            : "{$setting->label}: ".lcfirst($setting->sees[$seen->saw]->label ?? $seen->saw);
+    }
+
+    private static function mm(float $mm): string
+    {
+        return rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.');
     }
 
     private function adjuster(string $id): string
@@ -163,7 +192,7 @@ final readonly class LogRows
 
     private function proof(Checked $check): string
     {
-        foreach ($this->state->spec->family->family()->proofs() as $proof) {
+        foreach ($this->state->spec->family->family()->proofs($this->state->run) as $proof) {
             if ($proof->key === $check->key) {
                 return $proof->question.($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer);
             }

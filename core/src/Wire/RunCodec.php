@@ -69,7 +69,7 @@ final readonly class RunCodec
         $name = $node->at('name')->string(60);
 
         return match ($kind) {
-            HandKind::Lever, HandKind::Trigger, HandKind::Handle => HandControl::of($kind, $name, self::distance($node, 'pivot_to_wire_mm', 1.0), self::points($node), $knowledge),
+            HandKind::Lever, HandKind::Trigger, HandKind::Handle, HandKind::Bail, HandKind::Pedal, HandKind::Selector => HandControl::of($kind, $name, self::distance($node, 'pivot_to_wire_mm', 1.0), self::points($node), $knowledge),
             HandKind::Grip => HandControl::of($kind, $name, self::distance($node, 'drum_radius_mm', 1.0), $node->has('flange_radius_mm')
                 ? [ReadingPoint::GripFlange->value => $node->at('flange_radius_mm')->number(0.1, 500)] : [], $knowledge),
         };

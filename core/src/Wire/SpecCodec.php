@@ -25,20 +25,41 @@ final readonly class SpecCodec
 
     public static function decode(Node $node): Spec
     {
-        $node->object(['family', 'aim', 'source'], ['conditions', 'policy', 'rule', 'backward']);
-        $backward = $node->has('backward') ? $node->at('backward')->object([], ['low_mm', 'high_mm', 'set_first']) : null;
+        $node->object(['family', 'source'], ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary']);
+        $second = self::second($node);
+        $others = $node->has('others') ? array_map(AimCodec::decode(...), $node->at('others')->items(8)) : [];
+        if (! $node->has('aim') && $others === [] && $node->at('family')->enum(FamilyKey::class)->family()->notSettable() === null) {
+            throw BadFile::at($node->path, 'say what it is held against: an “aim”, “others”, or both.');
+        }
         $family = $node->at('family')->enum(FamilyKey::class);
 
         return Spec::of(
             $family,
-            self::aim($node->at('aim')),
+            $node->has('aim') ? self::aim($node->at('aim')) : null,
             $node->has('conditions') ? self::conditions($node->at('conditions')) : Conditions::of(EngineHeat::Cold, null, []),
             $node->has('policy') ? $node->at('policy')->enum(Policy::class) : $family->family()->startingPolicy(),
             $node->has('rule') ? $node->at('rule')->enum(DecisionRule::class) : DecisionRule::Guarded,
             self::source($node->at('source')),
-            $backward === null ? null : FreePlayBand::at(ReadingPoint::GripBackward, self::band($backward)),
-            $backward !== null && $backward->has('set_first') && $backward->at('set_first')->boolean(),
+            $second === null ? null : FreePlayBand::at(self::secondPoint($node), self::band($second)),
+            $second !== null && $second->has('set_first') && $second->at('set_first')->boolean(),
+            $others,
         );
+    }
+
+    /** The play of a second cable: of a closing one read backward, or of one behind a governor read at the carburettor. */
+    private static function second(Node $node): ?Node
+    {
+        if ($node->has('backward') && $node->has('secondary')) {
+            throw BadFile::at($node->path, 'a second cable is read “backward” or is a “secondary”, not both.');
+        }
+        $key = $node->has('backward') ? 'backward' : 'secondary';
+
+        return $node->has($key) ? $node->at($key)->object([], ['low_mm', 'high_mm', 'set_first']) : null;
+    }
+
+    private static function secondPoint(Node $node): ReadingPoint
+    {
+        return $node->has('backward') ? ReadingPoint::GripBackward : ReadingPoint::CarburettorBarrel;
     }
 
     /** @return array<string, mixed> */
@@ -46,19 +67,20 @@ final readonly class SpecCodec
     {
         return [
             'family' => $spec->family->value,
-            'aim' => [
+            'aim' => $spec->aim === null ? null : [
                 'kind' => self::AIM,
                 'point' => $spec->aim->point->value,
                 'low_mm' => $spec->aim->band->low,
                 'high_mm' => $spec->aim->band->high,
             ],
+            'others' => array_map(AimCodec::encode(...), $spec->others),
             'conditions' => [
                 'engine' => $spec->conditions->engine?->value,
                 'wheels' => $spec->conditions->wheels?->value,
                 'poses' => array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses),
             ],
-            ...($spec->backward === null ? [] : ['backward' => [
-                'low_mm' => $spec->backward->band->low, 'high_mm' => $spec->backward->band->high, 'set_first' => $spec->closingFirst,
+            ...($spec->second === null ? [] : [$spec->second->point === ReadingPoint::GripBackward ? 'backward' : 'secondary' => [
+                'low_mm' => $spec->second->band->low, 'high_mm' => $spec->second->band->high, 'set_first' => $spec->secondFirst,
             ]]),
             'policy' => $spec->policy->value,
             'rule' => $spec->rule->value,

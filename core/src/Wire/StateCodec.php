@@ -48,7 +48,8 @@ final readonly class StateCodec
         $state = $this->state;
         $family = $state->spec->family->family();
         $entries = $state->log->entries;
-        $coupling = $state->run->couplings->at($state->spec->aim->point) ?? $family->usualRatio($state->spec->aim->point);
+        $point = $state->spec->aim->point ?? ReadingPoint::HandleTravel;
+        $coupling = $state->run->couplings->at($point) ?? $family->usualRatio($point);
 
         return [
             'engine' => Bench::ENGINE,
@@ -75,11 +76,13 @@ final readonly class StateCodec
             'expected' => $this->expected(),
             'learned' => $this->learned(),
             'next' => $this->next(),
+            'beside' => BesideCodec::encode($state),
+            'second_label' => $state->run->secondPulls()?->label(),
             'way_home' => $this->wayHome(),
             'gates' => array_map(static fn (GateState $gate): array => [
                 'key' => $gate->gate->key->value, 'title' => $gate->gate->title, 'status' => $gate->status->value, 'sentence' => $gate->sentence,
             ], $state->judgement->gates),
-            'pair' => $state->closing === null ? null : (new self($state->closing))->side(),
+            'pair' => $state->second === null ? null : (new self($state->second))->side(),
             'closing' => [
                 'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice, 'tagged' => $state->progress->blocksTagged,
             ],
@@ -100,7 +103,7 @@ final readonly class StateCodec
         ];
     }
 
-    /** @return array<string, mixed> what a screen shows of the closing cable in the place of the opening one */
+    /** @return array<string, mixed> what a screen shows of the second cable in the place of the first */
     private function side(): array
     {
         return [
@@ -120,6 +123,9 @@ final readonly class StateCodec
     private function shelf(): array
     {
         $state = $this->state;
+        if ($state->spec->aim === null) {
+            return [];
+        }
         $foresight = new Foresight($state->facts->standing, $state->judgement->plannedBand ?? $state->spec->aim->band, $state->spec->rule, $state->log->opened->stamp->by);
 
         return array_map(static fn (Instrument $instrument): array => StandingCodec::encodeInstrument($instrument) + [
@@ -131,7 +137,10 @@ final readonly class StateCodec
     /** @return list<array<string, mixed>> where play can be read on this control, the spec's own place first */
     private function points(): array
     {
-        $own = $this->state->spec->aim->point;
+        $own = $this->state->spec->aim?->point;
+        if ($own === null) {
+            return [];
+        }
         $others = array_filter(array_map(ReadingPoint::from(...), array_keys($this->state->run->couplings->all())), static fn (ReadingPoint $one): bool => $one !== $own);
 
         return array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label(), 'how_to_read' => $one->howToRead()], [$own, ...array_values($others)]);
@@ -144,12 +153,12 @@ final readonly class StateCodec
         $policy = $this->state->facts->policy ?? $spec->policy;
 
         return [
-            'point' => $spec->aim->point->value,
+            'point' => $spec->aim?->point->value,
             'points' => $this->points(),
-            'point_label' => $spec->aim->point->label(),
-            'how_to_read' => $spec->aim->point->howToRead(),
-            'band' => self::band($spec->aim->band),
-            'say' => $spec->aim->say(),
+            'point_label' => $spec->aim?->point->label(),
+            'how_to_read' => $spec->aim?->point->howToRead(),
+            'band' => self::band($spec->aim?->band) ?? ['low_mm' => null, 'high_mm' => null],
+            'say' => $spec->say(),
             'engine' => $spec->conditions->engine?->value,
             'wheels' => $spec->conditions->wheels?->value,
             'poses' => array_map(static fn (Pose $pose): array => ['key' => $pose->value, 'label' => $pose->label()], $spec->conditions->poses),
@@ -195,7 +204,7 @@ final readonly class StateCodec
         $moves = count($this->state->facts->moves);
 
         return match ($stage) {
-            JobStage::AsFound => $found === null ? 'not read yet' : self::mm($found->found->mean).' mm, '.self::word($this->state->judgement->found),
+            JobStage::AsFound => $this->state->spec->aim === null ? "{$done} of {$all} told" : ($found === null ? 'not read yet' : self::mm($found->found->mean).' mm, '.self::word($this->state->judgement->found)),
             JobStage::Set => match (true) {
                 $moves > 0 => $moves === 1 ? '1 move' : "{$moves} moves",
                 $found === null => 'bring it inside',
@@ -222,7 +231,7 @@ final readonly class StateCodec
             'detail' => $item->detail,
             'caution' => $item->caution,
             'about' => $item->about,
-            'is_closing' => $item->isClosing,
+            'is_second' => $item->isSecond,
             'by' => $item->stamp?->by->name,
             'at' => $item->stamp?->at,
             'answers' => array_map(static fn (Answer $answer): array => [
@@ -339,7 +348,7 @@ final readonly class StateCodec
         $prior = $play->taught();
 
         return [
-            'point' => $this->state->spec->aim->point->value,
+            'point' => $this->state->spec->aim?->point->value,
             'ratio' => $play->ratio(),
             'ratio_deviation' => $play->ratioDeviation(),
             'ln_ratio' => $prior->ln,

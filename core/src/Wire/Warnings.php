@@ -59,7 +59,7 @@ final readonly class Warnings
     /** @return list<string> */
     private static function sweep(BenchState $state): array
     {
-        return $state->judgement->measuredBand === null
+        return $state->spec->aim !== null && $state->judgement->measuredBand === null
             ? ['Play changes more from pose to pose than the band is wide: a routing fault, not an adjustment.'] : [];
     }
 
@@ -68,7 +68,7 @@ final readonly class Warnings
     {
         $warnings = [];
         foreach ($state->facts->voidedChecks as $check) {
-            foreach ($state->spec->family->family()->proofs() as $proof) {
+            foreach ($state->spec->family->family()->proofs($state->run) as $proof) {
                 if ($proof->key === $check->key && $proof->gate !== null && ! $proof->passes($check->answer)) {
                     $warnings[] = "A failed answer was taken back: {$proof->question}".($check->pose === null ? '' : ', '.$check->pose->label()).'. It stays on the sheet.';
                 }

@@ -20,7 +20,7 @@ final class PushPullTest extends TestCase
         $job = self::ready();
         $asks = static fn (TestJob $job): ?string => $job->state->progress->asks()?->key;
         self::assertSame('reading:found', $asks($job));
-        self::assertSame('reading:found:backward', $asks($job->read(4, 4, 4)));
+        self::assertSame('reading:found:second', $asks($job->read(4, 4, 4)));
         self::backward($job, 0.5, 0.5, 0.5);
         self::assertSame('inside', $job->state->judgement->now->kind->value);
         self::assertSame('too_tight', self::closing($job)->judgement->now->kind->value);
@@ -40,9 +40,9 @@ final class PushPullTest extends TestCase
     {
         $job = self::backward(self::ready()->read(7.5, 7.5, 7.5), 2, 2, 2);
         $job->adjuster = 'return';
-        $job->line('-1t', 'in_band:backward');
+        $job->line('-1t', 'in_band:second');
         self::assertSame(0.0, $job->state->facts->slack);
-        self::assertSame(1.0, $job->state->facts->closing?->slack);
+        self::assertSame(1.0, $job->state->facts->second?->slack);
         self::assertEqualsWithDelta(7.5, $job->state->beliefs->play->expected(0.0), 1e-9);
         self::assertEqualsWithDelta(2 + 1.4, self::closing($job)->beliefs->play->expected(0.0), 0.1);
         self::assertSame('unread', $job->state->judgement->now->kind->value, 'on one drum, both are read again');
@@ -52,8 +52,8 @@ final class PushPullTest extends TestCase
     {
         $keys = static fn (bool $first): array => array_values(array_filter(array_map(static fn ($item): string => $item->key, self::ready($first)->state->progress->items['set']),
             static fn (string $key): bool => str_starts_with($key, 'in_band')));
-        self::assertSame(['in_band:backward', 'in_band'], $keys(true));
-        self::assertSame(['in_band', 'in_band:backward'], $keys(false));
+        self::assertSame(['in_band:second', 'in_band'], $keys(true));
+        self::assertSame(['in_band', 'in_band:second'], $keys(false));
     }
 
     public function test_a_taut_closing_cable_fails_the_gate_and_every_pose_has_its_limit(): void
@@ -62,7 +62,7 @@ final class PushPullTest extends TestCase
         $job->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
         self::assertContains('Prove: reading, bars full left: closing cable is missing.', $job->state->progress->blocksFit);
         foreach ([0.0, 0.0] as $mm) {
-            $job->line((string) $mm, 'pose:right:backward', Pose::Right);
+            $job->line((string) $mm, 'pose:right:second', Pose::Right);
         }
         self::assertSame(GateStatus::Failed, $job->state->judgement->gates[3]->status);
         self::assertStringContainsString('Seen with bars full right, backward.', $job->state->judgement->gates[3]->sentence);
@@ -86,13 +86,13 @@ final class PushPullTest extends TestCase
 
     private static function closing(TestJob $job): BenchState
     {
-        return $job->state->closing ?? self::fail('no closing cable');
+        return $job->state->second ?? self::fail('no closing cable');
     }
 
     private static function backward(TestJob $job, float ...$values): TestJob
     {
         foreach ($values as $mm) {
-            $job->line((string) $mm, 'reading:found:backward');
+            $job->line((string) $mm, 'reading:found:second');
         }
 
         return $job;

@@ -83,7 +83,7 @@ final class StagesTest extends TestCase
         self::assertSame(JobStage::Close, $job->state->progress->stage, 'a late bite is what was wanted');
         self::assertContains('It is left outside by choice: close it as that.', $job->state->progress->blocksFit);
         $refusal = TestJob::throttle()->ready()->read(7.5, 7.5, 7.5)->refusal(static fn (TestJob $job): TestJob => $job->entry('by_choice', ['reason' => 'x']));
-        self::assertSame('A throttle is never left outside its band by choice. Set it, or tag the machine.', $refusal);
+        self::assertSame('This control is never left outside its limits by choice. Set it, or tag the machine.', $refusal);
     }
 
     public function test_a_throttle_that_was_not_tried_in_a_pose_cannot_be_closed(): void

@@ -8,12 +8,18 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\GateKey;
 use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\Measure;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
 
 /** What every family must declare, whatever is particular to it. */
 final class FamiliesTest extends TestCase
@@ -32,7 +38,7 @@ final class FamiliesTest extends TestCase
         $keys = [
             ...array_map(static fn (Step $step): string => $step->key, [...$family->makeSafe(), ...$family->closing()]),
             ...array_map(static fn (Inspection $inspection): string => $inspection->key, $family->lookOver()),
-            ...array_map(static fn (Proof $proof): string => $proof->key, $family->proofs()),
+            ...array_map(static fn (Proof $proof): string => $proof->key, $family->proofs(self::plainRun())),
         ];
         self::assertSame($keys, array_values(array_unique($keys)));
     }
@@ -42,8 +48,9 @@ final class FamiliesTest extends TestCase
     {
         foreach ($family->gates() as $gate) {
             $inspections = array_filter($family->lookOver(), static fn (Inspection $inspection): bool => $inspection->gate === $gate->key);
-            $proofs = array_filter($family->proofs(), static fn (Proof $proof): bool => $proof->gate === $gate->key);
-            self::assertTrue($gate->key === GateKey::NotTaut || $inspections !== [] || $proofs !== [], "{$gate->key->value} is never tried");
+            $proofs = array_filter($family->proofs(self::plainRun()), static fn (Proof $proof): bool => $proof->gate === $gate->key);
+            $measures = array_filter($family->measures(SpecCodec::decode(Node::of(TestJob::clutchSpec()))), static fn (Measure $measure): bool => $measure->gate === $gate->key);
+            self::assertTrue($gate->key === GateKey::NotTaut || $measures !== [] || $inspections !== [] || $proofs !== [], "{$gate->key->value} is never tried");
             self::assertNotSame('', $gate->failure);
         }
     }
@@ -51,7 +58,7 @@ final class FamiliesTest extends TestCase
     #[DataProvider('families')]
     public function test_every_proof_can_be_passed_and_failed(Family $family): void
     {
-        foreach ($family->proofs() as $proof) {
+        foreach ($family->proofs(self::plainRun()) as $proof) {
             $passes = array_filter(array_keys($proof->answers), $proof->passes(...));
             self::assertNotSame([], $passes, $proof->question);
             self::assertLessThan(count($proof->answers), count($passes), $proof->question);
@@ -81,21 +88,26 @@ final class FamiliesTest extends TestCase
         $words = [
             ...array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", [...$family->makeSafe(), ...$family->closing()]),
             ...array_map(static fn (Inspection $inspection): string => "{$inspection->label} {$inspection->lookFor}", $family->lookOver()),
-            ...array_map(static fn (Proof $proof): string => "{$proof->question} {$proof->caution}", $family->proofs()),
+            ...array_map(static fn (Proof $proof): string => "{$proof->question} {$proof->caution}", $family->proofs(self::plainRun())),
         ];
         foreach ($words as $text) {
             self::assertDoesNotMatchRegularExpression('/!|\p{Emoji_Presentation}|\b[A-Z]{4,}\b/u', $text);
         }
     }
 
+    private static function plainRun(): Run
+    {
+        return RunCodec::decode(Node::of(TestJob::clutchRun()));
+    }
+
     public function test_a_clutch_is_proved_by_arm_wiggle_creep_and_bite(): void
     {
-        self::assertSame(['arm_loose', 'wiggle_still', 'no_creep', 'bite'], array_map(static fn (Proof $proof): string => $proof->key, FamilyKey::ClutchLever->family()->proofs()));
+        self::assertSame(['arm_loose', 'wiggle_still', 'no_creep', 'bite'], array_map(static fn (Proof $proof): string => $proof->key, FamilyKey::ClutchLever->family()->proofs(self::plainRun())));
     }
 
     public function test_a_throttle_is_proved_in_every_pose_of_the_bars(): void
     {
-        $proofs = FamilyKey::TwistGrip->family()->proofs();
+        $proofs = FamilyKey::TwistGrip->family()->proofs(self::plainRun());
         self::assertSame('snap_shut', $proofs[0]->key);
         self::assertCount(3, $proofs[0]->poses);
         self::assertSame(GateKey::SnapShut, $proofs[0]->gate);

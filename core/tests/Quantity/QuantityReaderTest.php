@@ -74,9 +74,9 @@ final class QuantityReaderTest extends TestCase
         yield 'only spaces' => ['   ', 'Nothing was typed. Type a reading, such as 25.3, and press Enter.'];
         yield 'below zero' => ['-3', 'Read -3, but a measured size has no sign. Type it without the sign.'];
         yield 'a gauge with a sign' => ['+4.20', 'Read +4.20, but a measured size has no sign. Type it without the sign.'];
-        yield 'a unit nobody listed' => ['4 furlong', 'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km or mi.'];
+        yield 'a unit nobody listed' => ['4 furlong', 'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
         yield 'two dots' => ['1.2.3', '“1.2.3” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.'];
-        yield 'an exponent' => ['1e5', 'Read 1, but “e5” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km or mi.'];
+        yield 'an exponent' => ['1e5', 'Read 1, but “e5” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
     }
 
     #[DataProvider('refused')]

@@ -6,7 +6,6 @@ namespace VividPull\Core\Tests\References;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Quantity\QuantityReader;
@@ -75,35 +74,5 @@ final class CommonPracticeTest extends TestCase
         // Common practice, no source.
         self::assertFalse(FamilyKey::TwistGrip->family()->allowsByChoice());
         self::assertTrue(FamilyKey::ClutchLever->family()->allowsByChoice());
-    }
-
-    /** @return iterable<string, array{FamilyKey, JobStage, string}> */
-    public static function cautions(): iterable
-    {
-        foreach (FamilyKey::cases() as $family) {
-            yield "{$family->value}: engine off before hands go near" => [$family, JobStage::MakeSafe, 'Engine off'];
-            yield "{$family->value}: the manual and local law win" => [$family, JobStage::MakeSafe, 'local law win'];
-            yield "{$family->value}: hot exhaust" => [$family, JobStage::MakeSafe, 'Hot exhaust'];
-            yield "{$family->value}: running tests outdoors" => [$family, JobStage::Prove, 'utdoors'];
-            yield "{$family->value}: nobody in front" => [$family, JobStage::Prove, 'nobody in front'];
-            yield "{$family->value}: a qualified technician when in doubt" => [$family, JobStage::Close, 'qualified technician'];
-            yield "{$family->value}: what was moved aside, tools out" => [$family, JobStage::Close, 'tools are out'];
-            yield "{$family->value}: a stiff adjuster twists the wire off" => [$family, JobStage::Set, 'Hold the wire'];
-        }
-        yield 'clutch: a rider in gear rides, away from traffic' => [FamilyKey::ClutchLever, JobStage::Prove, 'away from traffic'];
-        yield 'clutch: springs, eyes and fingers' => [FamilyKey::ClutchLever, JobStage::LookOver, 'eyes and fingers'];
-        yield 'throttle: never push the grip back past rest' => [FamilyKey::TwistGrip, JobStage::AsFound, 'past rest'];
-        yield 'throttle: boots stay off until it passed' => [FamilyKey::TwistGrip, JobStage::Prove, 'stay off until every pose has passed'];
-    }
-
-    #[DataProvider('cautions')]
-    public function test_each_caution_stands_at_the_step_it_belongs_to(FamilyKey $key, JobStage $stage, string $words): void
-    {
-        $job = $key === FamilyKey::ClutchLever ? TestJob::clutch() : TestJob::throttle();
-        $said = $key->family()->cautions($stage);
-        foreach ($job->state->progress->items[$stage->value] as $item) {
-            $said[] = "{$item->label} {$item->caution} {$item->detail}";
-        }
-        self::assertStringContainsString($words, implode(' ', $said));
     }
 }

@@ -30,7 +30,7 @@ const item = z.object({
   detail: z.string().nullable(),
   caution: z.string().nullable(),
   about: z.string().nullable(),
-  is_closing: z.boolean(),
+  is_second: z.boolean(),
   by: z.string().nullable(),
   at: z.string().nullable(),
   answers: z.array(answer),

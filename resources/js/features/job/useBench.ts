@@ -124,7 +124,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
 
   const item = items(whole).find((one) => one.key === turned) ?? asked(whole, kept);
   // Asked of the closing cable, everything on the screen speaks of it.
-  const closing = item?.is_closing === true && whole.pair !== null;
+  const closing = item?.is_second === true && whole.pair !== null;
   const state = useMemo<BenchState>(() => (closing ? { ...whole, ...whole.pair } : whole), [whole, closing]);
   const about = item?.about ?? null;
   const adjusters = state.adjusters;

@@ -89,7 +89,7 @@ const OtherCable = ({ closing }: { closing: boolean }) => {
       look="link"
       minHeight="1.75rem"
       paddingInline="0"
-      onClick={() => turnTo(closing ? 'in_band' : 'in_band:backward')}
+      onClick={() => turnTo(closing ? 'in_band' : 'in_band:second')}
       data-other-cable
     >
       {closing ? 'To the opening cable' : 'To the closing cable'}

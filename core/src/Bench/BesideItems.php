@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\GuideStep;
+use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Proof;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\TableAdviceKind;
+use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\Spec;
+
+/** What a stage asks beside readings of play: questions as found, settings tried, things measured, put right and replaced. */
+final readonly class BesideItems
+{
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement) {}
+
+    /** @return list<StageItem> before anything is changed */
+    public function asFound(): array
+    {
+        $items = [];
+        foreach ($this->judgement->table->table->settings ?? [] as $setting) {
+            $saw = $setting->sees[$this->judgement->table?->found[$setting->key] ?? ''] ?? null;
+            $items[] = $this->outcome('found:outcome', $setting, $saw, ($saw !== null && ! $saw->provesNothing) || $this->facts->isChanged());
+        }
+        foreach ($this->foundProofs() as $proof) {
+            $items[] = $this->found($proof);
+        }
+        foreach ($this->judgement->measures as $state) {
+            if ($state->measure->asFound) {
+                $said = $state->before === null ? null : self::figure($state, $state->before->mean).' · '.($this->facts->isChanged() ? 'as found' : $state->verdict->sentence);
+                $items[] = $this->measured("found:measure:{$state->measure->key->value}", $state, $state->before !== null || $this->facts->isChanged(), false, $said);
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> the settings that tell, tried again since the last change, and then all of them right */
+    public function tried(): array
+    {
+        $table = $this->judgement->table;
+        if ($table === null) {
+            return [];
+        }
+        $items = [];
+        foreach ($this->facts->isChanged() ? $table->table->settings : [] as $setting) {
+            if ($setting->isTelling) {
+                $saw = $setting->sees[$table->now[$setting->key] ?? ''] ?? null;
+                $items[] = $this->outcome('try', $setting, $saw, $saw !== null && ! $saw->provesNothing);
+            }
+        }
+        $set = $table->isSet();
+
+        return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', $set || $this->facts->byChoice !== null,
+            said: $set ? 'Every setting tried does what it should' : TablePlanner::advise($table, $this->run, $this->facts)->sentence)];
+    }
+
+    /** @return list<StageItem> asked once, where nobody knows which way the arm goes */
+    public function whichWay(): array
+    {
+        $state = $this->judgement->table;
+        if ($state === null || TablePlanner::advise($state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
+            return [];
+        }
+        $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => 'arm', 'saw' => $word]);
+
+        return [new StageItem('arm', ItemKind::Answer, "Which way did the {$state->table->arm} go?", false, detail: 'Arm and bracket may move opposite ways: look at the arm.',
+            answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];
+    }
+
+    /** @return list<StageItem> what no adjuster cures */
+    public function putRight(): array
+    {
+        $failing = array_filter($this->foundProofs(), fn (Proof $proof): bool => ($answer = $this->facts->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
+        if ($failing === [] && $this->facts->seen->putRight === []) {
+            return [];
+        }
+        $last = $this->facts->seen->putRight[count($this->facts->seen->putRight) - 1] ?? null;
+
+        return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $failing === [],
+            said: $failing === [] ? $last?->cure->label() : implode(' ', array_map(static fn (Proof $proof): string => "{$proof->question}: it failed.", $failing)), stamp: $failing === [] ? $last?->stamp : null)];
+    }
+
+    /** @return list<StageItem> */
+    public function proved(): array
+    {
+        $items = [];
+        foreach ($this->judgement->table->table->settings ?? [] as $setting) {
+            $saw = $setting->sees[$this->judgement->table?->now[$setting->key] ?? ''] ?? null;
+            $items[] = $this->outcome('outcome', $setting, $saw, $this->judgement->table?->isRight($setting) === true, $this->judgement->table?->isWrong($setting) === true);
+        }
+        foreach ($this->judgement->measures as $state) {
+            $inside = $state->isWhole() && $state->verdict->is(VerdictKind::Inside);
+            $items[] = $this->measured("measure:{$state->measure->key->value}", $state, $inside, $state->verdict->kind->isOutside(), $this->said($state));
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> the steps of replacing the cable, once that is begun */
+    public function replacing(): array
+    {
+        $under = $this->facts->seen->replacing;
+        if ($under === null) {
+            return [];
+        }
+        $items = array_map(fn (GuideStep $step, int $place): StageItem => $this->replacementStep($step, $place < $under->done), Replacement::steps(), array_keys(Replacement::steps()));
+        $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', $under->isOver, said: $under->isOver ? 'Fitted' : null,
+            detail: 'Its number and where it came from, so that the next one fits too.',
+            answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)]);
+
+        return $items;
+    }
+
+    private function replacementStep(GuideStep $step, bool $done): StageItem
+    {
+        $kind = match ($step->key) {
+            'note' => ItemKind::Photo,
+            Replacement::COMPARE => ItemKind::Compare,
+            default => ItemKind::Answer,
+        };
+
+        return new StageItem("replace:{$step->key}", $kind, $step->label, $done, said: $done ? 'Done' : null, caution: $step->caution, answers: $kind === ItemKind::Compare ? [] : [
+            new Answer('ok', 'Done', EntryKind::Replacing, ['key' => $step->key], AnswerTone::Right, $kind === ItemKind::Photo && $this->facts->seen->photos === []),
+        ]);
+    }
+
+    private function outcome(string $key, OutcomeSetting $setting, ?OutcomeWord $saw, bool $done, bool $failed = false): StageItem
+    {
+        $answers = array_values(array_map(static fn (OutcomeWord $word): Answer => new Answer($word->key, $word->label, EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $word->key],
+            $word->provesNothing ? AnswerTone::Plain : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong)), $setting->sees));
+
+        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', null, $answers);
+    }
+
+    private function found(Proof $proof): StageItem
+    {
+        $given = $this->facts->seen->foundChecks[$proof->key] ?? null;
+        $answers = [];
+        foreach ($proof->answers as $word => $label) {
+            $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong);
+        }
+
+        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->isChanged(), said: $given === null ? null : $proof->answers[$given->answer] ?? $given->answer,
+            caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
+    }
+
+    private function measured(string $key, MeasureState $state, bool $done, bool $failed, ?string $said): StageItem
+    {
+        $what = $state->measure->key;
+
+        return new StageItem($key, ItemKind::Measure, $what->label(), $done, $failed, $said, $what->howTo(), $state->measure->caution, measure: $what);
+    }
+
+    private function said(MeasureState $state): ?string
+    {
+        return $state->found === null ? null : self::figure($state, $state->found->mean).' · '
+            .($state->isWhole() || $state->verdict->kind->isOutside() ? $state->verdict->sentence.($state->verdict->advice === null ? '' : ". {$state->verdict->advice}") : count($state->values)." of {$state->measure->runs}");
+    }
+
+    private static function figure(MeasureState $state, float $value): string
+    {
+        return number_format($value, $state->measure->key->decimals(), '.', '').' '.$state->measure->key->dimension()->internalUnit();
+    }
+
+    /** @return list<Proof> */
+    private function foundProofs(): array
+    {
+        return array_values(array_filter($this->spec->family->family()->proofs($this->run), static fn (Proof $proof): bool => $proof->asFound));
+    }
+}

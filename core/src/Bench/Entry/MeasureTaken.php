@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench\Entry;
+
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Measurement\MeasureKey;
+
+/** One measured value, in the internal unit of what is measured; which plate or spring it is of stands beside it. */
+final readonly class MeasureTaken extends Entry
+{
+    public function __construct(Stamp $stamp, public MeasureKey $key, public float $value, public string $entered, public ?string $of)
+    {
+        parent::__construct($stamp);
+    }
+
+    public function kind(): EntryKind
+    {
+        return EntryKind::Measure;
+    }
+}

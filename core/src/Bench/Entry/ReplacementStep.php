@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench\Entry;
+
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\ReplacementReason;
+
+/** One step of replacing the cable; the first gives the reason. */
+final readonly class ReplacementStep extends Entry
+{
+    public function __construct(Stamp $stamp, public string $key, public ?ReplacementReason $reason, public ?string $remark)
+    {
+        parent::__construct($stamp);
+    }
+
+    public function kind(): EntryKind
+    {
+        return EntryKind::Replacing;
+    }
+}

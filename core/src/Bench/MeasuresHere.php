@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Spec\PackFigures;
+
+/** What can be measured on a control: what its family asks, the pull at its lever, and the pack where its book has figures. */
+final readonly class MeasuresHere
+{
+    /** @param  list<MeasureKey>  $keys */
+    private function __construct(public array $keys) {}
+
+    public static function of(BenchState $state): self
+    {
+        $asked = array_map(static fn (MeasureState $one): MeasureKey => $one->measure->key, $state->judgement->measures);
+        $pull = match ($state->run->hand->kind) {
+            HandKind::Lever, HandKind::Handle, HandKind::Bail, HandKind::Pedal => [MeasureKey::LeverPull, MeasureKey::LeverRelease],
+            HandKind::Grip, HandKind::Trigger, HandKind::Selector => [],
+        };
+        $pack = $state->spec->other(PackFigures::class) === null ? [] : [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring];
+
+        return new self([...$asked, ...$pull, ...$pack]);
+    }
+
+    public function has(MeasureKey $key): bool
+    {
+        return in_array($key, $this->keys, true);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Measurement\LeverPull;
+use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Spec\PullFigure;
+use VividPull\Core\Spec\Spec;
+
+/** The pull at the lever and what of it is drag, beside what a new cable took. */
+final readonly class PullState
+{
+    /** A new cable's efficiency less this much: the drag is in the run (ours). */
+    private const DRAG = 0.08;
+
+    /** A pull this much above the new one's is felt (ours). */
+    private const HEAVY = 0.2;
+
+    private function __construct(public ?LeverPull $now, public ?LeverPull $fresh, public ?string $problem, public string $sentence) {}
+
+    /** Null where nothing was measured since the last change. */
+    public static function of(Spec $spec, Facts $facts): ?self
+    {
+        $pulls = Measuring::current($facts, MeasureKey::LeverPull);
+        $releases = Measuring::current($facts, MeasureKey::LeverRelease);
+        if ($pulls === [] && $releases === []) {
+            return null;
+        }
+        $fresh = $spec->other(PullFigure::class)?->fresh;
+        if ($pulls === [] || $releases === []) {
+            return new self(null, $fresh, null, $pulls === [] ? 'Pull it at the same place as well.' : 'Read the force as it goes back, at the same place.');
+        }
+        try {
+            $now = LeverPull::of(array_sum($pulls) / count($pulls), array_sum($releases) / count($releases));
+        } catch (OutOfRange $e) {
+            return new self(null, $fresh, $e->getMessage(), $e->getMessage());
+        }
+
+        return new self($now, $fresh, null, self::said($now, $fresh));
+    }
+
+    private static function said(LeverPull $now, ?LeverPull $fresh): string
+    {
+        $share = (int) round(100 * $now->efficiency());
+        if ($fresh === null) {
+            return "{$share} % of the pull arrives at the far end. No figure of a new cable is on file to hold it against.";
+        }
+        $more = (int) round(100 * ($now->pull / $fresh->pull - 1));
+        $new = (int) round(100 * $fresh->efficiency());
+        $heavy = $now->pull > $fresh->pull * (1 + self::HEAVY);
+
+        return match (true) {
+            $now->efficiency() < $fresh->efficiency() - self::DRAG => "{$share} % of the pull arrives, of a new cable {$new} %: the drag is in the run. Oil it and measure again; damage replaces it.",
+            $heavy => "It pulls {$more} % heavier than new, but {$share} % still arrives: the weight is at the working end, not in the cable.",
+            default => "{$share} % of the pull arrives, of a new cable {$new} %: as it should be.",
+        };
+    }
+}

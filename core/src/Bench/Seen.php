@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Entry\PartRefused;
+use VividPull\Core\Bench\Entry\PhotoTaken;
+use VividPull\Core\Bench\Entry\PutRight;
+
+/** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
+final readonly class Seen
+{
+    /**
+     * @param  list<SeenOutcome>  $outcomes
+     * @param  list<SeenMeasure>  $measures
+     * @param  array<string, Checked>  $foundChecks  answers given before anything was moved, by key and pose
+     * @param  list<PutRight>  $putRight
+     * @param  list<PhotoTaken>  $photos
+     * @param  list<PartRefused>  $refused
+     */
+    public function __construct(
+        public array $outcomes,
+        public array $measures,
+        public array $foundChecks,
+        public array $putRight,
+        public array $photos,
+        public array $refused,
+        public ?Replacing $replacing,
+    ) {}
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Run;
+
+/**
+ * A centrifugal clutch: it takes hold by engine speed alone. A tight lever or none is normal here, and no play is read.
+ */
+final readonly class AutomaticClutch extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Automatic clutch';
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, key out'),
+            new Step('neutral', 'On rated stands, driven wheels free and chocked off', 'On stands rated for it, never on a jack alone.'),
+            new Step('exhaust_cool', 'Exhaust and case cool enough to work by', 'Hot exhaust burns. Work only where a sleeve cannot touch it.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('lever', 'Lever and pedal', 'A tight lever is normal here: it is no clutch lever, or it has nothing to take up'),
+            new Inspection('spring', 'Shoes and their springs', 'Glaze, broken spring, wear down to the metal'),
+            new Inspection('oil', 'Oil', 'The right kind for a wet clutch, at its level'),
+        ];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('still_at_idle', 'At idle in gear: it does not creep', GateKey::StillAtRest, caution: 'Outdoors, brake on, nobody in front.')->foundToo(),
+            Proof::choice('takes_hold', 'As the engine is raised: how does it take hold?', [
+                'smoothly' => 'Smoothly, well above idle', 'late' => 'Late, or with a lot of slip', 'snatch' => 'With a snatch',
+            ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo(),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [new Gate(GateKey::StillAtRest, 'Still at idle', 'It drives off at idle.')];
+    }
+
+    public function notSettable(): string
+    {
+        return 'An automatic clutch has no cable play, and a tight lever is normal. If it slips or creeps, look at idle speed, oil, shoes and their springs, by the machine\'s manual.';
+    }
+
+    public function closing(): array
+    {
+        return [new Step('restored', 'What was moved aside is back, tools are out')];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => [self::CARBON_MONOXIDE],
+            JobStage::Set => ['Engine off and cool before anything is opened.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Hands clear of chain and wheel.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

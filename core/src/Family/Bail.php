@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Spec\Spec;
+
+/**
+ * The operator-presence bail of a walking mower. Closed: brake fully off the flywheel, stop contact fully open. Released: brake on, engine
+ * grounded; where a blade clutch lets the engine run on, the blade is judged. Often there is no adjuster: the cure is route, mount or part.
+ */
+final readonly class Bail extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Operator-presence bail';
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return false;
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, spark lead off the plug', 'A blade turned by hand can start the engine.'),
+            new Step('clear', 'Blade stopped, its area clear', 'Never look under a deck to see it. Fuel tap shut and tank low before a machine is laid on its side.'),
+            new Step('tension', 'Bail pressed to free the tension before its clip is touched', 'Springs store force: mind eyes and fingers. Pliers on the clip\'s wings, never on its ends.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray, stretch, coiled set of a new cable', GateKey::WireSound),
+            new Inspection('conduit', 'Conduit and route', 'Spiral strands poking out have shortened it; under a folding handle, gentle bends, ties low down'),
+            new Inspection('peg', 'Peg, clip and mount', 'A broken peg imitates a bad cable'),
+            new Inspection('brake', 'Flywheel brake and stop contact', 'Lining worn, contact bent or dirty'),
+        ];
+    }
+
+    public function measures(Spec $spec): array
+    {
+        return [Measure::proved(MeasureKey::BladeStop, 3, GateKey::BladeStops, 'Outdoors, deck clear, feet and hands clear. Never look under the deck: listen.')];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('brake_off', 'Bail closed: the brake is fully off the flywheel', caution: 'Starter rope hard to pull with the bail closed: the brake is still on.')->foundToo(),
+            Proof::yesIsRight('contact_open', 'Bail closed: the stop contact is fully open', caution: 'Half open, it starts only sometimes.')->foundToo(),
+            Proof::yesIsRight('brake_on', 'Bail released: the brake is on', GateKey::BrakeHolds)->foundToo(),
+            Proof::choice('stops', 'Bail let go while running: what happens?', [
+                'engine_stops' => 'Engine and blade stop', 'blade_stops' => 'Blade clutch: the engine runs on, the blade stops', 'runs_on' => 'The blade goes on',
+            ], ['engine_stops', 'blade_stops'], 'Outdoors, deck clear, nobody near.', GateKey::StillAtRest),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::BladeStops, 'Blade stops in time', 'The blade takes too long to stop.'),
+            new Gate(GateKey::StillAtRest, 'Blade stops when the bail is let go', 'The blade goes on with the bail released.'),
+            new Gate(GateKey::BrakeHolds, 'Brake on when released', 'The brake does not come on.'),
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'The bail wire is damaged.'),
+        ];
+    }
+
+    public function imitators(): array
+    {
+        return ['A broken peg imitates a bad cable.', 'Conduit strands poking out have shortened it: no adjuster cures that.'];
+    }
+
+    public function closing(): array
+    {
+        return [
+            new Step('guards', 'Guards and covers back on, ties new and low down'),
+            new Step('restored', 'Spark lead back on, what was moved aside is back, tools are out'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => ['Engine off for these. Draw the bail fully three times.'],
+            JobStage::Set => ['Light oil in the conduit, not grease, which stiffens in the cold.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Blade and deck clear of everybody.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+
+/**
+ * A brake worked by a cable, or any other pull that must let go fully and hold before the end of its travel. Not holding: do not run.
+ */
+final readonly class BrakePull extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Brake pull';
+    }
+
+    public function usualRatio(ReadingPoint $point): CouplingRatio
+    {
+        return match ($point) {
+            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
+            ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.5, Knowledge::Default),
+        };
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return false;
+    }
+
+    public function drift(): Drift
+    {
+        return Drift::GrowsPlay;
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag'),
+            Proof::choice('holds', 'Applied: where does it hold?', ['before_end' => 'Well before the lever\'s end', 'at_end' => 'Only at the very end', 'not' => 'It does not hold'], ['before_end'],
+                'On the level first, then on a slope, wheels chocked behind. Nobody in front.', GateKey::BrakeHolds),
+            Proof::yesIsRight('springs_back', 'Let go: the lever springs back by itself'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings and at the pinch clamp, rust, kinks', GateKey::WireSound),
+            new Inspection('conduit', 'Conduit and route', 'Strands poking out, tight bends, ferrules seated'),
+            new Inspection('shoes', 'Shoes or pads and the drum', 'Worn to their limit, oily, glazed'),
+            new Inspection('arm', 'Brake arm and return spring', 'Arm past square when applied, spring weak'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::BrakeHolds, 'Brake holds', 'The brake does not hold.'),
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'The brake wire is damaged.'),
+            new Gate(GateKey::NotTaut, 'Cable has play', 'The brake cable is taut: the brake drags.'),
+        ];
+    }
+
+    public function imitators(): array
+    {
+        return ['Arm past square when applied: worn shoes, not a slack cable.'];
+    }
+
+    public function closing(): array
+    {
+        return [new Step('restored', 'What was moved aside is back; a tied-down brake is pumped and tried before it moves')];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => ['Draw the lever fully three times before each reading.'],
+            JobStage::Set => ['Wheels chocked: the brake does not hold while it is set. Hold the wire when an old adjuster is stiff. Bolt home before the clamp is moved.'],
+            JobStage::Prove => ['At walking pace first, away from traffic. '.self::CARBON_MONOXIDE],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\Cure;
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\Spec;
+
+/** What holds of most controls. A family says only what is particular to it. */
+abstract readonly class CommonFamily implements Family
+{
+    protected const QUALIFIED = 'Ask a qualified technician when in doubt.';
+
+    protected const EACH_LINE = 'Nothing is touched until each line is true.';
+
+    protected const CARBON_MONOXIDE = 'Running tests outdoors: carbon monoxide kills.';
+
+    public function usualRatio(ReadingPoint $point): CouplingRatio
+    {
+        return match ($point) {
+            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
+            ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.0, Knowledge::Default),
+        };
+    }
+
+    public function startingPolicy(): Policy
+    {
+        return Policy::Middle;
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return true;
+    }
+
+    public function drift(): Drift
+    {
+        return Drift::GrowsPlay;
+    }
+
+    public function notSettable(): ?string
+    {
+        return null;
+    }
+
+    /** @return list<Measure> */
+    public function measures(Spec $spec): array
+    {
+        return [];
+    }
+
+    /** @return list<Cure> */
+    public function cures(): array
+    {
+        return [Cure::Route, Cure::Mount, Cure::Spring, Cure::Oiled, Cure::Other];
+    }
+
+    /** @return list<string> */
+    public function imitators(): array
+    {
+        return [];
+    }
+
+    /** @return list<Proof> */
+    public function proofs(Run $run): array
+    {
+        return [];
+    }
+
+    /** @return list<Step> */
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, key out or spark lead off', 'Never measure a running belt, blade or chain.'),
+            new Step('neutral', 'In neutral, brake set, wheels chocked or on rated stands', 'On stands rated for it, never on a jack alone. A raised bed is propped.'),
+            new Step('clear', 'Blade, auger and drive areas clear, everything stopped', 'Fuel tap shut and tank low before a machine is laid on its side.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    /** @return list<Inspection> */
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings, rust, kinks, a Z-bend worn thin', GateKey::WireSound),
+            new Inspection('conduit', 'Conduit and route', 'Strands poking out, tight bends, clips home'),
+            new Inspection('handle', 'Handle and pivots', 'Springs back by itself, pivots greased, nothing bent'),
+            new Inspection('end', 'Working end', 'Spring whole, arm and bracket straight, belt not stretched'),
+        ];
+    }
+
+    /** @return list<Step> */
+    public function closing(): array
+    {
+        return [
+            new Step('guards', 'Guards and belt covers back on'),
+            new Step('restored', 'What was moved aside is back and tried, tools are out'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => ['Draw the control fully three times before each reading.'],
+            JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff. Note which hole, rung or thread before anything comes apart.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Operator in place, nobody in front.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\Cure;
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Run;
+
+/**
+ * A clutch worked by fluid. There is no cable and no cable play; what is wrong with it is put right by the maker's fluid procedure.
+ */
+final readonly class HydraulicClutch extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Hydraulic clutch';
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, key out'),
+            new Step('neutral', 'In neutral, on its stand, wheels chocked', 'A machine that rolls or starts in gear can crush.'),
+            new Step('covered', 'Paint and hands covered, eyes protected', 'The fluid burns eyes and lifts paint.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('level', 'Fluid level and colour', 'Between its marks, clear, the kind the cap names'),
+            new Inspection('line', 'Line and joints', 'Wet, cracked or swollen line, loose banjo', GateKey::WireSound),
+            new Inspection('lever', 'Lever and its pivot', 'Push rod has its own small clearance, pivot greased'),
+        ];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::choice('lever_feel', 'Lever drawn and held: how does it feel?', ['firm' => 'Firm, and stays there', 'spongy' => 'Spongy', 'sinks' => 'Sinks to the bar'], ['firm'])->foundToo(),
+            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::StillAtRest, caution: 'Outdoors, brake on, nobody in front. Rear wheel clear of people.')->foundToo(),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::WireSound, 'Line sound and dry', 'The clutch line leaks.'),
+            new Gate(GateKey::StillAtRest, 'Releases fully', 'It drives with the lever in.'),
+        ];
+    }
+
+    public function cures(): array
+    {
+        return [Cure::Oiled, Cure::Other];
+    }
+
+    public function notSettable(): string
+    {
+        return 'A hydraulic clutch has no cable play to set. A spongy or sinking lever is bled and its fluid changed by the maker\'s own fluid procedure, with the fluid the cap names.';
+    }
+
+    public function closing(): array
+    {
+        return [new Step('restored', 'Cap and cover back on, spilt fluid washed off, what was moved aside is back, tools out')];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => ['Draw the lever fully three times first.'],
+            JobStage::Set => ['Only the maker\'s fluid procedure, with the fluid the cap names.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Test ride only by a licensed rider in gear, away from traffic.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\OutcomeWord;
+
+/**
+ * Three cables that meet at one arm of a utility vehicle: mode select, park, and the one to the differential. The book sets edges on notches;
+ * the truth is what the wheels do. Any of the three can cure it: one at a time, unloaded, and then the whole table again.
+ */
+final readonly class ModeCables extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Mode and park cables';
+    }
+
+    /**
+     * The table of a mode arm. Its places are counted in bevels of the adjuster from park, and each mode holds within half a width of its own.
+     *
+     * @param  non-empty-list<array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>}>  $modes
+     * @param  non-empty-list<Mover>  $movers
+     * @param  float  $halfWidth  how far the arm may stand from a mode's place and still do what it should
+     */
+    public static function table(array $modes, float $halfWidth, array $movers): OutcomeTable
+    {
+        $settings = array_map(static fn (array $mode): OutcomeSetting => OutcomeSetting::of($mode['key'], $mode['label'], 0.0, 'right', [
+            OutcomeWord::between('right', $mode['right'], -$halfWidth, $halfWidth),
+            OutcomeWord::between('under', $mode['under'], null, -$halfWidth),
+            OutcomeWord::between('over', $mode['over'], $halfWidth, null),
+            OutcomeWord::provingNothing('unmet', 'Cannot tell: the teeth have not met'),
+        ], $mode['weights'], true), $modes);
+
+        return OutcomeTable::of('mode arm', 'bevel', 'towards turf', 'towards park', $settings, $movers, $halfWidth, 4.0 * 6.0);
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, key out'),
+            new Step('stands', 'Rear wheels up on rated stands, front wheels chocked', 'On stands rated for it, never on a jack alone. A raised bed is propped.'),
+            new Step('unloaded', 'Two-wheel and park: cables unloaded before any is turned'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'The three cables at the arm', 'Fray, rust, a boot torn, a broken clip', GateKey::WireSound),
+            new Inspection('arm', 'Arm and its notches', 'Bent, worn, tyres and lifts moved since the book'),
+            new Inspection('dash', 'Dash against wheels', 'What the dash says is not what the wheels do until it was tried'),
+        ];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('park_holds', 'In park both rear wheels are locked', GateKey::BrakeHolds, caution: 'Turn a wheel at each change, so that teeth can meet.'),
+            Proof::yesIsRight('dash_agrees', 'The dash shows what the wheels do in every mode'),
+            Proof::choice('unlock', 'Leaving the locked mode: how does it let go?', ['cleanly' => 'Cleanly', 'bang' => 'Late, with a bang'], ['cleanly'],
+                'A late unlock bangs: the lever has left the locked mode, the teeth have not.'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::BrakeHolds, 'Park holds', 'Park does not hold.'),
+            new Gate(GateKey::WireSound, 'Cables sound', 'A cable at the mode arm is damaged.'),
+        ];
+    }
+
+    public function imitators(): array
+    {
+        return ['Unmet teeth prove nothing: turn a wheel and look again.', 'Lifts, tyres and wear move what the book\'s edges mean.'];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => ['Wheels up, engine off. Turn a wheel by hand at each change, so that teeth can meet.'],
+            JobStage::Set => ['One cable at a time, four turns at most, unloaded. Then the whole table again.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Off its stands only when every mode was right on them.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

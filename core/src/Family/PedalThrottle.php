@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Spec\Spec;
+
+/**
+ * A throttle worked by a pedal through a governor, on utility and golf carts: a primary cable from the pedal to the governor arm, a secondary
+ * from the governor to the carburettor. Opening and closing are proved first, primary before secondary, the governor last; governed speed is
+ * never raised past the maker's limit.
+ */
+final readonly class PedalThrottle extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Throttle pedal';
+    }
+
+    public function usualRatio(ReadingPoint $point): CouplingRatio
+    {
+        return match ($point) {
+            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
+            ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.0, Knowledge::Default),
+        };
+    }
+
+    public function allowsByChoice(): bool
+    {
+        return false;
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('key_out', 'Key out, in neutral, parking brake set', 'Pressing the pedal may start the engine and drive off.'),
+            new Step('wheels_free', 'Driven wheels on rated stands, free to turn, the others chocked', 'On stands rated for it, never on a jack alone. A raised bed is propped.'),
+            new Step('cool', 'Exhaust and carburettor cool enough to work by', 'Hot exhaust burns; fuel vapour lights. No flame near.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wires, primary and secondary', 'Fray behind the end fittings and at the governor arm, rust, kinks', GateKey::WireSound),
+            new Inspection('conduit', 'Conduits and route', 'Pinched under the floor, ferrules seated'),
+            new Inspection('pedal', 'Pedal and its return', 'Springs back by itself, mat clear of it'),
+            new Inspection('governor', 'Governor arm and spring', 'Arm straight, spring whole, at least half an inch of thread behind its nut'),
+        ];
+    }
+
+    public function measures(Spec $spec): array
+    {
+        return [
+            Measure::proved(MeasureKey::Tyre, 1),
+            Measure::proved(MeasureKey::GroundSpeed, 3, GateKey::SpeedGoverned, 'Away from traffic, seated, nobody in front. Only where driving it is allowed.'),
+        ];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('wide_open', 'Pedal fully down: the carburettor is wide open, and no more'),
+            Proof::yesIsRight('snap_shut', 'Pedal let go: it snaps fully shut by itself', GateKey::SnapShut),
+            Proof::choice('take_off', 'How does it take off?', ['smooth' => 'Smoothly', 'jerky' => 'With a jerk: too tight', 'dead' => 'After a long dead pedal: too loose'], ['smooth'],
+                'Seated, key in last, nobody in front.'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
+            new Gate(GateKey::WireSound, 'Inner wires sound', 'A throttle wire is damaged.'),
+            new Gate(GateKey::NotTaut, 'Both cables have play', 'A throttle cable is taut and can hold the throttle open.'),
+            new Gate(GateKey::SpeedGoverned, 'Within its governed speed', 'It runs faster than the maker\'s limit.'),
+        ];
+    }
+
+    public function imitators(): array
+    {
+        return ['Low speed: a slack cable is often the real cause. Prove opening and closing first; the governor comes last.'];
+    }
+
+    public function closing(): array
+    {
+        return [
+            new Step('floor', 'Floor and covers back, mat clear of the pedal'),
+            new Step('restored', 'Off its stands, what was moved aside is back, tools are out'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
+            JobStage::AsFound => ['Let the pedal come up by itself before each reading.'],
+            JobStage::Set => ['Key out. Primary, then secondary; the governor last, and never past the maker\'s limit. Hold the wire when an old adjuster is stiff.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

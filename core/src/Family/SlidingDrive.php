@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\OutcomeWord;
+
+/**
+ * A mower's drive set by sliding a toothed conduit in its clamp, a rung at a time. Often no figure exists: the target is what it does.
+ * It drives when pushed, stands at rest, rolls back freely, and the handle returns by itself.
+ */
+final readonly class SlidingDrive extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Sliding drive handle';
+    }
+
+    /**
+     * What is bounded where no figure exists: the rung at which it drives and does not creep.
+     *
+     * @param  string  $clamp  the adjuster
+     */
+    public static function table(string $clamp): OutcomeTable
+    {
+        return OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive', [
+            OutcomeSetting::of('drive', 'Pushed, on a hard floor', 0.0, 'right', [
+                OutcomeWord::between('right', 'It drives, and stands when let go', -0.75, 0.75),
+                OutcomeWord::between('slow', 'Slow, or not at all', null, -0.5),
+                OutcomeWord::between('creeps', 'It creeps with the handle released', 0.5, null),
+            ], [], true),
+        ], [Mover::of($clamp, 1.0, 1, 0.0)], 1.0, 2.0);
+    }
+
+    public function makeSafe(): array
+    {
+        return [
+            new Step('engine_off', 'Engine off, spark lead off the plug', 'Never measure a running belt or blade.'),
+            new Step('clear', 'Blade stopped, drive wheels clear, on a level hard floor', 'Fuel tap shut and tank low before a machine is laid on its side.'),
+            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings, rust, kinks', GateKey::WireSound),
+            new Inspection('conduit', 'Toothed conduit and clamp', 'Teeth stripped, seat cracked; mark where it stands first'),
+            new Inspection('handle', 'Handle', 'Falls forward: a broken spring'),
+            new Inspection('belt', 'Belt and its cover', 'Stretched, glazed, off its wheel'),
+        ];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('nothing_at_rest', 'Handle released: it does not creep', GateKey::StillAtRest, caution: 'Hard floor, hands clear of the wheels, nobody in front.')->foundToo(),
+            Proof::yesIsRight('rolls_back', 'Handle released: it rolls back freely', caution: 'Hard to pull back is a drive that does not let go: try it both ways.')->foundToo(),
+            Proof::yesIsRight('handle_returns', 'Let go: the handle returns by itself')->foundToo(),
+            Proof::choice('on_grass', 'On grass, under load: how does it drive?', ['well' => 'It drives', 'slow' => 'Slow', 'slips' => 'It slips'], ['well'], 'Hard floor first, then grass: load slows it.'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::StillAtRest, 'Still with the handle released', 'It drives with the handle released.'),
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
+        ];
+    }
+
+    public function imitators(): array
+    {
+        return ['Needed again and again: a stretched belt.', 'Handle falls forward: a broken spring, not the cable.'];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => [self::CARBON_MONOXIDE.' Hard floor, blade off.'],
+            JobStage::Set => ['Mark home first. One or two rungs, tightened gently: the seat is plastic.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Again after the first four or five uses of a new machine.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Family;
+
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\OutcomeWord;
+
+/**
+ * The speed selector of a friction-disc drive: a wheel moved across a disc, reverse on one side of its centre and forward on the other, faster
+ * further out. A little off, and R1 still drives forward or F1 backward.
+ */
+final readonly class SpeedSelector extends CommonFamily
+{
+    public function title(): string
+    {
+        return 'Speed selector';
+    }
+
+    /**
+     * The table of a selector: which way the wheels must go at each detent.
+     *
+     * @param  non-empty-array<string, int>  $detents  the detents by name, counted from neutral: R1 is −1, F1 is +1
+     * @param  float|null  $spacingMm  between two detents, at the arm; null where nobody measured it
+     * @param  float  $deadBand  half of the width about the centre in which nothing drives, in mm or detents
+     * @param  non-empty-list<Mover>  $movers
+     */
+    public static function table(array $detents, ?float $spacingMm, float $deadBand, array $movers): OutcomeTable
+    {
+        $spacing = $spacingMm ?? 1.0;
+        $sees = [OutcomeWord::between('reverse', 'Reverse', null, -$deadBand), OutcomeWord::between('forward', 'Forward', $deadBand, null)];
+        $sees = $deadBand > 0.0 ? [$sees[0], OutcomeWord::between('nothing', 'Nothing', -$deadBand, $deadBand), $sees[1]] : $sees;
+        $settings = [];
+        foreach ($detents as $name => $place) {
+            $wants = $place < 0 ? 'reverse' : ($place > 0 ? 'forward' : 'nothing');
+            $settings[] = OutcomeSetting::of(strtolower($name), $name, $place * $spacing, $wants, $sees, [], abs($place) === 1);
+        }
+
+        return OutcomeTable::of('friction-wheel arm', $spacingMm === null ? 'detent' : 'mm', 'towards forward', 'towards reverse', $settings, $movers, 0.5 * $spacing, 2.0 * $spacing);
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('neutral_still', 'In neutral nothing drives', GateKey::StillAtRest, caution: 'Operator in place, nobody in front.')->foundToo(),
+            Proof::yesIsRight('order', 'R1 is slower than R2, and F1 is the slowest forward'),
+            Proof::yesIsRight('auger_still', 'With both handles released nothing turns', caution: 'Auger area clear: use a stick, never a hand.'),
+        ];
+    }
+
+    public function lookOver(): array
+    {
+        return [
+            new Inspection('wire', 'Wire or rod', 'Z-bends break: look, grease. Two overlapping bars do the same on rod types', GateKey::WireSound),
+            new Inspection('bracket', 'Arm and bracket', 'Marked where they stand before anything is moved'),
+            new Inspection('disc', 'Friction wheel and disc', 'Rubber worn, oily disc'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::StillAtRest, 'Still in neutral', 'It drives in neutral.'),
+            new Gate(GateKey::WireSound, 'Wire or rod sound', 'The selector wire is damaged.'),
+        ];
+    }
+
+    public function imitators(): array
+    {
+        return ['Arm and bracket may move opposite ways: a small trial shows it.', 'A bent arm or worn friction wheel shows as detents that contradict each other.'];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::MakeSafe => [self::EACH_LINE],
+            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
+            JobStage::AsFound => [self::CARBON_MONOXIDE.' Wheels clear, auger off, nobody in front.'],
+            JobStage::Set => ['Fastest forward unloads the arm; clamp it: its return spring is strong. Mark the bracket, hold the bolt head, move slightly, tighten.'],
+            JobStage::Prove => [self::CARBON_MONOXIDE.' Auger area clear.'],
+            JobStage::Close => [self::QUALIFIED],
+        };
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Cable\CableComparison;
+
+/**
+ * Whether a new cable fits before it is fitted, from the old one beside it.
+ *
+ * Wire and conduit are two lengths, and for slack only their difference matters: with the far end seated and the adjusters in, a new
+ * cable whose wire shows d more than the old one's has d more slack. The conduit's own length decides the route from lock to lock,
+ * and the ends must be of one kind. All in mm at the wire.
+ */
+final readonly class CableMatch
+{
+    /** A conduit shorter than the old one by more than this pulls tight on its route (ours). */
+    private const CONDUIT_SHORT = 10.0;
+
+    /** Take-up that should be left for stretch, where a thread's own pitch says nothing: three turns of 1.25 mm (ours). */
+    private const STRETCH = 3.75;
+
+    private function __construct(
+        public MatchVerdict $verdict,
+        public string $sentence,
+        /** With the adjusters in. */
+        public ?float $slackIn,
+        /** What the adjusters must take up for the target. */
+        public ?float $takeUp,
+        /** Take-up left after that, for stretch. */
+        public ?float $reserve,
+        public ?float $conduitDifference,
+    ) {}
+
+    /**
+     * @param  float|null  $oldSlackIn  slack the old cable had with the adjusters in; null where it was not read
+     * @param  float  $takes  slack that all adjusters together can take up from there
+     * @param  float  $healthy  the part of it within which none leaves its healthy zone
+     * @param  float  $low  least slack that the band allows
+     * @param  float|null  $high  most slack that it allows; null without end
+     * @param  float  $target  slack aimed for
+     */
+    public static function of(CableComparison $sizes, ?float $oldSlackIn, float $takes, float $healthy, float $low, ?float $high, float $target): self
+    {
+        $conduit = $sizes->oldConduit === null || $sizes->newConduit === null ? null : $sizes->newConduit - $sizes->oldConduit;
+        if (! $sizes->endsAlike) {
+            return new self(MatchVerdict::DoesNotFit, 'Its ends are of another kind.', null, null, null, $conduit);
+        }
+        if ($conduit !== null && $conduit < -self::CONDUIT_SHORT) {
+            return new self(MatchVerdict::DoesNotFit, 'Its conduit is '.self::mm(-$conduit).' mm shorter: the route would pull tight from lock to lock.', null, null, null, $conduit);
+        }
+        if ($sizes->oldWire === null || $oldSlackIn === null) {
+            return new self(MatchVerdict::CannotTell, 'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.', null, null, null, $conduit);
+        }
+        $slackIn = $oldSlackIn + $sizes->newWire - $sizes->oldWire;
+
+        return self::judged($slackIn, $takes, $healthy, $low, $high, $target, $conduit);
+    }
+
+    private static function judged(float $slackIn, float $takes, float $healthy, float $low, ?float $high, float $target, ?float $conduit): self
+    {
+        $takeUp = max(0.0, min($takes, $slackIn - $target));
+        $reserve = $takes - $takeUp;
+        $made = static fn (MatchVerdict $verdict, string $sentence): self => new self($verdict, $sentence, $slackIn, $takeUp, $reserve, $conduit);
+
+        return match (true) {
+            $slackIn < 0.0 => $made(MatchVerdict::DoesNotFit, 'Too short by '.self::mm($low - $slackIn).' mm: with the adjusters in, its ends hook only by pulling the control.'),
+            $slackIn < $low => $made(MatchVerdict::DoesNotFit, 'Too short by '.self::mm($low - $slackIn).' mm: even with the adjusters in it is too tight.'),
+            $high !== null && $slackIn - $takes > $high => $made(MatchVerdict::DoesNotFit, 'Too long by '.self::mm($slackIn - $takes - $high).' mm: the adjusters together cannot take it up.'),
+            $slackIn < $target => $made(MatchVerdict::AtItsEnd, 'A little short: with the adjusters all the way in it is inside the band, but nothing is left to slacken with.'),
+            $takeUp > $healthy || $reserve < self::STRETCH => $made(MatchVerdict::AtItsEnd, 'Long: it lands near the end of its thread, with '.self::mm($reserve).' mm left for stretch.'),
+            default => $made(MatchVerdict::Fits, 'It takes '.self::mm($takeUp).' mm of take-up and leaves '.self::mm($reserve).' mm for stretch.'),
+        };
+    }
+
+    private static function mm(float $mm): string
+    {
+        return number_format($mm, 1, '.', '');
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\MeasureState;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Sets;
+use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Measurement\Repeated;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\SpeedCeiling;
+
+/**
+ * What to do about the governor's nut: last of all, and never past the maker's limit.
+ *
+ * Turned in it raises the speed. How much a turn gives is learned from two speeds of this job; until then it is taken half a turn at a
+ * time. A move is advised only if even the upper end of what it would give stays within the limit.
+ */
+final readonly class GovernorAdvice
+{
+    /** Speed a turn gives, in km/h, on the side of caution, where nothing was learned (ours). */
+    private const USUAL_PER_TURN = 4.0;
+
+    private const MOST_AT_ONCE = 0.5;
+
+    private function __construct(public string $sentence, public ?string $adjuster, public ?Steps $steps) {}
+
+    /** Null where there is no governor, or no limit to hold it against. */
+    public static function of(BenchState $state): ?self
+    {
+        $nut = array_values(array_filter($state->run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() === Sets::Speed))[0] ?? null;
+        $ceiling = $state->spec->other(SpeedCeiling::class);
+        $speed = array_values(array_filter($state->judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed))[0] ?? null;
+        if ($nut === null || $ceiling === null || $speed === null) {
+            return null;
+        }
+        $proven = $state->judgement->now->is(VerdictKind::Inside) && ($state->second === null || $state->second->judgement->now->is(VerdictKind::Inside));
+
+        return match (true) {
+            $speed->found === null => new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null),
+            $speed->verdict->kind->isOutside() => self::slower($state, $nut, $speed->found, $ceiling),
+            ! $proven => new self('The governor waits: prove both cables first.', null, null),
+            default => self::faster($state, $nut, $speed->found, $ceiling),
+        };
+    }
+
+    private static function slower(BenchState $state, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
+    {
+        $turns = min(self::MOST_AT_ONCE, ceil(6 * ($found->mean - $ceiling->atMostKmh) / self::perTurn($state, $nut)) / 6);
+
+        return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), 'it runs past its limit');
+    }
+
+    private static function faster(BenchState $state, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
+    {
+        $wanted = min($ceiling->usualKmh ?? $ceiling->atMostKmh, $ceiling->atMostKmh);
+        $safe = $ceiling->atMostKmh - $found->mean - $found->expanded();
+        if ($found->mean + $found->expanded() >= $wanted || $safe <= 0.0) {
+            return new self('It reaches what it should, within its limit. The nut stays.', null, null);
+        }
+        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $found->mean, $safe) / self::perTurn($state, $nut)));
+        $at = $state->facts->positions[$nut->id()] ?? null;
+        if ($flats < 1) {
+            return new self('A flat more could pass the limit. The nut stays.', null, null);
+        }
+        $steps = Steps::fromFlats(-$flats);
+        if ($at === null || ! $nut->travel()->contains($at->plus($steps))) {
+            return new self($at === null ? 'Measure the thread behind the nut first.' : 'No thread may be taken from the nut any more. Look for wear or a belt before the governor.', null, null);
+        }
+
+        return self::said($nut, $steps, 'both cables are right and it is still slow');
+    }
+
+    private static function said(Adjuster $nut, Steps $steps, string $why): self
+    {
+        return new self(ucfirst("{$nut->name()}, {$nut->say($steps)}: {$why}. Then measure the speed again."), $nut->id(), $steps);
+    }
+
+    /** Speed for a turn of the nut, from the speeds before and after its moves in this job; the cautious figure until there are two. */
+    private static function perTurn(BenchState $state, Adjuster $nut): float
+    {
+        $learned = 0.0;
+        $byMoves = [];
+        foreach ($state->facts->seen->measures as $seen) {
+            if ($seen->entry->key === MeasureKey::GroundSpeed) {
+                $byMoves[$seen->moves][] = $seen->entry->value;
+            }
+        }
+        $before = null;
+        foreach ($byMoves as $moves => $values) {
+            $mean = array_sum($values) / count($values);
+            $turns = $before === null ? 0.0 : self::turned($state, $nut, $before['moves'], $moves);
+            $learned = $turns === 0.0 || $before === null ? $learned : max($learned, abs(($mean - $before['mean']) / $turns));
+            $before = ['moves' => $moves, 'mean' => $mean];
+        }
+
+        return max($learned, $learned > 0.0 ? 0.5 : self::USUAL_PER_TURN);
+    }
+
+    private static function turned(BenchState $state, Adjuster $nut, int $from, int $to): float
+    {
+        $turns = 0.0;
+        foreach (array_slice($state->facts->moves, $from, $to - $from) as $move) {
+            $turns += $move->entry->adjuster === $nut->id() ? $move->entry->steps?->toFloat() ?? 0.0 : 0.0;
+        }
+
+        return $turns;
+    }
+}

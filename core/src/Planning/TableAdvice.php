@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Quantity\Steps;
+
+/** What to do about a table of outcomes: try a setting, move one cable, or stop looking for an offset. */
+final readonly class TableAdvice
+{
+    private function __construct(
+        public TableAdviceKind $kind,
+        public string $sentence,
+        public ?string $adjuster,
+        /** For the adjuster; null where what its steps move is not known. */
+        public ?Steps $steps,
+        /** At the arm, in the table's unit, to its plus; null where no move is meant. */
+        public ?float $shift,
+        /** Whether every offset that fits what was seen would be cured by it. */
+        public bool $isCertain,
+    ) {}
+
+    public static function say(TableAdviceKind $kind, string $sentence): self
+    {
+        return new self($kind, $sentence, null, null, null, false);
+    }
+
+    public static function move(string $sentence, string $adjuster, ?Steps $steps, float $shift, bool $isCertain): self
+    {
+        return new self(TableAdviceKind::Move, $sentence, $adjuster, $steps, $shift, $isCertain);
+    }
+}

@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Bench\Facts;
+use VividPull\Core\Bench\SeenOutcome;
+use VividPull\Core\Bench\TableState;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Learning\HalfPlane;
+use VividPull\Core\Learning\OffsetBounds;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+
+/**
+ * Which way, and how far, from what the machine did at its settings.
+ *
+ * What was seen at a setting p bounds the sum p + w·o of the unknown offsets; what was seen before a move bounds it less well, by the
+ * error of that move. A shift x of one cable is certain to cure all settings if it lies in [L* − L, U* − U] for each of them, with [L, U] the
+ * bounds on what is and [L*, U*] on what is wanted. Where there is none, the move goes from the middle of one to the middle of the
+ * other. Bounds that contradict each other are no offset at all.
+ */
+final readonly class TablePlanner
+{
+    private const ARM = 'arm';
+
+    /** @param  array<string, Mover>  $movers  by adjuster, with the way a trial has shown */
+    private function __construct(private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
+
+    public static function advise(TableState $state, Run $run, Facts $facts): TableAdvice
+    {
+        return (new self($state->table, $state, $run, $facts, self::shown($state->table, $facts)))->advice();
+    }
+
+    private function advice(): TableAdvice
+    {
+        if ($this->state->isSet()) {
+            return TableAdvice::say(TableAdviceKind::Right, 'Every setting tried does what it should. Prove it.');
+        }
+        $bounds = OffsetBounds::of(max(1, min(3, count($this->movers))), $this->planes());
+        if ($bounds === null) {
+            return TableAdvice::say(TableAdviceKind::Contradiction, 'No offset explains all that was seen: '.$this->told().'. Suspect a bent arm, a worn or wrong part, or a setting tried wrongly. Take the doubtful one back and try it again.');
+        }
+        $unsaid = $this->unsaidMove();
+        if ($unsaid !== null) {
+            return TableAdvice::say(TableAdviceKind::WhichWay, "Which way did the {$this->table->arm} go with that move?");
+        }
+        $untold = $this->state->untold(true);
+
+        return $untold !== [] ? TableAdvice::say(TableAdviceKind::Try, 'Try '.implode(' and ', array_map(static fn (OutcomeSetting $one): string => $one->label, $untold)).'.')
+            : $this->move($bounds);
+    }
+
+    private function move(OffsetBounds $bounds): TableAdvice
+    {
+        $best = null;
+        $reasons = [];
+        foreach ($this->movers as $mover) {
+            $adjuster = $this->run->adjuster($mover->adjuster);
+            $shift = $this->shiftOf($mover, $bounds);
+            if ($adjuster === null || $shift === null) {
+                $reasons[] = ($adjuster?->name() ?? $mover->adjuster).' alone cannot cure it';
+
+                continue;
+            }
+            $steps = $this->steps($mover, $adjuster, $shift['x']);
+            $room = $this->hasRoom($adjuster, $steps);
+            if (! $room) {
+                $reasons[] = "the {$adjuster->name()} has no room left that way";
+
+                continue;
+            }
+            $cost = [$shift['certain'] ? 0 : 1, $adjuster->access()->minutes, abs($shift['x'])];
+            if ($best === null || $cost < $best['cost']) {
+                $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift['x'], $steps, $shift['certain'])];
+            }
+        }
+
+        return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, ucfirst(implode('; ', $reasons)).'. Suspect a bent arm or bracket, or a worn or wrong part.');
+    }
+
+    private function said(Mover $mover, Adjuster $adjuster, float $x, ?Steps $steps, bool $certain): TableAdvice
+    {
+        $arm = "{$this->table->arm} ".$this->table->sayShift($x);
+        $how = match (true) {
+            $mover->sign === null => "Move the {$adjuster->name()} a little either way and see which way the arm goes: it may go the other way.",
+            $steps === null => "Move the {$adjuster->name()} slightly, so that the arm goes that way.",
+            default => ucfirst($adjuster->name()).": {$adjuster->say($steps)}.",
+        };
+
+        return TableAdvice::move("{$arm}. {$how}".($certain ? '' : ' Not certain yet: it halves what is not known.'), $adjuster->id(), $steps, $x, $certain);
+    }
+
+    /**
+     * How far this mover alone should shift the arm; null where no shift of it could be right.
+     *
+     * @return array{x: float, certain: bool}|null
+     */
+    private function shiftOf(Mover $mover, OffsetBounds $bounds): ?array
+    {
+        [$certain, $possible] = [[-INF, INF], [-INF, INF]];
+        foreach ($this->table->settings as $setting) {
+            $weights = $this->weights($setting);
+            [$least, $most] = [$bounds->least($weights) + $setting->at, $bounds->most($weights) + $setting->at];
+            [$low, $high] = [$setting->wanted()->low ?? -INF, $setting->wanted()->high ?? INF];
+            $weight = $setting->weight($mover->adjuster);
+            if ($weight === 0.0) {
+                if ($least > $high || $most < $low) {
+                    return null;
+                }
+
+                continue;
+            }
+            $certain = self::meet($certain, self::over([self::minus($low, $least), self::minus($high, $most)], $weight));
+            $possible = self::meet($possible, self::over([self::minus($low, $most), self::minus($high, $least)], $weight));
+        }
+        if ($possible[0] > $possible[1] + 1e-9) {
+            return null;
+        }
+        $isCertain = $certain[0] <= $certain[1] + 1e-9;
+        $x = $this->aim($isCertain ? $certain : $possible);
+
+        return ['x' => max(-$this->table->mostAtOnce, min($this->table->mostAtOnce, $x)), 'certain' => $isCertain && abs($x) <= $this->table->mostAtOnce];
+    }
+
+    /**
+     * The middle; where one side is open, the trial step past the edge that is known.
+     *
+     * @param  array{float, float}  $between
+     */
+    private function aim(array $between): float
+    {
+        [$from, $to] = $between;
+
+        return match (true) {
+            is_finite($from) && is_finite($to) => ($from + $to) / 2,
+            is_finite($from) => $from + $this->table->trial,
+            is_finite($to) => $to - $this->table->trial,
+            default => 0.0,
+        };
+    }
+
+    /** @return list<HalfPlane> what was seen, as bounds on where the offsets stand now */
+    private function planes(): array
+    {
+        $planes = [];
+        foreach ($this->facts->seen->outcomes as $seen) {
+            $setting = $this->table->settings[$seen->entry->setting] ?? null;
+            $saw = $setting?->sees[$seen->entry->saw] ?? null;
+            if ($setting === null || $saw === null || $saw->provesNothing || $seen->stretch !== $this->facts->stretch) {
+                continue;
+            }
+            $weights = $this->weights($setting);
+            [$least, $most] = $this->shiftSince($seen, $setting);
+            if ($saw->low !== null && is_finite($least)) {
+                $planes[] = new HalfPlane($weights, $saw->low - $setting->at + $least);
+            }
+            if ($saw->high !== null && is_finite($most)) {
+                $planes[] = new HalfPlane(array_map(static fn (float $weight): float => -$weight, $weights), -($saw->high - $setting->at + $most));
+            }
+        }
+
+        return $planes;
+    }
+
+    /** @return array{float, float} how far the arm may have gone at this setting since then */
+    private function shiftSince(SeenOutcome $seen, OutcomeSetting $setting): array
+    {
+        [$least, $most] = [0.0, 0.0];
+        foreach (array_slice($this->facts->moves, $seen->moves) as $move) {
+            $mover = $this->movers[$move->entry->adjuster] ?? null;
+            if ($mover === null) {
+                continue;
+            }
+            $weight = $setting->weight($mover->adjuster);
+            $by = $weight === 0.0 ? [0.0, 0.0] : self::over(self::moved($mover, $move->entry->steps), 1.0 / $weight);
+            [$least, $most] = [$least + $by[0], $most + $by[1]];
+        }
+
+        return [$least, $most];
+    }
+
+    /** @return array{float, float} how far one move shifted the arm */
+    private static function moved(Mover $mover, ?Steps $steps): array
+    {
+        if ($steps === null || $mover->sign === null) {
+            return [-INF, INF];
+        }
+        $way = $mover->sign * ($steps->count <=> 0);
+        if ($mover->perStep === null) {
+            return $way > 0 ? [0.0, INF] : [-INF, 0.0];
+        }
+        $size = $mover->perStep * abs($steps->toFloat());
+        $edges = [$way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error)];
+
+        return [min($edges), max($edges)];
+    }
+
+    private function steps(Mover $mover, Adjuster $adjuster, float $shift): ?Steps
+    {
+        if ($mover->perStep === null || $mover->sign === null) {
+            return null;
+        }
+        $small = $adjuster->smallestStep()->count;
+        $count = (int) round($mover->sign * $shift / $mover->perStep * Steps::PER_TURN / $small) * $small;
+
+        return Steps::fromCount($count === 0 ? ($mover->sign * $shift < 0 ? -$small : $small) : $count);
+    }
+
+    private function hasRoom(Adjuster $adjuster, ?Steps $steps): bool
+    {
+        $at = $this->facts->positions[$adjuster->id()] ?? null;
+
+        return $steps === null || $at === null || $adjuster->travel()->contains($at->plus($steps));
+    }
+
+    /** @return list<float> */
+    private function weights(OutcomeSetting $setting): array
+    {
+        return array_values(array_map(static fn (Mover $mover): float => $setting->weight($mover->adjuster), $this->movers));
+    }
+
+    /** The last move of an adjuster whose way nobody has seen yet. */
+    private function unsaidMove(): ?string
+    {
+        foreach ($this->facts->moves as $move) {
+            $mover = $this->movers[$move->entry->adjuster] ?? null;
+            if ($mover !== null && $mover->sign === null) {
+                return $mover->adjuster;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The movers, each with the way that what was seen of the arm after a move has shown.
+     *
+     * @return array<string, Mover>
+     */
+    private static function shown(OutcomeTable $table, Facts $facts): array
+    {
+        $movers = $table->movers;
+        foreach ($facts->seen->outcomes as $seen) {
+            $move = $seen->moves === 0 ? null : $facts->moves[$seen->moves - 1] ?? null;
+            $steps = $move?->entry->steps;
+            if ($seen->entry->setting !== self::ARM || $move === null || $steps === null || ! isset($movers[$move->entry->adjuster])) {
+                continue;
+            }
+            $movers[$move->entry->adjuster] = $movers[$move->entry->adjuster]->turnedOut(($seen->entry->saw === 'plus' ? 1 : -1) * ($steps->count <=> 0));
+        }
+
+        return $movers;
+    }
+
+    private function told(): string
+    {
+        $told = [];
+        foreach ($this->facts->seen->outcomes as $seen) {
+            $setting = $this->table->settings[$seen->entry->setting] ?? null;
+            if ($setting !== null && $seen->stretch === $this->facts->stretch) {
+                $told[$setting->key] = "{$setting->label} ".lcfirst($setting->sees[$seen->entry->saw]->label ?? '');
+            }
+        }
+
+        return implode(', ', $told);
+    }
+
+    private static function minus(float $edge, float $known): float
+    {
+        return match (true) {
+            is_infinite($edge) => $edge,
+            is_infinite($known) => -$known,
+            default => $edge - $known,
+        };
+    }
+
+    /**
+     * @param  array{float, float}  $between
+     * @return array{float, float} the same of one unit of the mover
+     */
+    private static function over(array $between, float $weight): array
+    {
+        $edges = [$between[0] / $weight, $between[1] / $weight];
+
+        return [min($edges), max($edges)];
+    }
+
+    /**
+     * @param  array{float, float}  $one
+     * @param  array{float, float}  $other
+     * @return array{float, float}
+     */
+    private static function meet(array $one, array $other): array
+    {
+        return [max($one[0], $other[0]), min($one[1], $other[1])];
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Spec;
+
+/**
+ * What a control must do at each of its settings, where no play is read and the truth is in what the machine does: the
+ * detents of a speed selector, the modes of an arm that several cables meet at, a drive that should neither creep nor slip.
+ *
+ * The arm stands at p + w·o: p is the setting's own place, o the unknown offsets of the cables, w how much of each counts
+ * there. What was seen bounds that sum; what is wanted is one of the same bounds.
+ */
+final readonly class OutcomeTable implements Aim
+{
+    /**
+     * @param  string  $arm  what moves, as it is called: `friction-wheel arm`
+     * @param  string  $unit  what its places are counted in: `mm`, `detent`, `rung`, `bevel`
+     * @param  string  $plus  where it goes when its place grows: `towards forward`
+     * @param  array<string, OutcomeSetting>  $settings  by key
+     * @param  array<string, Mover>  $movers  by adjuster
+     * @param  float  $trial  how far to go where nothing bounds the other side
+     * @param  float  $mostAtOnce  never further in one move
+     */
+    private function __construct(
+        public string $arm,
+        public string $unit,
+        public string $plus,
+        public string $minus,
+        public array $settings,
+        public array $movers,
+        public float $trial,
+        public float $mostAtOnce,
+    ) {}
+
+    /**
+     * @param  non-empty-list<OutcomeSetting>  $settings
+     * @param  non-empty-list<Mover>  $movers
+     */
+    public static function of(string $arm, string $unit, string $plus, string $minus, array $settings, array $movers, float $trial, float $mostAtOnce): self
+    {
+        return new self(
+            $arm,
+            $unit,
+            $plus,
+            $minus,
+            array_combine(array_map(static fn (OutcomeSetting $one): string => $one->key, $settings), $settings),
+            array_combine(array_map(static fn (Mover $one): string => $one->adjuster, $movers), $movers),
+            $trial,
+            $mostAtOnce,
+        );
+    }
+
+    public function say(): string
+    {
+        return implode('; ', array_map(static fn (OutcomeSetting $one): string => "{$one->label}: ".lcfirst($one->wanted()->label), array_values($this->settings)));
+    }
+
+    /** A distance at the arm as it is said: `9 mm towards reverse`, `1.5 detents towards reverse`. */
+    public function sayShift(float $shift): string
+    {
+        $size = rtrim(rtrim(number_format(abs($shift), 1, '.', ''), '0'), '.');
+
+        return $size.' '.($this->unit === 'mm' || $size === '1' ? $this->unit : "{$this->unit}s").' '.$this->way($shift);
+    }
+
+    public function way(float $shift): string
+    {
+        return $shift < 0 ? $this->minus : $this->plus;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Spec;
+
+/** Something that can be seen at a setting, and between which places of the arm it is seen; null is without end. */
+final readonly class OutcomeWord
+{
+    private function __construct(public string $key, public string $label, public ?float $low, public ?float $high, public bool $provesNothing) {}
+
+    public static function between(string $key, string $label, ?float $low, ?float $high): self
+    {
+        return new self($key, $label, $low, $high, false);
+    }
+
+    /** Teeth that did not meet say nothing about where the arm stands. */
+    public static function provingNothing(string $key, string $label): self
+    {
+        return new self($key, $label, null, null, true);
+    }
+}

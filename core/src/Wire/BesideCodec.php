@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\CableMatching;
+use VividPull\Core\Bench\Cure;
+use VividPull\Core\Bench\EngagementState;
+use VividPull\Core\Bench\Entry\PartRefused;
+use VividPull\Core\Bench\Entry\PhotoTaken;
+use VividPull\Core\Bench\MeasuresHere;
+use VividPull\Core\Bench\MeasureState;
+use VividPull\Core\Bench\PackState;
+use VividPull\Core\Bench\PullState;
+use VividPull\Core\Bench\TableState;
+use VividPull\Core\Bench\WindowState;
+use VividPull\Core\Cable\ReplacementReason;
+use VividPull\Core\Measurement\LeverPull;
+use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Planning\CableMatch;
+use VividPull\Core\Planning\GovernorAdvice;
+use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeWord;
+
+/** What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable being replaced. */
+final readonly class BesideCodec
+{
+    private function __construct(private BenchState $state) {}
+
+    /** @return array<string, mixed> */
+    public static function encode(BenchState $state): array
+    {
+        return (new self($state))->whole();
+    }
+
+    /** @return array<string, mixed> */
+    private function whole(): array
+    {
+        $family = $this->state->spec->family->family();
+        $seen = $this->state->facts->seen;
+
+        return [
+            'not_settable' => $family->notSettable(),
+            'cures' => array_map(static fn (Cure $cure): array => ['key' => $cure->value, 'label' => $cure->label()], $family->cures()),
+            'imitators' => $family->imitators(),
+            'table' => $this->state->judgement->table === null ? null : $this->table($this->state->judgement->table),
+            'measures' => array_map(self::measure(...), $this->state->judgement->measures),
+            'window' => $this->window(),
+            'engagement' => $this->engagement(),
+            'governor' => $this->governor(),
+            'can_pull' => MeasuresHere::of($this->state)->has(MeasureKey::LeverPull),
+            'pull' => $this->pull(),
+            'pack' => $this->pack(),
+            'reasons' => array_map(static fn (ReplacementReason $one): array => ['key' => $one->value, 'label' => $one->label()], ReplacementReason::cases()),
+            'replacing' => $this->replacing(),
+            'photos' => array_map(static fn (PhotoTaken $one): array => ['id' => $one->photo, 'of' => $one->of, 'by' => $one->stamp->by->name, 'at' => $one->stamp->at], $seen->photos),
+            'refused' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->label(), 'number' => $one->number], $seen->refused),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function table(TableState $state): array
+    {
+        $advice = TablePlanner::advise($state, $this->state->run, $this->state->facts);
+
+        return [
+            'arm' => $state->table->arm,
+            'unit' => $state->table->unit,
+            'plus' => $state->table->plus,
+            'minus' => $state->table->minus,
+            'settings' => array_values(array_map(static fn (OutcomeSetting $one): array => [
+                'key' => $one->key,
+                'label' => $one->label,
+                'at' => $one->at,
+                'wants' => $one->wanted()->label,
+                'found' => $one->sees[$state->found[$one->key] ?? '']->label ?? null,
+                'now' => $one->sees[$state->now[$one->key] ?? '']->label ?? null,
+                'right' => $state->isRight($one),
+                'wrong' => $state->isWrong($one),
+                'sees' => array_values(array_map(static fn (OutcomeWord $word): array => ['key' => $word->key, 'label' => $word->label, 'low' => $word->low, 'high' => $word->high], $one->sees)),
+            ], $state->table->settings)),
+            'advice' => [
+                'kind' => $advice->kind->value,
+                'sentence' => $advice->sentence,
+                'shift' => $advice->shift,
+                'shift_say' => $advice->shift === null ? null : $state->table->sayShift($advice->shift),
+                'certain' => $advice->isCertain,
+                ...$this->moveOf($advice->adjuster, $advice->steps),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function moveOf(?string $id, ?Steps $steps): array
+    {
+        $adjuster = $id === null ? null : $this->state->run->adjuster($id);
+
+        return [
+            'adjuster' => $id,
+            'adjuster_name' => $adjuster?->name(),
+            'phrase' => $steps === null ? null : $adjuster?->say($steps),
+            'body' => $steps === null || $adjuster === null ? null : ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function measure(MeasureState $state): array
+    {
+        $key = $state->measure->key;
+
+        return [
+            'key' => $key->value,
+            'label' => $key->label(),
+            'unit' => $key->dimension()->internalUnit(),
+            'decimals' => $key->decimals(),
+            'runs' => $state->measure->runs,
+            'values' => $state->values,
+            'mean' => $state->found?->mean,
+            'expanded' => $state->found?->expanded(),
+            'before' => $state->before?->mean,
+            'low' => $state->limit?->low,
+            'high' => $state->limit?->high,
+            'verdict' => $state->verdict->kind->value,
+            'sentence' => $state->verdict->sentence,
+            'advice' => $state->verdict->advice,
+            'chance_inside' => $state->verdict->chanceInside,
+            'note' => $state->note,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function window(): ?array
+    {
+        $state = WindowState::of($this->state);
+
+        return $state === null ? null : [
+            'stroke_mm' => $state->window->strokeMm,
+            'arc_mm' => $state->window->arcMm,
+            'margin_mm' => $state->window->marginMm,
+            'least_mm' => $state->least,
+            'most_mm' => $state->most,
+            'tightest_mm' => $state->tightest,
+            'slackest_mm' => $state->slackest,
+            'ratio' => $state->ratio,
+            'sentence' => $state->sentence,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function engagement(): ?array
+    {
+        $state = EngagementState::of($this->state);
+
+        return $state === null ? null : [
+            'full_by_mm' => $state->fullBy,
+            'first_mm' => $state->first,
+            'full_mm' => $state->full,
+            'margin_low_mm' => $state->marginLow,
+            'margin_high_mm' => $state->marginHigh,
+            'reserve_mm' => $state->reserve,
+            'sentence' => $state->sentence,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function governor(): ?array
+    {
+        $advice = GovernorAdvice::of($this->state);
+
+        return $advice === null ? null : ['sentence' => $advice->sentence, ...$this->moveOf($advice->adjuster, $advice->steps)];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function pull(): ?array
+    {
+        $state = PullState::of($this->state->spec, $this->state->facts);
+        $side = static fn (?LeverPull $pull): ?array => $pull === null ? null : [
+            'pull_n' => $pull->pull, 'release_n' => $pull->release, 'tension_n' => $pull->tension(), 'efficiency' => $pull->efficiency(), 'friction' => $pull->friction(),
+        ];
+
+        return $state === null ? null : ['now' => $side($state->now), 'fresh' => $side($state->fresh), 'problem' => $state->problem, 'sentence' => $state->sentence];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function pack(): ?array
+    {
+        $state = PackState::of($this->state->spec, $this->state->facts);
+
+        return $state === null ? null : [
+            'kinds' => array_map(static fn (MeasureKey $key): array => [
+                'key' => $key->value, 'label' => $key->label(), 'count' => $state->figures->counts[$key->value] ?? 0, 'how_to' => $key->howTo(),
+                'low' => $state->figures->band($key)?->low, 'high' => $state->figures->band($key)?->high, 'decimals' => $key->decimals(),
+            ], [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring]),
+            'items' => array_map(static fn (array $item): array => [
+                'key' => $item['key']->value, 'of' => $item['of'], 'mean' => $item['found']->mean, 'expanded' => $item['found']->expanded(),
+                'verdict' => $item['verdict']->kind->value, 'sentence' => $item['verdict']->sentence,
+            ], $state->items),
+            'stack_mm' => $state->stack(),
+            'star_order' => $state->figures->starOrder(),
+            'bolt_nm' => $state->figures->boltNm,
+            'sentence' => $state->sentence,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function replacing(): ?array
+    {
+        $under = $this->state->facts->seen->replacing;
+        $match = CableMatching::of($this->state);
+
+        return $under === null ? null : [
+            'reason' => $under->reason->label(),
+            'over' => $under->isOver,
+            'match' => $match === null ? null : $this->match($match),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function match(CableMatch $match): array
+    {
+        $lands = [];
+        foreach (CableMatching::landing($this->state, $match) as $id => $at) {
+            $lands[] = ['adjuster' => $id, 'name' => $this->state->run->adjuster($id)?->name(), 'say' => $this->state->run->adjuster($id)?->where($at)];
+        }
+
+        return [
+            'verdict' => $match->verdict->value,
+            'label' => $match->verdict->label(),
+            'sentence' => $match->sentence,
+            'slack_in_mm' => $match->slackIn,
+            'take_up_mm' => $match->takeUp,
+            'reserve_mm' => $match->reserve,
+            'conduit_mm' => $match->conduitDifference,
+            'lands' => $lands,
+        ];
+    }
+}
