@@ -46,7 +46,7 @@ need_packages() {
 
 need_server_packages() {
     need_packages php=php8.2-cli ext:pdo_mysql=php8.2-mysql ext:mbstring=php8.2-mbstring ext:dom=php8.2-xml \
-        ext:curl=php8.2-curl ext:zip=php8.2-zip composer=composer unzip=unzip mariadbd=mariadb-server \
+        ext:curl=php8.2-curl ext:zip=php8.2-zip ext:gd=php8.2-gd composer=composer unzip=unzip mariadbd=mariadb-server \
         node=nodejs npm=npm setsid=util-linux
     need_node
 }

@@ -6,6 +6,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\MachineController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use Illuminate\Support\Facades\Route;
@@ -25,6 +26,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('shelf', [ShelfController::class, 'show']);
         Route::put('shelf/{instrument}', [ShelfController::class, 'store']);
         Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy']);
+        Route::put('jobs/{job}/photos/{photo}', [PhotoController::class, 'store']);
+        Route::get('jobs/{job}/photos/{photo}', [PhotoController::class, 'show']);
         Route::post('jobs/{job}/entries', [EntryController::class, 'store']);
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');

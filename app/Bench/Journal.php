@@ -19,6 +19,7 @@ use VividPull\Core\Bench\Draft;
 use VividPull\Core\Bench\Entry\Amended;
 use VividPull\Core\Bench\Entry\Closed;
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Bench\EntryKind;
@@ -74,6 +75,9 @@ final readonly class Journal
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         if ($entry instanceof PolicyChosen) {
             Alike::mustHold($job, $entry);
+        }
+        if ($entry instanceof PhotoTaken) {
+            Pictures::mustHold($job, $entry);
         }
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;

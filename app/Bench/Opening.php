@@ -100,18 +100,20 @@ final readonly class Opening
         $jobs = ControlJob::query()->where('control_id', $control->id)->whereNotNull('closed_at')->orderByDesc('closed_at')->limit(self::VISITS_OF_DRIFT)->pluck('id');
         $records = EntryRow::query()->whereIn('job_id', $jobs)->where('kind', EntryKind::Closed->value)->orderBy('at_utc')->get()
             ->map(static fn (EntryRow $row): array => $row->body['record'] ?? []);
-        $point = $control->specVersion->body['aim']['point'];
+        $point = $control->specVersion->body['aim']['point'] ?? null;
+        if ($point === null) {
+            return null;
+        }
         $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point)
             ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null, 'parts' => $record['parts'] ?? []])->all());
-        $drift = ControlDrift::over($visits, $this->ratio($control));
+        $drift = ControlDrift::over($visits, $this->ratio($control, ReadingPoint::from($point)));
 
         return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];
     }
 
     /** R as this control taught it, else as it is drawn, else as it is usual for the family. */
-    private function ratio(Control $control): float
+    private function ratio(Control $control, ReadingPoint $point): float
     {
-        $point = ReadingPoint::from($control->specVersion->body['aim']['point']);
         $taught = $control->summary['taught'][$point->value]['ln_ratio'] ?? null;
 
         return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)

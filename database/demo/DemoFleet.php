@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use VividPull\Core\Wire\AimCodec;
+
 /** The invented machines of Saltmarsh Ferry & Parks, their runs, and the specs of their invented makers. */
 final readonly class DemoFleet
 {
@@ -24,16 +26,24 @@ final readonly class DemoFleet
         ['TM-06', null, 'Brackwell Reed 26', 'trimmer', 2022, 'gardens', 212, 'h', ['trigger']],
         ['MW-04', null, 'Hesk Dune 53', 'dune mower', 2021, 'gardens', 388, 'h', ['drive']],
         ['TR-02', null, 'Ondrel Furrow 11', 'bramble tractor', 2019, 'lighthouse depot', 940, 'h', ['drive']],
-        ['SN-03', null, 'Morrigan Pier 80', 'pier snow thrower', 2020, 'ferry pier', 146, 'h', ['auger']],
+        ['MW-07', null, 'Brackwell Lawn 46', 'dune mower', 2023, 'gardens', 96, 'h', ['drive', 'bail']],
+        ['TR-05', null, 'Brackwell Till 9', 'bramble tractor', 2016, 'lighthouse depot', 1320, 'h', ['drive']],
+        ['SN-03', null, 'Morrigan Pier 80', 'pier snow thrower', 2020, 'ferry pier', 146, 'h', ['auger', 'selector']],
+        ['UC-01', null, 'Brackwell Jetty 700', 'utility cart', 2021, 'ferry pier', 1875, 'h', ['pedal', 'modes', 'brake']],
+        ['RT-18', 'SFP 518', 'Brackwell Cairn 350', 'trail motorcycle', 2019, 'ranger station south', 13260, 'km', ['clutch']],
+        ['RT-27', 'SFP 527', 'Hesk Moor 250', 'trail motorcycle', 2023, 'ranger station north', 3120, 'km', ['clutch']],
+        ['RT-30', 'SFP 530', 'Tolvane Crest 450', 'trail motorcycle', 2025, 'ranger station north', 880, 'km', ['clutch']],
+        ['SC-14', 'SFP 814', 'Morrigan Skiff 50', 'ferry-deck scooter', 2022, 'harbour office', 5210, 'km', ['clutch']],
         ['SC-08', 'SFP 808', 'Ondrel Quay 125', 'ferry-deck scooter', 2020, 'ferry pier', 9120, 'km', ['clutch', 'throttle']],
         ['SC-02', 'SFP 802', 'Ondrel Quay 125', 'ferry-deck scooter', 2019, 'ferry pier', 13075, 'km', ['clutch', 'throttle']],
         ['SC-05', 'SFP 805', 'Ondrel Quay 125', 'ferry-deck scooter', 2022, 'harbour office', 4288, 'km', ['clutch', 'throttle']],
         ['SC-11', 'SFP 811', 'Ondrel Quay 125', 'ferry-deck scooter', 2024, 'harbour office', 1510, 'km', ['clutch', 'throttle']],
     ];
 
-    public const NAMES = ['clutch' => 'Clutch lever', 'throttle' => 'Throttle grip', 'trigger' => 'Throttle trigger', 'drive' => 'Drive handle', 'auger' => 'Auger handle'];
+    public const NAMES = ['clutch' => 'Clutch lever', 'throttle' => 'Throttle grip', 'trigger' => 'Throttle trigger', 'drive' => 'Drive handle', 'auger' => 'Auger handle',
+        'bail' => 'Operator bail', 'selector' => 'Speed selector', 'pedal' => 'Throttle pedal', 'modes' => 'Mode and park cables', 'brake' => 'Parking brake'];
 
-    public const MINUTES = ['clutch' => 12, 'throttle' => 18, 'trigger' => 10, 'drive' => 15, 'auger' => 15];
+    public const MINUTES = ['clutch' => 12, 'throttle' => 18, 'trigger' => 10, 'drive' => 15, 'auger' => 15, 'bail' => 15, 'selector' => 25, 'pedal' => 30, 'modes' => 40, 'brake' => 12];
 
     /** Id, body, and in how many days its calibration falls due. */
     public const SHELF = [
@@ -51,28 +61,20 @@ final readonly class DemoFleet
     public static function spec(string $model, string $control): array
     {
         $clutch = $control === 'clutch';
-        [$point, $low, $high] = match (true) {
-            $control === 'trigger' => ['carburettor_barrel', 0.5, 1.6],
-            $control === 'auger' => ['handle_travel', 8, 20],
-            $control === 'drive' => ['handle_travel', 6, 18],
-            ! $clutch => ['grip_flange', 2, 6],
-            str_starts_with($model, 'Morrigan') => ['perch_gap', 1, 3],
-            str_starts_with($model, 'Ondrel') => ['lever_tip', 8, 14],
-            default => ['lever_tip', 10, 20],
-        };
+        $others = array_map(AimCodec::encode(...), DemoAims::of($model, $control));
         [$maker] = explode(' ', $model);
 
         return [
-            'family' => match ($control) {
-                'clutch' => 'clutch_lever', 'throttle' => 'twist_grip', 'trigger' => 'trigger_throttle', default => 'other_control',
-            },
-            'aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high],
+            'family' => self::family($model, $control),
+            ...(($aim = self::aim($model, $control)) === null ? [] : ['aim' => $aim]),
+            ...($others === [] ? [] : ['others' => $others]),
             'conditions' => [
                 'engine' => $clutch ? (str_starts_with($model, 'Morrigan') ? 'hot' : 'cold') : null,
                 'wheels' => $control === 'throttle' ? 'on_ground' : null,
                 'poses' => $control === 'throttle' ? ['straight', 'left', 'right'] : ['straight'],
             ],
             ...($model === 'Morrigan Fell 650' ? ['backward' => ['low_mm' => 1, 'high_mm' => 5, 'set_first' => true]] : []),
+            ...($control === 'pedal' ? ['secondary' => ['low_mm' => 0.5, 'high_mm' => 2.5]] : []),
             'policy' => $clutch ? 'loose' : 'middle',
             'rule' => 'guarded',
             'source' => [
@@ -82,15 +84,61 @@ final readonly class DemoFleet
         ];
     }
 
+    private static function family(string $model, string $control): string
+    {
+        return match (true) {
+            $model === 'Morrigan Skiff 50' => 'automatic_clutch',
+            $model === 'Tolvane Crest 450' => 'hydraulic_clutch',
+            $control === 'drive' => str_starts_with($model, 'Ondrel') ? 'engage_by_pull' : (str_ends_with($model, 'Till 9') ? 'release_by_pull' : 'sliding_drive'),
+            default => ['clutch' => 'clutch_lever', 'throttle' => 'twist_grip', 'trigger' => 'trigger_throttle', 'pedal' => 'pedal_throttle', 'auger' => 'hook_control',
+                'bail' => 'bail', 'selector' => 'speed_selector', 'modes' => 'mode_cables', 'brake' => 'brake_pull'][$control] ?? 'other_control',
+        };
+    }
+
+    /** @return array<string, mixed>|null none where no play is read */
+    private static function aim(string $model, string $control): ?array
+    {
+        $edges = match (true) {
+            in_array($control, ['bail', 'selector', 'modes'], true), in_array($model, ['Morrigan Skiff 50', 'Tolvane Crest 450', 'Brackwell Lawn 46'], true) => null,
+            $control === 'trigger' => ['carburettor_barrel', 0.5, 1.6],
+            $control === 'auger' => ['handle_travel', 8, 20],
+            $control === 'pedal' => ['handle_travel', 6, 14],
+            $control === 'brake' => ['lever_tip', 8, 18],
+            $control === 'drive' => ['handle_travel', 6, str_starts_with($model, 'Hesk') ? 18 : 25],
+            $control === 'throttle' => ['grip_flange', 2, 6],
+            str_starts_with($model, 'Morrigan') => ['perch_gap', 1, 3],
+            str_starts_with($model, 'Ondrel') => ['lever_tip', 8, 14],
+            default => ['lever_tip', 10, 20],
+        };
+
+        return $edges === null ? null : ['kind' => 'free_play_band', 'point' => $edges[0], 'low_mm' => $edges[1], 'high_mm' => $edges[2]];
+    }
+
     /** @return array<string, mixed> */
     public static function run(string $model, string $control): array
     {
         return match ($control) {
-            'clutch' => $model === 'Tolvane Shoal 500' ? self::pushRodRun() : self::clutchRun($model),
+            'clutch' => match ($model) {
+                'Tolvane Shoal 500' => self::pushRodRun(),
+                'Brackwell Cairn 350' => self::splineRun(),
+                'Hesk Moor 250' => self::bareRun('lever', 'Clutch lever', 'release arm', ['self', 'self-adjuster', 'self_adjuster']),
+                'Tolvane Crest 450' => self::bareRun('lever', 'Clutch lever', 'slave cylinder', null),
+                'Morrigan Skiff 50' => self::bareRun('lever', 'Gear pedal', 'centrifugal clutch', null),
+                default => self::clutchRun($model),
+            },
             'throttle' => $model === 'Morrigan Fell 650' ? self::pushPullRun($model) : self::throttleRun($model),
             'trigger' => self::triggerRun(),
             'auger' => self::augerRun(),
-            default => str_starts_with($model, 'Hesk') ? self::mowerRun() : self::tractorRun(),
+            'bail' => self::bareRun('bail', 'Operator bail', 'brake and stop', ['none', 'cable without adjuster', 'none']),
+            'selector' => self::selectorRun(),
+            'pedal' => self::pedalRun(),
+            'modes' => self::modesRun(),
+            'brake' => self::brakeRun(),
+            default => match ($model) {
+                'Hesk Dune 53' => self::mowerRun(),
+                'Brackwell Lawn 46' => self::slidingRun(),
+                default => self::tractorRun(),
+            },
         };
     }
 
@@ -209,6 +257,107 @@ final readonly class DemoFleet
                     'access' => ['minutes' => 1, 'tools' => '8 and 10 mm spanners']],
             ]]],
             'working_end' => 'auger clutch',
+        ];
+    }
+
+    /**
+     * A run on which nothing is turned for play.
+     *
+     * @param  array{string, string, string}|null  $adjuster
+     * @return array<string, mixed>
+     */
+    private static function bareRun(string $hand, string $name, string $end, ?array $adjuster): array
+    {
+        return [
+            'hand' => ['kind' => $hand, 'name' => $name, 'pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => ['lever_tip' => 132], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'cable', 'name' => $end === 'slave cylinder' ? 'Fluid line' : 'Cable', 'adjusters' => $adjuster === null ? []
+                : [['id' => $adjuster[0], 'name' => $adjuster[1], 'kind' => $adjuster[2], 'access' => ['minutes' => 3, 'tools' => 'by hand']]]]],
+            'working_end' => $end,
+        ];
+    }
+
+    /** @return array<string, mixed> a clutch whose arm sits on a spline, with the push rod behind the other cover */
+    private static function splineRun(): array
+    {
+        $run = self::clutchRun('Brackwell Cairn 350');
+        $adjusters = $run['cables'][0]['adjusters'];
+        $run['cables'][0]['adjusters'] = [$adjusters[0], $adjusters[2],
+            ['id' => 'push_rod', 'name' => 'push rod', 'kind' => 'push_rod_b', 'access' => ['minutes' => 12, 'cover' => 'clutch cover', 'tools' => 'screwdriver']],
+            ['id' => 'spline', 'name' => 'release arm', 'kind' => 'spline_arm', 'access' => ['minutes' => 15, 'cover' => 'sprocket cover', 'tools' => 'ring pliers']]];
+
+        return $run;
+    }
+
+    /** @return array<string, mixed> */
+    private static function slidingRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'handle', 'name' => 'Drive handle'],
+            'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [
+                ['id' => 'rungs', 'name' => 'rung clamp', 'kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 12],
+                    'lock' => 'clamp bolt', 'access' => ['minutes' => 2, 'tools' => '10 mm spanner']],
+            ]]],
+            'working_end' => 'drive clutch',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function selectorRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'selector', 'name' => 'Speed selector'],
+            'cables' => [['id' => 'selector', 'name' => 'Selector cable', 'adjusters' => [
+                ['id' => 'bracket', 'name' => 'slotted bracket', 'kind' => 'slotted_bracket', 'mm_per_step' => 1, 'knowledge' => 'measured', 'travel_steps' => ['from' => 0, 'to' => 24],
+                    'lock' => 'bracket bolt', 'access' => ['minutes' => 4, 'tools' => 'two 13 mm spanners']],
+            ]]],
+            'working_end' => 'friction disc',
+        ];
+    }
+
+    /** @return array<string, mixed> pedal to governor arm, governor to carburettor */
+    private static function pedalRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'pedal', 'name' => 'Throttle pedal', 'pivot_to_wire_mm' => 60, 'pivot_to_point_mm' => ['handle_travel' => 180], 'knowledge' => 'drawn'],
+            'cables' => [
+                ['id' => 'primary', 'name' => 'Primary cable', 'adjusters' => [
+                    ['id' => 'primary_nuts', 'name' => 'primary nuts', 'kind' => 'bracket_nuts', 'thread' => 'M6 x 1', 'travel_mm' => 16,
+                        'access' => ['minutes' => 3, 'cover' => 'floor plate', 'tools' => 'two 10 mm spanners']],
+                    ['id' => 'governor', 'name' => 'governor nut', 'kind' => 'governor_nut', 'thread' => 'M6 x 1', 'travel_mm' => 30, 'stays_mm' => 12.7,
+                        'access' => ['minutes' => 4, 'tools' => '10 mm spanner']],
+                ]],
+                ['id' => 'secondary', 'name' => 'Secondary cable', 'pulls' => 'following', 'adjusters' => [
+                    ['id' => 'secondary_nuts', 'name' => 'secondary nuts', 'kind' => 'bracket_nuts', 'thread' => 'M6 x 1', 'travel_mm' => 12,
+                        'access' => ['minutes' => 3, 'tools' => 'two 10 mm spanners']],
+                ]],
+            ],
+            'working_end' => 'carburettor',
+        ];
+    }
+
+    /** @return array<string, mixed> three cables at one arm, each with its own adjuster of bevels */
+    private static function modesRun(): array
+    {
+        $cable = static fn (string $id, string $name): array => ['id' => $id, 'name' => ucfirst($name), 'adjusters' => [
+            ['id' => "{$id}_bevels", 'name' => "{$name} adjuster", 'kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 20, 'bevels_per_turn' => 6,
+                'access' => ['minutes' => 3, 'tools' => '12 mm spanner']],
+        ]];
+
+        return ['hand' => ['kind' => 'selector', 'name' => 'Mode lever'], 'cables' => [$cable('mode', 'mode cable'), $cable('park', 'park cable'), $cable('differential', 'differential cable')], 'working_end' => 'mode arm'];
+    }
+
+    /** @return array<string, mixed> */
+    private static function brakeRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'lever', 'name' => 'Brake lever', 'pivot_to_wire_mm' => 40, 'pivot_to_point_mm' => ['lever_tip' => 160], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'brake', 'name' => 'Brake cable', 'adjusters' => [
+                ['id' => 'bolt', 'name' => 'hollow bolt', 'kind' => 'hollow_bolt', 'thread' => 'M8 x 1.25', 'travel_mm' => 18,
+                    'access' => ['minutes' => 1, 'tools' => 'two 13 mm spanners']],
+                ['id' => 'clamp', 'name' => 'pinch clamp', 'kind' => 'pinch_clamp', 'mm_per_step' => 1, 'knowledge' => 'measured', 'travel_steps' => ['from' => 0, 'to' => 25],
+                    'lock' => 'clamp screw', 'access' => ['minutes' => 6, 'cover' => 'wheel cover', 'tools' => '10 mm spanner']],
+            ]]],
+            'working_end' => 'brake drum',
         ];
     }
 }

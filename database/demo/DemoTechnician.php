@@ -121,6 +121,8 @@ final class DemoTechnician
             ItemKind::Reading => $this->read($item),
             ItemKind::Thread => $item->answers === [] ? $this->line('thread '.$this->usualThread($this->state->run->adjuster($item->about ?? '')).' mm', ['adjuster' => $item->about]) : $this->line('ok'),
             ItemKind::InBand => $this->bringInside(),
+            ItemKind::Measure => $this->line($this->answers[$item->key] ?? throw new LogicException("Nothing to measure for {$item->key}.")),
+            ItemKind::Compare, ItemKind::Photo => throw new LogicException("No demo job replaces a cable by itself: {$item->key}."),
             ItemKind::Answer, ItemKind::SignOff => $this->line($this->answers[$item->key] ?? $this->firstRight($item)),
         };
     }

@@ -8,6 +8,7 @@ use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\FamilyKey;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
 final readonly class ControlResource
@@ -26,7 +27,8 @@ final readonly class ControlResource
             'name' => $control->name,
             'minutes' => $control->minutes,
             'band' => ['low_mm' => $spec['aim']['low_mm'] ?? null, 'high_mm' => $spec['aim']['high_mm'] ?? null],
-            'point_label' => ReadingPoint::from($spec['aim']['point'])->label(),
+            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->label() : null,
+            'family' => FamilyKey::from($spec['family'])->family()->title(),
             'engine' => $spec['conditions']['engine'] ?? null,
             'job' => $control->openJob?->id,
             'stage' => $stage?->title(),

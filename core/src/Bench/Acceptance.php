@@ -190,6 +190,10 @@ final readonly class Acceptance
         if ($step->key === Replacement::COMPARE) {
             throw Refused::because('Lay old and new side by side, and give their lengths.');
         }
+        $match = CableMatching::of($state);
+        if ($match?->verdict === MatchVerdict::DoesNotFit) {
+            throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
+        }
         if ($step->key === 'note' && $step->remark === null && $state->facts->seen->photos === []) {
             throw Refused::because('Take a picture of route and hole, or write down how it ran.');
         }

@@ -84,7 +84,7 @@ final readonly class BesideItems
         $last = $this->facts->seen->putRight[count($this->facts->seen->putRight) - 1] ?? null;
 
         return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $failing === [],
-            said: $failing === [] ? $last?->cure->label() : implode(' ', array_map(static fn (Proof $proof): string => "{$proof->question}: it failed.", $failing)), stamp: $failing === [] ? $last?->stamp : null)];
+            said: $failing === [] ? $last?->cure->label() : implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing)), stamp: $failing === [] ? $last?->stamp : null)];
     }
 
     /** @return list<StageItem> */

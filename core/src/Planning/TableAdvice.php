@@ -17,17 +17,19 @@ final readonly class TableAdvice
         public ?Steps $steps,
         /** At the arm, in the table's unit, to its plus; null where no move is meant. */
         public ?float $shift,
+        /** The same without the distance at the arm: what to do with the hands. */
+        public string $how,
         /** Whether every offset that fits what was seen would be cured by it. */
         public bool $isCertain,
     ) {}
 
     public static function say(TableAdviceKind $kind, string $sentence): self
     {
-        return new self($kind, $sentence, null, null, null, false);
+        return new self($kind, $sentence, null, null, null, $sentence, false);
     }
 
-    public static function move(string $sentence, string $adjuster, ?Steps $steps, float $shift, bool $isCertain): self
+    public static function move(string $arm, string $how, string $adjuster, ?Steps $steps, float $shift, bool $isCertain): self
     {
-        return new self(TableAdviceKind::Move, $sentence, $adjuster, $steps, $shift, $isCertain);
+        return new self(TableAdviceKind::Move, "{$arm}. {$how}", $adjuster, $steps, $shift, $how, $isCertain);
     }
 }

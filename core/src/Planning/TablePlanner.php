@@ -28,6 +28,8 @@ final readonly class TablePlanner
 {
     private const ARM = 'arm';
 
+    private const EDGE = 1e-9;
+
     /** @param  array<string, Mover>  $movers  by adjuster, with the way a trial has shown */
     private function __construct(private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
 
@@ -85,14 +87,14 @@ final readonly class TablePlanner
 
     private function said(Mover $mover, Adjuster $adjuster, float $x, ?Steps $steps, bool $certain): TableAdvice
     {
-        $arm = "{$this->table->arm} ".$this->table->sayShift($x);
+        $arm = ucfirst("{$this->table->arm} ".$this->table->sayShift($x));
         $how = match (true) {
             $mover->sign === null => "Move the {$adjuster->name()} a little either way and see which way the arm goes: it may go the other way.",
             $steps === null => "Move the {$adjuster->name()} slightly, so that the arm goes that way.",
             default => ucfirst($adjuster->name()).": {$adjuster->say($steps)}.",
         };
 
-        return TableAdvice::move("{$arm}. {$how}".($certain ? '' : ' Not certain yet: it halves what is not known.'), $adjuster->id(), $steps, $x, $certain);
+        return TableAdvice::move($arm, $how.($certain ? '' : ' Not certain yet: it halves what is not known.'), $adjuster->id(), $steps, $x, $certain);
     }
 
     /**
@@ -109,7 +111,8 @@ final readonly class TablePlanner
             [$low, $high] = [$setting->wanted()->low ?? -INF, $setting->wanted()->high ?? INF];
             $weight = $setting->weight($mover->adjuster);
             if ($weight === 0.0) {
-                if ($least > $high || $most < $low) {
+                // On the edge of what is wanted is not inside it: what was seen there was something else.
+                if ($least > $high - self::EDGE || $most < $low + self::EDGE) {
                     return null;
                 }
 
@@ -177,7 +180,7 @@ final readonly class TablePlanner
                 continue;
             }
             $weight = $setting->weight($mover->adjuster);
-            $by = $weight === 0.0 ? [0.0, 0.0] : self::over(self::moved($mover, $move->entry->steps), 1.0 / $weight);
+            $by = $weight === 0.0 ? [0.0, 0.0] : self::over($this->moved($mover, $move->entry->steps), 1.0 / $weight);
             [$least, $most] = [$least + $by[0], $most + $by[1]];
         }
 
@@ -185,16 +188,17 @@ final readonly class TablePlanner
     }
 
     /** @return array{float, float} how far one move shifted the arm */
-    private static function moved(Mover $mover, ?Steps $steps): array
+    private function moved(Mover $mover, ?Steps $steps): array
     {
-        if ($steps === null || $mover->sign === null) {
+        $each = $this->run->adjuster($mover->adjuster)?->counting()->each;
+        if ($steps === null || $each === null || $mover->sign === null) {
             return [-INF, INF];
         }
         $way = $mover->sign * ($steps->count <=> 0);
         if ($mover->perStep === null) {
             return $way > 0 ? [0.0, INF] : [-INF, 0.0];
         }
-        $size = $mover->perStep * abs($steps->toFloat());
+        $size = $mover->perStep * abs($steps->count / $each->count);
         $edges = [$way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error)];
 
         return [min($edges), max($edges)];
@@ -206,7 +210,7 @@ final readonly class TablePlanner
             return null;
         }
         $small = $adjuster->smallestStep()->count;
-        $count = (int) round($mover->sign * $shift / $mover->perStep * Steps::PER_TURN / $small) * $small;
+        $count = (int) round($mover->sign * $shift / $mover->perStep * $adjuster->counting()->each->count / $small) * $small;
 
         return Steps::fromCount($count === 0 ? ($mover->sign * $shift < 0 ? -$small : $small) : $count);
     }

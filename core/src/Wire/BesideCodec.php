@@ -86,6 +86,7 @@ final readonly class BesideCodec
             'advice' => [
                 'kind' => $advice->kind->value,
                 'sentence' => $advice->sentence,
+                'how' => $advice->how,
                 'shift' => $advice->shift,
                 'shift_say' => $advice->shift === null ? null : $state->table->sayShift($advice->shift),
                 'certain' => $advice->isCertain,

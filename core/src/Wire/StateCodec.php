@@ -232,6 +232,7 @@ final readonly class StateCodec
             'caution' => $item->caution,
             'about' => $item->about,
             'is_second' => $item->isSecond,
+            'measure' => $item->measure?->value,
             'by' => $item->stamp?->by->name,
             'at' => $item->stamp?->at,
             'answers' => array_map(static fn (Answer $answer): array => [
@@ -318,7 +319,7 @@ final readonly class StateCodec
     private function poses(): array
     {
         $poses = [];
-        foreach ($this->state->spec->conditions->poses as $pose) {
+        foreach ($this->state->spec->aim === null ? [] : $this->state->spec->conditions->poses as $pose) {
             $sweep = $this->state->judgement->sweep->poses[$pose->value] ?? null;
             $poses[] = ['pose' => $pose->value, 'label' => $pose->label()]
                 + $this->judged($this->state->judgement->poseGroups[$pose->value] ?? null, $this->state->judgement->poses[$pose->value])

@@ -65,7 +65,7 @@ final class PushPullTest extends TestCase
             $job->line((string) $mm, 'pose:right:second', Pose::Right);
         }
         self::assertSame(GateStatus::Failed, $job->state->judgement->gates[3]->status);
-        self::assertStringContainsString('Seen with bars full right, backward.', $job->state->judgement->gates[3]->sentence);
+        self::assertStringContainsString('Seen with bars full right, closing cable.', $job->state->judgement->gates[3]->sentence);
     }
 
     public function test_backward_play_is_never_taken_for_forward_play(): void

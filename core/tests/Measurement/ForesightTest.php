@@ -54,7 +54,7 @@ final class ForesightTest extends TestCase
     public function test_an_instrument_that_does_not_reach_is_no_help(): void
     {
         $job = TestJob::clutch(['aim' => ['low_mm' => 180, 'high_mm' => 200]]);
-        $foresight = new Foresight($job->state->facts->standing, $job->state->spec->aim->band, $job->state->spec->rule, TestJob::ines());
+        $foresight = new Foresight($job->state->facts->standing, $job->state->spec->play()->band, $job->state->spec->rule, TestJob::ines());
         self::assertSame('The Caliper does not reach across this band. Take the Steel rule.', $foresight->warningOf($job->state->facts->standing->shelf['caliper']));
     }
 

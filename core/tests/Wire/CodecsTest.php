@@ -38,7 +38,7 @@ final class CodecsTest extends TestCase
     {
         $spec = SpecCodec::decode(Node::of(['family' => 'clutch_lever', 'aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 3], 'source' => ['document' => 'd']]));
         self::assertSame([EngineHeat::Cold, DecisionRule::Guarded, 'loose'], [$spec->conditions->engine, $spec->rule, $spec->policy->value]);
-        self::assertNull($spec->aim->band->high);
+        self::assertNull($spec->play()->band->high);
     }
 
     public function test_what_history_knew_comes_back_as_it_went(): void

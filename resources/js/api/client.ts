@@ -31,22 +31,31 @@ export class Unreachable extends Error {
 
 const PATIENCE_MS = 12_000;
 
+/** A picture goes up slowly from the far end of a yard. */
+const PICTURE_PATIENCE_MS = 60_000;
+
 function token(): string {
   const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
   return cookie === undefined ? '' : decodeURIComponent(cookie.slice('XSRF-TOKEN='.length));
 }
 
 async function send(method: string, path: string, body: unknown): Promise<Response> {
+  const picture = body instanceof Blob ? body : null;
   try {
     return await fetch(`/api/${path}`, {
       method,
       credentials: 'same-origin',
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      signal: AbortSignal.timeout(picture === null ? PATIENCE_MS : PICTURE_PATIENCE_MS),
       headers: {
         Accept: 'application/json',
-        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/json' }),
+        ...(method === 'GET'
+          ? {}
+          : {
+              'X-XSRF-TOKEN': token(),
+              'Content-Type': picture === null ? 'application/json' : 'application/octet-stream',
+            }),
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: picture ?? JSON.stringify(body) }),
     });
   } catch {
     throw new Unreachable();
@@ -81,6 +90,9 @@ export async function call<T>(method: string, path: string, shape: z.ZodType<T>,
   if (method === 'GET' && response.headers.get('X-Kept') === null) void keepAnswer(`/api/${path}`, answer);
   return shape.parse(answer);
 }
+
+/** The same with something that is no text. */
+export const upload = <T>(path: string, shape: z.ZodType<T>, body: Blob): Promise<T> => call('PUT', path, shape, body);
 
 export const say = (error: unknown): string =>
   error instanceof Problem

@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { z } from 'zod';
-import { call } from './client';
+import { beside } from './beside';
+import { call, upload } from './client';
 import { roles } from './session';
 import { band, outcomes, tag } from './shapes';
 
@@ -22,7 +23,7 @@ export type Answer = z.infer<typeof answer>;
 
 const item = z.object({
   key: z.string(),
-  kind: z.enum(['answer', 'thread', 'reading', 'in_band', 'sign_off']),
+  kind: z.enum(['answer', 'thread', 'reading', 'measure', 'compare', 'photo', 'in_band', 'sign_off']),
   label: z.string(),
   done: z.boolean(),
   failed: z.boolean(),
@@ -31,6 +32,7 @@ const item = z.object({
   caution: z.string().nullable(),
   about: z.string().nullable(),
   is_second: z.boolean(),
+  measure: z.string().nullable(),
   by: z.string().nullable(),
   at: z.string().nullable(),
   answers: z.array(answer),
@@ -71,7 +73,7 @@ const adjuster = z.object({
   name: z.string(),
   kind: z.enum(adjusterKinds),
   kind_label: z.string(),
-  pulls: z.enum(['opening', 'closing']),
+  pulls: z.enum(['opening', 'closing', 'following']),
   sets: z.enum(['play', 'mechanism', 'speed', 'nothing']),
   thread: z.string().nullable(),
   mm_per_unit: z.number(),
@@ -199,10 +201,10 @@ export type PointKey = (typeof points)[number];
 /** What is shown of one cable: of a push-pull pair, the closing one can stand in the opening one's place. */
 const side = z.object({
   spec: z.object({
-    point: z.enum(points),
+    point: z.enum(points).nullable(),
     points: z.array(z.object({ key: z.enum(points), label: z.string(), how_to_read: z.string() })),
-    point_label: z.string(),
-    how_to_read: z.string(),
+    point_label: z.string().nullable(),
+    how_to_read: z.string().nullable(),
     band,
     say: z.string(),
     engine: z.enum(['cold', 'hot']).nullable(),
@@ -224,7 +226,7 @@ const side = z.object({
   working_band: band.nullable(),
   expected: z.object({ mm: z.number(), low_mm: z.number(), high_mm: z.number() }).nullable(),
   learned: z.object({
-    point: z.string(),
+    point: z.string().nullable(),
     ratio: z.number(),
     ratio_deviation: z.number(),
     ln_ratio: z.number(),
@@ -234,7 +236,18 @@ const side = z.object({
     per_step: z.array(z.object({ adjuster: z.string(), unit: z.string(), mm: z.number(), expanded_mm: z.number() })),
   }),
   next: z.object({
-    kind: z.enum(['read', 'move', 'decide', 'prove', 'guided', 'out_of_thread', 'routing_fault', 'over']),
+    kind: z.enum([
+      'read',
+      'move',
+      'decide',
+      'prove',
+      'guided',
+      'out_of_thread',
+      'table',
+      'not_settable',
+      'routing_fault',
+      'over',
+    ]),
     sentence: z.string(),
     recommended: z.string().nullable(),
     target_mm: z.number().nullable(),
@@ -246,11 +259,13 @@ const side = z.object({
 
 const state = side.extend({
   pair: side.nullable(),
+  second_label: z.string().nullable(),
+  beside,
   engine: z.string(),
   head: z.string(),
   family: z.object({ key: z.string(), title: z.string(), allows_by_choice: z.boolean() }),
   hand: z.object({
-    kind: z.enum(['lever', 'grip', 'trigger', 'handle']),
+    kind: z.enum(['lever', 'grip', 'trigger', 'handle', 'bail', 'pedal', 'selector']),
     name: z.string(),
     ratio: z.number(),
     knowledge: z.string(),
@@ -318,6 +333,10 @@ export type Shown = {
 
 /** What goes into the log: a typed line with what was shown beside it, or a kind with its body. */
 export type Draft = { line: string; shown: Shown } | { kind: string; body: Record<string, unknown> };
+
+/** A picture as it was taken; the server makes it small and drops what a phone wrote into it. */
+export const putPhoto = (job: string, id: string, picture: Blob) =>
+  upload(`jobs/${job}/photos/${id}`, z.object({ id: z.string() }), picture);
 
 const POLL_MS = 8_000;
 

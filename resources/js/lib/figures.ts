@@ -19,5 +19,6 @@ export const counted = (value: number) => group.format(value).replaceAll(',', '\
 export function bandText(band: { low_mm: number | null; high_mm: number | null }): string {
   const { low_mm: low, high_mm: high } = band;
   if (low !== null && high !== null) return `${trimmed(low)}–${trimmed(high)}`;
+  if (low === null && high === null) return '';
   return low !== null ? `from ${trimmed(low)}` : `up to ${trimmed(high ?? 0)}`;
 }

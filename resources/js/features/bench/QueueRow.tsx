@@ -52,7 +52,7 @@ export const QueueRow = ({ row }: { row: BenchRow }) => {
       <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
         {row.ready === 'cooling' && row.cooled_share !== null ? (
           <Cooling share={row.cooled_share} />
-        ) : (
+        ) : control.point_label === null ? null : (
           <MiniTape
             band={control.band}
             found={control.found_mm}
@@ -76,7 +76,8 @@ export const QueueRow = ({ row }: { row: BenchRow }) => {
 /** What it waits for: its stage, its coolness, or a start. */
 const Waits = ({ row }: { row: BenchRow }) => {
   const { control } = row;
-  const band = `${bandText(control.band)} mm at the ${control.point_label}`;
+  const band =
+    control.point_label === null ? control.family : `${bandText(control.band)} mm at the ${control.point_label}`;
   if (control.stage !== null) {
     return (
       <Words

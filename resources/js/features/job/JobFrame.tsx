@@ -2,7 +2,10 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { StageKey } from '../../api/jobs';
 import { BesideTheMove } from './ask/NextMove';
 import { NowCard } from './ask/NowCard';
+import { Tools } from './ask/Tools';
 import { BenchLog } from './BenchLog';
+import { Beside, PackWhenOpen } from './beside/Beside';
+import { MatchPanel } from './beside/MatchPanel';
 import { CableRun } from './drawing/CableRun';
 import { Tape } from './drawing/Tape';
 import { Footer } from './Footer';
@@ -70,6 +73,11 @@ export const JobFrame = ({ onLeave }: { onLeave: () => void }) => {
               <BesideTheMove />
             </Place>
           )}
+          {bench.mayWrite && bench.state.tag === null && (
+            <Place at={8}>
+              <Tools />
+            </Place>
+          )}
         </Flex>
       </Grid>
       <Footer />
@@ -100,16 +108,27 @@ const Centre = ({ stage }: { stage: StageKey }) => {
       </Place>
     ),
     look_over: (
-      <Place at={5}>
-        <Checklist stage="look_over" />
-      </Place>
+      <>
+        <Place at={4}>
+          <Stack>
+            <MatchPanel />
+          </Stack>
+        </Place>
+        <Place at={5}>
+          <Checklist stage="look_over" />
+        </Place>
+      </>
     ),
     as_found: <Measuring />,
     set: <Measuring />,
     prove: (
       <>
-        <Place at={3}>
-          <Poses />
+        <ProvedAt />
+        <Place at={4}>
+          <Stack>
+            <Beside measured />
+            <PackWhenOpen />
+          </Stack>
         </Place>
         <Place at={5}>
           <Checklist stage="prove" />
@@ -136,16 +155,42 @@ const Centre = ({ stage }: { stage: StageKey }) => {
   return centres[stage];
 };
 
-const Measuring = () => (
-  <>
-    <Place at={5}>
-      <CableRun />
-    </Place>
+const Measuring = () => {
+  const { state } = useBench();
+  return (
+    <>
+      <Place at={5}>
+        <CableRun />
+      </Place>
+      {state.spec.point !== null && (
+        <Place at={3}>
+          <Tape />
+        </Place>
+      )}
+      <Place at={4}>
+        <Stack>
+          <Beside measured={false} />
+          <PackWhenOpen />
+        </Stack>
+      </Place>
+      <Place at={6} grow>
+        <BenchLog />
+      </Place>
+    </>
+  );
+};
+
+const ProvedAt = () => {
+  const { state } = useBench();
+  return state.spec.point === null ? null : (
     <Place at={3}>
-      <Tape />
+      <Poses />
     </Place>
-    <Place at={6} grow>
-      <BenchLog />
-    </Place>
-  </>
+  );
+};
+
+const Stack = ({ children }: { children: React.ReactNode }) => (
+  <Flex direction="column" gap="3" _empty={{ display: 'none' }}>
+    {children}
+  </Flex>
 );

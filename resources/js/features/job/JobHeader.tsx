@@ -42,7 +42,9 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
             {machine.name} · {counted(machine.usage)} {machine.usage_unit}
           </Box>
           <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'block', md: 'none' }}>
-            {bandText(state.spec.band)} mm, {state.spec.point_label}
+            {state.spec.point === null
+              ? state.family.title
+              : `${bandText(state.spec.band)} mm, ${state.spec.point_label}`}
           </Box>
         </Box>
         <Box flex="1" display={{ base: 'none', lg: 'block' }} />
@@ -91,6 +93,7 @@ const Turn = chakra('button');
 const Condition = () => {
   const { job, state, turnTo, mayWrite } = useBench();
   const stood = job.machine.stood_minutes;
+  if (state.spec.point === null) return null;
   const words =
     state.condition === null
       ? 'Not said yet'

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import type { FormEvent } from 'react';
 import { useEffect, useState } from 'react';
-import type { Item } from '../../api/jobs';
+import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
@@ -28,7 +28,7 @@ function useLine(): readonly [string, (line: string) => void] {
 
 /** The bench line: one field that is always listening, with big keys for gloved hands. */
 export const Pad = () => {
-  const { sendLine, item, adjuster, point, field } = useBench();
+  const { sendLine, item, adjuster, point, field, state } = useBench();
   const { refusal } = usePost();
   const [line, setLine] = useLine();
   const [keys, setKeys] = useState(false);
@@ -45,10 +45,10 @@ export const Pad = () => {
       <form onSubmit={submit}>
         <Flex justifyContent="space-between" alignItems="baseline" gap="2">
           <chakra.label htmlFor="bench-line" textStyle="eyebrow">
-            {label(item, point.label)}
+            {label(item, point?.label ?? '', state)}
           </chakra.label>
           <Count />
-          <Box asChild display={takesLength(item) ? { base: 'none', lg: 'block' } : 'block'}>
+          <Box asChild display={takesNumber(item, state) ? { base: 'none', lg: 'block' } : 'block'}>
             <Button
               look="link"
               minHeight="1.75rem"
@@ -78,13 +78,7 @@ export const Pad = () => {
             paddingRight="4rem"
           />
           <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
-            {takesReading(item)
-              ? 'mm'
-              : item?.kind === 'thread'
-                ? adjuster?.thread === null
-                  ? adjuster.units
-                  : 'mm'
-                : ''}
+            {unitOf(item, state, adjuster)}
           </Box>
         </Box>
         <Box id="bench-line-help" aria-live="assertive">
@@ -104,7 +98,7 @@ export const Pad = () => {
             </Flex>
           )}
         </Box>
-        {takesReading(item) && (
+        {takesReading(item, state) && (
           <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
             <ReadAt />
             <With />
@@ -115,8 +109,8 @@ export const Pad = () => {
           templateColumns="repeat(4, 1fr)"
           gap="2"
           marginTop="2"
-          display={keys ? 'grid' : takesLength(item) ? { base: 'grid', lg: 'none' } : 'none'}
-          css={takesLength(item) ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
+          display={keys ? 'grid' : takesNumber(item, state) ? { base: 'grid', lg: 'none' } : 'none'}
+          css={takesNumber(item, state) ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
         >
           {['1', '2', '3'].map((key) => (
             <PadKey key={key} label={key} onPress={() => press(key)} />
@@ -142,12 +136,21 @@ export const Pad = () => {
   );
 };
 
-const takesReading = (item: Item | null) => item?.kind === 'reading' || item?.kind === 'in_band';
-const takesLength = (item: Item | null) => takesReading(item) || item?.kind === 'thread';
+/** What a bare number would be taken in. */
+function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null): string {
+  if (item?.kind === 'measure') return state.beside.measures.find((one) => one.key === item.measure)?.unit ?? '';
+  if (item?.kind === 'thread') return adjuster?.thread === null ? adjuster.units : 'mm';
+  return takesReading(item, state) ? 'mm' : '';
+}
 
-function label(item: Item | null, point: string): string {
-  if (item?.kind === 'thread') return item.label;
-  return takesReading(item) ? `At the ${point}` : 'Bench line';
+const takesReading = (item: Item | null, state: BenchState) =>
+  state.spec.point !== null && (item?.kind === 'reading' || item?.key.startsWith('in_band') === true);
+const takesNumber = (item: Item | null, state: BenchState) =>
+  takesReading(item, state) || item?.kind === 'thread' || item?.kind === 'measure';
+
+function label(item: Item | null, point: string, state: BenchState): string {
+  if (item?.kind === 'thread' || item?.kind === 'measure') return item.label;
+  return takesReading(item, state) ? `At the ${point}` : 'Bench line';
 }
 
 const PadKey = ({
@@ -170,7 +173,7 @@ const PadKey = ({
 const Count = () => {
   const { state, pose, item } = useBench();
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
-  if (!takesReading(item)) return null;
+  if (!takesReading(item, state)) return null;
   const counted = judged.count === 0 ? 'take three' : `${judged.count} of three read`;
   return (
     <Flex gap="1" alignItems="center" marginLeft="auto" role="img" aria-label={counted} title={counted}>
@@ -212,7 +215,7 @@ const With = () => {
 /** Where it is read, when play can be read in more places than the spec's. */
 const ReadAt = () => {
   const { state, point, choosePoint } = useBench();
-  if (state.spec.points.length < 2) return null;
+  if (point === null || state.spec.points.length < 2) return null;
   return (
     <SmallChoice
       says="Read at"
@@ -233,7 +236,7 @@ const ReadAt = () => {
 /** Said before anything is measured: whether this instrument can tell inside from outside here, and with how many readings. */
 const CanItDecide = () => {
   const { state, instrument, item, pose } = useBench();
-  if (!takesReading(item) || instrument === null) return null;
+  if (!takesReading(item, state) || instrument === null) return null;
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
   if (instrument.warning !== null)
     return (

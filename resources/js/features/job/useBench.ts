@@ -44,7 +44,8 @@ export type Bench = {
   pose: PoseKey;
   instrument: Instrument | null;
   /** Where the next reading is taken; the spec's own place unless the person chose another. */
-  point: Point;
+  /** Null where no play is read. */
+  point: Point | null;
   choosePoint: (key: PointKey) => void;
   chooseInstrument: (id: string) => void;
   /** Key of the line begun here; the line itself is the pad's, so that a key press draws the pad and nothing else. */
@@ -138,18 +139,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const pose: PoseKey = isPose(about) ? about : 'straight';
   const instrument = state.shelf.find((one) => one.id === favourite) ?? state.shelf[0] ?? null;
 
-  const point = useMemo<Point>(() => {
-    const {
-      key: own,
-      label,
-      how_to_read,
-    } = state.spec.points.find((one) => one.key === readAt) ?? {
-      key: state.spec.point,
-      label: state.spec.point_label,
-      how_to_read: state.spec.how_to_read,
-    };
-    return { key: own, label, how_to_read };
-  }, [state.spec, readAt]);
+  const point = useMemo<Point | null>(
+    () => state.spec.points.find((one) => one.key === readAt) ?? state.spec.points[0] ?? null,
+    [state.spec.points, readAt],
+  );
 
   // A new state asks its own question; what the person had turned to is answered or has moved on.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the head is what tells one state from the next
@@ -178,11 +171,11 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       adjuster: adjuster?.id,
       steps: option?.steps ?? undefined,
       pose,
-      point: point.key,
+      point: point?.key,
       instrument: instrument?.id,
       item: itemKey,
     }),
-    [adjuster?.id, option?.steps, pose, point.key, instrument?.id, itemKey],
+    [adjuster?.id, option?.steps, pose, point?.key, instrument?.id, itemKey],
   );
   const send = useCallback(
     (draft: Draft) => {

@@ -31,16 +31,18 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         </Box>
       </Flex>
       <Box color="soft" marginBottom="2">
-        {bandText(control.band)} mm at the {control.point_label}
+        {control.point_label === null ? control.family : `${bandText(control.band)} mm at the ${control.point_label}`}
         {control.engine !== null && `, ${control.engine}`}
       </Box>
-      <MiniTape
-        width={280}
-        band={control.band}
-        found={control.found_mm}
-        now={control.found_mm === control.now_mm ? null : control.now_mm}
-        left={control.left_mm}
-      />
+      {control.point_label !== null && (
+        <MiniTape
+          width={280}
+          band={control.band}
+          found={control.found_mm}
+          now={control.found_mm === control.now_mm ? null : control.now_mm}
+          left={control.left_mm}
+        />
+      )}
       <Box minHeight="1.75rem" marginBlock="2">
         <Standing control={control} />
       </Box>
@@ -91,11 +93,11 @@ const Standing = ({ control }: { control: MachineControl }) => {
     );
   }
   if (control.job !== null) return <Box lineHeight="snug">{control.next}</Box>;
-  if (control.left_mm === null || control.left_at === null) return <Box color="soft">Never measured here.</Box>;
+  if (control.left_at === null) return <Box color="soft">Never worked on here.</Box>;
   return (
     <Flex gap="2" alignItems="center" flexWrap="wrap">
       <Mark kind={control.left_outcome === 'by_choice' ? 'found' : 'left'} size="0.9em" />
-      left {mm(control.left_mm)} mm, {moment(control.left_at)}
+      left {control.left_mm === null ? 'fit' : `${mm(control.left_mm)} mm`}, {moment(control.left_at)}
       {control.left_outcome === 'by_choice' && <Chip tone="outside">outside by choice</Chip>}
     </Flex>
   );

@@ -9,18 +9,13 @@ import { HangTag } from './HangTag';
 
 /** A reading is due: where, how, and what it says so far. */
 export const AskReading = ({ item }: { item: Item }) => {
-  const { state, pose, point, view } = useBench();
+  const { state, pose, view } = useBench();
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const current = state.poses.find((one) => one.pose === pose) ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
-      <Flex gap="3">
-        <HowToRead point={point.key} />
-        <Box lineHeight="snug" fontSize="sm">
-          {point.how_to_read}
-        </Box>
-      </Flex>
+      <HowToReadHere />
       {stage?.cautions.map((caution) => (
         <Caution key={caution} compact>
           {caution}
@@ -48,5 +43,18 @@ export const AskReading = ({ item }: { item: Item }) => {
       )}
       {item.failed && judged.verdict === 'taut' && <HangTag />}
     </AskCard>
+  );
+};
+
+/** The drawing of the place, and what to do there. */
+export const HowToReadHere = () => {
+  const { point } = useBench();
+  return point === null ? null : (
+    <Flex gap="3">
+      <HowToRead point={point.key} />
+      <Box lineHeight="snug" fontSize="sm">
+        {point.how_to_read}
+      </Box>
+    </Flex>
   );
 };

@@ -19,7 +19,7 @@ export const FitPart = () => {
   };
   return (
     <>
-      <Button look="link" onClick={() => setOpen(true)} alignSelf="flex-start">
+      <Button look="link" paddingInline="0" onClick={() => setOpen(true)}>
         A new part went on
       </Button>
       <Modal

@@ -5,12 +5,11 @@ import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { mm } from '../../../lib/figures';
-import { HowToRead } from '../drawing/HowToRead';
 import { useArmed } from '../useArmed';
 import { useBench, usePost } from '../useBench';
 import { AskCard } from './AskCard';
+import { HowToReadHere } from './AskReading';
 import { ByChoice } from './ByChoice';
-import { FitPart } from './FitPart';
 import { Guided } from './Guided';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
@@ -92,14 +91,13 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
 /** Under the pad: the caution of the stage, where to aim, and leaving it as it is on purpose. */
 export const BesideTheMove = () => {
   const { state, item } = useBench();
-  if (item?.kind !== 'in_band') return null;
+  if (item?.kind !== 'in_band' || state.spec.point === null) return null;
   const caution = state.stages.find((stage) => stage.key === 'set')?.cautions[0];
   return (
     <Flex direction="column" gap="2">
       {caution !== undefined && <Caution compact>{caution}</Caution>}
       <SetHow />
       <ByChoice />
-      <FitPart />
     </Flex>
   );
 };
@@ -120,13 +118,8 @@ const ReadIt = () => {
   const [moving, setMoving] = useState(false);
   const { state, point } = useBench();
   return (
-    <AskCard eyebrow={`At the ${point.label}`} title={state.now.sentence}>
-      <Flex gap="3">
-        <HowToRead point={point.key} />
-        <Box lineHeight="snug" fontSize="sm">
-          {point.how_to_read}
-        </Box>
-      </Flex>
+    <AskCard eyebrow={point === null ? 'Set' : `At the ${point.label}`} title={state.now.sentence}>
+      <HowToReadHere />
       {state.expected !== null && (
         <Box lineHeight="snug">
           Expect <b>{mm(state.expected.mm)} mm</b> ({mm(state.expected.low_mm)} to {mm(state.expected.high_mm)}).

@@ -1,11 +1,25 @@
+import type { Item } from '../../../api/jobs';
 import { useSignedIn } from '../../../lib/signedIn';
 import { useBench } from '../useBench';
 import { AskAnswers } from './AskAnswers';
+import { AskCompare } from './AskCompare';
+import { AskMeasure } from './AskMeasure';
+import { AskPhoto } from './AskPhoto';
 import { AskReading } from './AskReading';
 import { AskThread } from './AskThread';
 import { NextMove } from './NextMove';
 import { ClosedCard, JoinCard, LookOnlyCard, TaggedCard } from './OtherCards';
+import { PutRight } from './PutRight';
+import { SetByOutcome } from './SetByOutcome';
 import { SignOff } from './SignOff';
+
+/** Bringing it right: by a move of play, by what its settings did, or by putting right what no adjuster cures. */
+const InBand = ({ item }: { item: Item }) => {
+  const { state } = useBench();
+  if (item.key === 'put_right') return <PutRight item={item} />;
+  if (state.spec.point === null && state.beside.table !== null) return <SetByOutcome table={state.beside.table} />;
+  return <NextMove />;
+};
 
 /** The one thing to do now. */
 export const NowCard = () => {
@@ -21,7 +35,10 @@ export const NowCard = () => {
     answer: <AskAnswers key={item.key} item={item} />,
     thread: <AskThread item={item} />,
     reading: <AskReading item={item} />,
-    in_band: <NextMove />,
+    measure: <AskMeasure key={item.key} item={item} />,
+    compare: <AskCompare key={item.key} item={item} />,
+    photo: <AskPhoto key={item.key} item={item} />,
+    in_band: <InBand item={item} />,
     sign_off: <SignOff />,
   } as const satisfies Record<typeof item.kind, React.ReactNode>;
   return ask[item.kind];

@@ -21,7 +21,7 @@ const WAVE = [LEVEL, 30, 60, LEVEL] as const;
 
 /** Where each adjuster begins: one column each between hand and working end. */
 function slots(adjusters: readonly Adjuster[], width: number): readonly Slot[] {
-  const column = (width - HAND - END) / adjusters.length;
+  const column = (width - HAND - END) / Math.max(1, adjusters.length);
   return adjusters.map((adjuster, n) => ({
     x:
       HAND +
@@ -42,21 +42,24 @@ const bend = (from: Slot, to: Slot) => {
 
 /** The run from hand to working end, drawn from the machine's own figures; threads to one scale. */
 export const CableRun = () => {
-  const { state: whole } = useBench();
-  const closing = whole.spec.point === 'grip_backward';
-  // Of a push-pull pair, the cable that is being set is drawn; the other is a run of its own on the same drum.
+  const { state: whole, item } = useBench();
+  const second = item?.is_second === true && whole.pair !== null;
+  // Of two cables, the one that is being set is drawn; the other is a run of its own.
   const state = useMemo(
-    () => ({ ...whole, adjusters: whole.adjusters.filter((one) => (one.pulls === 'closing') === closing) }),
-    [whole, closing],
+    () => ({
+      ...whole,
+      adjusters: whole.adjusters.filter((one) => whole.pair === null || (one.pulls !== 'opening') === second),
+    }),
+    [whole, second],
   );
   const [box, width] = useWidth<HTMLDivElement>(720);
   return (
     <Sheet padding="3" aria-label="Cable run">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3">
         <Heading as="h2" fontSize="lg">
-          {whole.pair === null ? 'Cable run' : closing ? 'Closing cable' : 'Opening cable'}
+          {whole.pair === null ? 'Cable run' : second ? cased(whole.second_label) : firstOf(whole.second_label)}
         </Heading>
-        {whole.pair !== null && <OtherCable closing={closing} />}
+        {whole.pair !== null && <OtherCable second={second} name={whole.second_label} />}
         <Box textStyle="small">
           <Learned state={state} />
         </Box>
@@ -81,18 +84,22 @@ export const CableRun = () => {
   );
 };
 
+const cased = (text: string | null) => (text === null ? '' : text.charAt(0).toUpperCase() + text.slice(1));
+
+const firstOf = (second: string | null) => (second === 'secondary cable' ? 'Primary cable' : 'Opening cable');
+
 /** The way to the other cable of the pair. */
-const OtherCable = ({ closing }: { closing: boolean }) => {
+const OtherCable = ({ second, name }: { second: boolean; name: string | null }) => {
   const { turnTo } = useBench();
   return (
     <Button
       look="link"
       minHeight="1.75rem"
       paddingInline="0"
-      onClick={() => turnTo(closing ? 'in_band' : 'in_band:second')}
+      onClick={() => turnTo(second ? 'in_band' : 'in_band:second')}
       data-other-cable
     >
-      {closing ? 'To the opening cable' : 'To the closing cable'}
+      {second ? `To the ${firstOf(name).toLowerCase()}` : `To the ${name}`}
     </Button>
   );
 };
@@ -101,6 +108,7 @@ const OtherCable = ({ closing }: { closing: boolean }) => {
 const Learned = ({ state }: { state: BenchState }) => {
   const { adjuster } = useBench();
   const step = state.learned.per_step.find((one) => one.adjuster === adjuster?.id);
+  if (state.spec.point === null) return state.family.title;
   if (!state.learned.taught || step === undefined) return 'adjusters to scale, the rest is not';
   return `learned here: ${mm(Math.abs(step.mm))} mm a ${step.unit} of the ${adjuster?.name}, ± ${mm(step.expanded_mm)}, from ${state.learned.moves === 1 ? 'one move' : `${state.learned.moves} moves`}`;
 };
@@ -120,6 +128,7 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
       <g transform="translate(8 30)">
         <Hand share={share} />
       </g>
+      {first === undefined && <Conduit d={bend({ x: starts.x - 8, y: 27 }, { x: end.x - 40, y: end.y })} />}
       {first !== undefined && at[0] !== undefined && (
         <FirstPiece direct={first.kind === 'barrel'} from={starts} to={at[0]} />
       )}
@@ -185,6 +194,7 @@ const Conduit = ({ d }: { d: string }) => (
 );
 
 const PlayNow = ({ state }: { state: BenchState }) => {
+  if (state.spec.point === null) return <Box textStyle="small">{state.hand.name}</Box>;
   const shown = state.now.mm ?? state.found.mm;
   const older = state.now.mm === null && state.found.mm !== null && state.way_home.length > 0;
   return (

@@ -146,6 +146,62 @@ export const Handle = ({ share }: { share: number }) => {
   );
 };
 
+/** The bail of a walking mower: a hoop over the handlebar, drawn to it, and the gap it closes. */
+const Bail = ({ share }: { share: number }) => {
+  const gap = 8 + 18 * Math.min(1, share);
+  return (
+    <g>
+      <path d="M6 62V6Q6 -16 28 -16H104Q126 -16 126 6V62" stroke={paint['steel.dark']} strokeWidth="12" fill="none" />
+      <path d="M28 -16H104" stroke={paint.ink} strokeWidth="12" strokeLinecap="round" />
+      <path
+        d={`M18 62V${14 + gap}Q18 ${-2 + gap} 34 ${-2 + gap}H98Q114 ${-2 + gap} 114 ${14 + gap}V62`}
+        stroke={paint['steel.mid']}
+        strokeWidth="6"
+        fill="none"
+      />
+      <path d={`M66 -8V${-4 + gap}`} stroke={paint.action} strokeWidth="3" />
+      <path d={`M60 -8H72M60 ${-4 + gap}H72`} stroke={paint.action} strokeWidth="2" />
+      <circle cx="18" cy="62" r="6" fill={paint.ink} />
+      <circle cx="114" cy="62" r="6" fill={paint.ink} />
+    </g>
+  );
+};
+
+/** A floor pedal on its pivot; its dead travel is the dotted arc. */
+const Pedal = ({ share }: { share: number }) => {
+  const swing = 6 + 18 * Math.min(1, share);
+  return (
+    <g>
+      <path d="M0 70H134" stroke={paint['steel.dark']} strokeWidth="7" strokeLinecap="round" />
+      <path d="M112 66L58 6" stroke={paint['steel.mid']} strokeWidth="10" strokeLinecap="round" />
+      <path d="M76 -2L40 32" stroke={paint.ink} strokeWidth="15" strokeLinecap="round" />
+      <path
+        d={`M${76 - swing} ${-2 + swing * 0.7}L${40 - swing * 0.4} ${32 + swing * 0.7}`}
+        stroke={paint.action}
+        strokeWidth="2.5"
+        strokeDasharray="3 4"
+      />
+      <path d={`M52 6L${52 - swing * 0.6} ${6 + swing * 0.6}`} stroke={paint.action} strokeWidth="3" />
+      <circle cx="112" cy="64" r="8" fill={paint['steel.dark']} />
+      <path d="M88 38L130 27" stroke={paint.action} strokeWidth="3" />
+    </g>
+  );
+};
+
+/** A gate with its detents, the lever standing in one of them. */
+const Selector = () => (
+  <g>
+    <rect x="4" y="22" width="128" height="44" rx="8" fill={paint['steel.dark']} />
+    <path d="M16 44H120" stroke={paint.ink} strokeWidth="12" strokeLinecap="round" />
+    {[20, 40, 60, 80, 100, 118].map((x) => (
+      <path key={x} d={`M${x} 44V56`} stroke={paint.ink} strokeWidth="8" strokeLinecap="round" />
+    ))}
+    <path d="M60 48L84 -10" stroke={paint['steel.mid']} strokeWidth="7" strokeLinecap="round" />
+    <circle cx="85" cy="-12" r="10" fill={paint.ink} />
+    <path d="M64 40L128 27" stroke={paint.action} strokeWidth="3" />
+  </g>
+);
+
 /** What a drive or auger cable pulls: an arm with its spring against a belt wheel. */
 const DriveEnd = () => (
   <g>
@@ -158,12 +214,128 @@ const DriveEnd = () => (
   </g>
 );
 
+/** The flywheel with its brake shoe, and the stop contact beside it. */
+const BrakeAndStop = () => (
+  <g>
+    <path d="M-40 0H-4" stroke={paint.action} strokeWidth="3" />
+    <circle cx="24" cy="44" r="28" fill={paint['steel.light']} stroke={paint.ink} strokeWidth="1.5" />
+    <path
+      d="M24 16V24M52 44H44M24 72V64M44 24L38 30M44 64L38 58"
+      stroke={paint.ink}
+      strokeWidth="2"
+      strokeLinecap="round"
+    />
+    <circle cx="24" cy="44" r="7" fill={paint['steel.dark']} />
+    <path d="M-8 8Q-14 36 -6 60" stroke={paint['steel.dark']} strokeWidth="9" strokeLinecap="round" fill="none" />
+    <path d="M-3 26Q-6 40 -2 54" stroke={paint.found} strokeWidth="4" strokeLinecap="round" fill="none" />
+    <circle cx="-6" cy="2" r="6" fill={paint.ink} />
+  </g>
+);
+
+/** A friction wheel standing on its disc, seen from the side of the disc. */
+const FrictionDisc = () => (
+  <g>
+    <path d="M-40 0H2" stroke={paint.action} strokeWidth="3" />
+    <circle cx="20" cy="44" r="30" fill={paint['steel.light']} stroke={paint.ink} strokeWidth="1.5" />
+    <path d="M-10 44H50" stroke={paint['steel.mid']} strokeWidth="2" />
+    <circle cx="20" cy="44" r="4" fill={paint.ink} />
+    <rect x="-2" y="30" width="9" height="28" rx="3" fill={paint.ink} />
+    <path d="M2 0V30" stroke={paint['steel.mid']} strokeWidth="6" strokeLinecap="round" />
+    <circle cx="2" cy="0" r="6" fill={paint.ink} />
+  </g>
+);
+
+/** An arm over its notches, where the cables meet. */
+const ModeArm = () => (
+  <g>
+    <path d="M-40 0H6" stroke={paint.action} strokeWidth="3" />
+    <path d="M-12 56A46 46 0 0 1 44 30" stroke={paint['steel.mid']} strokeWidth="9" fill="none" />
+    <path d="M-6 44l-6 -5M8 33l-3 -7M26 27l0 -8" stroke={paint.ink} strokeWidth="3" />
+    <path d="M6 0L28 66" stroke={paint['steel.dark']} strokeWidth="10" strokeLinecap="round" />
+    <circle cx="6" cy="0" r="6" fill={paint.ink} />
+    <circle cx="28" cy="66" r="8" fill={paint['steel.dark']} stroke={paint.ink} />
+  </g>
+);
+
+/** A brake drum with its arm and the shoes inside. */
+const BrakeDrum = () => (
+  <g>
+    <path d="M-40 0H0" stroke={paint.action} strokeWidth="3" />
+    <circle cx="22" cy="46" r="28" fill={paint['steel.light']} stroke={paint.ink} strokeWidth="1.5" />
+    <path d="M4 34A22 22 0 0 0 4 58M40 34A22 22 0 0 1 40 58" stroke={paint.found} strokeWidth="6" fill="none" />
+    <circle cx="22" cy="46" r="6" fill={paint['steel.dark']} />
+    <path d="M0 0L22 24" stroke={paint['steel.mid']} strokeWidth="10" strokeLinecap="round" />
+    <circle cx="0" cy="0" r="6" fill={paint.ink} />
+  </g>
+);
+
+/** A cylinder pushed by fluid: no cable at all. */
+const SlaveCylinder = () => (
+  <g>
+    <path d="M-40 0H-10V24" stroke={paint['steel.mid']} strokeWidth="7" fill="none" />
+    <rect x="-22" y="24" width="44" height="26" rx="5" fill={paint['steel.dark']} />
+    <path d="M22 37H46" stroke={paint['steel.mid']} strokeWidth="8" strokeLinecap="round" />
+    <path d="M-4 62q-7 10 0 14q7 -4 0 -14" fill={paint.found} />
+  </g>
+);
+
+/** Shoes that fly out against their drum as it turns faster. */
+const Centrifugal = () => (
+  <g>
+    <circle cx="16" cy="34" r="34" fill={paint['steel.light']} stroke={paint.ink} strokeWidth="1.5" />
+    {[0, 120, 240].map((turn) => (
+      <path
+        key={turn}
+        d="M16 8A26 26 0 0 1 38 20L30 26A17 17 0 0 0 16 17Z"
+        fill={paint['steel.dark']}
+        transform={`rotate(${turn} 16 34)`}
+      />
+    ))}
+    <circle cx="16" cy="34" r="6" fill={paint.ink} />
+  </g>
+);
+
+/** A Z-bend in one of a row of holes, pulling an idler with its spring. */
+const HookEnd = () => (
+  <g>
+    <path d="M-40 0H-6V10H4" stroke={paint.action} strokeWidth="3" fill="none" />
+    <path d="M-6 2L34 66" stroke={paint['steel.mid']} strokeWidth="13" strokeLinecap="round" />
+    {[0, 1, 2].map((n) => (
+      <circle
+        key={n}
+        cx={-2 + n * 9}
+        cy={10 + n * 14}
+        r="3.5"
+        fill={n === 0 ? paint.ink : paint.sheet}
+        stroke={paint.ink}
+      />
+    ))}
+    <circle cx="34" cy="66" r="12" fill={paint['steel.dark']} />
+    <path d="M20 8l10 -3l-2 6l9 -3l-2 6l9 -3" stroke={paint.ink} strokeWidth="1.8" fill="none" />
+  </g>
+);
+
 export const hands = {
   lever: Lever,
   grip: Grip,
   trigger: Trigger,
   handle: Handle,
+  bail: Bail,
+  pedal: Pedal,
+  selector: Selector,
 } as const satisfies Record<BenchState['hand']['kind'], (props: { share: number }) => ReactNode>;
 
-export const workingEnd = (name: string) =>
-  name === 'carburettor' ? Carburettor : name === 'release arm' ? ReleaseArm : DriveEnd;
+const ends: Readonly<Record<string, () => ReactNode>> = {
+  carburettor: Carburettor,
+  'release arm': ReleaseArm,
+  'brake and stop': BrakeAndStop,
+  'friction disc': FrictionDisc,
+  'mode arm': ModeArm,
+  'brake drum': BrakeDrum,
+  'slave cylinder': SlaveCylinder,
+  'centrifugal clutch': Centrifugal,
+  'auger clutch': HookEnd,
+};
+
+/** Drawn by its name; a working end nobody drew yet is an arm with its spring against a wheel. */
+export const workingEnd = (name: string): (() => ReactNode) => ends[name] ?? DriveEnd;

@@ -40,11 +40,16 @@ export const JobSheet = () => {
           </Box>
         </Flex>
       )}
-      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
-        <Figure word="As found" mark="found" judged={state.found} />
-        <Figure word="As left" mark="left" judged={state.now} />
-        {state.pair !== null && <Figure word="Closing cable, as left" mark="left" judged={state.pair.now} />}
-      </Grid>
+      {state.spec.point !== null && (
+        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
+          <Figure word="As found" mark="found" judged={state.found} />
+          <Figure word="As left" mark="left" judged={state.now} />
+          {state.pair !== null && (
+            <Figure word={`${state.second_label ?? 'Second cable'}, as left`} mark="left" judged={state.pair.now} />
+          )}
+        </Grid>
+      )}
+      <Told />
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="5" rowGap="3" marginTop="4">
         <Entry title="Held against">
           {state.spec.say}
@@ -70,6 +75,31 @@ export const JobSheet = () => {
         <Entry title="People">{state.people.map((person) => `${person.name}, ${person.role}`).join('; ')}</Entry>
       </Grid>
     </Sheet>
+  );
+};
+
+/** What was seen at each setting and measured beside the play, found and left. */
+const Told = () => {
+  const { table, measures, pull } = useBench().state.beside;
+  const measured = measures.filter((one) => one.mean !== null);
+  if (table === null && measured.length === 0 && pull === null) return null;
+  return (
+    <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="5" rowGap="1" marginTop="3" data-told>
+      {table?.settings.map((one) => (
+        <Flex key={one.key} gap="2" alignItems="center">
+          <Mark kind={one.right ? 'inside' : one.wrong ? 'wrong' : 'to_do'} size="0.9rem" />
+          <b>{one.label}</b> found {(one.found ?? 'not tried').toLowerCase()}, left{' '}
+          {(one.now ?? 'not tried').toLowerCase()}
+        </Flex>
+      ))}
+      {measured.map((one) => (
+        <Flex key={one.key} gap="2" alignItems="center">
+          <Mark kind={one.verdict === 'inside' ? 'inside' : 'wrong'} size="0.9rem" />
+          <b>{one.label}</b> {one.mean?.toFixed(one.decimals)} ± {one.expanded?.toFixed(one.decimals)} {one.unit}
+        </Flex>
+      ))}
+      {pull !== null && <Box>{pull.sentence}</Box>}
+    </Grid>
   );
 };
 

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\EntryRequest;
+use App\Bench\JobHead;
+use App\Bench\Pictures;
+use App\Models\Photo;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\Node;
+
+/** Pictures of a job: sent as they are, under an id their sender made. */
+final class PhotoController
+{
+    public function store(Request $request, string $job, string $photo): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        if (! $user->role->mayLog()) {
+            throw Refused::because("{$user->name} may look at jobs but not log in them. Ask a technician.");
+        }
+        Pictures::keep(JobHead::find($job), $user, EntryRequest::uuid(Node::of($photo, '$.photo')), $request->getContent(), CarbonImmutable::now());
+
+        return new JsonResponse(['id' => $photo]);
+    }
+
+    public function show(string $job, string $photo): Response
+    {
+        $found = Photo::query()->where('job_id', $job)->findOrFail($photo);
+
+        return new Response($found->jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff']);
+    }
+}

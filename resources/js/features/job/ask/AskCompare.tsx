@@ -1,0 +1,97 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Item } from '../../../api/jobs';
+import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { Caution } from '../../../components/Caution';
+import { SideBySide } from '../beside/MatchPanel';
+import { useBench } from '../useBench';
+import { AskCard } from './AskCard';
+
+const fields = [
+  { key: 'old_wire_mm', label: 'Old: wire showing', needed: false },
+  { key: 'new_wire_mm', label: 'New: wire showing', needed: true },
+  { key: 'old_conduit_mm', label: 'Old: conduit', needed: false },
+  { key: 'new_conduit_mm', label: 'New: conduit', needed: false },
+] as const;
+
+type Key = (typeof fields)[number]['key'];
+
+/** A plain number of millimetres; anything else is asked for again. */
+const read = (text: string): number | null => {
+  const plain = text.trim().replace(',', '.');
+  return /^\d{1,4}(\.\d{1,2})?$/.test(plain) ? Number(plain) : null;
+};
+
+/** Old and new side by side: far end seated, conduit straight, adjusters in. */
+export const AskCompare = ({ item }: { item: Item }) => {
+  const { send } = useBench();
+  const [typed, setTyped] = useState<Partial<Record<Key, string>>>({});
+  const [alike, setAlike] = useState<boolean | null>(null);
+  const wrong = fields.filter(({ key }) => (typed[key] ?? '').trim() !== '' && read(typed[key] ?? '') === null);
+  const ready = read(typed.new_wire_mm ?? '') !== null && alike !== null && wrong.length === 0;
+  const log = () => {
+    const lengths = Object.fromEntries(
+      fields.flatMap(({ key }) => {
+        const mm = read(typed[key] ?? '');
+        return mm === null ? [] : [[key, mm]];
+      }),
+    );
+    send({ kind: 'compared', body: { ...lengths, ends_alike: alike } });
+  };
+  return (
+    <AskCard eyebrow="Replace the cable" title={item.label}>
+      <SideBySide />
+      <Box lineHeight="snug" fontSize="sm">
+        Far end seated, conduit straight, adjusters in: how much wire shows at the near end, in mm.
+      </Box>
+      {item.caution !== null && <Caution compact>{item.caution}</Caution>}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (ready) log();
+        }}
+      >
+        <Grid templateColumns="1fr 1fr" gap="2">
+          {fields.map(({ key, label, needed }) => (
+            <Box key={key}>
+              <FieldLabel htmlFor={key}>{label}</FieldLabel>
+              <Field
+                id={key}
+                inputMode="decimal"
+                value={typed[key] ?? ''}
+                onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+                aria-invalid={wrong.some((one) => one.key === key)}
+                placeholder={needed ? 'mm' : 'mm, if it can be told'}
+              />
+            </Box>
+          ))}
+        </Grid>
+        {wrong.length > 0 && (
+          <Box bg="red.wash" borderRadius="sm" padding="2" marginTop="2" fontSize="sm" role="alert">
+            {wrong[0]?.label}: type millimetres as a plain number, such as 84.5.
+          </Box>
+        )}
+        <FieldLabel as="div" marginTop="3">
+          Ends of one kind?
+        </FieldLabel>
+        <Flex gap="2" role="group" aria-label="Ends of one kind">
+          {[true, false].map((one) => (
+            <Button
+              key={String(one)}
+              look={alike === one ? 'dark' : 'plain'}
+              aria-pressed={alike === one}
+              flex="1"
+              onClick={() => setAlike(one)}
+              data-ends={one ? 'alike' : 'other'}
+            >
+              {one ? 'Alike' : 'Different'}
+            </Button>
+          ))}
+        </Flex>
+        <Button type="submit" look="vivid" size="tall" width="100%" marginTop="3" disabled={!ready} data-primary>
+          Compare
+        </Button>
+      </form>
+    </AskCard>
+  );
+};

@@ -1,0 +1,73 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { Button } from '../../../components/Buttons';
+import { useBench } from '../useBench';
+
+type Watch = { is: 'still' } | { is: 'running'; since: number } | { is: 'stopped'; seconds: number };
+
+const shown = (seconds: number) => seconds.toFixed(2);
+
+/** A stopwatch in one big button: let go, stands, log. Its figure goes into the log as if it had been typed. */
+export const StopWatch = () => {
+  const { sendLine } = useBench();
+  const [watch, setWatch] = useState<Watch>({ is: 'still' });
+  const seconds = useSeconds(watch);
+  const press = () => {
+    if (watch.is === 'still') setWatch({ is: 'running', since: performance.now() });
+    if (watch.is === 'running') setWatch({ is: 'stopped', seconds: (performance.now() - watch.since) / 1000 });
+    if (watch.is === 'stopped') {
+      sendLine(`${shown(watch.seconds)} s`);
+      setWatch({ is: 'still' });
+    }
+  };
+  const words = {
+    still: 'Bail let go: start',
+    running: 'Blade stands: stop',
+    stopped: `Log ${shown(seconds)} s`,
+  } as const satisfies Record<Watch['is'], string>;
+  return (
+    <Box bg="well" borderRadius="md" padding="3" data-stopwatch={watch.is}>
+      <Box textStyle="figure" fontSize="4xl" textAlign="center" lineHeight="1" marginBottom="3" role="timer">
+        {shown(seconds)}{' '}
+        <Box as="span" fontSize="lg">
+          s
+        </Box>
+      </Box>
+      <Flex gap="2">
+        <Button
+          look="vivid"
+          size="tall"
+          flex="1"
+          minHeight="5rem"
+          onPointerDown={watch.is === 'stopped' ? undefined : press}
+          onClick={(event) => (watch.is === 'stopped' || event.detail === 0) && press()}
+          data-primary
+        >
+          {words[watch.is]}
+        </Button>
+        {watch.is === 'stopped' && (
+          <Button look="plain" onClick={() => setWatch({ is: 'still' })}>
+            Throw it away
+          </Button>
+        )}
+      </Flex>
+    </Box>
+  );
+};
+
+/** The time it shows, drawn again with every frame while it runs. */
+function useSeconds(watch: Watch): number {
+  const [now, setNow] = useState(0);
+  useEffect(() => {
+    if (watch.is !== 'running') return;
+    let frame = 0;
+    const tick = () => {
+      setNow(performance.now());
+      frame = requestAnimationFrame(tick);
+    };
+    tick();
+    return () => cancelAnimationFrame(frame);
+  }, [watch]);
+  if (watch.is === 'stopped') return watch.seconds;
+  return watch.is === 'running' ? Math.max(0, (now - watch.since) / 1000) : 0;
+}

@@ -1,0 +1,130 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { Modal } from '../../../components/Modal';
+import { useBench } from '../useBench';
+import { FitPart } from './FitPart';
+
+/** What can be done at any time of a job, beside what is asked now. */
+export const Tools = () => {
+  const { state } = useBench();
+  if (state.closed !== null) return null;
+  return (
+    <Flex direction="column" gap="1" alignItems="flex-start" data-tools>
+      <ReplaceCable />
+      {state.beside.can_pull && <PullAndDrag />}
+      <FitPart />
+    </Flex>
+  );
+};
+
+const ReplaceCable = () => {
+  const { state, send } = useBench();
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState<string | null>(null);
+  const under = state.beside.replacing;
+  if ((under !== null && !under.over) || state.working_end === 'slave cylinder') return null;
+  return (
+    <>
+      <Button look="link" paddingInline="0" onClick={() => setOpen(true)} data-replace>
+        Replace the cable
+      </Button>
+      <Modal
+        open={open}
+        onClose={() => setOpen(false)}
+        title="Why is it replaced?"
+        about="Its steps come next: notes and pictures first, then old and new side by side, before anything is fitted."
+        cancel="Back"
+        actions={
+          <Button
+            look="vivid"
+            disabled={reason === null}
+            onClick={() => {
+              send({ kind: 'replacing', body: { key: 'begin', reason } });
+              setOpen(false);
+            }}
+            data-primary
+          >
+            Begin
+          </Button>
+        }
+      >
+        <Flex gap="2" flexWrap="wrap" role="group" aria-label="Reason">
+          {state.beside.reasons.map((one) => (
+            <Button
+              key={one.key}
+              look={one.key === reason ? 'dark' : 'plain'}
+              aria-pressed={one.key === reason}
+              onClick={() => setReason(one.key)}
+              data-reason={one.key}
+            >
+              {one.label}
+            </Button>
+          ))}
+        </Flex>
+      </Modal>
+    </>
+  );
+};
+
+const forces = [
+  { key: 'lever_pull', label: 'Pulling, in N' },
+  { key: 'lever_release', label: 'Letting it back, in N' },
+] as const;
+
+const read = (text: string): number | null => {
+  const plain = text.trim().replace(',', '.');
+  return /^\d{1,3}(\.\d)?$/.test(plain) ? Number(plain) : null;
+};
+
+const PullAndDrag = () => {
+  const { send } = useBench();
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState({ lever_pull: '', lever_release: '' });
+  const ready = forces.every(({ key }) => read(typed[key]) !== null);
+  const log = () => {
+    for (const { key } of forces)
+      send({ kind: 'measure', body: { key, value: read(typed[key]), entered: typed[key].trim() } });
+    setTyped({ lever_pull: '', lever_release: '' });
+    setOpen(false);
+  };
+  return (
+    <>
+      <Button look="link" paddingInline="0" onClick={() => setOpen(true)} data-pull-open>
+        Pull and drag
+      </Button>
+      <Modal
+        open={open}
+        onClose={() => setOpen(false)}
+        title="Pull and drag"
+        about="Pull gauge square to the lever at its ball, slowly through the middle of its travel: once pulling, once letting it back, at the same place."
+        cancel="Back"
+        actions={
+          <Button look="vivid" disabled={!ready} onClick={log} data-primary>
+            Log the pair
+          </Button>
+        }
+      >
+        <Grid templateColumns="1fr 1fr" gap="3">
+          {forces.map(({ key, label }) => (
+            <Box key={key}>
+              <FieldLabel htmlFor={key}>{label}</FieldLabel>
+              <Field
+                id={key}
+                inputMode="decimal"
+                value={typed[key]}
+                onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+                aria-invalid={typed[key].trim() !== '' && read(typed[key]) === null}
+              />
+            </Box>
+          ))}
+        </Grid>
+        {forces.some(({ key }) => typed[key].trim() !== '' && read(typed[key]) === null) && (
+          <Box textStyle="small" marginTop="2">
+            Type newtons as a plain number, such as 46 or 46.5.
+          </Box>
+        )}
+      </Modal>
+    </>
+  );
+};

@@ -1,0 +1,144 @@
+import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { CableMatch } from '../../../api/beside';
+import { Button, Chip, Field, FieldLabel, Sheet } from '../../../components/Buttons';
+import { Mark, type MarkKind } from '../../../components/Marks';
+import { mm } from '../../../lib/figures';
+import { paint } from '../../../theme/paint';
+import { useBench } from '../useBench';
+import { Pictures } from './Pictures';
+
+/** Two cables laid side by side: the wire that shows is what is compared. */
+export const SideBySide = () => (
+  <chakra.svg viewBox="0 0 260 74" width="100%" aria-hidden="true" bg="well" borderRadius="md">
+    {[18, 54].map((y, n) => (
+      <g key={y}>
+        <rect x="14" y={y - 7} width="12" height="14" rx="3" fill={paint['steel.mid']} />
+        <path d={`M26 ${y}H${n === 0 ? 176 : 170}`} stroke={paint['graphite.ink']} strokeWidth="11" />
+        <path d={`M${n === 0 ? 176 : 170} ${y}H238`} stroke={paint.action} strokeWidth="3" />
+        <circle cx="240" cy={y} r="6" fill={paint.ink} />
+        <path
+          d={`M${n === 0 ? 176 : 170} ${y + 10}V${y + 16}M238 ${y + 10}V${y + 16}M${n === 0 ? 176 : 170} ${y + 13}H238`}
+          stroke={paint.action}
+          strokeWidth="2"
+        />
+      </g>
+    ))}
+    <path d="M26 4V70" stroke={paint.soft} strokeDasharray="3 4" />
+  </chakra.svg>
+);
+
+const looks = {
+  fits: { mark: 'inside', tone: 'inside' },
+  at_its_end: { mark: 'found', tone: 'outside' },
+  does_not_fit: { mark: 'wrong', tone: 'stop' },
+  cannot_tell: { mark: 'cant_tell', tone: 'cantTell' },
+} as const satisfies Record<CableMatch['verdict'], { mark: MarkKind; tone: string }>;
+
+/** How the new cable would land, drawn from slack with the adjusters in to where they would stand. */
+export const MatchPanel = () => {
+  const { state } = useBench();
+  const { replacing } = state.beside;
+  if (replacing === null || replacing.over) return null;
+  return (
+    <Sheet padding="4" aria-label="Cable being replaced" data-replacing>
+      <Flex justifyContent="space-between" alignItems="baseline" gap="3" flexWrap="wrap">
+        <Heading as="h2" fontSize="lg">
+          Replacing the cable
+        </Heading>
+        <Box textStyle="small">{replacing.reason}</Box>
+      </Flex>
+      {replacing.match === null ? (
+        <Box textStyle="small" marginTop="1">
+          Old and new are compared before anything is fitted.
+        </Box>
+      ) : (
+        <Match match={replacing.match} />
+      )}
+      {state.beside.refused.length > 0 && (
+        <Box textStyle="small" marginTop="2">
+          Did not fit: {state.beside.refused.map((one) => one.number).join(', ')}
+        </Box>
+      )}
+      <Box marginTop="3">
+        <Pictures />
+      </Box>
+    </Sheet>
+  );
+};
+
+const Match = ({ match }: { match: CableMatch }) => {
+  const { mark, tone } = looks[match.verdict];
+  return (
+    <Box marginTop="2">
+      <Chip tone={tone} data-match={match.verdict}>
+        <Mark kind={mark} onDark={tone === 'stop'} />
+        {match.label}
+      </Chip>
+      <Box marginTop="2" lineHeight="snug">
+        {match.sentence}
+      </Box>
+      {match.take_up_mm !== null && match.reserve_mm !== null && <TakeUp match={match} />}
+      {match.lands.length > 0 && match.verdict !== 'does_not_fit' && (
+        <Box textStyle="small">
+          Adjusters would land: {match.lands.map((one) => `${one.name} ${one.say}`).join('; ')}
+        </Box>
+      )}
+      {match.verdict === 'does_not_fit' && <NotThisOne />}
+    </Box>
+  );
+};
+
+/** Take-up used and left, as one bar. */
+const TakeUp = ({ match }: { match: CableMatch }) => {
+  const used = match.take_up_mm ?? 0;
+  const all = used + (match.reserve_mm ?? 0);
+  const share = all === 0 ? 0 : (100 * used) / all;
+  return (
+    <Box marginBlock="2" role="img" aria-label={`${mm(used)} of ${mm(all)} mm of take-up used`}>
+      <Flex height="1.5rem" borderWidth="thin" borderColor="graphite.edge" borderRadius="sm" overflow="hidden">
+        <Box width={`${share}%`} bg="found" />
+        <Box flex="1" bg="petrol.wash" />
+      </Flex>
+      <Flex justifyContent="space-between" textStyle="small">
+        <span>{mm(used)} mm taken up</span>
+        <span>{mm(match.reserve_mm ?? 0)} mm left for stretch</span>
+      </Flex>
+    </Box>
+  );
+};
+
+const NotThisOne = () => {
+  const { send, turnTo, mayWrite } = useBench();
+  const [number, setNumber] = useState('');
+  if (!mayWrite) return null;
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (number.trim() === '') return;
+        send({ kind: 'part_refused', body: { part: 'cable', number: number.trim() } });
+        setNumber('');
+      }}
+    >
+      <FieldLabel htmlFor="refused-number" marginTop="3">
+        Number on its label, so that nobody orders it again
+      </FieldLabel>
+      <Flex gap="2" flexWrap="wrap">
+        <Field
+          id="refused-number"
+          flex="1 1 10rem"
+          value={number}
+          maxLength={60}
+          onChange={(event) => setNumber(event.target.value)}
+        />
+        <Button type="submit" look="plain" disabled={number.trim() === ''} data-refuse-part>
+          It did not fit
+        </Button>
+        <Button look="dark" onClick={() => turnTo('replace:compare')} data-compare-another>
+          Compare another
+        </Button>
+      </Flex>
+    </form>
+  );
+};

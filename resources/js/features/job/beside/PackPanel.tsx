@@ -1,0 +1,158 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Pack } from '../../../api/beside';
+import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
+import { Mark, type MarkKind } from '../../../components/Marks';
+import { paint } from '../../../theme/paint';
+import { useBench } from '../useBench';
+
+const markOf = (verdict: string): MarkKind =>
+  verdict === 'inside' ? 'inside' : verdict === 'cant_tell' ? 'cant_tell' : 'wrong';
+
+/** Plates and springs, numbered as they come out; each measured, each against its limit, and the star for the bolts. */
+export const PackPanel = ({ pack }: { pack: Pack }) => (
+  <Sheet padding="3" aria-label="Plates and springs" data-pack>
+    <Flex justifyContent="space-between" alignItems="baseline" gap="3" flexWrap="wrap">
+      <Heading as="h2" fontSize="lg">
+        Plates and springs
+      </Heading>
+      {pack.stack_mm !== null && <Box textStyle="small">friction stack {pack.stack_mm.toFixed(2)} mm</Box>}
+    </Flex>
+    <Grid templateColumns={{ base: '1fr', md: '1fr 11rem' }} gap="4" marginTop="2">
+      <Box>
+        {pack.kinds
+          .filter((kind) => kind.count > 0)
+          .map((kind) => (
+            <Kind key={kind.key} pack={pack} kind={kind} />
+          ))}
+      </Box>
+      <Star pack={pack} />
+    </Grid>
+    <Box fontWeight="bold" lineHeight="snug" fontSize="sm" marginTop="2">
+      {pack.sentence}
+    </Box>
+  </Sheet>
+);
+
+const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
+  const { mayWrite } = useBench();
+  const [chosen, setChosen] = useState<number | null>(null);
+  const limit =
+    kind.low !== null ? `at least ${kind.low}` : kind.high !== null ? `at most ${kind.high}` : 'no limit given';
+  return (
+    <Box marginBottom="3">
+      <Flex justifyContent="space-between" gap="2" alignItems="baseline">
+        <Box fontFamily="heading" fontWeight="bold">
+          {kind.label}
+        </Box>
+        <Box textStyle="small">{limit} mm</Box>
+      </Flex>
+      <Flex gap="1.5" flexWrap="wrap" marginTop="1">
+        {Array.from({ length: kind.count }, (_, n) => n + 1).map((n) => {
+          const item = pack.items.find((one) => one.key === kind.key && one.of === String(n));
+          return (
+            <Button
+              key={n}
+              look={chosen === n ? 'dark' : 'quiet'}
+              paddingInline="2"
+              disabled={!mayWrite}
+              onClick={() => setChosen(chosen === n ? null : n)}
+              aria-pressed={chosen === n}
+              aria-label={`${kind.label} ${n}${item === undefined ? ', not measured' : `, ${item.mean.toFixed(kind.decimals)} mm, ${item.sentence}`}`}
+              data-plate={`${kind.key} ${n}`}
+              fontFamily="body"
+              fontSize="sm"
+              gap="1"
+            >
+              <b>{n}</b> {item === undefined ? '–' : item.mean.toFixed(kind.decimals)}
+              {item !== undefined && <Mark kind={markOf(item.verdict)} size="0.9em" />}
+            </Button>
+          );
+        })}
+      </Flex>
+      {chosen !== null && <Value kind={kind} of={chosen} />}
+    </Box>
+  );
+};
+
+const Value = ({ kind, of }: { kind: Pack['kinds'][number]; of: number }) => {
+  const { send } = useBench();
+  const [typed, setTyped] = useState('');
+  const plain = typed.trim().replace(',', '.');
+  const value = /^\d{1,3}(\.\d{1,3})?$/.test(plain) ? Number(plain) : null;
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (value === null) return;
+        send({ kind: 'measure', body: { key: kind.key, value, entered: typed.trim(), of: String(of) } });
+        setTyped('');
+      }}
+    >
+      <FieldLabel htmlFor={`value-${kind.key}`} marginTop="2">
+        {kind.label} {of}: {kind.how_to}
+      </FieldLabel>
+      <Flex gap="2">
+        <Field
+          id={`value-${kind.key}`}
+          inputMode="decimal"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          placeholder="mm"
+          autoFocus
+        />
+        <Button type="submit" look="dark" disabled={value === null} data-log-plate>
+          Log
+        </Button>
+      </Flex>
+      {typed.trim() !== '' && value === null && (
+        <Box textStyle="small" marginTop="1">
+          Type millimetres as a plain number, such as 2.91.
+        </Box>
+      )}
+    </form>
+  );
+};
+
+/** The bolts round their circle, joined in the order in which they are tightened. */
+const Star = ({ pack }: { pack: Pack }) => {
+  const n = pack.star_order.length;
+  if (n < 3) return null;
+  const at = (bolt: number) => {
+    const angle = (2 * Math.PI * (bolt - 1)) / n - Math.PI / 2;
+    return [56 * Math.cos(angle), 56 * Math.sin(angle)] as const;
+  };
+  return (
+    <Box textAlign="center">
+      <svg
+        viewBox="-80 -80 160 160"
+        width="100%"
+        style={{ maxWidth: '11rem' }}
+        role="img"
+        aria-label={`Tighten in the order ${pack.star_order.join(', ')}`}
+      >
+        <circle r="56" fill="none" stroke={paint['steel.mid']} strokeWidth="10" />
+        <polyline
+          points={pack.star_order.map((bolt) => at(bolt).join(',')).join(' ')}
+          fill="none"
+          stroke={paint.action}
+          strokeWidth="2.5"
+        />
+        {pack.star_order.map((bolt, order) => {
+          const [x, y] = at(bolt);
+          return (
+            <g key={bolt} transform={`translate(${x} ${y})`}>
+              <circle r="15" fill={paint.ink} />
+              <text textAnchor="middle" y="6" fontSize="17" fontWeight="bold" fill={paint.sheet}>
+                {order + 1}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      <Box textStyle="small">
+        {pack.bolt_nm === null ? 'Torque: by the book' : `${pack.bolt_nm} N·m`}, in a star, in two rounds
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,268 @@
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import type { OutcomeTable, Setting } from '../../../api/beside';
+import { Sheet } from '../../../components/Buttons';
+import { Mark, type MarkKind, MarkShape } from '../../../components/Marks';
+import { useWidth } from '../../../lib/useWidth';
+import { paint } from '../../../theme/paint';
+import { useBench } from '../useBench';
+
+/** What the machine does at each of its settings, drawn as the thing itself: a wheel on its disc, an arm over notches, or a range. */
+export const TablePanel = ({ table }: { table: OutcomeTable }) => {
+  const disc = table.settings.length > 3;
+  const arm = table.unit === 'bevel';
+  return (
+    <Sheet padding="3" aria-label={`What the ${table.arm} does`} data-table>
+      <Flex justifyContent="space-between" alignItems="baseline" gap="3" marginBottom="1" flexWrap="wrap">
+        <Heading as="h2" fontSize="lg">
+          {disc ? 'Wheel on its disc' : arm ? 'Arm and notches' : 'What it does'}
+        </Heading>
+        <Box textStyle="small">
+          <Legend />
+        </Box>
+      </Flex>
+      {disc ? <Disc table={table} /> : <Lanes table={table} arm={arm} />}
+    </Sheet>
+  );
+};
+
+const Legend = () => (
+  <Flex gap="3" flexWrap="wrap">
+    <Flex gap="1" alignItems="center">
+      <Mark kind="inside" size="0.9em" /> as it should
+    </Flex>
+    <Flex gap="1" alignItems="center">
+      <Mark kind="wrong" size="0.9em" /> not
+    </Flex>
+    <Flex gap="1" alignItems="center">
+      <Mark kind="to_do" size="0.9em" /> to be tried
+    </Flex>
+  </Flex>
+);
+
+const markOf = (setting: Setting): MarkKind => (setting.right ? 'inside' : setting.wrong ? 'wrong' : 'to_do');
+
+/** Which setting the question on the screen is about. */
+function useAsked(): string | null {
+  const { item } = useBench();
+  const parts = item?.key.split(':') ?? [];
+  return parts[parts.length - 1] ?? null;
+}
+
+const WIDE = 660;
+const TALL = 192;
+
+/** The disc from its side: reverse on one side of the centre, forward on the other, faster further out. */
+const Disc = ({ table }: { table: OutcomeTable }) => {
+  const asked = useAsked();
+  const [box, width] = useWidth<HTMLDivElement>(WIDE);
+  const wide = Math.max(width, 320);
+  const ats = table.settings.map((one) => one.at);
+  const [least, most] = [Math.min(...ats), Math.max(...ats)];
+  const edge = wide < 480 ? 26 : 56;
+  const x = (at: number) => edge + ((wide - 2 * edge) * (at - least)) / Math.max(1e-9, most - least);
+  const centre = x(0);
+  const here = table.settings.find((one) => one.key === asked);
+  const radius = Math.max(centre - x(least), x(most) - centre) + 34;
+  const { shift } = table.advice;
+  const level = 96;
+  return (
+    <Box ref={box} overflowX="auto">
+      <svg
+        width={wide}
+        height={TALL}
+        role="img"
+        aria-label={table.settings.map((one) => `${one.label}: ${one.now ?? one.found ?? 'not tried'}`).join('; ')}
+      >
+        <clipPath id="disc-clip">
+          <rect width={wide} height={TALL} />
+        </clipPath>
+        <g clipPath="url(#disc-clip)">
+          <ellipse
+            cx={centre}
+            cy={level}
+            rx={radius}
+            ry="82"
+            fill={paint['steel.light']}
+            stroke={paint['steel.mid']}
+            strokeWidth="2"
+          />
+          <ellipse
+            cx={centre}
+            cy={level}
+            rx={radius * 0.62}
+            ry="50"
+            fill="none"
+            stroke={paint['steel.mid']}
+            opacity="0.6"
+          />
+          <ellipse
+            cx={centre}
+            cy={level}
+            rx={radius * 0.3}
+            ry="24"
+            fill="none"
+            stroke={paint['steel.mid']}
+            opacity="0.6"
+          />
+          <path d={`M${centre} 8V${TALL - 20}`} stroke={paint.ink} strokeWidth="1.5" strokeDasharray="4 4" />
+          <circle cx={centre} cy={level} r="6" fill={paint.ink} />
+        </g>
+        <text x={centre - 10} y="20" textAnchor="end" fontSize="15" fontWeight="bold" fill={paint.ink}>
+          ◀ reverse
+        </text>
+        <text x={centre + 10} y="20" fontSize="15" fontWeight="bold" fill={paint.ink}>
+          forward ▶
+        </text>
+        <path d={`M30 ${level}H${wide - 30}`} stroke={paint['steel.dark']} strokeWidth="4" strokeLinecap="round" />
+        {here !== undefined && (
+          <rect x={x(here.at) - 11} y={level - 42} width="22" height="84" rx="8" fill={paint.ink} opacity="0.9" />
+        )}
+        {table.settings.map((one) => (
+          <g key={one.key} transform={`translate(${x(one.at)} ${level})`}>
+            <path d="M0 -14V14" stroke={one.key === asked ? paint.sheet : paint['steel.dark']} strokeWidth="3" />
+            <g transform="translate(0 58)">
+              <Goes setting={one} />
+            </g>
+            <g transform="translate(0 84)">
+              <MarkShape kind={markOf(one)} r={7} />
+            </g>
+            <text y="-50" textAnchor="middle" fontSize="17" fontWeight="bold" fill={paint.ink}>
+              {one.label}
+            </text>
+          </g>
+        ))}
+        {shift !== null && (
+          <g transform={`translate(${centre} ${level - 22})`} data-shift>
+            <path
+              d={`M0 0H${x(shift) - centre}`}
+              stroke={paint.action}
+              strokeWidth="6"
+              markerEnd=""
+              strokeLinecap="round"
+            />
+            <path
+              d={`M${x(shift) - centre} 0l${shift < 0 ? 14 : -14} -10v20z`}
+              fill={paint.action}
+              stroke={paint.action}
+              strokeLinejoin="round"
+            />
+          </g>
+        )}
+      </svg>
+    </Box>
+  );
+};
+
+/** Which way the wheels went there: an arrow, or a bar for nothing. */
+const Goes = ({ setting }: { setting: Setting }) => {
+  const saw = setting.now ?? setting.found;
+  const colour = setting.wrong ? paint.stop : setting.right ? paint.inside : paint.found;
+  if (saw === null) return null;
+  if (saw === 'Nothing') return <path d="M-8 0H8" stroke={colour} strokeWidth="5" strokeLinecap="round" />;
+  return (
+    <path
+      d={saw === 'Reverse' ? 'M10 -8V8L-10 0Z' : 'M-10 -8V8L10 0Z'}
+      fill={setting.now === null ? 'none' : colour}
+      stroke={colour}
+      strokeWidth="2.5"
+      strokeLinejoin="round"
+    />
+  );
+};
+
+/** What could be seen at a setting, from too far one way to too far the other, and where it was found and is. */
+const Lanes = ({ table, arm }: { table: OutcomeTable; arm: boolean }) => (
+  <Grid templateColumns={{ base: '1fr', md: `repeat(${table.settings.length}, 1fr)` }} gap="3">
+    {table.settings.map((one, n) => (
+      <Lane key={one.key} setting={one} table={table} turn={arm ? (n - (table.settings.length - 1) / 2) * 26 : null} />
+    ))}
+  </Grid>
+);
+
+const Place = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '1.5rem 1fr',
+    alignItems: 'center',
+    columnGap: '2',
+    paddingInline: '2',
+    paddingBlock: '1.5',
+    minHeight: '2.5rem',
+    lineHeight: 'snug',
+    fontSize: 'sm',
+  },
+});
+
+const Lane = ({ setting, table, turn }: { setting: Setting; table: OutcomeTable; turn: number | null }) => {
+  const asked = useAsked() === setting.key;
+  const told = setting.sees.filter((one) => one.low !== null || one.high !== null);
+  // From the table's minus to its plus, as the arm would pass them.
+  const order = [...told].sort((a, b) => (a.low ?? -1e9) - (b.low ?? -1e9));
+  return (
+    <Box
+      borderWidth="thick"
+      borderColor={asked ? 'action' : 'line'}
+      borderRadius="md"
+      bg={asked ? 'vivid.wash' : 'well'}
+      padding="2"
+    >
+      <Flex justifyContent="space-between" alignItems="center" gap="2">
+        <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
+          {setting.label}
+        </Box>
+        <Mark kind={markOf(setting)} />
+      </Flex>
+      {turn !== null && <Notch turn={turn} setting={setting} />}
+      <Box marginTop="1" bg="sheet" borderRadius="sm" borderWidth="thin" borderColor="line">
+        <Box textStyle="small" paddingInline="2" paddingTop="1">
+          {table.minus}
+        </Box>
+        {order.map((one) => (
+          <Place
+            key={one.key}
+            bg={one.label === setting.wants ? 'petrol.wash' : 'transparent'}
+            fontWeight={one.label === setting.now ? 'bold' : 'normal'}
+          >
+            <span>
+              {one.label === setting.now ? (
+                <Mark kind="now" size="1rem" />
+              ) : one.label === setting.found ? (
+                <Mark kind="found" size="1rem" />
+              ) : null}
+            </span>
+            {one.label}
+          </Place>
+        ))}
+        <Box textStyle="small" paddingInline="2" paddingBottom="1">
+          {table.plus}
+        </Box>
+      </Box>
+    </Box>
+  );
+};
+
+/** The arm over its notches: in the notch when right, beside it when not. */
+const Notch = ({ turn, setting }: { turn: number; setting: Setting }) => {
+  const seen = setting.sees.find((one) => one.label === (setting.now ?? setting.found));
+  const off = seen === undefined || setting.right ? 0 : seen.low === null ? -11 : seen.high === null ? 11 : 0;
+  const wrong = off !== 0;
+  return (
+    <svg viewBox="-70 -76 140 84" width="100%" height="84" aria-hidden="true">
+      <path d="M-62 -26A66 66 0 0 1 62 -26" fill="none" stroke={paint['steel.mid']} strokeWidth="11" />
+      {[-26, 0, 26].map((angle) => (
+        <g key={angle} transform={`rotate(${angle})`}>
+          <path d="M-7 -73H7L4 -60H-4Z" fill={angle === turn ? paint.inside : paint['graphite.edge']} />
+        </g>
+      ))}
+      <g transform={`rotate(${turn + off})`}>
+        <path
+          d="M0 4V-58"
+          stroke={setting.now === null && setting.found === null ? paint['steel.mid'] : wrong ? paint.found : paint.ink}
+          strokeWidth="9"
+          strokeLinecap="round"
+        />
+      </g>
+      <circle r="9" fill={paint['steel.dark']} />
+    </svg>
+  );
+};
