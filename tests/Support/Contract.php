@@ -38,7 +38,7 @@ final class Contract
         Assert::assertArrayHasKey($status, $operation['responses'], "{$method} {$template} answered {$status}, which its document does not know: ".$response->getContent());
         self::$met["{$method} {$template} {$status}"] = true;
         self::holdBody($method, $template, $status, $operation['responses'][$status], $response);
-        if ($status[0] === '2' && isset($operation['requestBody'])) {
+        if ($status[0] === '2' && isset($operation['requestBody']['content']['application/json'])) {
             self::valid(json_decode((string) $content), "{$template}/".strtolower($method).'/requestBody', ['requestBody', 'content', 'application/json', 'schema'], $template, $method);
         }
     }

@@ -34,7 +34,7 @@ final readonly class BesideItems
         foreach ($this->judgement->measures as $state) {
             if ($state->measure->asFound) {
                 $said = $state->before === null ? null : self::figure($state, $state->before->mean).' · '.($this->facts->isChanged() ? 'as found' : $state->verdict->sentence);
-                $items[] = $this->measured("found:measure:{$state->measure->key->value}", $state, $state->before !== null || $this->facts->isChanged(), false, $said);
+                $items[] = $this->measure("found:measure:{$state->measure->key->value}", $state, $state->before !== null || $this->facts->isChanged(), false, $said);
             }
         }
 
@@ -87,17 +87,25 @@ final readonly class BesideItems
             said: $failing === [] ? $last?->cure->label() : implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing)), stamp: $failing === [] ? $last?->stamp : null)];
     }
 
-    /** @return list<StageItem> */
-    public function proved(): array
+    /** @return list<StageItem> every setting, once nothing is moved any more */
+    public function outcomes(): array
     {
         $items = [];
         foreach ($this->judgement->table->table->settings ?? [] as $setting) {
             $saw = $setting->sees[$this->judgement->table?->now[$setting->key] ?? ''] ?? null;
             $items[] = $this->outcome('outcome', $setting, $saw, $this->judgement->table?->isRight($setting) === true, $this->judgement->table?->isWrong($setting) === true);
         }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> what is timed or paced: last, since it runs the machine */
+    public function measured(): array
+    {
+        $items = [];
         foreach ($this->judgement->measures as $state) {
             $inside = $state->isWhole() && $state->verdict->is(VerdictKind::Inside);
-            $items[] = $this->measured("measure:{$state->measure->key->value}", $state, $inside, $state->verdict->kind->isOutside(), $this->said($state));
+            $items[] = $this->measure("measure:{$state->measure->key->value}", $state, $inside, $state->verdict->kind->isOutside(), $this->said($state));
         }
 
         return $items;
@@ -151,7 +159,7 @@ final readonly class BesideItems
             caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
     }
 
-    private function measured(string $key, MeasureState $state, bool $done, bool $failed, ?string $said): StageItem
+    private function measure(string $key, MeasureState $state, bool $done, bool $failed, ?string $said): StageItem
     {
         $what = $state->measure->key;
 

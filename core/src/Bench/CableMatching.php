@@ -29,7 +29,7 @@ final readonly class CableMatching
         $band = $state->spec->aim->band ?? SpecBand::between(0.0, null);
         $target = $state->spec->aim === null ? null : Planner::target($state->spec, $state->facts, $band);
 
-        return CableMatch::of($sizes, self::oldSlackIn($state, $ratio), $takes, $healthy, $band->floor() / $ratio, $band->high === null ? null : $band->high / $ratio, ($target ?? $band->floor() + 1.0) / $ratio);
+        return CableMatch::of($sizes, self::oldSlackIn($state, $ratio), self::unmeasured($state), $takes, $healthy, $band->floor() / $ratio, $band->high === null ? null : $band->high / $ratio, ($target ?? $band->floor() + 1.0) / $ratio);
     }
 
     /**
@@ -64,23 +64,35 @@ final readonly class CableMatching
         return $lands;
     }
 
-    /** What the old cable had with every adjuster at its slackest: as found, and what they could still have given. */
-    private static function oldSlackIn(BenchState $state, float $ratio): ?float
+    /** @return list<string> adjusters nobody measured before they were moved */
+    private static function unmeasured(BenchState $state): array
+    {
+        return array_values(array_map(static fn (Adjuster $one): string => $one->name(),
+            array_filter($state->run->playAdjusters(), static fn (Adjuster $one): bool => ($state->facts->home[$one->id()] ?? null) === null)));
+    }
+
+    /**
+     * What the old cable had with every adjuster at its slackest: as found, and what they could still have given. One that nobody measured
+     * could have given all of its travel, or nothing.
+     *
+     * @return array{float, float}|null
+     */
+    private static function oldSlackIn(BenchState $state, float $ratio): ?array
     {
         $found = $state->judgement->foundGroup;
         if ($found === null || $found->isTaut() || $state->spec->aim === null || ! $found->isAt($state->spec->aim->point)) {
             return null;
         }
-        $slack = $found->found->mean / $ratio;
+        $least = $found->found->mean / $ratio;
+        $most = $least;
         foreach ($state->run->playAdjusters() as $id => $adjuster) {
             $home = $state->facts->home[$id] ?? null;
-            if ($home === null) {
-                return null;
-            }
-            $slack += $adjuster->slackGiven(self::slackest($adjuster)->minus($home));
+            $gives = $home === null ? null : $adjuster->slackGiven(self::slackest($adjuster)->minus($home));
+            $least += $gives ?? 0.0;
+            $most += $gives ?? abs($adjuster->slackGiven(self::span($adjuster->travel()->from, $adjuster->travel()->to)));
         }
 
-        return $slack;
+        return [$least, $most];
     }
 
     private static function slackest(Adjuster $adjuster): Steps

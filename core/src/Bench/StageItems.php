@@ -41,7 +41,7 @@ final readonly class StageItems
             JobStage::LookOver->value => [...array_map($this->inspection(...), $family->lookOver()), ...$beside->replacing()],
             JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->foundReadings(), ...$beside->asFound()],
             JobStage::Set->value => [...$this->guides(), ...$this->setting($beside), ...$beside->putRight()],
-            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->proved(), ...$this->proofs($family)],
+            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs($family), ...$beside->measured()],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }

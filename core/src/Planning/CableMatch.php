@@ -34,14 +34,15 @@ final readonly class CableMatch
     ) {}
 
     /**
-     * @param  float|null  $oldSlackIn  slack the old cable had with the adjusters in; null where it was not read
+     * @param  array{float, float}|null  $oldSlackIn  the least and the most slack the old cable can have had with the adjusters in; null where none was read
+     * @param  list<string>  $unmeasured  adjusters that would have to be measured to know it better
      * @param  float  $takes  slack that all adjusters together can take up from there
      * @param  float  $healthy  the part of it within which none leaves its healthy zone
      * @param  float  $low  least slack that the band allows
      * @param  float|null  $high  most slack that it allows; null without end
      * @param  float  $target  slack aimed for
      */
-    public static function of(CableComparison $sizes, ?float $oldSlackIn, float $takes, float $healthy, float $low, ?float $high, float $target): self
+    public static function of(CableComparison $sizes, ?array $oldSlackIn, array $unmeasured, float $takes, float $healthy, float $low, ?float $high, float $target): self
     {
         $conduit = $sizes->oldConduit === null || $sizes->newConduit === null ? null : $sizes->newConduit - $sizes->oldConduit;
         if (! $sizes->endsAlike) {
@@ -53,9 +54,15 @@ final readonly class CableMatch
         if ($sizes->oldWire === null || $oldSlackIn === null) {
             return new self(MatchVerdict::CannotTell, 'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.', null, null, null, $conduit);
         }
-        $slackIn = $oldSlackIn + $sizes->newWire - $sizes->oldWire;
+        $difference = $sizes->newWire - $sizes->oldWire;
+        $least = self::judged($oldSlackIn[0] + $difference, $takes, $healthy, $low, $high, $target, $conduit);
+        $most = self::judged($oldSlackIn[1] + $difference, $takes, $healthy, $low, $high, $target, $conduit);
 
-        return self::judged($slackIn, $takes, $healthy, $low, $high, $target, $conduit);
+        return match (true) {
+            $oldSlackIn[1] - $oldSlackIn[0] < 1e-9 => $least,
+            $least->verdict === $most->verdict => new self($least->verdict, $least->verdict === MatchVerdict::DoesNotFit ? $most->sentence : 'It fits wherever the '.implode(' and the ', $unmeasured).' stood.', null, null, null, $conduit),
+            default => new self(MatchVerdict::CannotTell, 'It depends on where the '.implode(' and the ', $unmeasured).' stood. Measure it before anything comes off; else hook both ends with the adjusters in: neither may pull the control.', null, null, null, $conduit),
+        };
     }
 
     private static function judged(float $slackIn, float $takes, float $healthy, float $low, ?float $high, float $target, ?float $conduit): self

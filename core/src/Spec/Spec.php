@@ -88,10 +88,10 @@ final readonly class Spec
         return null;
     }
 
-    /** Everything it is held against, in words. */
+    /** Everything its readings are held against, in words; a table, a pull and a pack say theirs beside what was seen. */
     public function say(): string
     {
-        $said = array_map(static fn (Aim $aim): string => $aim->say(), [...($this->aim === null ? [] : [$this->aim]), ...array_filter($this->others, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable)]);
+        $said = array_map(static fn (Aim $aim): string => $aim->say(), [...($this->aim === null ? [] : [$this->aim]), ...array_filter($this->others, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable && ! $aim instanceof PullFigure && ! $aim instanceof PackFigures)]);
 
         return $said === [] ? 'What it does' : ucfirst(implode('; ', $said));
     }

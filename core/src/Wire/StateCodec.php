@@ -262,6 +262,7 @@ final readonly class StateCodec
             'kind' => $adjuster->kind()->value,
             'kind_label' => $adjuster->kind()->label(),
             'sets' => $adjuster->kind()->sets()->value,
+            'cable' => $this->state->run->cableOf($id)->id ?? '',
             'pulls' => ($this->state->run->cableOf($id)->pulls ?? Pulls::Opening)->value,
             'thread' => $threaded?->pitch->name,
             'mm_per_unit' => abs($adjuster->slackGiven($adjuster->counting()->each)),

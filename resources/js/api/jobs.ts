@@ -73,6 +73,7 @@ const adjuster = z.object({
   name: z.string(),
   kind: z.enum(adjusterKinds),
   kind_label: z.string(),
+  cable: z.string(),
   pulls: z.enum(['opening', 'closing', 'following']),
   sets: z.enum(['play', 'mechanism', 'speed', 'nothing']),
   thread: z.string().nullable(),

@@ -104,7 +104,7 @@ const marks: Readonly<Record<string, MarkKind>> = {
   reading: 'now',
   move: 'next',
   thread: 'quiet',
-  check: 'inside',
+  check: 'quiet',
   confirmed: 'inside',
   inspected: 'inside',
   tag: 'tag',

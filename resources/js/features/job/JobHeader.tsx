@@ -77,11 +77,12 @@ const Plate = ({
     borderRadius="md"
     paddingInline="3"
     paddingBlock="1"
+    maxWidth="24rem"
   >
-    <Box fontWeight="bold" fontSize="sm" lineHeight="snug">
+    <Box fontWeight="bold" fontSize="sm" lineHeight="snug" truncate title={title}>
       {title}
     </Box>
-    <Box fontSize="xs" color="onFrameSoft" lineHeight="snug">
+    <Box fontSize="xs" color="onFrameSoft" lineHeight="snug" truncate>
       {children}
     </Box>
   </Box>

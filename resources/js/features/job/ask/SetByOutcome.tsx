@@ -74,6 +74,9 @@ const Shift = ({ table }: { table: OutcomeTable }) => {
           look="vivid"
           size="tall"
           flex="1"
+          fontSize="lg"
+          paddingInline="2"
+          whiteSpace="nowrap"
           onClick={log}
           disabled={!armed || waiting}
           data-primary
@@ -90,6 +93,7 @@ const Shift = ({ table }: { table: OutcomeTable }) => {
         {advice.body !== null && (
           <Button
             look="plain"
+            paddingInline="2"
             onClick={() => {
               chooseAdjuster(advice.adjuster ?? '');
               setMoving(true);

@@ -115,6 +115,8 @@ const Learned = ({ state }: { state: BenchState }) => {
 
 const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
   const { adjuster: chosen, option } = useBench();
+  const rows = [...new Set(state.adjusters.map((one) => one.cable))];
+  if (rows.length > 1) return <Abreast state={state} rows={rows} width={width} />;
   const at = slots(state.adjusters, width);
   const end: Slot = { x: width - END + 44, y: LEVEL };
   const play = state.now.mm ?? state.found.mm;
@@ -156,6 +158,43 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
           />
         </g>
       ))}
+      <g transform={`translate(${end.x} ${end.y})`}>
+        <Working />
+      </g>
+    </svg>
+  );
+};
+
+const ROW = 42;
+
+/** Several cables that meet at one arm, side by side, each with its own adjuster. */
+const Abreast = ({ state, rows, width }: { state: BenchState; rows: readonly string[]; width: number }) => {
+  const { adjuster: chosen } = useBench();
+  const Hand = hands[state.hand.kind];
+  const Working = workingEnd(state.working_end);
+  const end: Slot = { x: width - END + 44, y: LEVEL + ROW / 2 };
+  return (
+    <svg viewBox={`0 0 ${width} ${HEIGHT + 18}`} width="100%" role="img" aria-label={spoken(state)}>
+      <g transform="translate(8 44)">
+        <Hand share={0.4} />
+      </g>
+      {rows.map((row, n) => {
+        const y = 24 + n * ROW;
+        const adjuster = state.adjusters.find((one) => one.cable === row);
+        if (adjuster === undefined) return null;
+        const x = HAND + 30 + ((width - HAND - END) * n) / (rows.length + 0.6);
+        const after = { x: x + partLength(adjuster) - 2, y };
+        return (
+          <g key={row}>
+            <Conduit d={bend({ x: HAND - 44, y: 52 + n * 8 }, { x: x + 2, y })} />
+            <Conduit d={bend(after, { x: end.x - 46, y: end.y - 8 + n * 8 })} />
+            <path d={`M${end.x - 46} ${end.y - 8 + n * 8}L${end.x} ${end.y}`} stroke={paint.action} strokeWidth="3" />
+            <g color="ink" transform={`translate(${x} ${y})`}>
+              <AdjusterDrawing adjuster={adjuster} chosen={adjuster.id === chosen?.id} ghost={null} />
+            </g>
+          </g>
+        );
+      })}
       <g transform={`translate(${end.x} ${end.y})`}>
         <Working />
       </g>

@@ -45,7 +45,7 @@ export const JobSheet = () => {
           <Figure word="As found" mark="found" judged={state.found} />
           <Figure word="As left" mark="left" judged={state.now} />
           {state.pair !== null && (
-            <Figure word={`${state.second_label ?? 'Second cable'}, as left`} mark="left" judged={state.pair.now} />
+            <Figure word={`The ${state.second_label ?? 'second cable'}, as left`} mark="left" judged={state.pair.now} />
           )}
         </Grid>
       )}

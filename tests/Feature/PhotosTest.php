@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Photo;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+/** Pictures: told by their content, made small, and without what a phone writes into them. */
+final class PhotosTest extends TestCase
+{
+    private HttpJob $job;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->job = HttpJob::open($this->signIn());
+    }
+
+    public function test_a_picture_is_made_small_and_loses_where_it_was_taken(): void
+    {
+        $id = (string) Str::uuid();
+        $jpeg = self::withLocation(self::picture(2400, 1200));
+        self::assertStringContainsString('GPSLatitude secret', $jpeg);
+        $this->keep($id, $jpeg)->assertOk();
+        $answer = $this->get("/api/jobs/{$this->job->id}/photos/{$id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
+        $kept = (string) $answer->getContent();
+        self::assertSame([1600, 800, IMAGETYPE_JPEG], array_slice((array) getimagesizefromstring($kept), 0, 3));
+        self::assertStringNotContainsString('GPSLatitude', $kept);
+        $this->job->body('photo', ['photo' => $id, 'of' => 'route'])->assertOk();
+        self::assertSame([['id' => $id, 'of' => 'route']], array_map(static fn (array $one): array => ['id' => $one['id'], 'of' => $one['of']], $this->job->state['beside']['photos']));
+    }
+
+    public function test_a_repeat_is_kept_once_and_another_picture_under_its_id_is_refused(): void
+    {
+        $id = (string) Str::uuid();
+        $this->keep($id, self::picture(60, 40))->assertOk();
+        $this->keep($id, self::picture(60, 40))->assertOk();
+        $this->keep($id, self::picture(61, 40))->assertStatus(409);
+        self::assertSame(1, Photo::query()->count());
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function noPictures(): iterable
+    {
+        yield 'nothing' => ['', 'That is no picture'];
+        yield 'text that says it is a picture' => ["\xFF\xD8\xFFhello", 'no picture'];
+        yield 'a script' => ['<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>', 'That is no picture'];
+        yield 'half a picture' => [substr(self::picture(60, 40), 0, 30), 'picture'];
+        yield 'a picture of another kind' => ["GIF89a\x01\x00\x01\x00\x80\x00\x00\xff\xff\xff\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;", 'That is no picture the bench can keep'];
+    }
+
+    #[DataProvider('noPictures')]
+    public function test_what_is_no_picture_gets_a_sentence(string $bytes, string $sentence): void
+    {
+        $answer = $this->keep((string) Str::uuid(), $bytes)->assertStatus(422);
+        self::assertStringContainsString($sentence, (string) $answer->json('detail'));
+        self::assertSame(0, Photo::query()->count());
+    }
+
+    public function test_an_entry_of_a_picture_that_never_arrived_is_refused(): void
+    {
+        $answer = $this->job->body('photo', ['photo' => (string) Str::uuid(), 'of' => 'route'])->assertStatus(422);
+        self::assertSame('The picture did not arrive. Take it again.', $answer->json('detail'));
+    }
+
+    public function test_pictures_are_for_those_who_may_log_and_are_signed_in(): void
+    {
+        $this->get("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertNotFound();
+        $this->keep((string) Str::uuid(), self::picture(10, 10), 'no-such-job')->assertNotFound();
+        $this->signIn('office');
+        self::assertStringContainsString('may look at jobs but not log', (string) $this->keep((string) Str::uuid(), self::picture(10, 10))->assertStatus(422)->json('detail'));
+        $this->app?->make('auth')->forgetGuards();
+        $this->keep((string) Str::uuid(), self::picture(10, 10))->assertUnauthorized();
+        $this->getJson("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertUnauthorized();
+    }
+
+    /** @return TestResponse<Response> */
+    private function keep(string $id, string $bytes, ?string $job = null): TestResponse
+    {
+        return $this->call('PUT', '/api/jobs/'.($job ?? $this->job->id)."/photos/{$id}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: $bytes);
+    }
+
+    private static function picture(int $width, int $height): string
+    {
+        $picture = imagecreatetruecolor(max(1, $width), max(1, $height));
+        self::assertNotFalse($picture);
+        ob_start();
+        imagejpeg($picture);
+
+        return (string) ob_get_clean();
+    }
+
+    /** The same with an application segment, as a phone writes one. */
+    private static function withLocation(string $jpeg): string
+    {
+        $note = "Exif\0\0GPSLatitude secret";
+
+        return substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($note) + 2).$note.substr($jpeg, 2);
+    }
+}
