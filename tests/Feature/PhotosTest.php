@@ -76,7 +76,7 @@ final class PhotosTest extends TestCase
         $this->keep((string) Str::uuid(), self::picture(10, 10), 'no-such-job')->assertNotFound();
         $this->signIn('office');
         self::assertStringContainsString('may look at jobs but not log', (string) $this->keep((string) Str::uuid(), self::picture(10, 10))->assertStatus(422)->json('detail'));
-        $this->app?->make('auth')->forgetGuards();
+        $this->app->make('auth')->forgetGuards();
         $this->keep((string) Str::uuid(), self::picture(10, 10))->assertUnauthorized();
         $this->getJson("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertUnauthorized();
     }

@@ -34,7 +34,7 @@ final readonly class BesideItems
         foreach ($this->judgement->measures as $state) {
             if ($state->measure->asFound) {
                 $said = $state->before === null ? null : self::figure($state, $state->before->mean).' · '.($this->facts->isChanged() ? 'as found' : $state->verdict->sentence);
-                $items[] = $this->measure("found:measure:{$state->measure->key->value}", $state, $state->before !== null || $this->facts->isChanged(), false, $said);
+                $items[] = $this->measure("found:measure:{$state->measure->key->value}", $state, ($state->before->count ?? 0) >= $state->measure->runs || $this->facts->isChanged(), false, $said);
             }
         }
 

@@ -25,7 +25,7 @@ final readonly class CableMatching
             $takes += abs($adjuster->slackGiven(self::span($adjuster->travel()->from, $adjuster->travel()->to)));
             $healthy += abs($adjuster->slackGiven(self::span(self::slackest($adjuster), self::tightestHealthy($adjuster))));
         }
-        $ratio = $state->beliefs->play->ratio();
+        $ratio = exp($state->beliefs->play->taught()->ln);
         $band = $state->spec->aim->band ?? SpecBand::between(0.0, null);
         $target = $state->spec->aim === null ? null : Planner::target($state->spec, $state->facts, $band);
 

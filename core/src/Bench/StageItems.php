@@ -79,10 +79,12 @@ final readonly class StageItems
         return array_map(fn (StageItem $item): StageItem => $item->ofSecond($this->run->secondPulls()?->label() ?? ''), is_array($items) ? $items : [$items]);
     }
 
-    /** Of a pair, each play is read three times before the other is asked for: the next reading would be taken for the other's. */
+    /** Where another figure is asked for next, play is read three times first: the next reading would be taken for the other's. */
     private function isWhole(?ReadingGroup $group): bool
     {
-        return $this->second === null || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
+        $alone = $this->second === null && array_filter($this->judgement->measures, static fn (MeasureState $one): bool => $one->measure->asFound) === [];
+
+        return $alone || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
     }
 
     private function pointOf(Judgement $judgement): ReadingPoint

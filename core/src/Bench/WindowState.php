@@ -26,7 +26,7 @@ final readonly class WindowState
         if ($window === null || $state->spec->aim === null) {
             return null;
         }
-        $ratio = $state->beliefs->play->ratio();
+        $ratio = exp($state->beliefs->play->taught()->ln);
         $second = $window->armRatio === null ? 0.0 : self::secondSlack($state);
         $read = array_map(static fn (ReadingGroup $group): float => $group->found->mean / $ratio, array_values($state->judgement->poseGroups));
         if ($read === [] && $state->judgement->foundGroup !== null && ! $state->facts->isChanged()) {

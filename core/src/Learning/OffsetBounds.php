@@ -17,8 +17,11 @@ final readonly class OffsetBounds
 
     private const SLACK = 1e-7;
 
-    /** @param  non-empty-list<array{at: list<float>, far: bool}>  $corners */
-    private function __construct(private array $corners) {}
+    /**
+     * @param  non-empty-list<list<float>>  $corners
+     * @param  non-empty-list<list<float>>  $wider  the same with twice as far an edge; what moves with that edge is bounded by nothing
+     */
+    private function __construct(private array $corners, private array $wider) {}
 
     /**
      * @param  int<1, 3>  $offsets  how many there are
@@ -27,36 +30,44 @@ final readonly class OffsetBounds
      */
     public static function of(int $offsets, array $planes): ?self
     {
-        $all = [...self::tightest($planes), ...self::farAway($offsets)];
-        $bounded = count($all) - 2 * $offsets;
-        $corners = [];
-        foreach (self::choices(count($all), $offsets) as $choice) {
-            $at = self::meeting(array_map(static fn (int $n): HalfPlane => $all[$n], $choice));
-            if ($at !== null && array_filter($all, static fn (HalfPlane $one): bool => ! $one->holds($at, self::SLACK)) === []) {
-                $corners[] = ['at' => $at, 'far' => array_filter($choice, static fn (int $n): bool => $n >= $bounded) !== []];
-            }
-        }
+        $tight = self::tightest($planes);
+        $corners = self::corners($offsets, [...$tight, ...self::farAway($offsets, self::FAR)]);
 
-        return $corners === [] ? null : new self($corners);
+        $wider = self::corners($offsets, [...$tight, ...self::farAway($offsets, 2 * self::FAR)]);
+
+        return $corners === [] || $wider === [] ? null : new self($corners, $wider);
     }
 
     /** @param  list<float>  $weights  the least this sum of the offsets can be; −INF where nothing bounds it */
     public function least(array $weights): float
     {
-        [$near, $far] = [INF, INF];
         $sum = new HalfPlane($weights, 0.0);
-        foreach ($this->corners as $corner) {
-            $value = $sum->sum($corner['at']);
-            $corner['far'] ? $far = min($far, $value) : $near = min($near, $value);
-        }
+        $least = min(array_map($sum->sum(...), $this->corners));
 
-        return $far < $near - self::SLACK ? -INF : $near;
+        return min(array_map($sum->sum(...), $this->wider)) < $least - 1.0 ? -INF : $least;
     }
 
     /** @param  list<float>  $weights  the most this sum of the offsets can be; INF where nothing bounds it */
     public function most(array $weights): float
     {
         return -$this->least(array_map(static fn (float $weight): float => -$weight, $weights));
+    }
+
+    /**
+     * @param  list<HalfPlane>  $planes
+     * @return list<list<float>>
+     */
+    private static function corners(int $offsets, array $planes): array
+    {
+        $corners = [];
+        foreach (self::choices(count($planes), $offsets) as $choice) {
+            $at = self::meeting(array_map(static fn (int $n): HalfPlane => $planes[$n], $choice));
+            if ($at !== null && array_filter($planes, static fn (HalfPlane $one): bool => ! $one->holds($at, self::SLACK)) === []) {
+                $corners[] = $at;
+            }
+        }
+
+        return $corners;
     }
 
     /**
@@ -77,14 +88,14 @@ final readonly class OffsetBounds
     }
 
     /** @return list<HalfPlane> */
-    private static function farAway(int $offsets): array
+    private static function farAway(int $offsets, float $far): array
     {
         $planes = [];
         for ($n = 0; $n < $offsets; $n++) {
             foreach ([1.0, -1.0] as $way) {
                 $weights = array_fill(0, $offsets, 0.0);
                 $weights[$n] = $way;
-                $planes[] = new HalfPlane(array_values($weights), -self::FAR);
+                $planes[] = new HalfPlane(array_values($weights), -$far);
             }
         }
 

@@ -16,6 +16,8 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Wire\AimCodec;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
@@ -49,6 +51,38 @@ final class TestJob
         $this->codec = new EntryCodec($decoded);
         $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'test', 'standing' => $standing]), $this->stamp());
         $this->state = Bench::replay(SpecCodec::decode(Node::of($spec)), $decoded, Log::of($opened));
+    }
+
+    /**
+     * Any spec on any run.
+     *
+     * @param  array<string, mixed>  $spec  beside its source
+     * @param  array<string, mixed>  $run
+     * @param  array<string, float|null>  $positions
+     */
+    public static function of(array $spec, array $run, array $positions = []): self
+    {
+        $job = new self($spec + ['source' => ['document' => 'test book']], $run, self::standing($positions));
+        $job->adjuster = array_key_first($job->state->run->adjusters());
+
+        return $job;
+    }
+
+    /**
+     * A control whose settings are tried, with one slotted bracket or as many in-line adjusters of six bevels as are named.
+     *
+     * @param  list<string>  $bevels
+     */
+    public static function table(string $family, OutcomeTable $table, array $bevels = []): self
+    {
+        $adjusters = $bevels === [] ? [['id' => 'bracket', 'name' => 'slotted bracket', 'kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 60], 'smallest_step' => 0.5]]
+            : array_map(static fn (string $id): array => ['id' => $id, 'name' => "{$id} adjuster", 'kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 40, 'bevels_per_turn' => 6], $bevels);
+
+        return self::of(['family' => $family, 'others' => [AimCodec::encode($table)]], [
+            'hand' => ['kind' => 'selector', 'name' => 'Selector'],
+            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
+            'working_end' => 'arm',
+        ], array_fill_keys(array_column($adjusters, 'id'), $bevels === [] ? 30.0 : 16.0));
     }
 
     /**

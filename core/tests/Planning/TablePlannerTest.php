@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Planning;
+
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Family\ModeCables;
+use VividPull\Core\Family\SlidingDrive;
+use VividPull\Core\Family\SpeedSelector;
+use VividPull\Core\Planning\TableAdvice;
+use VividPull\Core\Planning\TableAdviceKind;
+use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Tests\Support\Chance;
+use VividPull\Core\Tests\Support\TestJob;
+
+final class TablePlannerTest extends TestCase
+{
+    public function test_r1_driving_forward_with_r2_in_reverse_asks_one_and_a_half_detents_back(): void
+    {
+        // Detents R2 −2d, R1 −d, F1 +d: the offset lies between d and 2d, and −d to d is wanted, so any shift of −2d to −d is certain.
+        $advice = self::advice(self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']));
+        self::assertSame(TableAdviceKind::Move, $advice->kind);
+        self::assertEqualsWithDelta(-1.5, $advice->shift, 1e-9);
+        self::assertTrue($advice->isCertain);
+        self::assertStringContainsString('1.5 detents towards reverse', $advice->sentence);
+    }
+
+    public function test_a_dead_band_counts_as_bounds_of_its_own(): void
+    {
+        $job = self::seen(self::selector(['R1' => -1, 'F1' => 1], 6.0, 1.0, 1), ['r1' => 'nothing', 'f1' => 'forward']);
+        // At R1 nothing: −1 ≤ o − 6 ≤ 1; wanted o − 6 ≤ −1 and o + 6 ≥ 1. Certain shifts: −5 − 5 to 5 − 7.
+        self::assertEqualsWithDelta((-10.0 - 2.0) / 2, self::advice($job)->shift, 1e-9);
+    }
+
+    public function test_where_nobody_knows_which_way_the_arm_goes_a_trial_shows_it(): void
+    {
+        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        self::assertNull(self::advice($job)->steps);
+        self::assertStringContainsString('see which way the arm goes', self::advice($job)->how);
+        $job->line('+2mm');
+        self::assertSame(TableAdviceKind::WhichWay, self::advice($job)->kind);
+        self::assertSame('arm', $job->state->progress->asks()?->key);
+        $job->line('minus')->line('ok');
+        $job->line('forward')->line('forward');
+        $advice = self::advice($job);
+        self::assertGreaterThan(0.0, $advice->steps?->toFloat(), 'outward went back, so back is outward');
+        self::assertLessThan(0.0, $advice->shift);
+    }
+
+    public function test_teeth_that_did_not_meet_prove_nothing(): void
+    {
+        $job = self::seen(self::modes(), ['park' => 'right', 'two_wheel' => 'unmet', 'turf' => 'right']);
+        self::assertSame('found:outcome:two_wheel', $job->state->progress->asks()?->key, 'it is asked again');
+        self::assertSame(TableAdviceKind::Try, self::advice($job)->kind);
+    }
+
+    public function test_marks_that_contradict_each_other_are_no_offset_fault(): void
+    {
+        $advice = self::advice(self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r2' => 'forward', 'r1' => 'reverse', 'f1' => 'forward']));
+        self::assertSame(TableAdviceKind::Contradiction, $advice->kind);
+        self::assertStringContainsString('Suspect a bent arm, a worn or wrong part', $advice->sentence);
+    }
+
+    public function test_with_everything_right_there_is_nothing_to_move(): void
+    {
+        $job = self::seen(self::selector(['R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r1' => 'reverse', 'f1' => 'forward']);
+        self::assertSame(TableAdviceKind::Right, self::advice($job)->kind);
+    }
+
+    public function test_an_arm_that_no_single_cable_can_bring_right_is_said_to_be_out_of_reach(): void
+    {
+        // Park is wrong, and it hangs on the park cable; two-wheel is wrong, and it hangs on the mode cable alone.
+        $job = self::seen(self::modes(parkOnMode: 0.0), ['park' => 'over', 'two_wheel' => 'over', 'turf' => 'over']);
+        $advice = self::advice($job);
+        self::assertSame(TableAdviceKind::OutOfReach, $advice->kind);
+        self::assertStringContainsString('alone cannot cure it', $advice->sentence);
+    }
+
+    public function test_a_random_offset_of_a_selector_is_bracketed_and_found(): void
+    {
+        $this->converges(300, 5, static function (Chance $chance): array {
+            $spacing = $chance->between(4.0, 9.0);
+            $truth = ['bracket' => $chance->between(-1.9, 1.9) * $spacing];
+
+            return [self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2], $spacing, $chance->between(0.0, 0.2) * $spacing, 1), $truth];
+        });
+    }
+
+    public function test_a_random_place_of_a_rung_is_found_from_creeping_and_slow(): void
+    {
+        $this->converges(100, 9, static fn (Chance $chance): array => [TestJob::table('sliding_drive', OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive',
+            self::settings(SlidingDrive::table('rungs')), [Mover::of('bracket', 1.0, 1, 0.0)], 1.0, 2.0)), ['bracket' => (float) $chance->whole(-8, 8)]]);
+    }
+
+    public function test_random_offsets_of_a_mode_arm_are_bracketed_one_cable_at_a_time(): void
+    {
+        $this->converges(100, 12, static fn (Chance $chance): array => [self::modes(), match ($chance->whole(0, 2)) {
+            0 => ['mode' => $chance->between(-14.0, 14.0), 'park' => 0.0, 'differential' => 0.0],
+            1 => ['mode' => 0.0, 'park' => $chance->between(-14.0, 14.0), 'differential' => 0.0],
+            default => ['mode' => 0.0, 'park' => 0.0, 'differential' => $chance->between(-14.0, 14.0)],
+        }]);
+    }
+
+    /**
+     * Plays the machine: says what it does at each setting for its hidden offsets, makes the moves that are advised with up to the stated
+     * error, and sees that the bounds never lose the truth and that it ends right or says that it cannot.
+     *
+     * @param  callable(Chance): array{TestJob, array<string, float>}  $make
+     */
+    private function converges(int $cases, int $mostMoves, callable $make): void
+    {
+        $chance = new Chance(90_210);
+        $right = 0;
+        for ($case = 0; $case < $cases; $case++) {
+            [$job, $offsets] = $make($chance);
+            $where = "seed {$chance->seed}, case {$case}";
+            self::play($job, $offsets);
+            $advice = self::advice($job);
+            for ($moves = 0; $advice->kind === TableAdviceKind::Move; $moves++) {
+                self::assertLessThan($mostMoves, $moves, "{$where}: it does not come to an end");
+                $offsets = self::moved($job, $advice, $offsets, $chance);
+                self::play($job, $offsets);
+                $advice = self::advice($job);
+                self::assertNotSame(TableAdviceKind::Contradiction, $advice->kind, "{$where}: the truth was lost");
+            }
+            self::assertContains($advice->kind, [TableAdviceKind::Right, TableAdviceKind::OutOfReach], $where);
+            $right += $advice->kind === TableAdviceKind::Right ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(0.95 * $cases, $right);
+    }
+
+    /**
+     * Makes the move that is advised, as well as a hand can.
+     *
+     * @param  array<string, float>  $offsets
+     * @return array<string, float>
+     */
+    private static function moved(TestJob $job, TableAdvice $advice, array $offsets, Chance $chance): array
+    {
+        $mover = $job->state->judgement->table?->table->movers[$advice->adjuster ?? ''] ?? self::fail('nothing to move');
+        $counting = $job->state->run->adjuster($mover->adjuster)?->counting() ?? self::fail('no adjuster');
+        $steps = $advice->steps ?? self::fail('no steps');
+        $job->entry('move', ['adjuster' => $mover->adjuster, $counting->unit->field() => $steps->toFloat()]);
+        $job->entry('confirmed', ['key' => 'locked', 'adjuster' => $mover->adjuster]);
+        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $steps->count / $counting->each->count * $chance->between(1 - $mover->error, 1 + $mover->error);
+
+        return $offsets;
+    }
+
+    /** @param  array<string, float>  $offsets */
+    private static function play(TestJob $job, array $offsets): void
+    {
+        $table = $job->state->judgement->table->table ?? self::fail('no table');
+        foreach ($table->settings as $setting) {
+            $at = $setting->at;
+            foreach ($offsets as $adjuster => $offset) {
+                $at += $setting->weight($adjuster) * $offset;
+            }
+            foreach ($setting->sees as $word) {
+                if (! $word->provesNothing && $at >= ($word->low ?? -INF) && $at <= ($word->high ?? INF)) {
+                    $job->entry('outcome', ['setting' => $setting->key, 'saw' => $word->key]);
+                    break;
+                }
+            }
+        }
+    }
+
+    /** @param  array<string, string>  $saw */
+    private static function seen(TestJob $job, array $saw): TestJob
+    {
+        while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'found:')) {
+            $job->line('ok');
+        }
+        foreach ($saw as $setting => $word) {
+            $job->entry('outcome', ['setting' => $setting, 'saw' => $word]);
+        }
+        while (str_starts_with($job->state->progress->asks()->key ?? '', 'found:') && ! str_starts_with($job->state->progress->asks()->key ?? '', 'found:outcome')) {
+            $job->line('yes');
+        }
+
+        return $job;
+    }
+
+    private static function advice(TestJob $job): TableAdvice
+    {
+        return TablePlanner::advise($job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
+    }
+
+    /** @return non-empty-list<OutcomeSetting> */
+    private static function settings(OutcomeTable $table): array
+    {
+        $settings = array_values($table->settings);
+        self::assertNotSame([], $settings);
+
+        return $settings;
+    }
+
+    /** @param  non-empty-array<string, int>  $detents */
+    private static function selector(array $detents, ?float $spacing, float $deadBand, ?int $sign): TestJob
+    {
+        return TestJob::table('speed_selector', SpeedSelector::table($detents, $spacing, $deadBand, [Mover::of('bracket', 1.0, $sign, 0.15)]));
+    }
+
+    private static function modes(float $parkOnMode = 0.5): TestJob
+    {
+        $mode = static fn (string $key, array $weights): array => ['key' => $key, 'label' => $key, 'at' => 0.0, 'right' => 'as it should', 'under' => 'not far enough', 'over' => 'too far', 'weights' => $weights];
+
+        return TestJob::table('mode_cables', ModeCables::table([
+            $mode('park', $parkOnMode > 0.0 ? ['park' => 1.0, 'mode' => $parkOnMode] : ['park' => 1.0]),
+            $mode('two_wheel', ['mode' => 1.0]),
+            $mode('turf', ['mode' => 1.0, 'differential' => 1.0]),
+        ], 5.0, [Mover::of('mode', 1.0, 1, 0.1), Mover::of('park', 1.0, 1, 0.1), Mover::of('differential', 1.0, 1, 0.1)]), ['mode', 'park', 'differential']);
+    }
+}
