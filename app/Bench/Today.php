@@ -9,6 +9,9 @@ use App\Models\Control;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\PackState;
+use VividPull\Core\Cable\Part;
 
 /** The day on the bench: what waits, what is cooling, what wants running first, what must not run, what falls due. */
 final readonly class Today
@@ -36,7 +39,8 @@ final readonly class Today
         $rows = $controls->map(fn (Control $control): array => [
             'tag' => $control->machine->tag,
             'machine' => $control->machine->name,
-            'ready' => $this->ready($control),
+            'ready' => $this->isSoaking($states[$control->id] ?? null) ? 'soaking' : $this->ready($control),
+            'soaked_at' => $this->soakedAt($states[$control->id] ?? null)?->toIso8601String(),
             'cold_at' => $this->coldAt($control)?->toIso8601String(),
             'cooled_share' => $this->cooledShare($control),
             'waits' => $control->openJob !== null || ($control->planned_on !== null && $control->planned_on->lte($this->now)),
@@ -92,6 +96,20 @@ final readonly class Today
             $engine === 'cold' && $coldAt !== null && $coldAt->gt($this->now) => 'cooling',
             default => 'ready',
         };
+    }
+
+    /** When the new plates of an open job have soaked long enough; null where none lie in oil, or they went in. */
+    private function soakedAt(?BenchState $open): ?CarbonImmutable
+    {
+        $since = $open?->facts->seen->soaking;
+        $fitted = array_filter($open->facts->parts ?? [], static fn (PartFitted $one): bool => $one->part === Part::Plates);
+
+        return $since === null || $fitted !== [] ? null : CarbonImmutable::parse($since)->addHours(PackState::LEAST_SOAK_H);
+    }
+
+    private function isSoaking(?BenchState $open): bool
+    {
+        return $this->soakedAt($open)?->gt($this->now) === true;
     }
 
     private function coldAt(Control $control): ?CarbonImmutable

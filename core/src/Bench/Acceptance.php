@@ -22,6 +22,7 @@ use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\ReplacementStep;
+use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
@@ -39,8 +40,10 @@ use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Planning\MatchVerdict;
+use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\PackFigures;
 
 /** Which entries may stand in a log, and the sentence for those that may not. */
 final readonly class Acceptance
@@ -56,6 +59,7 @@ final readonly class Acceptance
             $entry instanceof ReplacementStep => self::replacement($state, $entry),
             $entry instanceof CablesCompared => self::compared($state, $entry),
             $entry instanceof PartFitted => self::fitted($state, $entry),
+            $entry instanceof SoakBegun => self::soak($state),
             $entry instanceof Moved => self::moved($state, $entry),
             $entry instanceof ThreadNoted => self::threadNoted($state, $entry),
             $entry instanceof CoverMoved => self::adjusterOf($state, $entry->adjuster),
@@ -162,6 +166,9 @@ final readonly class Acceptance
         if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
             throw Refused::because('Read '.self::mm($taken->value)." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.self::mm($taken->key->most())." {$unit}. Type it again.");
         }
+        if ($taken->atMm !== null && $taken->key->dimension() !== Dimension::Force) {
+            throw Refused::because('Only a force is read at a distance from the pivot.');
+        }
         if ($taken->key->isOneOfMany() !== ($taken->of !== null)) {
             throw Refused::because($taken->key->isOneOfMany() ? 'Say which one it is: number the plates and springs as they come out.' : $taken->key->label().' is of the whole control, not of one part of it.');
         }
@@ -207,6 +214,13 @@ final readonly class Acceptance
         }
         if ($under->sizes === null && $under->next()?->key !== Replacement::COMPARE) {
             throw Refused::because('Not yet. Replacing asks first: '.lcfirst($under->next()->label ?? '').'.');
+        }
+    }
+
+    private static function soak(BenchState $state): void
+    {
+        if ($state->spec->other(PackFigures::class) === null) {
+            throw Refused::because('This control has no plates on file.');
         }
     }
 

@@ -16,5 +16,7 @@ final readonly class Answer
         public AnswerTone $tone = AnswerTone::Plain,
         /** Whether a remark belongs to it. */
         public bool $asksRemark = false,
+        /** What the remark answers, where it is not just what was seen. */
+        public ?string $question = null,
     ) {}
 }

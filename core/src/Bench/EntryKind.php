@@ -25,6 +25,7 @@ enum EntryKind: string
     case Photo = 'photo';
     case Replacing = 'replacing';
     case Compared = 'compared';
+    case Soak = 'soak';
     case Policy = 'policy';
     case Check = 'check';
     case Note = 'note';

@@ -15,6 +15,9 @@ use VividPull\Core\Spec\SpecBand;
 /** Plates and springs as they came out, each held against its own limit: the weakest decides. */
 final readonly class PackState
 {
+    /** New friction plates soak in oil for 24 to 48 h; common practice, no source. */
+    public const LEAST_SOAK_H = 24;
+
     private const KINDS = [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring];
 
     /** @param  list<array{key: MeasureKey, of: string, found: Repeated, verdict: Verdict}>  $items */

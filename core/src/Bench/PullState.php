@@ -24,12 +24,13 @@ final readonly class PullState
     /** Null where nothing was measured since the last change. */
     public static function of(Spec $spec, Facts $facts): ?self
     {
-        $pulls = Measuring::current($facts, MeasureKey::LeverPull);
-        $releases = Measuring::current($facts, MeasureKey::LeverRelease);
+        $figure = $spec->other(PullFigure::class);
+        $pulls = self::forces($facts, MeasureKey::LeverPull, $figure);
+        $releases = self::forces($facts, MeasureKey::LeverRelease, $figure);
         if ($pulls === [] && $releases === []) {
             return null;
         }
-        $fresh = $spec->other(PullFigure::class)?->fresh;
+        $fresh = $figure?->fresh;
         if ($pulls === [] || $releases === []) {
             return new self(null, $fresh, null, $pulls === [] ? 'Pull it at the same place as well.' : 'Read the force as it goes back, at the same place.');
         }
@@ -40,6 +41,23 @@ final readonly class PullState
         }
 
         return new self($now, $fresh, null, self::said($now, $fresh));
+    }
+
+    /**
+     * What was read since the last change, as it would be where the new cable's figure was taken.
+     *
+     * @return list<float>
+     */
+    private static function forces(Facts $facts, MeasureKey $key, ?PullFigure $figure): array
+    {
+        $forces = [];
+        foreach ($facts->seen->measures as $seen) {
+            if ($seen->entry->key === $key && $seen->setting >= $facts->movedAt) {
+                $forces[] = $figure === null || $seen->entry->atMm === null ? $seen->entry->value : LeverPull::converted($seen->entry->value, $seen->entry->atMm, $figure->atMm);
+            }
+        }
+
+        return $forces;
     }
 
     private static function said(LeverPull $now, ?LeverPull $fresh): string

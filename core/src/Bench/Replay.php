@@ -27,6 +27,7 @@ use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\ReplacementStep;
+use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
@@ -153,6 +154,8 @@ final class Replay
 
     private ?Replacing $replacing = null;
 
+    private ?string $soaking = null;
+
     private Crossings $crossings;
 
     private function __construct(private readonly Spec $spec, private readonly Run $run, private readonly Log $log)
@@ -191,6 +194,7 @@ final class Replay
             $entry instanceof MeasureTaken => $this->measures[] = new SeenMeasure($entry, count($this->moves), $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
             $entry instanceof PhotoTaken => $this->photos[] = $entry,
+            $entry instanceof SoakBegun => $this->soaking = $entry->stamp->at,
             $entry instanceof PartRefused => $this->refused[] = $entry,
             $entry instanceof ReplacementStep => $this->replace($entry),
             $entry instanceof CablesCompared => $this->replacing = $this->replacing?->compared($entry->sizes),
@@ -435,7 +439,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing),
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking),
             $second,
         );
     }

@@ -28,5 +28,7 @@ final readonly class Seen
         public array $photos,
         public array $refused,
         public ?Replacing $replacing,
+        /** Since when new plates lie in oil, as the author's clock showed it; null where none do. */
+        public ?string $soaking = null,
     ) {}
 }

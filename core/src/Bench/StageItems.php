@@ -213,7 +213,7 @@ final readonly class StageItems
             foreach (Guide::of($adjuster->kind()) as $place => $step) {
                 $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $step->label, $place < $done, said: $place < $done ? 'Done' : null,
                     detail: ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', caution: $step->caution, about: $id,
-                    answers: [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->key === 'back')]);
+                    answers: [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->asks !== null, $step->asks)]);
             }
         }
 

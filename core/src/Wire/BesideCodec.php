@@ -25,6 +25,7 @@ use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\PullFigure;
 
 /** What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable being replaced. */
 final readonly class BesideCodec
@@ -52,6 +53,7 @@ final readonly class BesideCodec
             'window' => $this->window(),
             'engagement' => $this->engagement(),
             'governor' => $this->governor(),
+            'pull_at_mm' => $this->state->spec->other(PullFigure::class)?->atMm,
             'can_pull' => MeasuresHere::of($this->state)->has(MeasureKey::LeverPull),
             'pull' => $this->pull(),
             'pack' => $this->pack(),
@@ -202,6 +204,8 @@ final readonly class BesideCodec
             ], $state->items),
             'stack_mm' => $state->stack(),
             'star_order' => $state->figures->starOrder(),
+            'soaking_since' => $this->state->facts->seen->soaking,
+            'soak_hours' => PackState::LEAST_SOAK_H,
             'bolt_nm' => $state->figures->boltNm,
             'sentence' => $state->sentence,
         ];

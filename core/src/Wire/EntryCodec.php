@@ -30,6 +30,7 @@ use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\ReplacementStep;
+use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
@@ -107,11 +108,12 @@ final readonly class EntryCodec
             EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps']), $stamp),
             EntryKind::Reading => self::reading($body, $stamp),
             EntryKind::Outcome => new OutcomeSeen($stamp, $body->object(['setting', 'saw'])->at('setting')->string(40), $body->at('saw')->string(40)),
-            EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of']), $stamp),
+            EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of', 'at_mm']), $stamp),
             EntryKind::PutRight => new PutRight($stamp, $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class), $body->optionalString('remark', 300)),
             EntryKind::PartRefused => new PartRefused($stamp, $body->object(['part', 'number'])->at('part')->enum(Part::class), $body->at('number')->string(60)),
             EntryKind::Photo => new PhotoTaken($stamp, $body->object(['photo', 'of'])->at('photo')->string(40), $body->at('of')->string(60)),
             EntryKind::Replacing => self::replacing($body->object(['key'], ['reason', 'remark']), $stamp),
+            EntryKind::Soak => self::bare($body, new SoakBegun($stamp)),
             EntryKind::Compared => self::compared($body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']), $stamp),
             EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
@@ -130,7 +132,7 @@ final readonly class EntryCodec
 
     private static function measure(Node $body, Stamp $stamp): MeasureTaken
     {
-        return new MeasureTaken($stamp, $body->at('key')->enum(MeasureKey::class), $body->at('value')->number(-1e6, 1e6), $body->at('entered')->string(60), $body->optionalString('of', 20));
+        return new MeasureTaken($stamp, $body->at('key')->enum(MeasureKey::class), $body->at('value')->number(-1e6, 1e6), $body->at('entered')->string(60), $body->optionalString('of', 20), $body->has('at_mm') ? $body->at('at_mm')->number(1, 1000) : null);
     }
 
     private static function replacing(Node $body, Stamp $stamp): ReplacementStep

@@ -30,6 +30,7 @@ use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\ReplacementStep;
+use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\Tagged;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
@@ -124,6 +125,7 @@ final readonly class LogRows
             $entry instanceof OutcomeSeen => $this->outcome($entry),
             $entry instanceof MeasureTaken => $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '.$entry->entered.(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : ''),
             $entry instanceof PutRight => $entry->cure->label().($entry->remark === null ? '' : ": {$entry->remark}"),
+            $entry instanceof SoakBegun => 'New friction plates laid in oil',
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
             $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
             $entry instanceof ReplacementStep => $entry->reason !== null ? 'Cable to be replaced: '.lcfirst($entry->reason->label())

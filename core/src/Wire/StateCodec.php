@@ -242,6 +242,7 @@ final readonly class StateCodec
                 'body' => $answer->body,
                 'tone' => $answer->tone->value,
                 'asks_remark' => $answer->asksRemark,
+                'question' => $answer->question,
             ], $item->answers),
         ];
     }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\GuideStepDone;
+use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\PackState;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Measurement\VerdictKind;
 
 /** What a person should know before trusting the figures on the screen, one sentence each. */
@@ -16,7 +20,7 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...self::crossed($state), ...self::surprises($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::clocks($state)];
+        return [...self::crossed($state), ...self::surprises($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */
@@ -76,6 +80,31 @@ final readonly class Warnings
         }
 
         return $warnings;
+    }
+
+    /** @return list<string> an index further from its mark than a tooth before it is no matter of choice any more */
+    private static function indexMarks(BenchState $state): array
+    {
+        $teeth = null;
+        foreach ($state->log->effective() as $entry) {
+            if ($entry instanceof GuideStepDone && $entry->key === 'tooth') {
+                $teeth = is_numeric($entry->remark) ? (float) $entry->remark : null;
+            }
+        }
+
+        return $teeth === null || ($teeth >= 0.0 && $teeth <= 1.0) ? []
+            : ['The arm stands '.rtrim(rtrim(number_format(abs($teeth), 1, '.', ''), '0'), '.').($teeth < 0.0 ? ' teeth past' : ' teeth before').' its mark: more than the one tooth that is usual. Look for another make of plate, a wrong arm or a worn end.'];
+    }
+
+    /** @return list<string> plates that went in before the oil could */
+    private static function soaking(BenchState $state): array
+    {
+        $since = $state->facts->seen->soaking;
+        $fitted = array_values(array_filter($state->facts->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates))[0] ?? null;
+        $hours = $since === null || $fitted === null ? null : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
+
+        return $hours === null || $hours >= PackState::LEAST_SOAK_H ? []
+            : ['The new plates lay in oil for '.number_format(max(0.0, $hours), 1, '.', '').' h; 24 to 48 h is usual.'];
     }
 
     /** @return list<string> */

@@ -27,14 +27,14 @@ final class BesidePlayTest extends TestCase
     public function test_a_bail_is_found_put_right_and_proved_with_its_blade_timed_last(): void
     {
         $job = self::bail();
-        self::assertSame('found:brake_off', $job->state->progress->asks()?->key);
+        self::assertSame('found:brake_off', self::asks($job));
         $job->line('yes')->line('no')->line('yes');
-        self::assertSame([JobStage::Set, 'put_right'], [$job->state->progress->stage, $job->state->progress->asks()?->key]);
+        self::assertSame([JobStage::Set, 'put_right'], [$job->state->progress->stage, self::asks($job)]);
         self::assertSame(PlanKind::NotSettable, $job->state->next()->kind);
         $job->entry('put_right', ['cure' => 'mount', 'remark' => 'peg replaced']);
-        self::assertSame('check:brake_off', $job->state->progress->asks()?->key, 'what was tried before counts no more');
+        self::assertSame('check:brake_off', self::asks($job), 'what was tried before counts no more');
         $job->line('yes')->line('yes')->line('yes')->line('engine_stops');
-        self::assertSame('measure:blade_stop', $job->state->progress->asks()?->key);
+        self::assertSame('measure:blade_stop', self::asks($job));
         $job->line('2.1')->line('2,3 s');
         self::assertSame(GateStatus::Unknown, self::gate($job, GateKey::BladeStops)->status, 'two runs of three');
         $job->line('2.2');
@@ -55,7 +55,7 @@ final class BesidePlayTest extends TestCase
     public function test_a_control_found_right_goes_on_to_its_proof(): void
     {
         $job = self::bail()->line('yes')->line('yes')->line('yes');
-        self::assertSame([JobStage::Prove, 'check:stops'], [$job->state->progress->stage, $job->state->progress->asks()?->key]);
+        self::assertSame([JobStage::Prove, 'check:stops'], [$job->state->progress->stage, self::asks($job)]);
     }
 
     /** @return iterable<string, array{callable(TestJob): mixed, string}> */
@@ -85,7 +85,7 @@ final class BesidePlayTest extends TestCase
         $refusal = static fn (string $kind, array $body): string => $job->refusal(static fn (TestJob $one): TestJob => $one->entry($kind, $body));
         self::assertSame('Say why the cable is replaced.', $refusal('replacing', ['key' => 'begin']));
         $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed']);
-        self::assertSame([JobStage::LookOver, 'replace:note'], [$job->state->progress->stage, $job->state->progress->asks()?->key]);
+        self::assertSame([JobStage::LookOver, 'replace:note'], [$job->state->progress->stage, self::asks($job)]);
         self::assertSame('Not yet. Replacing asks first: photograph route, hole and fittings before anything comes off.', $refusal('replacing', ['key' => 'draw']));
         self::assertSame('Take a picture of route and hole, or write down how it ran.', $refusal('replacing', ['key' => 'note']));
         self::assertSame('The cable is being replaced already: go on with its steps.', $refusal('replacing', ['key' => 'begin', 'reason' => 'rusted']));
@@ -99,7 +99,7 @@ final class BesidePlayTest extends TestCase
         $job->line('ok')->line('ok');
         self::assertStringContainsString('Not yet. Replacing asks first: hook both ends', $refusal('part', ['part' => 'cable']));
         $job->line('ok')->line('ok TR-330-A');
-        self::assertSame('wire', $job->state->progress->asks()?->key, 'the new wire is looked over');
+        self::assertSame('wire', self::asks($job), 'the new wire is looked over');
         self::assertSame(['TR-330-B'], array_map(static fn ($one): string => $one->number, $job->state->facts->seen->refused));
         self::assertTrue($job->state->judgement->now->is(VerdictKind::Unread), 'nothing read before counts');
         self::assertTrue(StateCodec::encode($job->state)['beside']['replacing']['over']);
@@ -183,6 +183,12 @@ final class BesidePlayTest extends TestCase
         self::assertStringContainsString('gives 27.4 km/h', $job->state->judgement->measures[1]->note ?? '');
     }
 
+    /** @phpstan-impure */
+    private static function asks(TestJob $job): ?string
+    {
+        return $job->state->progress->asks()?->key;
+    }
+
     private static function gate(TestJob $job, GateKey $key): GateState
     {
         foreach ($job->state->judgement->gates as $gate) {
@@ -199,7 +205,7 @@ final class BesidePlayTest extends TestCase
             'hand' => ['kind' => 'bail', 'name' => 'Bail'], 'working_end' => 'brake and stop',
             'cables' => [['id' => 'bail', 'name' => 'Bail cable', 'adjusters' => [['id' => 'none', 'name' => 'no adjuster', 'kind' => 'none']]]],
         ]);
-        while (! str_starts_with($job->state->progress->asks()->key ?? '', 'found:')) {
+        while (! str_starts_with(self::asks($job) ?? '', 'found:')) {
             $job->line('ok');
         }
 

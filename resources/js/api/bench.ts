@@ -6,7 +6,8 @@ import { control } from './shapes';
 const row = z.object({
   tag: z.string(),
   machine: z.string(),
-  ready: z.enum(['ready', 'cooling', 'after_running']),
+  ready: z.enum(['ready', 'cooling', 'soaking', 'after_running']),
+  soaked_at: z.string().nullable(),
   cold_at: z.string().nullable(),
   cooled_share: z.number().nullable(),
   control,

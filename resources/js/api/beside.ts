@@ -117,6 +117,8 @@ const pack = z.object({
   ),
   stack_mm: z.number().nullable(),
   star_order: z.array(z.number()),
+  soaking_since: z.string().nullable(),
+  soak_hours: z.number(),
   bolt_nm: z.number().nullable(),
   sentence: z.string(),
 });
@@ -146,6 +148,7 @@ export const beside = z.object({
   window: window.nullable(),
   engagement: engagement.nullable(),
   governor: z.object({ sentence: z.string(), ...move }).nullable(),
+  pull_at_mm: z.number().nullable(),
   can_pull: z.boolean(),
   pull: z
     .object({

@@ -18,6 +18,7 @@ const answer = z.object({
   body: z.record(z.string(), z.unknown()),
   tone: z.enum(['right', 'plain', 'wrong']),
   asks_remark: z.boolean(),
+  question: z.string().nullable(),
 });
 export type Answer = z.infer<typeof answer>;
 

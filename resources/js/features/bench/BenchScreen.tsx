@@ -13,6 +13,7 @@ import { QueueRow } from './QueueRow';
 const groups = [
   { ready: 'ready', title: 'Ready now' },
   { ready: 'cooling', title: 'Cooling' },
+  { ready: 'soaking', title: 'Plates soaking' },
   { ready: 'after_running', title: 'After running, hot' },
 ] as const satisfies readonly { ready: BenchRow['ready']; title: string }[];
 

@@ -4,7 +4,7 @@ import type { BenchRow } from '../../api/bench';
 import { MachineTag } from '../../components/MachineTag';
 import { MiniTape } from '../../components/MiniTape';
 import { bandText } from '../../lib/figures';
-import { clock, duration } from '../../lib/time';
+import { clock, duration, moment } from '../../lib/time';
 import { placeOf } from './place';
 
 const Row = chakra(Link);
@@ -78,6 +78,9 @@ const Waits = ({ row }: { row: BenchRow }) => {
   const { control } = row;
   const band =
     control.point_label === null ? control.family : `${bandText(control.band)} mm at the ${control.point_label}`;
+  if (row.ready === 'soaking' && row.soaked_at !== null) {
+    return <Words first={`Plates soak until ${moment(row.soaked_at)}`} second={`at ${control.stage ?? 'work'}`} />;
+  }
   if (control.stage !== null) {
     return (
       <Words

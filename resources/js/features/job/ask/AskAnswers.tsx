@@ -98,6 +98,12 @@ const AnswerButton = ({ answer, first, size, note, onClick }: AnswerButtonProps)
   </Button>
 );
 
+const placeholders: Readonly<Record<string, string>> = {
+  step: 'half a turn',
+  inspected: 'two strands broken at the barrel',
+  part: 'TR-330-A, island stores',
+};
+
 const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
   const { send } = useBench();
   const [remark, setRemark] = useState('');
@@ -111,7 +117,10 @@ const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
       }}
     >
       <Box asChild textStyle="eyebrow" marginBottom="1">
-        <label htmlFor="remark">{answer.kind === 'step' ? 'How far?' : `${answer.label}: what did you see?`}</label>
+        <label htmlFor="remark">
+          {answer.question ??
+            (answer.kind === 'part' ? 'Its number, and where it came from' : `${answer.label}: what did you see?`)}
+        </label>
       </Box>
       <Field
         id="remark"
@@ -119,7 +128,7 @@ const Remark = ({ answer, onBack }: { answer: Answer; onBack: () => void }) => {
         onChange={(event) => setRemark(event.target.value)}
         maxLength={300}
         autoFocus
-        placeholder={answer.kind === 'step' ? 'half a turn' : 'two strands broken at the barrel'}
+        placeholder={placeholders[answer.kind] ?? ''}
       />
       <Flex gap="2" marginTop="3">
         <Button type="submit" look="vivid" flex="1" data-primary>

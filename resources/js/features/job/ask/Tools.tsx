@@ -78,13 +78,24 @@ const read = (text: string): number | null => {
 };
 
 const PullAndDrag = () => {
-  const { send } = useBench();
+  const { state, send } = useBench();
+  const usual = state.beside.pull_at_mm;
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState({ lever_pull: '', lever_release: '' });
+  const [at, setAt] = useState(usual === null ? '' : String(usual));
+  const distance = read(at);
   const ready = forces.every(({ key }) => read(typed[key]) !== null);
   const log = () => {
     for (const { key } of forces)
-      send({ kind: 'measure', body: { key, value: read(typed[key]), entered: typed[key].trim() } });
+      send({
+        kind: 'measure',
+        body: {
+          key,
+          value: read(typed[key]),
+          entered: typed[key].trim(),
+          ...(distance === null ? {} : { at_mm: distance }),
+        },
+      });
     setTyped({ lever_pull: '', lever_release: '' });
     setOpen(false);
   };
@@ -119,6 +130,16 @@ const PullAndDrag = () => {
             </Box>
           ))}
         </Grid>
+        <FieldLabel htmlFor="pull-at" marginTop="3">
+          How far from the pivot, in mm
+        </FieldLabel>
+        <Field id="pull-at" inputMode="decimal" value={at} onChange={(event) => setAt(event.target.value)} />
+        {usual !== null && (
+          <Box textStyle="small" marginTop="1">
+            The figure of the new cable was taken at {usual} mm; a pull at another place is turned into it by its
+            moment.
+          </Box>
+        )}
         {forces.some(({ key }) => typed[key].trim() !== '' && read(typed[key]) === null) && (
           <Box textStyle="small" marginTop="2">
             Type newtons as a plain number, such as 46 or 46.5.

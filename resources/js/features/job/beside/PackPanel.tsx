@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Pack } from '../../../api/beside';
 import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
+import { moment } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
@@ -31,8 +32,26 @@ export const PackPanel = ({ pack }: { pack: Pack }) => (
     <Box fontWeight="bold" lineHeight="snug" fontSize="sm" marginTop="2">
       {pack.sentence}
     </Box>
+    <Soak pack={pack} />
   </Sheet>
 );
+
+/** New friction plates lie in oil a day before they go in. */
+const Soak = ({ pack }: { pack: Pack }) => {
+  const { send, mayWrite } = useBench();
+  if (pack.soaking_since === null)
+    return mayWrite ? (
+      <Button look="quiet" marginTop="2" onClick={() => send({ kind: 'soak', body: {} })} data-soak>
+        New friction plates laid in oil
+      </Button>
+    ) : null;
+  const ready = new Date(Date.parse(pack.soaking_since) + pack.soak_hours * 3_600_000).toISOString();
+  return (
+    <Box marginTop="2" lineHeight="snug" data-soaking>
+      New plates in oil since {moment(pack.soaking_since)}: ready {moment(ready)}.
+    </Box>
+  );
+};
 
 const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
   const { mayWrite } = useBench();
