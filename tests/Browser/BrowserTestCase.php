@@ -245,6 +245,23 @@ abstract class BrowserTestCase extends TestCase
         return array_values(array_map(static fn (array $row): array => ['kind' => (string) $row['kind'], 'line' => $row['line']], $query->fetchAll(PDO::FETCH_ASSOC)));
     }
 
+    /** Rubs out what stands in the line. */
+    protected function clear(): static
+    {
+        $this->click('#bench-line');
+        $this->element('#bench-line')->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $this->element('#bench-line')->sendKeys(WebDriverKeys::DELETE);
+
+        return $this->until('return document.querySelector("#bench-line").value === ""', 'The line was not rubbed out');
+    }
+
+    /** @return array<string, mixed> as the server answers the page itself */
+    protected function state(): array
+    {
+        return (array) $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1];
+            fetch(`/api/jobs/${arguments[0]}`, { headers: { Accept: "application/json" } }).then((r) => r.json()).then((job) => done(job.state))', [$this->job()]);
+    }
+
     /** Holds the page against the rules of axe-core, which the project ships with its tests. */
     protected function accessible(string $what): static
     {

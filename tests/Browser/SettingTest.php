@@ -54,7 +54,7 @@ final class SettingTest extends BrowserTestCase
         $this->as('ines')->begin('SC-02', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
         $this->armed()->click('[data-done]')->settled()->line('20', '20.5', '20')->see('turned the wrong way, or something slipped', 'Check the lock nut');
         self::assertFalse($this->state()['learned']['taught']);
-        $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('New cable fitted', 'Moved: pull it fully');
+        $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('Inner wire')->line('ok', 'ok')->see('New cable fitted', 'Moved: pull it fully');
     }
 
     public function test_a_cam_screw_to_the_close(): void
@@ -70,8 +70,8 @@ final class SettingTest extends BrowserTestCase
 
     public function test_rungs_are_pointed_at_and_turns_of_them_refused(): void
     {
-        $this->as('ines')->begin('MW-04', 'drive')->line(...array_fill(0, 8, 'ok'))->line('cold')->see('Where the rung clamp stands, in rungs');
-        $this->armed()->click('[data-place="4"]')->settled()->line('24', '24', '24.5')->see('Next move · rung clamp', 'TOWARDS THE ENGINE');
+        $this->as('ines')->begin('MW-04', 'drive')->line(...array_fill(0, 7, 'ok'))->line('cold')->see('Where the rung clamp stands, in rungs');
+        $this->armed()->click('[data-place="4"]')->settled()->line('24', '24', '24.5')->line('yes', 'yes', 'yes')->see('Next move · rung clamp', 'TOWARDS THE ENGINE');
         $this->line('+1t')->see('The rung clamp counts in rungs: +2r or -1r.');
         $this->clear()->clickText('I moved it differently')->see('What did you move?', 'Towards the engine', 'Rungs')->accessible('a move in rungs');
         $this->clickText('Towards the engine')->clickText('One of the rungs more')->clickText('Log +1r')->settled()->see('1 rung towards the engine');
@@ -133,24 +133,9 @@ final class SettingTest extends BrowserTestCase
         return $this;
     }
 
-    /** Rubs out what stands in the line. */
-    private function clear(): static
-    {
-        $this->element('#bench-line')->clear();
-
-        return $this->keys(' ', "\u{E003}");
-    }
-
     /** What the bench says the next reading will be, to half a millimetre, as a steel rule would show it. */
     private function foretold(): string
     {
         return (string) (round(2 * ($this->state()['expected']['mm'] ?? 0.0)) / 2);
-    }
-
-    /** @return array<string, mixed> as the server answers the page itself */
-    private function state(): array
-    {
-        return (array) $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1];
-            fetch(`/api/jobs/${arguments[0]}`, { headers: { Accept: "application/json" } }).then((r) => r.json()).then((job) => done(job.state))', [$this->job()]);
     }
 }

@@ -38,12 +38,25 @@ final readonly class StageItems
 
         return [
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
-            JobStage::LookOver->value => [...array_map($this->inspection(...), $family->lookOver()), ...$beside->replacing()],
+            JobStage::LookOver->value => $this->lookOver($family, $beside),
             JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->foundReadings(), ...$beside->asFound()],
             JobStage::Set->value => [...$this->guides(), ...$this->setting($beside), ...$beside->putRight()],
             JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs($family), ...$beside->measured()],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
+    }
+
+    /**
+     * A cable being replaced comes before all else; one that was, after what is looked over.
+     *
+     * @return list<StageItem>
+     */
+    private function lookOver(Family $family, BesideItems $beside): array
+    {
+        $looked = array_map($this->inspection(...), $family->lookOver());
+        $isUnderWay = $this->facts->seen->replacing?->isOver === false;
+
+        return $isUnderWay ? [...$beside->replacing(), ...$looked] : [...$looked, ...$beside->replacing()];
     }
 
     /** @return list<StageItem> */

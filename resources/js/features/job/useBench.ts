@@ -40,6 +40,8 @@ export type Bench = {
   turnTo: (key: string | null) => void;
   adjuster: Adjuster | null;
   option: Option | null;
+  /** Whether the person picked the adjuster themselves. */
+  picked: boolean;
   chooseAdjuster: (id: string) => void;
   pose: PoseKey;
   instrument: Instrument | null;
@@ -217,6 +219,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       turnTo: setTurned,
       adjuster,
       option,
+      picked: chosen !== null && adjuster?.id === chosen,
       chooseAdjuster: setChosen,
       pose,
       instrument,
@@ -237,6 +240,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       item,
       adjuster,
       option,
+      chosen,
       pose,
       instrument,
       point,

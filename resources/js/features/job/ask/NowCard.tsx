@@ -1,17 +1,40 @@
-import type { Item } from '../../../api/jobs';
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Adjuster, Item } from '../../../api/jobs';
+import { Button } from '../../../components/Buttons';
+import { Caution } from '../../../components/Caution';
 import { useSignedIn } from '../../../lib/signedIn';
 import { useBench } from '../useBench';
 import { AskAnswers } from './AskAnswers';
+import { AskCard } from './AskCard';
 import { AskCompare } from './AskCompare';
 import { AskMeasure } from './AskMeasure';
 import { AskPhoto } from './AskPhoto';
 import { AskReading } from './AskReading';
 import { AskThread } from './AskThread';
+import { Guided } from './Guided';
+import { MoveDialog } from './MoveDialog';
 import { NextMove } from './NextMove';
 import { ClosedCard, JoinCard, LookOnlyCard, TaggedCard } from './OtherCards';
 import { PutRight } from './PutRight';
 import { SetByOutcome } from './SetByOutcome';
 import { SignOff } from './SignOff';
+
+/** An adjuster picked although nothing asks for it: what is proved may still want it moved. */
+const Picked = ({ adjuster }: { adjuster: Adjuster }) => {
+  const [moving, setMoving] = useState(false);
+  if (adjuster.guide.length > 0) return <Guided adjuster={adjuster} />;
+  return (
+    <AskCard eyebrow={adjuster.kind_label} title={`Move the ${adjuster.name} after all?`}>
+      <Box lineHeight="snug">What was read and tried counts no more after it, and is asked for again.</Box>
+      {adjuster.caution !== null && <Caution compact>{adjuster.caution}</Caution>}
+      <Button look="plain" size="tall" onClick={() => setMoving(true)} disabled={adjuster.sets === 'nothing'}>
+        Log a move
+      </Button>
+      <MoveDialog open={moving} onClose={() => setMoving(false)} />
+    </AskCard>
+  );
+};
 
 /** Bringing it right: by a move of play, by what its settings did, or by putting right what no adjuster cures. */
 const InBand = ({ item }: { item: Item }) => {
@@ -23,7 +46,7 @@ const InBand = ({ item }: { item: Item }) => {
 
 /** The one thing to do now. */
 export const NowCard = () => {
-  const { state, joined, item } = useBench();
+  const { state, joined, item, viewed, picked, adjuster } = useBench();
   const person = useSignedIn();
   if (state.closed !== null) return <ClosedCard />;
   if (!person.may_log) return <LookOnlyCard />;
@@ -31,6 +54,8 @@ export const NowCard = () => {
   const hungHere = state.tag !== null && state.log.some((row) => row.kind === 'tag');
   if (hungHere) return <TaggedCard />;
   if (item === null) return <SignOff />;
+  if (viewed === 'set' && picked && adjuster !== null && !item.key.startsWith('in_band') && state.stage !== 'set')
+    return <Picked adjuster={adjuster} />;
   const ask = {
     answer: <AskAnswers key={item.key} item={item} />,
     thread: <AskThread item={item} />,
