@@ -105,8 +105,9 @@ final class DemoWorkshop
     {
         $this->tagged();
         $this->finished();
+        $this->withoutPlay();
         $this->leftByChoice();
-        foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle', 'TM-06/trigger', 'TR-02/drive'] as $name) {
+        foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle', 'TM-06/trigger', 'TR-02/drive', 'SN-03/selector', 'MW-07/bail'] as $name) {
             [$tag, $key] = explode('/', $name);
             $this->control($tag, $key)->forceFill(['planned_on' => $this->now->toDateString(), 'due_on' => null])->save();
         }
@@ -130,6 +131,17 @@ final class DemoWorkshop
         $job = new DemoTechnician($this->control('SC-11', 'clutch'), $this->truth($this->control('SC-11', 'clutch'), 17.0), $this->people['tomas'],
             $this->now->subDay()->setTime(10, 5), 0.5);
         $job->workUntil('never');
+    }
+
+    /** Controls that are proved by what they do: last season's look at a selector, a bail and the modes of a cart. */
+    private function withoutPlay(): void
+    {
+        foreach (['SN-03/selector' => 240, 'MW-07/bail' => 62, 'UC-01/modes' => 35] as $name => $days) {
+            [$tag, $key] = explode('/', $name);
+            $control = $this->control($tag, $key);
+            $job = new DemoTechnician($control, $this->truth($control, 0.0), $this->people['tomas'], $this->now->subDays($days)->setTime(13, 20), 0.5, ['measure:blade_stop' => '2.2 s']);
+            $job->workUntil('never');
+        }
     }
 
     /** A rider who wants more play than the book. */
@@ -161,6 +173,9 @@ final class DemoWorkshop
 
     private function truth(Control $control, float $play): HiddenRun
     {
+        if (! isset($control->specVersion->body['aim'])) {
+            return new HiddenRun(0.0, 1.0, 0.0, 1);
+        }
         $hand = $control->run['hand'];
         $point = $control->specVersion->body['aim']['point'];
         $ratio = isset($hand['drum_radius_mm']) ? $hand['flange_radius_mm'] / $hand['drum_radius_mm'] : $hand['pivot_to_point_mm'][$point] / $hand['pivot_to_wire_mm'];
@@ -170,7 +185,7 @@ final class DemoWorkshop
 
     private function resolution(Control $control): float
     {
-        return $control->specVersion->body['aim']['point'] === 'perch_gap' ? 0.05 : 0.5;
+        return ($control->specVersion->body['aim']['point'] ?? null) === 'perch_gap' ? 0.05 : 0.5;
     }
 
     private function control(string $tag, string $key): Control

@@ -91,25 +91,25 @@ final class JobFileTest extends TestCase
         JobFile::replay('{"format": ');
     }
 
-    public function test_mutated_files_are_read_or_refused_and_nothing_else(): void
+    #[DataProvider('examples')]
+    public function test_mutated_files_are_read_or_refused_and_nothing_else(string $json): void
     {
         $chance = new Chance(31);
-        $json = (string) file_get_contents(self::FORMATS.'/examples/clutch-lever.json');
         $answered = 0;
-        for ($i = 0; $i < 400; $i++) {
+        for ($i = 0; $i < 200; $i++) {
             $spoiled = $json;
             for ($n = $chance->whole(1, 3); $n > 0; $n--) {
                 $at = $chance->whole(0, strlen($spoiled) - 2);
                 $spoiled = substr_replace($spoiled, ['', '9', '-', '"', 'e', 'null', '{}', '[]', "\xff"][$chance->whole(0, 8)], $at, $chance->whole(0, 3));
             }
             try {
-                JobFile::replay($spoiled);
+                StateCodec::encode(JobFile::replay($spoiled));
             } catch (CoreError $refused) {
                 self::assertNotSame('', $refused->getMessage(), "seed {$chance->seed}, case {$i}");
             }
             $answered++;
         }
-        self::assertSame(400, $answered);
+        self::assertSame(200, $answered);
     }
 
     public function test_the_schema_refuses_what_the_reader_refuses_of_its_shape(): void

@@ -31,7 +31,9 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         </Box>
       </Flex>
       <Box color="soft" marginBottom="2">
-        {control.point_label === null ? control.family : `${bandText(control.band)} mm at the ${control.point_label}`}
+        {control.point_label === null
+          ? 'proved by what it does'
+          : `${bandText(control.band)} mm at the ${control.point_label}`}
         {control.engine !== null && `, ${control.engine}`}
       </Box>
       {control.point_label !== null && (

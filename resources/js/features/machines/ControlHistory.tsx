@@ -29,7 +29,9 @@ export const ControlHistory = ({ control, usageUnit }: { control: MachineControl
         {control.name}
       </Heading>
       <Box color="soft">
-        {control.point_label === null ? control.family : `play at the ${control.point_label}, mm, against ${usageUnit}`}
+        {control.point_label === null
+          ? 'proved by what it does'
+          : `play at the ${control.point_label}, mm, against ${usageUnit}`}
       </Box>
     </Flex>
     {control.history.length === 0 ? (
