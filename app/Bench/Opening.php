@@ -18,6 +18,7 @@ use Illuminate\Support\Str;
 use VividPull\Core\Bench\ControlDrift;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\FamilyKey;
@@ -91,6 +92,9 @@ final readonly class Opening
             'pooled' => Repeating::on($shelf),
             'tag' => $summary['tag'] ?? null,
             'drift' => $this->drift($control),
+            'usage' => $control->machine->usage_reading,
+            'usage_unit' => $control->machine->usage_unit,
+            'pack' => $this->inspections($control),
         ];
     }
 
@@ -109,6 +113,26 @@ final readonly class Opening
         $drift = ControlDrift::over($visits, $this->ratio($control, ReadingPoint::from($point)));
 
         return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];
+    }
+
+    /**
+     * Earlier inspections of the pack, since its plates were last new.
+     *
+     * @return list<array{usage: int, weakest_mm: array<string, float>}>
+     */
+    private function inspections(Control $control): array
+    {
+        $usages = ControlJob::query()->where('control_id', $control->id)->whereNotNull('closed_at')->pluck('usage_reading', 'id');
+        $inspections = [];
+        foreach (EntryRow::query()->whereIn('job_id', $usages->keys())->where('kind', EntryKind::Closed->value)->orderBy('at_utc')->get() as $row) {
+            $record = $row->body['record'] ?? [];
+            $inspections = in_array(Part::Plates->value, $record['parts'] ?? [], true) ? [] : $inspections;
+            if (($record['pack']['weakest_mm'] ?? []) !== []) {
+                $inspections[] = ['usage' => (int) $usages[$row->job_id], 'weakest_mm' => $record['pack']['weakest_mm']];
+            }
+        }
+
+        return array_slice($inspections, -self::VISITS_OF_DRIFT);
     }
 
     /** R as this control taught it, else as it is drawn, else as it is usual for the family. */

@@ -8,6 +8,7 @@ use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Spec\PackFigures;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
@@ -20,8 +21,11 @@ final readonly class PackState
 
     private const KINDS = [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring];
 
-    /** @param  list<array{key: MeasureKey, of: string, found: Repeated, verdict: Verdict}>  $items */
-    private function __construct(public PackFigures $figures, public array $items, public string $sentence) {}
+    /**
+     * @param  list<array{key: MeasureKey, of: string, found: Repeated, verdict: Verdict}>  $items
+     * @param  array<string, WearLife>  $lives  use left, by measure, where two inspections or more say
+     */
+    private function __construct(public PackFigures $figures, public array $items, public string $sentence, public array $lives) {}
 
     public static function of(Spec $spec, Facts $facts): ?self
     {
@@ -37,7 +41,55 @@ final readonly class PackState
             }
         }
 
-        return new self($figures, $items, self::said($figures, $items));
+        return new self($figures, $items, self::said($figures, $items), self::lives($figures, $items, $facts->standing));
+    }
+
+    /** @return array<string, float> the weakest of each kind that was measured, in mm, by measure */
+    public function weakest(): array
+    {
+        return self::weakestOf($this->items);
+    }
+
+    /**
+     * @param  list<array{key: MeasureKey, of: string, found: Repeated, verdict: Verdict}>  $items
+     * @return array<string, float>
+     */
+    private static function weakestOf(array $items): array
+    {
+        $weakest = [];
+        foreach ($items as $item) {
+            if ($item['key'] !== MeasureKey::SteelPlate) {
+                $weakest[$item['key']->value] = min($weakest[$item['key']->value] ?? INF, $item['found']->mean);
+            }
+        }
+
+        return $weakest;
+    }
+
+    /**
+     * @param  list<array{key: MeasureKey, of: string, found: Repeated, verdict: Verdict}>  $items
+     * @return array<string, WearLife>
+     */
+    private static function lives(PackFigures $figures, array $items, Standing $standing): array
+    {
+        $usage = $standing->usage;
+        if ($usage === null) {
+            return [];
+        }
+        $lives = [];
+        foreach (self::weakestOf($items) as $key => $mm) {
+            $inspections = [];
+            foreach ($standing->pack as $before) {
+                if (isset($before->weakest[$key])) {
+                    $inspections[] = ['usage' => $before->usage, 'mm' => $before->weakest[$key]];
+                }
+            }
+            $least = $figures->band(MeasureKey::from($key))?->low;
+            $life = $least === null ? null : WearLife::of([...$inspections, ['usage' => $usage, 'mm' => $mm]], $least);
+            $lives += $life === null ? [] : [$key => $life];
+        }
+
+        return $lives;
     }
 
     /** How thick the friction plates are together, in mm; null until each was measured. */

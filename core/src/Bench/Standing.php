@@ -27,6 +27,11 @@ final readonly class Standing
         public array $pooled,
         public ?StandingTag $tag,
         public ?ControlDrift $drift = null,
+        /** What the meter said when the job opened, in the machine's own unit; null where nobody noted it. */
+        public ?float $usage = null,
+        public string $usageUnit = '',
+        /** @var list<PackInspection> since the last new plates, oldest first */
+        public array $pack = [],
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

@@ -19,6 +19,7 @@ use VividPull\Core\Bench\WindowState;
 use VividPull\Core\Cable\ReplacementReason;
 use VividPull\Core\Measurement\LeverPull;
 use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Planning\CableMatch;
 use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\TablePlanner;
@@ -202,6 +203,9 @@ final readonly class BesideCodec
                 'key' => $item['key']->value, 'of' => $item['of'], 'mean' => $item['found']->mean, 'expanded' => $item['found']->expanded(),
                 'verdict' => $item['verdict']->kind->value, 'sentence' => $item['verdict']->sentence,
             ], $state->items),
+            'lives' => array_map(fn (string $key, WearLife $life): array => [
+                'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->usageUnit, 'inspections' => $life->inspections,
+            ], array_keys($state->lives), $state->lives),
             'stack_mm' => $state->stack(),
             'star_order' => $state->figures->starOrder(),
             'soaking_since' => $this->state->facts->seen->soaking,

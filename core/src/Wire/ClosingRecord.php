@@ -36,7 +36,7 @@ final readonly class ClosingRecord
             ], $state->judgement->measures),
             'outcomes' => $state->judgement->table === null ? null : ['found' => (object) $state->judgement->table->found, 'left' => (object) $state->judgement->table->now],
             'pull' => PullState::of($state->spec, $state->facts)?->sentence,
-            'pack' => PackState::of($state->spec, $state->facts)?->sentence,
+            'pack' => self::pack($state),
             'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $state->facts->seen->putRight),
             'refused_parts' => array_map(static fn (PartRefused $one): string => $one->number, $state->facts->seen->refused),
             'moves' => count($state->facts->moves),
@@ -45,6 +45,14 @@ final readonly class ClosingRecord
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
         ];
+    }
+
+    /** @return array<string, mixed>|null null where nothing of a pack was measured */
+    private static function pack(BenchState $state): ?array
+    {
+        $pack = PackState::of($state->spec, $state->facts);
+
+        return $pack === null || $pack->items === [] ? null : ['sentence' => $pack->sentence, 'weakest_mm' => $pack->weakest()];
     }
 
     /** @return array<string, mixed>|null */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\ControlDrift;
+use VividPull\Core\Bench\PackInspection;
 use VividPull\Core\Bench\Standing;
 use VividPull\Core\Bench\StandingTag;
 use VividPull\Core\Cable\ReadingPoint;
@@ -13,6 +14,7 @@ use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Calibration;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Quantity\Steps;
 
@@ -23,7 +25,7 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift']);
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -37,6 +39,9 @@ final readonly class StandingCodec
             $node->has('pooled') ? self::pooled($node->at('pooled')) : [],
             $node->has('tag') ? self::tag($node->at('tag')) : null,
             $node->has('drift') ? self::drift($node->at('drift')) : null,
+            $node->has('usage') ? $node->at('usage')->number(0, 1e9) : null,
+            $node->optionalString('usage_unit', 4) ?? '',
+            $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
         );
     }
 
@@ -55,6 +60,9 @@ final readonly class StandingCodec
             ], array_keys($standing->pooled), array_values($standing->pooled)),
             'tag' => $standing->tag === null ? null
                 : ['reason' => $standing->tag->reason, 'at' => $standing->tag->at, 'by' => $standing->tag->by],
+            'usage' => $standing->usage,
+            'usage_unit' => $standing->usageUnit === '' ? null : $standing->usageUnit,
+            'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->pack),
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }
@@ -128,6 +136,17 @@ final readonly class StandingCodec
         }
 
         return $pooled;
+    }
+
+    private static function inspection(Node $node): PackInspection
+    {
+        $node->object(['usage', 'weakest_mm']);
+        $weakest = [];
+        foreach ($node->at('weakest_mm')->entries() as $key => $mm) {
+            $weakest[Node::of($key, $mm->path)->enum(MeasureKey::class)->value] = $mm->number(0, 1000);
+        }
+
+        return new PackInspection($node->at('usage')->number(0, 1e9), $weakest);
     }
 
     private static function drift(Node $node): ControlDrift

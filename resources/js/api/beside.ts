@@ -115,6 +115,7 @@ const pack = z.object({
       sentence: z.string(),
     }),
   ),
+  lives: z.array(z.object({ key: z.string(), left: z.number(), unit: z.string(), inspections: z.number() })),
   stack_mm: z.number().nullable(),
   star_order: z.array(z.number()),
   soaking_since: z.string().nullable(),

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Pack } from '../../../api/beside';
 import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
+import { counted } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -56,6 +57,7 @@ const Soak = ({ pack }: { pack: Pack }) => {
 const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
   const { mayWrite } = useBench();
   const [chosen, setChosen] = useState<number | null>(null);
+  const life = pack.lives.find((one) => one.key === kind.key);
   const limit =
     kind.low !== null ? `at least ${kind.low}` : kind.high !== null ? `at most ${kind.high}` : 'no limit given';
   return (
@@ -64,7 +66,15 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
         <Box fontFamily="heading" fontWeight="bold">
           {kind.label}
         </Box>
-        <Box textStyle="small">{limit} mm</Box>
+        <Box textStyle="small">
+          {limit} mm
+          {life !== undefined && (
+            <Box as="span" data-life>
+              {' '}
+              · about {counted(Math.round(life.left))} {life.unit} left, from {life.inspections} inspections
+            </Box>
+          )}
+        </Box>
       </Flex>
       <Flex gap="1.5" flexWrap="wrap" marginTop="1">
         {Array.from({ length: kind.count }, (_, n) => n + 1).map((n) => {
