@@ -8,7 +8,9 @@ use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\ConditionNoted;
 use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Bench\Entry\Inspected;
+use VividPull\Core\Bench\Entry\MeasureTaken;
 use VividPull\Core\Bench\Entry\Moved;
+use VividPull\Core\Bench\Entry\OutcomeSeen;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Errors\NotUnderstood;
@@ -24,6 +26,9 @@ final readonly class Amending
     public static function read(string $line, string $id, string $reason, BenchState $state, Person $by): Draft
     {
         $entry = $state->log->find($id) ?? throw Refused::because('The entry to be changed is not in this job.');
+        if (($entry instanceof OutcomeSeen || $entry instanceof MeasureTaken) && $state->progress->item(self::shown($entry)->item ?? '') === null) {
+            throw Refused::because('That entry is not typed on the line. Take it back and log it anew.');
+        }
         $becomes = BenchLine::read($line, self::shown($entry), $state, $by);
         if ($becomes->kind !== $entry->kind()) {
             throw Refused::because("That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.");
@@ -44,6 +49,8 @@ final readonly class Amending
             $entry instanceof Checked => new Shown(null, null, null, null, null, 'check:'.Facts::checkKey($entry->key, $entry->pose?->value)),
             $entry instanceof Inspected => new Shown(null, null, null, null, null, $entry->key),
             $entry instanceof ConditionNoted => new Shown(null, null, null, null, null, 'condition'),
+            $entry instanceof OutcomeSeen => new Shown(null, null, null, null, null, "outcome:{$entry->setting}"),
+            $entry instanceof MeasureTaken => new Shown(null, null, null, null, null, "measure:{$entry->key->value}"),
             default => throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right. Take it back and log it anew."),
         };
     }

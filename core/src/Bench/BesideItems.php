@@ -118,7 +118,7 @@ final readonly class BesideItems
         if ($under === null) {
             return [];
         }
-        $items = array_map(fn (GuideStep $step, int $place): StageItem => $this->replacementStep($step, $place < $under->done), Replacement::steps(), array_keys(Replacement::steps()));
+        $items = array_map(fn (GuideStep $step): StageItem => $this->replacementStep($step, $under->isDone($step)), Replacement::steps());
         $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', $under->isOver, said: $under->isOver ? 'Fitted' : null,
             detail: 'Its number and where it came from, so that the next one fits too.',
             answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)]);

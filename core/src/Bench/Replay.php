@@ -314,7 +314,7 @@ final class Replay
             $this->finishGroup();
             $this->replacing = Replacing::begun($step->reason);
         } else {
-            $this->replacing = $this->replacing?->withStepDone();
+            $this->replacing = $this->replacing?->withStepDone($step->key);
         }
     }
 

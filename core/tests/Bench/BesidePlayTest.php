@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\Amending;
 use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\EngagementState;
 use VividPull\Core\Bench\GateState;
@@ -103,6 +104,23 @@ final class BesidePlayTest extends TestCase
         self::assertSame(['TR-330-B'], array_map(static fn ($one): string => $one->number, $job->state->facts->seen->refused));
         self::assertTrue($job->state->judgement->now->is(VerdictKind::Unread), 'nothing read before counts');
         self::assertTrue(StateCodec::encode($job->state)['beside']['replacing']['over']);
+    }
+
+    public function test_a_step_of_replacing_that_was_taken_back_is_asked_again(): void
+    {
+        $job = TestJob::clutch()->ready()->line('nickel')->entry('replacing', ['key' => 'begin', 'reason' => 'stiff'])->entry('replacing', ['key' => 'note', 'remark' => 'left']);
+        $job->line('ok')->entry('compared', ['old_wire_mm' => 84, 'new_wire_mm' => 85, 'ends_alike' => true]);
+        $compared = $job->last();
+        $job->line('ok')->entry('void', ['entry' => $compared, 'reason' => 'measured the wrong one']);
+        self::assertSame('replace:compare', self::asks($job));
+    }
+
+    public function test_an_outcome_and_a_time_can_be_put_right_at_their_place(): void
+    {
+        $job = self::bail()->line('yes')->line('yes')->line('yes')->line('engine_stops')->line('2.1');
+        $draft = Amending::read('2.4 s', $job->last(), 'misread the watch', $job->state, $job->person);
+        $job->entry($draft->kind->value, $draft->body);
+        self::assertSame([2.4], $job->state->judgement->measures[0]->values);
     }
 
     public function test_the_pack_is_judged_by_its_weakest_plate(): void

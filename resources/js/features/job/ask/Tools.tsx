@@ -23,7 +23,7 @@ const ReplaceCable = () => {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState<string | null>(null);
   const under = state.beside.replacing;
-  if ((under !== null && !under.over) || state.working_end === 'slave cylinder') return null;
+  if ((under !== null && !under.over) || state.beside.not_settable !== null) return null;
   return (
     <>
       <Button look="link" paddingInline="0" onClick={() => setOpen(true)} data-replace>
