@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
-use VividPull\Core\Cable\CouplingRatio;
-use VividPull\Core\Cable\Knowledge;
-use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 
 /**
@@ -20,23 +17,14 @@ final readonly class BrakePull extends CommonFamily
         return 'Brake pull';
     }
 
-    public function usualRatio(ReadingPoint $point): CouplingRatio
+    protected function usualMultiple(): float
     {
-        return match ($point) {
-            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
-            ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
-            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.5, Knowledge::Default),
-        };
+        return 3.5;
     }
 
     public function allowsByChoice(): bool
     {
         return false;
-    }
-
-    public function drift(): Drift
-    {
-        return Drift::GrowsPlay;
     }
 
     public function proofs(Run $run): array

@@ -27,8 +27,14 @@ abstract readonly class CommonFamily implements Family
         return match ($point) {
             ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
             ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
-            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.0, Knowledge::Default),
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of($this->usualMultiple(), Knowledge::Default),
         };
+    }
+
+    /** Travel at the hand for one millimetre of conduit, where nothing is drawn. */
+    protected function usualMultiple(): float
+    {
+        return 3.0;
     }
 
     public function startingPolicy(): Policy

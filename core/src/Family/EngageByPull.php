@@ -4,31 +4,14 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\JobStage;
-use VividPull\Core\Cable\CouplingRatio;
-use VividPull\Core\Cable\Knowledge;
-use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Cable\Run;
-use VividPull\Core\Measurement\MeasureKey;
-use VividPull\Core\Spec\Spec;
-
 /**
  * A walking tractor's drive that clamps as its handle is pushed down. Wear and stretch both make it looser: it slips under load.
  */
-final readonly class EngageByPull extends CommonFamily
+final readonly class EngageByPull extends DriveClutch
 {
     public function title(): string
     {
         return 'Drive clutch, engaged by its pull';
-    }
-
-    public function usualRatio(ReadingPoint $point): CouplingRatio
-    {
-        return match ($point) {
-            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
-            ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
-            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.3, Knowledge::Default),
-        };
     }
 
     public function drift(): Drift
@@ -36,55 +19,8 @@ final readonly class EngageByPull extends CommonFamily
         return Drift::GrowsPlay;
     }
 
-    public function makeSafe(): array
-    {
-        return [
-            new Step('engine_off', 'Engine off, spark lead off the plug', 'Never measure a running belt, blade or chain.'),
-            new Step('neutral', 'In neutral, brake set, wheels chocked', 'On stands rated for it, never on a jack alone.'),
-            new Step('clear', 'Tines, blades and belt clear, everything stopped'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
-        ];
-    }
-
-    public function measures(Spec $spec): array
-    {
-        return [Measure::foundAndProved(MeasureKey::FullDrive, 2, 'Operator in place, start in neutral, nobody in front.')];
-    }
-
-    public function proofs(Run $run): array
-    {
-        return [
-            Proof::yesIsRight('nothing_at_rest', 'Handle at rest, in gear: no motion at all', GateKey::StillAtRest, caution: 'Start in neutral, operator in place, nobody in front.'),
-            Proof::choice('light_load', 'Light load, on the level: how does it take up?', ['early' => 'Within the first inch of handle', 'late' => 'Late', 'none' => 'Not at all'], ['early']),
-            Proof::choice('under_load', 'Under load: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
-                'Light load first. Operator in place, nobody in front.'),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
-        ];
-    }
-
-    public function gates(): array
-    {
-        return [
-            new Gate(GateKey::StillAtRest, 'Still with the handle at rest', 'It drives with the handle at rest.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Some slack, always', 'The drive cable is taut: the clutch is never fully off, or never fully on.'),
-        ];
-    }
-
     public function imitators(): array
     {
         return ['It slips under load while the engine holds its speed: wear or stretch; look for a stretched belt first.', 'Hollow bolts first, at either end. The pinch clamp is last: it notches the wire.'];
-    }
-
-    public function cautions(JobStage $stage): array
-    {
-        return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
-            JobStage::AsFound => ['Draw the handle fully three times before each reading.'],
-            JobStage::Set => ['Give one nut room, follow with the other, count, lock, test again. Hold the wire when an old adjuster is stiff.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Start in neutral, operator in place.'],
-            JobStage::Close => [self::QUALIFIED],
-        };
     }
 }

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
-use VividPull\Core\Cable\CouplingRatio;
-use VividPull\Core\Cable\Knowledge;
-use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
@@ -22,15 +19,6 @@ final readonly class PedalThrottle extends CommonFamily
     public function title(): string
     {
         return 'Throttle pedal';
-    }
-
-    public function usualRatio(ReadingPoint $point): CouplingRatio
-    {
-        return match ($point) {
-            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
-            ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
-            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.0, Knowledge::Default),
-        };
     }
 
     public function allowsByChoice(): bool

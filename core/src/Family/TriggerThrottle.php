@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
-use VividPull\Core\Cable\CouplingRatio;
-use VividPull\Core\Cable\Knowledge;
-use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 
 /**
@@ -22,13 +19,9 @@ final readonly class TriggerThrottle extends CommonFamily
         return 'Throttle trigger';
     }
 
-    public function usualRatio(ReadingPoint $point): CouplingRatio
+    protected function usualMultiple(): float
     {
-        return match ($point) {
-            ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
-            ReadingPoint::GripFlange, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm,
-            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(2.5, Knowledge::Default),
-        };
+        return 2.5;
     }
 
     public function allowsByChoice(): bool

@@ -1,7 +1,7 @@
-import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
+import { PickOne } from '../../../components/PickOne';
 import { useBench } from '../useBench';
 
 /** A new part went on: what was read before no longer compares, and some parts make the ratio a new one. */
@@ -34,19 +34,7 @@ export const FitPart = () => {
           </Button>
         }
       >
-        <Flex gap="2" flexWrap="wrap" role="group" aria-label="Part">
-          {state.parts.map((one) => (
-            <Button
-              key={one.key}
-              look={one.key === part ? 'dark' : 'plain'}
-              aria-pressed={one.key === part}
-              onClick={() => setPart(one.key)}
-              data-part={one.key}
-            >
-              {one.label}
-            </Button>
-          ))}
-        </Flex>
+        <PickOne says="Part" mark="part" options={state.parts} value={part} onPick={setPart} />
         <FieldLabel htmlFor="part-remark" marginTop="3">
           Part number, or what else to keep
         </FieldLabel>

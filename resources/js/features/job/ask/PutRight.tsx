@@ -1,7 +1,8 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Item } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { PickOne } from '../../../components/PickOne';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
@@ -17,20 +18,7 @@ export const PutRight = ({ item }: { item: Item }) => {
     <AskCard eyebrow="Set" title={item.label}>
       <Box lineHeight="snug">{item.said}</Box>
       {beside.not_settable !== null && <Box lineHeight="snug">{beside.not_settable}</Box>}
-      <Flex direction="column" gap="2" role="group" aria-label="What was put right">
-        {beside.cures.map((one) => (
-          <Button
-            key={one.key}
-            look={one.key === cure ? 'dark' : 'plain'}
-            aria-pressed={one.key === cure}
-            justifyContent="flex-start"
-            onClick={() => setCure(one.key)}
-            data-cure={one.key}
-          >
-            {one.label}
-          </Button>
-        ))}
-      </Flex>
+      <PickOne says="What was put right" mark="cure" options={beside.cures} value={cure} onPick={setCure} column />
       {cure !== null && (
         <form
           onSubmit={(event) => {

@@ -2,6 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
+import { PickOne } from '../../../components/PickOne';
 import { useBench } from '../useBench';
 import { FitPart } from './FitPart';
 
@@ -49,19 +50,7 @@ const ReplaceCable = () => {
           </Button>
         }
       >
-        <Flex gap="2" flexWrap="wrap" role="group" aria-label="Reason">
-          {state.beside.reasons.map((one) => (
-            <Button
-              key={one.key}
-              look={one.key === reason ? 'dark' : 'plain'}
-              aria-pressed={one.key === reason}
-              onClick={() => setReason(one.key)}
-              data-reason={one.key}
-            >
-              {one.label}
-            </Button>
-          ))}
-        </Flex>
+        <PickOne says="Reason" mark="reason" options={state.beside.reasons} value={reason} onPick={setReason} />
       </Modal>
     </>
   );
