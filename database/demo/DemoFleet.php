@@ -238,6 +238,8 @@ final readonly class DemoFleet
             'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [
                 ['id' => 'bolt', 'name' => 'hollow bolt', 'kind' => 'hollow_bolt', 'thread' => 'M8 x 1.25', 'travel_mm' => 16,
                     'access' => ['minutes' => 1, 'tools' => 'two 13 mm spanners'], 'lock_torque_nm' => 10],
+                ['id' => 'far_bolt', 'name' => 'engine-end bolt', 'kind' => 'hollow_bolt', 'thread' => 'M8 x 1.25', 'travel_mm' => 16,
+                    'access' => ['minutes' => 5, 'cover' => 'engine shroud', 'tools' => 'two 13 mm spanners'], 'lock_torque_nm' => 10],
                 ['id' => 'clamp', 'name' => 'pinch clamp', 'kind' => 'pinch_clamp', 'mm_per_step' => 1, 'knowledge' => 'measured', 'travel_steps' => ['from' => 0, 'to' => 25],
                     'lock' => 'clamp screw', 'access' => ['minutes' => 8, 'cover' => 'side guard', 'tools' => '10 mm spanner, pliers']],
             ]]],

@@ -125,6 +125,15 @@ abstract class BrowserTestCase extends TestCase
         return $this->visit("/machines/{$tag}#{$control}")->click("[data-start={$control}]")->await('#bench-line');
     }
 
+    /** A job of this test's own, whatever another test left open on the control. */
+    protected function begin(string $tag, string $control): static
+    {
+        $this->server->database()->prepare('update control_jobs set open_control_id = null, closed_at = now(3)
+            where open_control_id in (select c.id from controls c join machines m on m.id = c.machine_id where m.tag = ? and c.key = ?)')->execute([$tag, $control]);
+
+        return $this->startJob($tag, $control);
+    }
+
     /** Types a line from wherever the focus is, presses Enter, and waits for the answer. */
     protected function line(string ...$lines): static
     {

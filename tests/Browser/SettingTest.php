@@ -112,15 +112,6 @@ final class SettingTest extends BrowserTestCase
         self::assertSame('RT-14', $this->state()['spec']['like']);
     }
 
-    /** A job of this test's own, whatever another test left open on the control. */
-    private function begin(string $tag, string $control): static
-    {
-        $this->server->database()->prepare('update control_jobs set open_control_id = null, closed_at = now(3)
-            where open_control_id in (select c.id from controls c join machines m on m.id = c.machine_id where m.tag = ? and c.key = ?)')->execute([$tag, $control]);
-
-        return $this->startJob($tag, $control);
-    }
-
     private function pick(string $field, string $value): static
     {
         return $this->choose("[data-pick={$field}]", $value)->settled();
