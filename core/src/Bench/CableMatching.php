@@ -20,16 +20,17 @@ final readonly class CableMatching
         if ($sizes === null) {
             return null;
         }
-        [$takes, $healthy] = [0.0, 0.0];
+        [$takes, $healthy, $stretch] = [0.0, 0.0, 0.0];
         foreach ($state->run->playAdjusters() as $adjuster) {
             $takes += abs($adjuster->slackGiven(self::span($adjuster->travel()->from, $adjuster->travel()->to)));
             $healthy += abs($adjuster->slackGiven(self::span(self::slackest($adjuster), self::tightestHealthy($adjuster))));
+            $stretch = max($stretch, abs($adjuster->slackGiven($adjuster->usualReserve())));
         }
         $ratio = exp($state->beliefs->play->taught()->ln);
         $band = $state->spec->aim->band ?? SpecBand::between(0.0, null);
         $target = $state->spec->aim === null ? null : Planner::target($state->spec, $state->facts, $band);
 
-        return CableMatch::of($sizes, self::oldSlackIn($state, $ratio), self::unmeasured($state), $takes, $healthy, $band->floor() / $ratio, $band->high === null ? null : $band->high / $ratio, ($target ?? $band->floor() + 1.0) / $ratio);
+        return CableMatch::of($sizes, self::oldSlackIn($state, $ratio), self::unmeasured($state), $takes, $healthy, $stretch, $band->floor() / $ratio, $band->high === null ? null : $band->high / $ratio, ($target ?? $band->floor() + 1.0) / $ratio);
     }
 
     /**

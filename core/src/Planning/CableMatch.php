@@ -18,9 +18,6 @@ final readonly class CableMatch
     /** A conduit shorter than the old one by more than this pulls tight on its route (ours). */
     private const CONDUIT_SHORT = 10.0;
 
-    /** Take-up that should be left for stretch, where a thread's own pitch says nothing: three turns of 1.25 mm (ours). */
-    private const STRETCH = 3.75;
-
     private function __construct(
         public MatchVerdict $verdict,
         public string $sentence,
@@ -38,11 +35,12 @@ final readonly class CableMatch
      * @param  list<string>  $unmeasured  adjusters that would have to be measured to know it better
      * @param  float  $takes  slack that all adjusters together can take up from there
      * @param  float  $healthy  the part of it within which none leaves its healthy zone
+     * @param  float  $stretch  take-up that should be left for the cable to stretch
      * @param  float  $low  least slack that the band allows
      * @param  float|null  $high  most slack that it allows; null without end
      * @param  float  $target  slack aimed for
      */
-    public static function of(CableComparison $sizes, ?array $oldSlackIn, array $unmeasured, float $takes, float $healthy, float $low, ?float $high, float $target): self
+    public static function of(CableComparison $sizes, ?array $oldSlackIn, array $unmeasured, float $takes, float $healthy, float $stretch, float $low, ?float $high, float $target): self
     {
         $conduit = $sizes->oldConduit === null || $sizes->newConduit === null ? null : $sizes->newConduit - $sizes->oldConduit;
         if (! $sizes->endsAlike) {
@@ -55,8 +53,8 @@ final readonly class CableMatch
             return new self(MatchVerdict::CannotTell, 'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.', null, null, null, $conduit);
         }
         $difference = $sizes->newWire - $sizes->oldWire;
-        $least = self::judged($oldSlackIn[0] + $difference, $takes, $healthy, $low, $high, $target, $conduit);
-        $most = self::judged($oldSlackIn[1] + $difference, $takes, $healthy, $low, $high, $target, $conduit);
+        $least = self::judged($oldSlackIn[0] + $difference, $takes, $healthy, $stretch, $low, $high, $target, $conduit);
+        $most = self::judged($oldSlackIn[1] + $difference, $takes, $healthy, $stretch, $low, $high, $target, $conduit);
 
         return match (true) {
             $oldSlackIn[1] - $oldSlackIn[0] < 1e-9 => $least,
@@ -65,7 +63,7 @@ final readonly class CableMatch
         };
     }
 
-    private static function judged(float $slackIn, float $takes, float $healthy, float $low, ?float $high, float $target, ?float $conduit): self
+    private static function judged(float $slackIn, float $takes, float $healthy, float $stretch, float $low, ?float $high, float $target, ?float $conduit): self
     {
         $takeUp = max(0.0, min($takes, $slackIn - $target));
         $reserve = $takes - $takeUp;
@@ -76,7 +74,7 @@ final readonly class CableMatch
             $slackIn < $low => $made(MatchVerdict::DoesNotFit, 'Too short by '.self::mm($low - $slackIn).' mm: even with the adjusters in it is too tight.'),
             $high !== null && $slackIn - $takes > $high => $made(MatchVerdict::DoesNotFit, 'Too long by '.self::mm($slackIn - $takes - $high).' mm: the adjusters together cannot take it up.'),
             $slackIn < $target => $made(MatchVerdict::AtItsEnd, 'A little short: with the adjusters all the way in it is inside the band, but nothing is left to slacken with.'),
-            $takeUp > $healthy || $reserve < self::STRETCH => $made(MatchVerdict::AtItsEnd, 'Long: it lands near the end of its thread, with '.self::mm($reserve).' mm left for stretch.'),
+            $takeUp > $healthy || $reserve < $stretch => $made(MatchVerdict::AtItsEnd, 'Long: it lands near the end of its thread, with '.self::mm($reserve).' mm left for stretch.'),
             default => $made(MatchVerdict::Fits, 'It takes '.self::mm($takeUp).' mm of take-up and leaves '.self::mm($reserve).' mm for stretch.'),
         };
     }

@@ -28,28 +28,28 @@ final class CableMatchTest extends TestCase
     #[DataProvider('wires')]
     public function test_the_wire_that_shows_decides(float $newWire, MatchVerdict $verdict, string $sentence): void
     {
-        $match = CableMatch::of(new CableComparison(84.0, $newWire, 900.0, 900.0, true), [8.0, 8.0], [], 20.0, 10.0, 3.0, 6.0, 5.0);
+        $match = CableMatch::of(new CableComparison(84.0, $newWire, 900.0, 900.0, true), [8.0, 8.0], [], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertSame($verdict, $match->verdict);
         self::assertStringContainsString($sentence, $match->sentence);
     }
 
     public function test_ends_of_another_kind_and_a_short_conduit_do_not_fit_whatever_the_wire(): void
     {
-        $other = CableMatch::of(new CableComparison(84.0, 84.0, null, null, false), [8.0, 8.0], [], 20.0, 10.0, 3.0, 6.0, 5.0);
+        $other = CableMatch::of(new CableComparison(84.0, 84.0, null, null, false), [8.0, 8.0], [], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertSame([MatchVerdict::DoesNotFit, 'Its ends are of another kind.'], [$other->verdict, $other->sentence]);
-        $short = CableMatch::of(new CableComparison(84.0, 84.0, 900.0, 885.0, true), [8.0, 8.0], [], 20.0, 10.0, 3.0, 6.0, 5.0);
+        $short = CableMatch::of(new CableComparison(84.0, 84.0, 900.0, 885.0, true), [8.0, 8.0], [], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertSame(MatchVerdict::DoesNotFit, $short->verdict);
         self::assertStringContainsString('15.0 mm shorter: the route would pull tight', $short->sentence);
     }
 
     public function test_what_is_not_known_is_said_and_not_guessed(): void
     {
-        $broken = CableMatch::of(new CableComparison(null, 84.0, null, null, true), [8.0, 8.0], [], 20.0, 10.0, 3.0, 6.0, 5.0);
+        $broken = CableMatch::of(new CableComparison(null, 84.0, null, null, true), [8.0, 8.0], [], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertSame(MatchVerdict::CannotTell, $broken->verdict);
         self::assertNull($broken->slackIn);
-        $hidden = CableMatch::of(new CableComparison(84.0, 84.0 - 8.0, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.0, 6.0, 5.0);
+        $hidden = CableMatch::of(new CableComparison(84.0, 84.0 - 8.0, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertStringContainsString('It depends on where the engine bracket stood', $hidden->sentence);
-        $anyway = CableMatch::of(new CableComparison(84.0, 84.0 - 60.0, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.0, 6.0, 5.0);
+        $anyway = CableMatch::of(new CableComparison(84.0, 84.0 - 60.0, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertSame(MatchVerdict::DoesNotFit, $anyway->verdict, 'too short wherever it stood');
     }
 
@@ -65,7 +65,7 @@ final class CableMatchTest extends TestCase
             $takes = (float) $chance->whole(10, 40);
             [$low, $high] = [2.0, 6.0];
             $slack = static fn (float $wire, float $out): float => $wire - $conduit - $gap - $out;
-            $match = CableMatch::of(new CableComparison($oldWire - $conduit, $newWire - $conduit, $conduit, $conduit, true), [$slack($oldWire, 0.0), $slack($oldWire, 0.0)], [], $takes, $takes / 2, $low, $high, 4.0);
+            $match = CableMatch::of(new CableComparison($oldWire - $conduit, $newWire - $conduit, $conduit, $conduit, true), [$slack($oldWire, 0.0), $slack($oldWire, 0.0)], [], $takes, $takes / 2, 3.75, $low, $high, 4.0);
             $reaches = false;
             for ($n = 0; $n <= 20 * $takes; $n++) {
                 $left = round($slack($newWire, $n / 20), 6);

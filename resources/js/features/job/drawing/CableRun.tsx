@@ -172,21 +172,21 @@ const Abreast = ({ state, rows, width }: { state: BenchState; rows: readonly str
   const { adjuster: chosen } = useBench();
   const Hand = hands[state.hand.kind];
   const Working = workingEnd(state.working_end);
-  const end: Slot = { x: width - END + 44, y: LEVEL + ROW / 2 };
+  const end: Slot = { x: width - END + 44, y: LEVEL + ROW / 2 + 8 };
   return (
-    <svg viewBox={`0 0 ${width} ${HEIGHT + 18}`} width="100%" role="img" aria-label={spoken(state)}>
-      <g transform="translate(8 44)">
+    <svg viewBox={`0 0 ${width} ${HEIGHT + 26}`} width="100%" role="img" aria-label={spoken(state)}>
+      <g transform="translate(8 52)">
         <Hand share={0.4} />
       </g>
       {rows.map((row, n) => {
-        const y = 24 + n * ROW;
+        const y = 32 + n * ROW;
         const adjuster = state.adjusters.find((one) => one.cable === row);
         if (adjuster === undefined) return null;
         const x = HAND + 30 + ((width - HAND - END) * n) / (rows.length + 0.6);
         const after = { x: x + partLength(adjuster) - 2, y };
         return (
           <g key={row}>
-            <Conduit d={bend({ x: HAND - 44, y: 52 + n * 8 }, { x: x + 2, y })} />
+            <Conduit d={bend({ x: HAND - 44, y: 60 + n * 8 }, { x: x + 2, y })} />
             <Conduit d={bend(after, { x: end.x - 46, y: end.y - 8 + n * 8 })} />
             <path d={`M${end.x - 46} ${end.y - 8 + n * 8}L${end.x} ${end.y}`} stroke={paint.action} strokeWidth="3" />
             <g color="ink" transform={`translate(${x} ${y})`}>
