@@ -123,7 +123,7 @@ final readonly class DemoFleet
                 'Brackwell Cairn 350' => self::splineRun(),
                 'Hesk Moor 250' => self::bareRun('lever', 'Clutch lever', 'release arm', ['self', 'self-adjuster', 'self_adjuster']),
                 'Tolvane Crest 450' => self::bareRun('lever', 'Clutch lever', 'slave cylinder', null),
-                'Morrigan Skiff 50' => self::bareRun('lever', 'Gear pedal', 'centrifugal clutch', null),
+                'Morrigan Skiff 50' => self::bareRun('pedal', 'Gear pedal', 'centrifugal clutch', null),
                 default => self::clutchRun($model),
             },
             'throttle' => $model === 'Morrigan Fell 650' ? self::pushPullRun($model) : self::throttleRun($model),

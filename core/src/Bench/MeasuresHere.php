@@ -8,7 +8,7 @@ use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\PackFigures;
 
-/** What can be measured on a control: what its family asks, the pull at its lever, and the pack where its book has figures. */
+/** What can be measured on a control: what its family asks, the pull at the lever of a cable, and the pack where its book has figures. */
 final readonly class MeasuresHere
 {
     /** @param  list<MeasureKey>  $keys */
@@ -17,7 +17,7 @@ final readonly class MeasuresHere
     public static function of(BenchState $state): self
     {
         $asked = array_map(static fn (MeasureState $one): MeasureKey => $one->measure->key, $state->judgement->measures);
-        $pull = match ($state->run->hand->kind) {
+        $pull = $state->run->adjusters() === [] ? [] : match ($state->run->hand->kind) {
             HandKind::Lever, HandKind::Handle, HandKind::Bail, HandKind::Pedal => [MeasureKey::LeverPull, MeasureKey::LeverRelease],
             HandKind::Grip, HandKind::Trigger, HandKind::Selector => [],
         };

@@ -14,7 +14,7 @@ import { type Slot, THREAD_SCALE } from './scale';
 
 const HEIGHT = 128;
 const HAND = 176;
-const END = 92;
+const END = 102;
 const NARROWEST = 600;
 const LEVEL = 44;
 const WAVE = [LEVEL, 30, 60, LEVEL] as const;
@@ -130,7 +130,9 @@ const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
       <g transform="translate(8 30)">
         <Hand share={share} />
       </g>
-      {first === undefined && <Conduit d={bend({ x: starts.x - 8, y: 27 }, { x: end.x - 40, y: end.y })} />}
+      {first === undefined && state.working_end !== 'centrifugal clutch' && (
+        <Conduit d={bend({ x: starts.x - 8, y: 27 }, { x: end.x - 40, y: end.y })} />
+      )}
       {first !== undefined && at[0] !== undefined && (
         <FirstPiece direct={first.kind === 'barrel'} from={starts} to={at[0]} />
       )}
