@@ -22,15 +22,27 @@ import { SignOff } from './SignOff';
 
 /** An adjuster picked although nothing asks for it: what is proved may still want it moved. */
 const Picked = ({ adjuster }: { adjuster: Adjuster }) => {
+  const { send } = useBench();
   const [moving, setMoving] = useState(false);
+  const covered = adjuster.cover !== null && !adjuster.cover_off;
   if (adjuster.guide.length > 0) return <Guided adjuster={adjuster} />;
   return (
     <AskCard eyebrow={adjuster.kind_label} title={`Move the ${adjuster.name} after all?`}>
       <Box lineHeight="snug">What was read and tried counts no more after it, and is asked for again.</Box>
       {adjuster.caution !== null && <Caution compact>{adjuster.caution}</Caution>}
-      <Button look="plain" size="tall" onClick={() => setMoving(true)} disabled={adjuster.sets === 'nothing'}>
-        Log a move
-      </Button>
+      {covered ? (
+        <Button
+          look="plain"
+          size="tall"
+          onClick={() => send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } })}
+        >
+          The {adjuster.cover} is off
+        </Button>
+      ) : (
+        <Button look="plain" size="tall" onClick={() => setMoving(true)} disabled={adjuster.sets === 'nothing'}>
+          Log a move
+        </Button>
+      )}
       <MoveDialog open={moving} onClose={() => setMoving(false)} />
     </AskCard>
   );
