@@ -197,7 +197,7 @@ final readonly class Acceptance
         if ($step->key === Replacement::COMPARE) {
             throw Refused::because('Lay old and new side by side, and give their lengths.');
         }
-        $match = CableMatching::of($state);
+        $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
         if ($match?->verdict === MatchVerdict::DoesNotFit) {
             throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
         }
@@ -235,7 +235,7 @@ final readonly class Acceptance
         if ($next !== null) {
             throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label).'.');
         }
-        $match = CableMatching::of($state);
+        $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
         if ($match?->verdict === MatchVerdict::DoesNotFit) {
             throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
         }

@@ -9,6 +9,7 @@ use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -118,7 +119,9 @@ final readonly class BesideItems
         if ($under === null) {
             return [];
         }
-        $items = array_map(fn (GuideStep $step): StageItem => $this->replacementStep($step, $under->isDone($step)), Replacement::steps());
+        // One that does not fit is not drawn through: another is compared first.
+        $again = ! $under->isOver && CableMatching::of($this->spec, $this->run, $this->facts, $this->judgement)?->verdict === MatchVerdict::DoesNotFit;
+        $items = array_map(fn (GuideStep $step): StageItem => $this->replacementStep($step, $under->isDone($step) && ! ($again && $step->key === Replacement::COMPARE)), Replacement::steps());
         $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', $under->isOver, said: $under->isOver ? 'Fitted' : null,
             detail: 'Its number and where it came from, so that the next one fits too.',
             answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)]);

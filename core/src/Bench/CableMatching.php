@@ -5,71 +5,101 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\CableComparison;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Learning\Learning;
 use VividPull\Core\Planning\CableMatch;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Planning\Planner;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
 /** The cable match of a job: what the old cable was found with, and what this run's adjusters can take up. */
 final readonly class CableMatching
 {
-    public static function of(BenchState $state): ?CableMatch
-    {
-        $sizes = $state->facts->seen->replacing?->sizes;
-        if ($sizes === null) {
-            return null;
-        }
-        [$takes, $healthy, $stretch] = [0.0, 0.0, 0.0];
-        foreach ($state->run->playAdjusters() as $adjuster) {
-            $takes += abs($adjuster->slackGiven(self::span($adjuster->travel()->from, $adjuster->travel()->to)));
-            $healthy += abs($adjuster->slackGiven(self::span(self::slackest($adjuster), self::tightestHealthy($adjuster))));
-            $stretch = max($stretch, abs($adjuster->slackGiven($adjuster->usualReserve())));
-        }
-        $ratio = exp($state->beliefs->play->taught()->ln);
-        $band = $state->spec->aim->band ?? SpecBand::between(0.0, null);
-        $target = $state->spec->aim === null ? null : Planner::target($state->spec, $state->facts, $band);
+    private float $ratio;
 
-        return CableMatch::of($sizes, self::oldSlackIn($state, $ratio), self::unmeasured($state), $takes, $healthy, $stretch, $band->floor() / $ratio, $band->high === null ? null : $band->high / $ratio, ($target ?? $band->floor() + 1.0) / $ratio);
+    private function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement)
+    {
+        $this->ratio = $spec->aim === null ? 1.0 : exp(Learning::prior($spec, $run, $facts)->ln);
+    }
+
+    /** Null until old and new were laid side by side. */
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement): ?CableMatch
+    {
+        $sizes = $facts->seen->replacing?->sizes;
+
+        return $sizes === null ? null : (new self($spec, $run, $facts, $judgement))->match($sizes);
     }
 
     /**
      * Where each adjuster lands: the one in reach at its parking place, the others take the rest, the hidden end first; what they
-     * cannot take comes back to the one in reach.
+     * cannot take comes back to the one in reach, and a clamp that notches its wire comes last of all.
      *
      * @return array<string, Steps> by adjuster
      */
-    public static function landing(BenchState $state, CableMatch $match): array
+    public static function landing(Run $run, Facts $facts, CableMatch $match): array
     {
         $left = $match->takeUp;
-        $near = $state->run->inReach();
+        $near = $run->inReach();
         if ($left === null || $near === null) {
             return [];
         }
-        $take = [];
-        $park = ChosenMode::parking($state->facts)->of($near);
-        $parked = min($left, abs($near->slackGiven($park->from->plus($park->to)->minus(self::slackest($near)->plus(self::slackest($near))))) / 2);
-        $left -= $parked;
-        foreach (array_reverse($state->run->playAdjusters()) as $id => $adjuster) {
-            $most = $id === $near->id() ? 0.0 : min($left, abs($adjuster->slackGiven(self::span($adjuster->travel()->from, $adjuster->travel()->to))));
-            $take[$id] = $most;
-            $left -= $most;
+        $take = array_map(static fn (): float => 0.0, $run->playAdjusters());
+        foreach (self::order($run, $near, ChosenMode::parking($facts)->of($near)->from) as [$adjuster, $most]) {
+            $more = min($left, max(0.0, $most - $take[$adjuster->id()]));
+            $take[$adjuster->id()] += $more;
+            $left -= $more;
         }
-        $take[$near->id()] = $parked + $left;
         $lands = [];
-        foreach ($state->run->playAdjusters() as $id => $adjuster) {
-            $perStep = abs($adjuster->slackGiven(Steps::of(1)));
-            $lands[$id] = self::slackest($adjuster)->plus(Steps::nearest($adjuster->sense()->sign() * ($take[$id] ?? 0.0) / $perStep));
+        foreach ($run->playAdjusters() as $id => $adjuster) {
+            $steps = $adjuster->sense()->sign() * $take[$id] / abs($adjuster->slackGiven(Steps::of(1)));
+            $lands[$id] = self::slackest($adjuster)->plus(self::countable($adjuster, $steps));
         }
 
         return $lands;
     }
 
+    /** @return list<array{Adjuster, float}> each with what it takes up by then, in mm */
+    private static function order(Run $run, Adjuster $near, Steps $parked): array
+    {
+        $others = array_values(array_filter(array_reverse($run->playAdjusters()), static fn (Adjuster $one): bool => $one->id() !== $near->id()));
+        $usual = array_filter($others, static fn (Adjuster $one): bool => ! $one->kind()->isLastResort());
+        $last = array_filter($others, static fn (Adjuster $one): bool => $one->kind()->isLastResort());
+        $whole = static fn (Adjuster $one): array => [$one, self::takes($one)];
+
+        return [[$near, abs($near->slackGiven($parked->minus(self::slackest($near))))], ...array_map($whole, array_values($usual)), $whole($near), ...array_map($whole, array_values($last))];
+    }
+
+    /** To the nearest step that the adjuster can be set to. */
+    private static function countable(Adjuster $adjuster, float $steps): Steps
+    {
+        $small = $adjuster->smallestStep()->count;
+
+        return Steps::fromCount((int) round($steps * Steps::PER_TURN / $small) * $small);
+    }
+
+    private function match(CableComparison $sizes): CableMatch
+    {
+        [$takes, $healthy, $stretch] = [0.0, 0.0, 0.0];
+        foreach ($this->run->playAdjusters() as $adjuster) {
+            $takes += self::takes($adjuster);
+            $healthy += $adjuster->kind()->isLastResort() ? 0.0 : abs($adjuster->slackGiven(self::tightestHealthy($adjuster)->minus(self::slackest($adjuster))));
+            $stretch = max($stretch, abs($adjuster->slackGiven($adjuster->usualReserve())));
+        }
+        $band = $this->spec->aim->band ?? SpecBand::between(0.0, null);
+        $target = ($this->spec->aim === null ? null : Planner::target($this->spec, $this->facts, $band)) ?? $band->floor() + 1.0;
+
+        return CableMatch::of($sizes, $this->oldSlackIn(), $this->unmeasured(), $takes, $healthy, $stretch, $band->floor() / $this->ratio,
+            $band->high === null ? null : $band->high / $this->ratio, $target / $this->ratio);
+    }
+
     /** @return list<string> adjusters nobody measured before they were moved */
-    private static function unmeasured(BenchState $state): array
+    private function unmeasured(): array
     {
         return array_values(array_map(static fn (Adjuster $one): string => $one->name(),
-            array_filter($state->run->playAdjusters(), static fn (Adjuster $one): bool => ($state->facts->home[$one->id()] ?? null) === null)));
+            array_filter($this->run->playAdjusters(), fn (Adjuster $one): bool => ($this->facts->home[$one->id()] ?? null) === null)));
     }
 
     /**
@@ -78,22 +108,28 @@ final readonly class CableMatching
      *
      * @return array{float, float}|null
      */
-    private static function oldSlackIn(BenchState $state, float $ratio): ?array
+    private function oldSlackIn(): ?array
     {
-        $found = $state->judgement->foundGroup;
-        if ($found === null || $found->isTaut() || $state->spec->aim === null || ! $found->isAt($state->spec->aim->point)) {
+        $found = $this->judgement->foundGroup;
+        if ($found === null || $found->isTaut() || $this->spec->aim === null || ! $found->isAt($this->spec->aim->point)) {
             return null;
         }
-        $least = $found->found->mean / $ratio;
+        $least = $found->found->mean / $this->ratio;
         $most = $least;
-        foreach ($state->run->playAdjusters() as $id => $adjuster) {
-            $home = $state->facts->home[$id] ?? null;
+        foreach ($this->run->playAdjusters() as $id => $adjuster) {
+            $home = $this->facts->home[$id] ?? null;
             $gives = $home === null ? null : $adjuster->slackGiven(self::slackest($adjuster)->minus($home));
             $least += $gives ?? 0.0;
-            $most += $gives ?? abs($adjuster->slackGiven(self::span($adjuster->travel()->from, $adjuster->travel()->to)));
+            $most += $gives ?? self::takes($adjuster);
         }
 
         return [$least, $most];
+    }
+
+    /** Slack from its slackest place to its tightest, in mm. */
+    private static function takes(Adjuster $adjuster): float
+    {
+        return abs($adjuster->slackGiven($adjuster->travel()->to->minus($adjuster->travel()->from)));
     }
 
     private static function slackest(Adjuster $adjuster): Steps
@@ -104,10 +140,5 @@ final readonly class CableMatching
     private static function tightestHealthy(Adjuster $adjuster): Steps
     {
         return $adjuster->sense()->sign() > 0 ? $adjuster->healthy()->to : $adjuster->healthy()->from;
-    }
-
-    private static function span(Steps $from, Steps $to): Steps
-    {
-        return $to->minus($from);
     }
 }

@@ -219,7 +219,7 @@ final readonly class BesideCodec
     private function replacing(): ?array
     {
         $under = $this->state->facts->seen->replacing;
-        $match = CableMatching::of($this->state);
+        $match = CableMatching::of($this->state->spec, $this->state->run, $this->state->facts, $this->state->judgement);
 
         return $under === null ? null : [
             'reason' => $under->reason->label(),
@@ -232,7 +232,7 @@ final readonly class BesideCodec
     private function match(CableMatch $match): array
     {
         $lands = [];
-        foreach (CableMatching::landing($this->state, $match) as $id => $at) {
+        foreach (CableMatching::landing($this->state->run, $this->state->facts, $match) as $id => $at) {
             $lands[] = ['adjuster' => $id, 'name' => $this->state->run->adjuster($id)?->name(), 'say' => $this->state->run->adjuster($id)?->where($at)];
         }
 

@@ -96,6 +96,7 @@ final class BesidePlayTest extends TestCase
         self::assertSame('Lay old and new side by side, and give their lengths.', $refusal('replacing', ['key' => 'compare']));
         $job->entry('compared', ['old_wire_mm' => 84, 'new_wire_mm' => 20, 'ends_alike' => true]);
         self::assertStringContainsString('This cable does not fit: Too short by', $refusal('replacing', ['key' => 'draw']));
+        self::assertSame('replace:compare', self::asks($job), 'another is compared first');
         $job->entry('part_refused', ['part' => 'cable', 'number' => 'TR-330-B'])->entry('compared', ['old_wire_mm' => 84, 'new_wire_mm' => 85, 'ends_alike' => true]);
         $job->line('ok')->line('ok');
         self::assertStringContainsString('Not yet. Replacing asks first: hook both ends', $refusal('part', ['part' => 'cable']));

@@ -78,7 +78,9 @@ const Match = ({ match }: { match: CableMatch }) => {
       <Box marginTop="2" lineHeight="snug">
         {match.sentence}
       </Box>
-      {match.take_up_mm !== null && match.reserve_mm !== null && <TakeUp match={match} />}
+      {match.take_up_mm !== null && match.reserve_mm !== null && match.verdict !== 'does_not_fit' && (
+        <TakeUp match={match} />
+      )}
       {match.lands.length > 0 && match.verdict !== 'does_not_fit' && (
         <Box textStyle="small">
           Adjusters would land: {match.lands.map((one) => `${one.name} ${one.say}`).join('; ')}
@@ -109,7 +111,7 @@ const TakeUp = ({ match }: { match: CableMatch }) => {
 };
 
 const NotThisOne = () => {
-  const { send, turnTo, mayWrite } = useBench();
+  const { send, mayWrite } = useBench();
   const [number, setNumber] = useState('');
   if (!mayWrite) return null;
   return (
@@ -134,9 +136,6 @@ const NotThisOne = () => {
         />
         <Button type="submit" look="plain" disabled={number.trim() === ''} data-refuse-part>
           It did not fit
-        </Button>
-        <Button look="dark" onClick={() => turnTo('replace:compare')} data-compare-another>
-          Compare another
         </Button>
       </Flex>
     </form>
