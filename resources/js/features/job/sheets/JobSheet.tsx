@@ -6,6 +6,7 @@ import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { counted, withUncertainty } from '../../../lib/figures';
 import { day, moment } from '../../../lib/time';
+import { Pictures } from '../beside/Pictures';
 import { useBench } from '../useBench';
 
 const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as const satisfies Record<string, MarkKind>;
@@ -72,6 +73,14 @@ export const JobSheet = () => {
             </Flex>
           ))}
         </Entry>
+        {state.beside.refused.length > 0 && (
+          <Entry title="Did not fit">{state.beside.refused.map((one) => `${one.part} ${one.number}`).join('; ')}</Entry>
+        )}
+        {state.beside.photos.length > 0 && (
+          <Entry title="Pictures">
+            <Pictures />
+          </Entry>
+        )}
         <Entry title="People">{state.people.map((person) => `${person.name}, ${person.role}`).join('; ')}</Entry>
       </Grid>
     </Sheet>
