@@ -103,8 +103,8 @@ final class FamiliesTest extends BrowserTestCase
 
     public function test_plates_and_springs_are_measured_one_by_one_and_the_pull_beside_the_new_cable(): void
     {
-        $this->as('ines')->begin('RT-14', 'clutch')->click('[data-pull-open]')->see('How far from the pivot')->accessible('pull and drag');
-        $this->type('#lever_pull', '64')->type('#lever_release', '26')->click('[role=dialog] [data-primary]')->settled()->oks()->see('As found');
+        $this->as('ines')->begin('RT-14', 'clutch')->oks()->click('[data-pull-open]')->see('How far from the pivot')->accessible('pull and drag');
+        $this->type('#lever_pull', '64')->type('#lever_release', '26')->click('[role=dialog] [data-primary]')->settled()->see('the drag is in the run', 'Pull and drag');
         self::assertStringContainsString('the drag is in the run', $this->state()['beside']['pull']['sentence']);
     }
 

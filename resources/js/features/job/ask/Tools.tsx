@@ -9,7 +9,8 @@ import { FitPart } from './FitPart';
 /** What can be done at any time of a job, beside what is asked now. */
 export const Tools = () => {
   const { state } = useBench();
-  if (state.closed !== null) return null;
+  // Nothing is taken in hand before it is safe to.
+  if (state.closed !== null || state.stage === 'make_safe') return null;
   return (
     <Flex direction="column" gap="1" alignItems="flex-start" data-tools>
       <ReplaceCable />
