@@ -10,6 +10,7 @@ use VividPull\Core\Bench\TableState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\HalfPlane;
+use VividPull\Core\Learning\Interval;
 use VividPull\Core\Learning\OffsetBounds;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Mover;
@@ -27,8 +28,6 @@ use VividPull\Core\Spec\OutcomeTable;
 final readonly class TablePlanner
 {
     private const ARM = 'arm';
-
-    private const EDGE = 1e-9;
 
     /** @param  array<string, Mover>  $movers  by adjuster, with the way a trial has shown */
     private function __construct(private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
@@ -104,47 +103,26 @@ final readonly class TablePlanner
      */
     private function shiftOf(Mover $mover, OffsetBounds $bounds): ?array
     {
-        [$certain, $possible] = [[-INF, INF], [-INF, INF]];
+        [$certain, $possible] = [Interval::everything(), Interval::everything()];
         foreach ($this->table->settings as $setting) {
             $weights = $this->weights($setting);
-            [$least, $most] = [$bounds->least($weights) + $setting->at, $bounds->most($weights) + $setting->at];
-            [$low, $high] = [$setting->wanted()->low ?? -INF, $setting->wanted()->high ?? INF];
+            $stands = Interval::between($bounds->least($weights), $bounds->most($weights))->shifted($setting->at);
+            $wanted = Interval::ofEdges($setting->wanted()->low, $setting->wanted()->high);
             $weight = $setting->weight($mover->adjuster);
-            if ($weight === 0.0) {
-                // On the edge of what is wanted is not inside it: what was seen there was something else.
-                if ($least > $high - self::EDGE || $most < $low + self::EDGE) {
-                    return null;
-                }
-
-                continue;
+            if ($weight !== 0.0) {
+                $certain = $certain->meeting($stands->certainShiftsInto($wanted)->times(1.0 / $weight));
+                $possible = $possible->meeting($stands->possibleShiftsInto($wanted)->times(1.0 / $weight));
+            } elseif (! $stands->overlaps($wanted)) {
+                return null;
             }
-            $certain = self::meet($certain, self::over([self::minus($low, $least), self::minus($high, $most)], $weight));
-            $possible = self::meet($possible, self::over([self::minus($low, $most), self::minus($high, $least)], $weight));
         }
-        if ($possible[0] > $possible[1] + 1e-9) {
+        if ($possible->isEmpty()) {
             return null;
         }
-        $isCertain = $certain[0] <= $certain[1] + 1e-9;
-        $x = $this->aim($isCertain ? $certain : $possible);
+        $x = ($certain->isEmpty() ? $possible : $certain)->aim($this->table->trial);
+        $most = $this->table->mostAtOnce;
 
-        return ['x' => max(-$this->table->mostAtOnce, min($this->table->mostAtOnce, $x)), 'certain' => $isCertain && abs($x) <= $this->table->mostAtOnce];
-    }
-
-    /**
-     * The middle; where one side is open, the trial step past the edge that is known.
-     *
-     * @param  array{float, float}  $between
-     */
-    private function aim(array $between): float
-    {
-        [$from, $to] = $between;
-
-        return match (true) {
-            is_finite($from) && is_finite($to) => ($from + $to) / 2,
-            is_finite($from) => $from + $this->table->trial,
-            is_finite($to) => $to - $this->table->trial,
-            default => 0.0,
-        };
+        return ['x' => max(-$most, min($most, $x)), 'certain' => ! $certain->isEmpty() && abs($x) <= $most];
     }
 
     /** @return list<HalfPlane> what was seen, as bounds on where the offsets stand now */
@@ -157,51 +135,47 @@ final readonly class TablePlanner
             if ($setting === null || $saw === null || $saw->provesNothing || $seen->stretch !== $this->facts->stretch) {
                 continue;
             }
-            $weights = $this->weights($setting);
-            [$least, $most] = $this->shiftSince($seen, $setting);
-            if ($saw->low !== null && is_finite($least)) {
-                $planes[] = new HalfPlane($weights, $saw->low - $setting->at + $least);
-            }
-            if ($saw->high !== null && is_finite($most)) {
-                $planes[] = new HalfPlane(array_map(static fn (float $weight): float => -$weight, $weights), -($saw->high - $setting->at + $most));
-            }
+            $stands = Interval::ofEdges($saw->low, $saw->high)->shifted(-$setting->at)->plus($this->shiftSince($seen, $setting));
+            array_push($planes, ...self::bounds($this->weights($setting), $stands));
         }
 
         return $planes;
     }
 
-    /** @return array{float, float} how far the arm may have gone at this setting since then */
-    private function shiftSince(SeenOutcome $seen, OutcomeSetting $setting): array
+    /**
+     * @param  list<float>  $weights
+     * @return list<HalfPlane>
+     */
+    private static function bounds(array $weights, Interval $sum): array
     {
-        [$least, $most] = [0.0, 0.0];
-        foreach (array_slice($this->facts->moves, $seen->moves) as $move) {
-            $mover = $this->movers[$move->entry->adjuster] ?? null;
-            if ($mover === null) {
-                continue;
-            }
-            $weight = $setting->weight($mover->adjuster);
-            $by = $weight === 0.0 ? [0.0, 0.0] : self::over($this->moved($mover, $move->entry->steps), 1.0 / $weight);
-            [$least, $most] = [$least + $by[0], $most + $by[1]];
-        }
+        $back = array_map(static fn (float $weight): float => -$weight, $weights);
 
-        return [$least, $most];
+        return [...(is_finite($sum->from) ? [new HalfPlane($weights, $sum->from)] : []), ...(is_finite($sum->to) ? [new HalfPlane($back, -$sum->to)] : [])];
     }
 
-    /** @return array{float, float} how far one move shifted the arm */
-    private function moved(Mover $mover, ?Steps $steps): array
+    /** How far the arm may have gone at this setting since then. */
+    private function shiftSince(SeenOutcome $seen, OutcomeSetting $setting): Interval
+    {
+        $gone = Interval::nothingBut(0.0);
+        foreach (array_slice($this->facts->moves, $seen->moves) as $move) {
+            $mover = $this->movers[$move->entry->adjuster] ?? null;
+            $gone = $mover === null ? $gone : $gone->plus($this->moved($mover, $move->entry->steps)->times($setting->weight($mover->adjuster)));
+        }
+
+        return $gone;
+    }
+
+    /** How far one move shifted the arm. */
+    private function moved(Mover $mover, ?Steps $steps): Interval
     {
         $each = $this->run->adjuster($mover->adjuster)?->counting()->each;
         if ($steps === null || $each === null || $mover->sign === null) {
-            return [-INF, INF];
+            return Interval::everything();
         }
         $way = $mover->sign * ($steps->count <=> 0);
-        if ($mover->perStep === null) {
-            return $way > 0 ? [0.0, INF] : [-INF, 0.0];
-        }
-        $size = $mover->perStep * abs($steps->count / $each->count);
-        $edges = [$way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error)];
+        $size = $mover->perStep === null ? null : $mover->perStep * abs($steps->count / $each->count);
 
-        return [min($edges), max($edges)];
+        return $size === null ? Interval::between(0.0, $way * INF) : Interval::between($way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error));
     }
 
     private function steps(Mover $mover, Adjuster $adjuster, float $shift): ?Steps
@@ -272,35 +246,5 @@ final readonly class TablePlanner
         }
 
         return implode(', ', $told);
-    }
-
-    private static function minus(float $edge, float $known): float
-    {
-        return match (true) {
-            is_infinite($edge) => $edge,
-            is_infinite($known) => -$known,
-            default => $edge - $known,
-        };
-    }
-
-    /**
-     * @param  array{float, float}  $between
-     * @return array{float, float} the same of one unit of the mover
-     */
-    private static function over(array $between, float $weight): array
-    {
-        $edges = [$between[0] / $weight, $between[1] / $weight];
-
-        return [min($edges), max($edges)];
-    }
-
-    /**
-     * @param  array{float, float}  $one
-     * @param  array{float, float}  $other
-     * @return array{float, float}
-     */
-    private static function meet(array $one, array $other): array
-    {
-        return [max($one[0], $other[0]), min($one[1], $other[1])];
     }
 }
