@@ -28,10 +28,8 @@ use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
-use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
@@ -39,7 +37,6 @@ use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
-use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -56,9 +53,9 @@ final readonly class Acceptance
             $entry instanceof ReadingTaken => self::reading($state, $entry),
             $entry instanceof OutcomeSeen => self::outcome($state, $entry),
             $entry instanceof MeasureTaken => self::measure($state, $entry),
-            $entry instanceof ReplacementStep => self::replacement($state, $entry),
-            $entry instanceof CablesCompared => self::compared($state, $entry),
-            $entry instanceof PartFitted => self::fitted($state, $entry),
+            $entry instanceof ReplacementStep => ReplacingOrder::step($state, $entry),
+            $entry instanceof CablesCompared => ReplacingOrder::compared($state),
+            $entry instanceof PartFitted => ReplacingOrder::fitted($state, $entry),
             $entry instanceof SoakBegun => self::soak($state),
             $entry instanceof Moved => self::moved($state, $entry),
             $entry instanceof ThreadNoted => self::threadNoted($state, $entry),
@@ -174,70 +171,10 @@ final readonly class Acceptance
         }
     }
 
-    private static function replacement(BenchState $state, ReplacementStep $step): void
-    {
-        $under = $state->facts->seen->replacing;
-        if ($step->key === Replacement::BEGIN) {
-            if ($step->reason === null) {
-                throw Refused::because('Say why the cable is replaced.');
-            }
-            if ($under !== null && ! $under->isOver) {
-                throw Refused::because('The cable is being replaced already: go on with its steps.');
-            }
-
-            return;
-        }
-        if ($under === null || $under->isOver) {
-            throw Refused::because('No cable is being replaced. Begin with the reason.');
-        }
-        $next = $under->next();
-        if ($next === null || $next->key !== $step->key) {
-            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label ?? 'write down the cable that was fitted').'.');
-        }
-        if ($step->key === Replacement::COMPARE) {
-            throw Refused::because('Lay old and new side by side, and give their lengths.');
-        }
-        $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
-        if ($match?->verdict === MatchVerdict::DoesNotFit) {
-            throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
-        }
-        if ($step->key === 'note' && $step->remark === null && $state->facts->seen->photos === []) {
-            throw Refused::because('Take a picture of route and hole, or write down how it ran.');
-        }
-    }
-
-    private static function compared(BenchState $state, CablesCompared $compared): void
-    {
-        $under = $state->facts->seen->replacing;
-        if ($under === null || $under->isOver) {
-            throw Refused::because('No cable is being replaced. Begin with the reason.');
-        }
-        if ($under->sizes === null && $under->next()?->key !== Replacement::COMPARE) {
-            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($under->next()->label ?? '').'.');
-        }
-    }
-
     private static function soak(BenchState $state): void
     {
         if ($state->spec->other(PackFigures::class) === null) {
             throw Refused::because('This control has no plates on file.');
-        }
-    }
-
-    /** While a cable is being replaced, it is fitted only after its steps, and never one that does not fit. */
-    private static function fitted(BenchState $state, PartFitted $fitted): void
-    {
-        $under = $state->facts->seen->replacing;
-        if ($fitted->part !== Part::Cable || $under === null || $under->isOver) {
-            return;
-        }
-        $next = $under->next();
-        if ($next !== null) {
-            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label).'.');
-        }
-        $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
-        if ($match?->verdict === MatchVerdict::DoesNotFit) {
-            throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
         }
     }
 

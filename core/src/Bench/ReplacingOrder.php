@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\PartFitted;
+use VividPull\Core\Bench\Entry\ReplacementStep;
+use VividPull\Core\Cable\Part;
+use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Planning\MatchVerdict;
+
+/** The order of replacing a cable: from its reason step by step, old and new compared before anything is drawn through or fitted. */
+final readonly class ReplacingOrder
+{
+    /** @throws Refused If it is not the step that is asked for, or lacks what that step needs. */
+    public static function step(BenchState $state, ReplacementStep $step): void
+    {
+        if ($step->key === Replacement::BEGIN) {
+            self::begins($state, $step);
+
+            return;
+        }
+        $under = self::underWay($state);
+        $next = $under->next();
+        if ($next?->key !== $step->key) {
+            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label ?? 'write down the cable that was fitted').'.');
+        }
+        if ($step->key === Replacement::COMPARE) {
+            throw Refused::because('Lay old and new side by side, and give their lengths.');
+        }
+        if ($step->key === 'note' && $step->remark === null && $state->facts->seen->photos === []) {
+            throw Refused::because('Take a picture of route and hole, or write down how it ran.');
+        }
+        self::mustFit($state);
+    }
+
+    /** @throws Refused If it is not yet time to compare; compared again it may be at any time. */
+    public static function compared(BenchState $state): void
+    {
+        $under = self::underWay($state);
+        $next = $under->next();
+        if ($under->sizes === null && $next !== null && $next->key !== Replacement::COMPARE) {
+            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label).'.');
+        }
+    }
+
+    /** @throws Refused If a cable is fitted before its steps are done, or one that does not fit. */
+    public static function fitted(BenchState $state, PartFitted $fitted): void
+    {
+        $under = $state->facts->seen->replacing;
+        if ($fitted->part !== Part::Cable || $under === null || $under->isOver) {
+            return;
+        }
+        $next = $under->next();
+        if ($next !== null) {
+            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label).'.');
+        }
+        self::mustFit($state);
+    }
+
+    private static function begins(BenchState $state, ReplacementStep $step): void
+    {
+        if ($step->reason === null) {
+            throw Refused::because('Say why the cable is replaced.');
+        }
+        if ($state->facts->seen->replacing?->isOver === false) {
+            throw Refused::because('The cable is being replaced already: go on with its steps.');
+        }
+    }
+
+    private static function underWay(BenchState $state): Replacing
+    {
+        $under = $state->facts->seen->replacing;
+
+        return $under === null || $under->isOver ? throw Refused::because('No cable is being replaced. Begin with the reason.') : $under;
+    }
+
+    private static function mustFit(BenchState $state): void
+    {
+        $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
+        if ($match?->verdict === MatchVerdict::DoesNotFit) {
+            throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
+        }
+    }
+}
