@@ -78,6 +78,16 @@ final class PushPullTest extends TestCase
         self::assertSame('grip_backward', $state['pair']['spec']['point']);
     }
 
+    public function test_a_slack_partner_without_an_adjuster_is_replaced_and_not_set(): void
+    {
+        $job = TestJob::throttle(['backward' => ['low_mm' => 1, 'high_mm' => 5]], [], [['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [
+            ['id' => 'none', 'name' => 'no adjuster', 'kind' => 'none'],
+        ]]])->ready()->read(4, 4, 4);
+        $next = self::closing(self::backward($job, 9, 9, 9))->next();
+        self::assertSame(PlanKind::OutOfThread, $next->kind);
+        self::assertStringContainsString('This cable has no adjuster. A slack one is replaced', $next->sentence);
+    }
+
     public function test_where_there_is_one_cable_backward_is_no_place_to_read(): void
     {
         $refusal = TestJob::throttle()->ready()->refusal(static fn (TestJob $job) => $job->entry('reading', ['mm' => 2, 'entered' => '2', 'point' => 'grip_backward', 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule']));
