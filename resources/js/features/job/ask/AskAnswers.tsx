@@ -21,7 +21,11 @@ export const AskAnswers = ({ item }: { item: Item }) => {
     if (one.asks_remark) setRemarking(one);
     else send({ kind: one.kind, body: one.body });
   };
-  const choices = item.answers.filter((one) => one.tone === 'right').length !== 1 || item.answers.length > 3;
+  // What was seen is asked without a lead.
+  const choices =
+    item.answers[0]?.kind === 'outcome' ||
+    item.answers.filter((one) => one.tone === 'right').length !== 1 ||
+    item.answers.length > 3;
   return (
     <AskCard eyebrow={stage?.title ?? viewed} title={item.label}>
       {item.detail !== null && <Box lineHeight="snug">{item.detail}</Box>}

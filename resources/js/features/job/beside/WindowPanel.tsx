@@ -17,6 +17,11 @@ export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
   const most = Math.max(window.most_mm, window.least_mm, ...seen, 1) * 1.35;
   const x = (value: number) => EDGE + ((width - 2 * EDGE) * Math.min(most, Math.max(0, value))) / most;
   const [from, to] = [x(window.least_mm), x(window.most_mm)];
+  // Beside their edges where there is room, else at the ends of the strip.
+  const place = (at: number, before: boolean): { x: number; textAnchor: 'start' | 'end' } => {
+    if (width < 480) return before ? { x: EDGE, textAnchor: 'start' } : { x: width - EDGE, textAnchor: 'end' };
+    return before && at > 130 ? { x: at - 8, textAnchor: 'end' } : { x: at + 8, textAnchor: 'start' };
+  };
   return (
     <Sheet padding="3" aria-label="Throttle window" data-window>
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" flexWrap="wrap">
@@ -39,14 +44,7 @@ export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
           ].map(({ at, word, end }) => (
             <g key={word}>
               <path d={`M${x(at)} 24V62`} stroke={empty ? paint.stop : paint.inside} strokeWidth="3" />
-              <text
-                x={end ? x(at) - 8 : x(at) + 8}
-                y="20"
-                textAnchor={end ? (x(at) > 130 ? 'end' : 'start') : x(at) > width - 130 ? 'end' : 'start'}
-                fontSize="14"
-                fontWeight="bold"
-                fill={paint.ink}
-              >
+              <text {...place(x(at), end)} y="20" fontSize="14" fontWeight="bold" fill={paint.ink}>
                 {word}
               </text>
               <text x={x(at)} y="80" textAnchor="middle" fontSize="14" fill={paint['petrol.text']} fontWeight="bold">
