@@ -30,6 +30,7 @@ final readonly class DemoFleet
         ['TR-05', null, 'Brackwell Till 9', 'bramble tractor', 2016, 'lighthouse depot', 1320, 'h', ['drive']],
         ['SN-03', null, 'Morrigan Pier 80', 'pier snow thrower', 2020, 'ferry pier', 146, 'h', ['auger', 'selector']],
         ['UC-01', null, 'Brackwell Jetty 700', 'utility cart', 2021, 'ferry pier', 1875, 'h', ['pedal', 'modes', 'brake']],
+        ['UC-03', null, 'Hesk Quay 400', 'utility cart', 2018, 'harbour office', 2410, 'h', ['latch']],
         ['RT-18', 'SFP 518', 'Brackwell Cairn 350', 'trail motorcycle', 2019, 'ranger station south', 13260, 'km', ['clutch']],
         ['RT-27', 'SFP 527', 'Hesk Moor 250', 'trail motorcycle', 2023, 'ranger station north', 3120, 'km', ['clutch']],
         ['RT-30', 'SFP 530', 'Tolvane Crest 450', 'trail motorcycle', 2025, 'ranger station north', 880, 'km', ['clutch']],
@@ -41,9 +42,9 @@ final readonly class DemoFleet
     ];
 
     public const NAMES = ['clutch' => 'Clutch lever', 'throttle' => 'Throttle grip', 'trigger' => 'Throttle trigger', 'drive' => 'Drive handle', 'auger' => 'Auger handle',
-        'bail' => 'Operator bail', 'selector' => 'Speed selector', 'pedal' => 'Throttle pedal', 'modes' => 'Mode and park cables', 'brake' => 'Parking brake'];
+        'bail' => 'Operator bail', 'selector' => 'Speed selector', 'pedal' => 'Throttle pedal', 'modes' => 'Mode and park cables', 'brake' => 'Parking brake', 'latch' => 'Bed latch'];
 
-    public const MINUTES = ['clutch' => 12, 'throttle' => 18, 'trigger' => 10, 'drive' => 15, 'auger' => 15, 'bail' => 15, 'selector' => 25, 'pedal' => 30, 'modes' => 40, 'brake' => 12];
+    public const MINUTES = ['clutch' => 12, 'throttle' => 18, 'trigger' => 10, 'drive' => 15, 'auger' => 15, 'bail' => 15, 'selector' => 25, 'pedal' => 30, 'modes' => 40, 'brake' => 12, 'latch' => 8];
 
     /** Id, body, and in how many days its calibration falls due. */
     public const SHELF = [
@@ -104,6 +105,7 @@ final readonly class DemoFleet
             $control === 'auger' => ['handle_travel', 8, 20],
             $control === 'pedal' => ['handle_travel', 6, 14],
             $control === 'brake' => ['lever_tip', 8, 18],
+            $control === 'latch' => ['handle_travel', 3, 10],
             $control === 'drive' => ['handle_travel', 6, str_starts_with($model, 'Hesk') ? 18 : 25],
             $control === 'throttle' => ['grip_flange', 2, 6],
             str_starts_with($model, 'Morrigan') => ['perch_gap', 1, 3],
@@ -134,6 +136,7 @@ final readonly class DemoFleet
             'pedal' => self::pedalRun(),
             'modes' => self::modesRun(),
             'brake' => self::brakeRun(),
+            'latch' => self::latchRun(),
             default => match ($model) {
                 'Hesk Dune 53' => self::mowerRun(),
                 'Brackwell Lawn 46' => self::slidingRun(),
@@ -346,6 +349,18 @@ final readonly class DemoFleet
         ]];
 
         return ['hand' => ['kind' => 'selector', 'name' => 'Mode lever'], 'cables' => [$cable('mode', 'mode cable'), $cable('park', 'park cable'), $cable('differential', 'differential cable')], 'working_end' => 'mode arm'];
+    }
+
+    /** @return array<string, mixed> a cable of no family of its own */
+    private static function latchRun(): array
+    {
+        return [
+            'hand' => ['kind' => 'handle', 'name' => 'Latch handle', 'pivot_to_wire_mm' => 30, 'pivot_to_point_mm' => ['handle_travel' => 90], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'latch', 'name' => 'Latch cable', 'adjusters' => [
+                ['id' => 'barrel', 'name' => 'barrel adjuster', 'kind' => 'barrel', 'thread' => 'M6 x 1', 'travel_mm' => 14, 'access' => ['minutes' => 1, 'tools' => 'by hand']],
+            ]]],
+            'working_end' => 'bed latch',
+        ];
     }
 
     /** @return array<string, mixed> */

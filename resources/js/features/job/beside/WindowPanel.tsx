@@ -37,7 +37,7 @@ export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
           {[
             {
               at: window.least_mm,
-              word: window.least_mm > window.margin_mm ? 'wire overloaded' : 'closing lost',
+              word: window.least_mm > window.margin_mm + 0.05 ? 'wire overloaded' : 'closing lost',
               end: true,
             },
             { at: window.most_mm, word: 'opening lost', end: false },
