@@ -6,7 +6,6 @@ namespace VividPull\Core\Tests\References;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\PackState;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\ModeCables;
@@ -21,6 +20,7 @@ use VividPull\Core\Spec\Policy;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\StateCodec;
 
 /** Facts of the trade: common practice, no source. */
 final class CommonPracticeTest extends TestCase
@@ -98,7 +98,8 @@ final class CommonPracticeTest extends TestCase
     public function test_new_friction_plates_soak_a_day(): void
     {
         // Common practice, no source: 24 to 48 h in oil.
-        self::assertSame(24, PackState::LEAST_SOAK_H);
+        $job = TestJob::clutch(['others' => [['kind' => 'pack', 'friction_plates' => 6, 'steel_plates' => 5, 'springs' => 5]]]);
+        self::assertSame(24, StateCodec::encode($job->state)['beside']['pack']['soak_hours']);
     }
 
     public function test_r1_is_told_from_f1_and_both_are_tried_after_every_move(): void
