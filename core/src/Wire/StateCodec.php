@@ -207,6 +207,7 @@ final readonly class StateCodec
             JobStage::AsFound => $this->state->spec->aim === null ? "{$done} of {$all} told" : ($found === null ? 'not read yet' : self::mm($found->found->mean).' mm, '.self::word($this->state->judgement->found)),
             JobStage::Set => match (true) {
                 $moves > 0 => $moves === 1 ? '1 move' : "{$moves} moves",
+                $this->state->spec->aim === null => $done === $all ? 'nothing to put right' : 'put it right',
                 $found === null => 'bring it inside',
                 $done === $all => 'no move needed',
                 default => 'bring it inside',
