@@ -29,6 +29,9 @@ final readonly class TablePlanner
 {
     private const ARM = 'arm';
 
+    /** What so many moves have not brought right, another will not (ours). */
+    private const MOST_MOVES = 20;
+
     /** @param  array<string, Mover>  $movers  by adjuster, with the way a trial has shown */
     private function __construct(private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
 
@@ -52,6 +55,10 @@ final readonly class TablePlanner
         }
         $untold = $this->state->untold(true);
 
+        if (count($this->facts->moves) >= self::MOST_MOVES) {
+            return TableAdvice::say(TableAdviceKind::OutOfReach, self::MOST_MOVES.' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.');
+        }
+
         return $untold !== [] ? TableAdvice::say(TableAdviceKind::Try, 'Try '.implode(' and ', array_map(static fn (OutcomeSetting $one): string => $one->label, $untold)).'.')
             : $this->move($bounds);
     }
@@ -60,69 +67,40 @@ final readonly class TablePlanner
     {
         $best = null;
         $reasons = [];
+        $shifts = new TableShifts($this->table, $this->movers, $bounds);
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
-            $shift = $this->shiftOf($mover, $bounds);
-            if ($adjuster === null || $shift === null) {
-                $reasons[] = ($adjuster?->name() ?? $mover->adjuster).' alone cannot cure it';
+            $shift = $shifts->of($mover);
+            $steps = $adjuster === null || $shift === null ? null : $this->steps($mover, $adjuster, $shift->x);
+            if ($adjuster === null || $shift === null || ! $this->hasRoom($adjuster, $steps)) {
+                $reasons[] = $adjuster === null || $shift === null ? ($adjuster?->name() ?? $mover->adjuster).' alone cannot cure it' : "the {$adjuster->name()} has no room left that way";
 
                 continue;
             }
-            $steps = $this->steps($mover, $adjuster, $shift['x']);
-            $room = $this->hasRoom($adjuster, $steps);
-            if (! $room) {
-                $reasons[] = "the {$adjuster->name()} has no room left that way";
-
-                continue;
-            }
-            $cost = [$shift['certain'] ? 0 : 1, $adjuster->access()->minutes, abs($shift['x'])];
+            $cost = [-$shift->right, $shift->isCertain ? 0 : 1, $adjuster->access()->minutes, abs($shift->x)];
             if ($best === null || $cost < $best['cost']) {
-                $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift['x'], $steps, $shift['certain'])];
+                $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift, $steps)];
             }
         }
 
         return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, ucfirst(implode('; ', $reasons)).'. Suspect a bent arm or bracket, or a worn or wrong part.');
     }
 
-    private function said(Mover $mover, Adjuster $adjuster, float $x, ?Steps $steps, bool $certain): TableAdvice
+    private function said(Mover $mover, Adjuster $adjuster, TableShift $shift, ?Steps $steps): TableAdvice
     {
-        $arm = ucfirst("{$this->table->arm} ".$this->table->sayShift($x));
+        $arm = ucfirst("{$this->table->arm} ".$this->table->sayShift($shift->x));
         $how = match (true) {
             $mover->sign === null => "Move the {$adjuster->name()} a little either way and see which way the arm goes: it may go the other way.",
             $steps === null => "Move the {$adjuster->name()} slightly, so that the arm goes that way.",
             default => ucfirst($adjuster->name()).": {$adjuster->say($steps)}.",
         };
+        $sure = match (true) {
+            $shift->isCertain => '',
+            $shift->isWhole => ' Not certain yet: it halves what is not known.',
+            default => ' More than one cable is out: this one first, then the table again.',
+        };
 
-        return TableAdvice::move($arm, $how.($certain ? '' : ' Not certain yet: it halves what is not known.'), $adjuster->id(), $steps, $x, $certain);
-    }
-
-    /**
-     * How far this mover alone should shift the arm; null where no shift of it could be right.
-     *
-     * @return array{x: float, certain: bool}|null
-     */
-    private function shiftOf(Mover $mover, OffsetBounds $bounds): ?array
-    {
-        [$certain, $possible] = [Interval::everything(), Interval::everything()];
-        foreach ($this->table->settings as $setting) {
-            $weights = $this->weights($setting);
-            $stands = Interval::between($bounds->least($weights), $bounds->most($weights))->shifted($setting->at);
-            $wanted = Interval::ofEdges($setting->wanted()->low, $setting->wanted()->high);
-            $weight = $setting->weight($mover->adjuster);
-            if ($weight !== 0.0) {
-                $certain = $certain->meeting($stands->certainShiftsInto($wanted)->times(1.0 / $weight));
-                $possible = $possible->meeting($stands->possibleShiftsInto($wanted)->times(1.0 / $weight));
-            } elseif (! $stands->overlaps($wanted)) {
-                return null;
-            }
-        }
-        if ($possible->isEmpty()) {
-            return null;
-        }
-        $x = ($certain->isEmpty() ? $possible : $certain)->aim($this->table->trial);
-        $most = $this->table->mostAtOnce;
-
-        return ['x' => max(-$most, min($most, $x)), 'certain' => ! $certain->isEmpty() && abs($x) <= $most];
+        return TableAdvice::move($arm, $how.$sure, $adjuster->id(), $steps, $shift->x, $shift->isCertain);
     }
 
     /** @return list<HalfPlane> what was seen, as bounds on where the offsets stand now */
