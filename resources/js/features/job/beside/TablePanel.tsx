@@ -137,7 +137,6 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
               d={`M0 0H${x(shift) - centre}`}
               stroke={paint.action}
               strokeWidth="6"
-              markerEnd=""
               strokeLinecap="round"
             />
             <path
