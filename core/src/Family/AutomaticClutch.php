@@ -64,12 +64,10 @@ final readonly class AutomaticClutch extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => [self::CARBON_MONOXIDE],
             JobStage::Set => ['Engine off and cool before anything is opened.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Hands clear of chain and wheel.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

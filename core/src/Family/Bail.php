@@ -88,12 +88,10 @@ final readonly class Bail extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Engine off for these. Draw the bail fully three times.'],
             JobStage::Set => ['Light oil in the conduit, not grease, which stiffens in the cold.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Blade and deck clear of everybody.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -69,12 +69,10 @@ final readonly class BrakePull extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Draw the lever fully three times before each reading.'],
             JobStage::Set => ['Wheels chocked: the brake does not hold while it is set. Hold the wire when an old adjuster is stiff. Bolt home before the clamp is moved.'],
             JobStage::Prove => ['At walking pace first, away from traffic. '.self::CARBON_MONOXIDE],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

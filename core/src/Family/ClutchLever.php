@@ -120,12 +120,11 @@ final readonly class ClutchLever extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => ['Nothing is touched until each line is true.'],
             JobStage::LookOver => ['Springs and clips: mind eyes and fingers. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Pull the lever fully three times before each reading. Lock ring nipped.'],
             JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff: rust can twist it off.'],
             JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands clear of chain and wheel.'],
-            JobStage::Close => ['Ask a qualified technician when in doubt.'],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -55,12 +55,10 @@ abstract readonly class DriveClutch extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Draw the handle fully three times before each reading.'],
             JobStage::Set => ['Give one nut room, follow with the other, count, lock, test again. Hold the wire when an old adjuster is stiff.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Start in neutral, operator in place.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -61,12 +61,9 @@ final readonly class HookControl extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
-            JobStage::AsFound => ['Draw the control fully three times before each reading.'],
             JobStage::Set => ['Note which hole before anything comes apart. Hold the wire when an old adjuster is stiff. Belt cover off, idler spring, idler arm, guide, cable.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front. Auger area clear: use a stick, never a hand.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -71,12 +71,10 @@ final readonly class HydraulicClutch extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Draw the lever fully three times first.'],
             JobStage::Set => ['Only the maker\'s fluid procedure, with the fluid the cap names.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Test ride only by a licensed rider in gear, away from traffic.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -86,12 +86,10 @@ final readonly class ModeCables extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Wheels up, engine off. Turn a wheel by hand at each change, so that teeth can meet.'],
             JobStage::Set => ['One cable at a time, four turns at most, unloaded. Then the whole table again.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Off its stands only when every mode was right on them.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -90,12 +90,11 @@ final readonly class PedalThrottle extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the pedal come up by itself before each reading.'],
             JobStage::Set => ['Key out. Primary, then secondary; the governor last, and never past the maker\'s limit. Hold the wire when an old adjuster is stiff.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -83,12 +83,10 @@ final readonly class SlidingDrive extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => [self::CARBON_MONOXIDE.' Hard floor, blade off.'],
             JobStage::Set => ['Mark home first. One or two rungs, tightened gently: the seat is plastic.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Again after the first four or five uses of a new machine.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

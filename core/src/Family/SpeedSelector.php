@@ -78,12 +78,10 @@ final readonly class SpeedSelector extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => [self::EACH_LINE],
-            JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => [self::CARBON_MONOXIDE.' Wheels clear, auger off, nobody in front.'],
             JobStage::Set => ['Fastest forward unloads the arm; clamp it: its return spring is strong. Mark the bracket, hold the bolt head, move slightly, tighten.'],
             JobStage::Prove => [self::CARBON_MONOXIDE.' Auger area clear.'],
-            JobStage::Close => [self::QUALIFIED],
+            default => parent::cautions($stage),
         };
     }
 }

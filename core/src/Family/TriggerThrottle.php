@@ -86,12 +86,11 @@ final readonly class TriggerThrottle extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => ['Nothing is touched until each line is true.'],
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the trigger snap back before each reading. 1/16 in or less at the barrel is common practice.'],
             JobStage::Set => ['Hold the wire when an old adjuster is stiff. Both ends of the travel are tried before it is locked.'],
             JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands and feet clear of the head.'],
-            JobStage::Close => ['Ask a qualified technician when in doubt.'],
+            default => parent::cautions($stage),
         };
     }
 }

@@ -86,12 +86,11 @@ final readonly class TwistGrip extends CommonFamily
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::MakeSafe => ['Nothing is touched until each line is true.'],
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the grip snap back to rest before each reading. Do not push it back past rest, except where the closing cable itself is read.'],
             JobStage::Set => ['Hold the wire when turning an old adjuster. Short spanner, held close, nut barely nipped.'],
             JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed. '.self::CARBON_MONOXIDE],
-            JobStage::Close => ['Ask a qualified technician when in doubt.'],
+            default => parent::cautions($stage),
         };
     }
 }
