@@ -133,12 +133,7 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
         ))}
         {shift !== null && (
           <g transform={`translate(${centre} ${level - 22})`} data-shift>
-            <path
-              d={`M0 0H${x(shift) - centre}`}
-              stroke={paint.action}
-              strokeWidth="6"
-              strokeLinecap="round"
-            />
+            <path d={`M0 0H${x(shift) - centre}`} stroke={paint.action} strokeWidth="6" strokeLinecap="round" />
             <path
               d={`M${x(shift) - centre} 0l${shift < 0 ? 14 : -14} -10v20z`}
               fill={paint.action}
