@@ -16,7 +16,10 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\NormalDistribution;
 use VividPull\Core\Statistics\SampleDeviation;
 use VividPull\Core\Statistics\StudentDistribution;
+use VividPull\Core\Statistics\ThroughOrigin;
 use VividPull\Core\Statistics\WelchSatterthwaite;
+use VividPull\Core\Wear\LimitAhead;
+use VividPull\Core\Wear\Play;
 
 /**
  * The core against values from outside, stored in values.json with their source and the command that makes each anew
@@ -42,6 +45,30 @@ final class OutsideValuesTest extends TestCase
         self::assertEqualsWithDelta($value, self::byTheCore($name), max($within, self::gridOf($name)) * max(1.0, abs($value)));
     }
 
+    private static function line(string $name): float
+    {
+        $points = match (true) {
+            str_starts_with($name, 'NoInt1') => array_map(static fn (int $n): array => ['x' => 60.0 + $n, 'y' => 130.0 + $n, 'weight' => 1.0], range(0, 10)),
+            str_starts_with($name, 'NoInt2') => [['x' => 4.0, 'y' => 3.0, 'weight' => 1.0], ['x' => 5.0, 'y' => 4.0, 'weight' => 1.0], ['x' => 6.0, 'y' => 4.0, 'weight' => 1.0]],
+            default => array_map(static fn (float $x, float $y, float $u): array => ['x' => $x, 'y' => $y, 'weight' => 1 / $u ** 2],
+                [1180.0, 1040.0, 980.0, 1210.0], [-4.1, -3.9, -3.3, -4.6], [0.3, 0.25, 0.3, 0.4]),
+        };
+        $line = ThroughOrigin::of($points);
+
+        return match (true) {
+            str_ends_with($name, 'slope') => $line->slope,
+            str_ends_with($name, 'error') => $line->standardError(),
+            default => $line->residual ?? 0.0,
+        };
+    }
+
+    private static function bound(string $name): float
+    {
+        [$limit, $error] = $name === 'wear, low bound' ? [10.0, 2e-4] : [20.0, 4e-3];
+
+        return LimitAhead::of($limit, new Play(15.4, 0.3), -0.0035, $error, StudentDistribution::coverageFactor(0.90, 2))->bound ?? 0.0;
+    }
+
     private static function byTheCore(string $name): float
     {
         return match (true) {
@@ -57,6 +84,8 @@ final class OutsideValuesTest extends TestCase
             ]))),
             $name === 'Zener diode' => Conformity::chanceInside(10.0, 0.1, SpecBand::between(null, 10.14)),
             str_starts_with($name, 'guard band, u ') => Conformity::acceptance(SpecBand::between(9.0, 11.0), (float) substr($name, 14), DecisionRule::Guarded)[0] ?? 0.0,
+            str_starts_with($name, 'NoInt'), str_starts_with($name, 'wear, weighted') => self::line($name),
+            str_starts_with($name, 'wear, ') => self::bound($name),
             str_starts_with($name, 'Bayes, ') => self::bayes($name),
             $name === 'chance after a move' => self::chanceAfterAMove(0.10),
             $name === 'chance after a move, drawn' => self::chanceAfterAMove(0.30),

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wear;
+
+use DateTimeImmutable;
+use VividPull\Core\Spec\BookInterval;
+
+/** When a control is looked at again: the earliest of book, practice and what its own drift foretells; soon after a new part. */
+final readonly class NextCheck
+{
+    /** Months to the next look; common practice, no source. */
+    private const USUAL_MONTHS = 6;
+
+    /** Months to the first look after a new part, which beds in; common practice, no source. */
+    private const MONTHS_OF_NEW = 1;
+
+    /** Share of the practice interval after which a new part is looked at first (ours). */
+    private const SHARE_OF_NEW = 0.25;
+
+    private function __construct(
+        public Candidate $decides,
+        /** @var non-empty-list<Candidate> earliest first */
+        public array $all,
+    ) {}
+
+    /**
+     * @param  float|null  $bound  use from the last look until drift may reach an edge; null where nothing says so
+     * @param  string|null  $named  the day that was named at the last job, which stands alone
+     */
+    public static function after(Look $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?Pace $pace, ?string $named = null): self
+    {
+        if ($named !== null) {
+            $only = new Candidate(CheckReason::Named, null, $named);
+
+            return new self($only, [$only]);
+        }
+        $at = static fn (CheckReason $why, ?float $use, ?int $months): Candidate => new Candidate(
+            $why,
+            $use === null ? null : $last->usage + $use,
+            self::earliest([
+                $months === null ? null : (new DateTimeImmutable($last->day))->modify("+{$months} months")->format('Y-m-d'),
+                $use === null ? null : $pace?->dayOf($last->day, $use),
+            ]),
+        );
+        $usual = $unit->usualCheck();
+        $all = [
+            $at(CheckReason::Practice, $usual, self::USUAL_MONTHS),
+            ...($book === null ? [] : [$at(CheckReason::Book, $book->in($unit), $book->months)]),
+            ...($bound === null ? [] : [$at(CheckReason::Drift, $bound, null)]),
+            ...($last->parts === [] ? [] : [$at(CheckReason::NewPart, $usual === null ? null : $usual * self::SHARE_OF_NEW, self::MONTHS_OF_NEW)]),
+        ];
+        usort($all, static fn (Candidate $a, Candidate $b): int => $a->comesBefore($b) ? -1 : 1);
+
+        return new self($all[0], $all);
+    }
+
+    /** @param  list<string|null>  $days */
+    private static function earliest(array $days): ?string
+    {
+        $known = array_filter($days, is_string(...));
+
+        return $known === [] ? null : min($known);
+    }
+}
