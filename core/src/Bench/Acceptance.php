@@ -263,7 +263,7 @@ final readonly class Acceptance
 
     private static function checked(BenchState $state, Checked $check): void
     {
-        $proof = array_values(array_filter($state->spec->family->family()->proofs($state->run), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
+        $proof = array_values(array_filter($state->spec->proofs($state->run), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
         if ($proof === null) {
             throw Refused::because(Quoted::text($check->key).' is not a proof of this control.');
         }

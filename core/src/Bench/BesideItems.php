@@ -183,6 +183,6 @@ final readonly class BesideItems
     /** @return list<Proof> */
     private function foundProofs(): array
     {
-        return array_values(array_filter($this->spec->family->family()->proofs($this->run), static fn (Proof $proof): bool => $proof->asFound));
+        return array_values(array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->asFound));
     }
 }

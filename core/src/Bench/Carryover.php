@@ -10,6 +10,22 @@ use VividPull\Core\Learning\RatioPrior;
 final readonly class Carryover
 {
     /**
+     * Slack that somebody gave between the last job and this one, in mm of conduit: from where each adjuster was left to where it was
+     * found. What is not known to have been turned counts as not turned.
+     */
+    public static function givenBetween(BenchState $state): float
+    {
+        $given = 0.0;
+        foreach ($state->run->playAdjusters() as $id => $adjuster) {
+            $left = $state->facts->standing->positions[$id] ?? null;
+            $found = $state->facts->home[$id] ?? null;
+            $given += $left === null || $found === null ? 0.0 : $adjuster->slackGiven($found->minus($left));
+        }
+
+        return $given;
+    }
+
+    /**
      * What was taught, widened; where this job taught nothing, what it was given, widened again. Nothing, where a part of
      * the ratio is new and has taught nothing yet.
      *

@@ -12,27 +12,28 @@ enum Role: string
     case Apprentice = 'apprentice';
     case Viewer = 'viewer';
 
+    public function may(Permission $what): bool
+    {
+        return match ($what) {
+            Permission::Look => true,
+            Permission::Report, Permission::Log => $this !== self::Viewer,
+            Permission::EnterSpecs, Permission::SignOff => $this === self::Lead || $this === self::Technician,
+            Permission::LiftTag, Permission::KeepShop => $this === self::Lead,
+        };
+    }
+
     public function mayLog(): bool
     {
-        return match ($this) {
-            self::Lead, self::Technician, self::Apprentice => true,
-            self::Viewer => false,
-        };
+        return $this->may(Permission::Log);
     }
 
     public function maySignOff(): bool
     {
-        return match ($this) {
-            self::Lead, self::Technician => true,
-            self::Apprentice, self::Viewer => false,
-        };
+        return $this->may(Permission::SignOff);
     }
 
     public function mayLiftTag(): bool
     {
-        return match ($this) {
-            self::Lead => true,
-            self::Technician, self::Apprentice, self::Viewer => false,
-        };
+        return $this->may(Permission::LiftTag);
     }
 }

@@ -41,7 +41,7 @@ final readonly class StageItems
             JobStage::LookOver->value => $this->lookOver($family, $beside),
             JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->foundReadings(), ...$beside->asFound()],
             JobStage::Set->value => [...$this->guides(), ...$this->setting($beside), ...$beside->putRight()],
-            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs($family), ...$beside->measured()],
+            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs(), ...$beside->measured()],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
@@ -324,10 +324,10 @@ final readonly class StageItems
     }
 
     /** @return list<StageItem> */
-    private function proofs(Family $family): array
+    private function proofs(): array
     {
         $items = [];
-        foreach ($family->proofs($this->run) as $proof) {
+        foreach ($this->spec->proofs($this->run) as $proof) {
             foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
                 $items[] = $this->proof($proof, $pose);
             }

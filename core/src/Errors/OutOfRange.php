@@ -19,6 +19,16 @@ final class OutOfRange extends DomainException implements CoreError
         return new self('A band needs at least one edge, low or high.');
     }
 
+    public static function emptyInterval(): self
+    {
+        return new self('An interval names use, months, or both.');
+    }
+
+    public static function useWithoutUnit(): self
+    {
+        return new self('Use needs its unit (km, mi, h or uses), and a unit needs its figure.');
+    }
+
     public static function negativeEdge(float $edge): self
     {
         return new self("A band edge of {$edge} mm is below zero, and free play never is.");

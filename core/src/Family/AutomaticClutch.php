@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 
 /**
@@ -69,5 +70,11 @@ final readonly class AutomaticClutch extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Hands clear of chain and wheel.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** Nothing is set. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Pedal, 'Gear pedal', 'centrifugal clutch', [], null);
     }
 }

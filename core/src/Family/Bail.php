@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\TimeLimit;
 
 /**
  * The operator-presence bail of a walking mower. Closed: brake fully off the flywheel, stop contact fully open. Released: brake on, engine
@@ -93,5 +96,11 @@ final readonly class Bail extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Blade and deck clear of everybody.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** The blade stops within 3.0 s of letting go (16 CFR 1205.5(a)(1), walk-behind rotary mowers in the US). */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Bail, 'Operator bail', 'brake and stop', [AdjusterKind::None], null, [TimeLimit::seconds(3)]);
     }
 }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Wear\WearCause;
 
 /**
  * A brake worked by a cable, or any other pull that must let go fully and hold before the end of its travel. Not holding: do not run.
@@ -74,5 +77,19 @@ final readonly class BrakePull extends CommonFamily
             JobStage::Prove => ['At walking pace first, away from traffic. '.self::CARBON_MONOXIDE],
             default => parent::cautions($stage),
         };
+    }
+
+    public function wearCause(Drift $seen): WearCause
+    {
+        return match ($seen) {
+            Drift::GrowsPlay => WearCause::LiningAndStretch,
+            Drift::ShrinksPlay => WearCause::Tightening,
+        };
+    }
+
+    /** The trade has no figure: no drag released, holds before the end of the lever. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Lever, 'Brake lever', 'brake', [AdjusterKind::Barrel], null);
     }
 }

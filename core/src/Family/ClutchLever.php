@@ -7,10 +7,14 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Wear\WearCause;
 
 /**
  * A multi-plate clutch worked by a hand lever. Too tight and it slips and burns; too loose and it drags and creeps.
@@ -126,5 +130,19 @@ final readonly class ClutchLever extends CommonFamily
             JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands clear of chain and wheel.'],
             default => parent::cautions($stage),
         };
+    }
+
+    public function wearCause(Drift $seen): WearCause
+    {
+        return match ($seen) {
+            Drift::GrowsPlay => WearCause::SelfLoosening,
+            Drift::ShrinksPlay => WearCause::Plates,
+        };
+    }
+
+    /** 3 to 5 mm at the lever, cold (common practice, no source). */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Lever, 'Clutch lever', 'release arm', [AdjusterKind::Barrel, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::LeverTip, SpecBand::between(3, 5)));
     }
 }

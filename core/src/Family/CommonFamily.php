@@ -12,6 +12,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wear\WearCause;
 
 /** What holds of most controls. A family says only what is particular to it. */
 abstract readonly class CommonFamily implements Family
@@ -50,6 +51,14 @@ abstract readonly class CommonFamily implements Family
     public function drift(): Drift
     {
         return Drift::GrowsPlay;
+    }
+
+    public function wearCause(Drift $seen): WearCause
+    {
+        return match ($seen) {
+            Drift::GrowsPlay => WearCause::Stretch,
+            Drift::ShrinksPlay => WearCause::Tightening,
+        };
     }
 
     public function notSettable(): ?string

@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\FreePlayBand;
+use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Wear\WearCause;
+
 /**
  * A walking tractor's drive that clamps as its handle is pushed down. Wear and stretch both make it looser: it slips under load.
  */
@@ -22,5 +29,19 @@ final readonly class EngageByPull extends DriveClutch
     public function imitators(): array
     {
         return ['It slips under load while the engine holds its speed: wear or stretch; look for a stretched belt first.', 'Hollow bolts first, at either end. The pinch clamp is last: it notches the wire.'];
+    }
+
+    public function wearCause(Drift $seen): WearCause
+    {
+        return match ($seen) {
+            Drift::GrowsPlay => WearCause::LiningAndStretch,
+            Drift::ShrinksPlay => WearCause::Tightening,
+        };
+    }
+
+    /** Motion within about 1 in of handle travel, and always some slack (common practice, no source). */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], FreePlayBand::at(ReadingPoint::HandleTravel, SpecBand::between(null, 25.4)));
     }
 }

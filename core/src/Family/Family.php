@@ -11,6 +11,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wear\WearCause;
 
 /** One family of controls: what is particular to it, declared. Nothing in here computes. */
 interface Family
@@ -27,6 +28,12 @@ interface Family
 
     /** Which way use takes its play, where the control's own history says nothing else; common practice, no source. */
     public function drift(): Drift;
+
+    /** What a spec of it begins from, until its book is at hand. */
+    public function starting(): Starting;
+
+    /** What moves its play by itself, by the way it goes. */
+    public function wearCause(Drift $seen): WearCause;
 
     /** @return list<Step> what is confirmed before hands go near */
     public function makeSafe(): array;

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Wear\WearCause;
 
 /**
  * A cable whose Z-bend sits in one of several holes, on the auger or drive of a snow thrower. The hole is noted before anything comes apart.
@@ -65,5 +68,19 @@ final readonly class HookControl extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front. Auger area clear: use a stick, never a hand.'],
             default => parent::cautions($stage),
         };
+    }
+
+    public function wearCause(Drift $seen): WearCause
+    {
+        return match ($seen) {
+            Drift::GrowsPlay => WearCause::Belt,
+            Drift::ShrinksPlay => WearCause::Tightening,
+        };
+    }
+
+    /** The trade has no figure: nothing turns released, full drive pulled. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Handle, 'Auger handle', 'auger clutch', [AdjusterKind::HookHoles], null);
     }
 }

@@ -6,6 +6,7 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 
 /**
@@ -76,5 +77,11 @@ final readonly class HydraulicClutch extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Test ride only by a licensed rider in gear, away from traffic.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** Nothing is set: no cable. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Lever, 'Clutch lever', 'slave cylinder', [], null);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -91,5 +93,24 @@ final readonly class ModeCables extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Off its stands only when every mode was right on them.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** Function, not marks: what the rear wheels do in each mode. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Selector, 'Mode lever', 'mode arm', [AdjusterKind::InLine, AdjusterKind::InLine, AdjusterKind::InLine], null, [self::table([
+            self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates', ['park_bevels' => 1.0, 'mode_bevels' => 0.5]),
+            self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free', ['mode_bevels' => 1.0]),
+            self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates', ['mode_bevels' => 1.0, 'differential_bevels' => 1.0]),
+        ], 5, [Mover::of('mode_bevels', 1, 1, 0.1), Mover::of('park_bevels', 1, 1, 0.1), Mover::of('differential_bevels', 1, 1, 0.1)])], ['mode', 'park', 'differential']);
+    }
+
+    /**
+     * @param  array<string, float>  $weights
+     * @return array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>}
+     */
+    private static function mode(string $key, string $label, string $right, string $under, string $over, array $weights): array
+    {
+        return ['key' => $key, 'label' => $label, 'at' => 0.0, 'right' => $right, 'under' => $under, 'over' => $over, 'weights' => $weights];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 
 /** Any other cable that is pulled by hand, with play between two edges. */
@@ -30,5 +32,11 @@ final readonly class OtherControl extends CommonFamily
             new Gate(GateKey::WireSound, 'Inner wire sound', 'The wire is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it works with the control released.'),
         ];
+    }
+
+    /** No figure of its own. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Handle, 'Handle', 'working end', [AdjusterKind::Barrel], null);
     }
 }

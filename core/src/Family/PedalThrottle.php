@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\ThrottleWindow;
 
 /**
  * A throttle worked by a pedal through a governor, on utility and golf carts: a primary cable from the pedal to the governor arm, a secondary
@@ -96,5 +99,11 @@ final readonly class PedalThrottle extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** The trade has no figure for the pedal. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Pedal, 'Throttle pedal', 'carburettor', [AdjusterKind::BracketNuts], null, [ThrottleWindow::of(30, 26, 1, null)]);
     }
 }

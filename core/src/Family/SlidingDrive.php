@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Wear\WearCause;
 
 /**
  * A mower's drive set by sliding a toothed conduit in its clamp, a rung at a time. Often no figure exists: the target is what it does.
@@ -88,5 +91,19 @@ final readonly class SlidingDrive extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Again after the first four or five uses of a new machine.'],
             default => parent::cautions($stage),
         };
+    }
+
+    public function wearCause(Drift $seen): WearCause
+    {
+        return match ($seen) {
+            Drift::GrowsPlay => WearCause::Belt,
+            Drift::ShrinksPlay => WearCause::Tightening,
+        };
+    }
+
+    /** No figure: it drives when pushed, and stands when let go. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::RungClamp], null, [self::table(AdjusterKind::RungClamp->value)]);
     }
 }

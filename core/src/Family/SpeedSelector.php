@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -83,5 +85,12 @@ final readonly class SpeedSelector extends CommonFamily
             JobStage::Prove => [self::CARBON_MONOXIDE.' Auger area clear.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** No figure: what it does at its detents. */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Selector, 'Speed selector', 'friction disc', [AdjusterKind::SlottedBracket], null,
+            [self::table(['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2, 'F3' => 3, 'F4' => 4, 'F5' => 5, 'F6' => 6], null, 0.0, [Mover::of(AdjusterKind::SlottedBracket->value, null, null, 0.15)])]);
     }
 }

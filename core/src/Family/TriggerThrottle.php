@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\FreePlayBand;
+use VividPull\Core\Spec\SpecBand;
 
 /**
  * A throttle worked by a trigger, on trimmers and pole saws. Full trigger is wide open; released it is fully closed with a little
@@ -92,5 +97,11 @@ final readonly class TriggerThrottle extends CommonFamily
             JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands and feet clear of the head.'],
             default => parent::cautions($stage),
         };
+    }
+
+    /** A little slack, 1/16 in or less at the barrel (common practice, no source). */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Trigger, 'Throttle trigger', 'carburettor', [AdjusterKind::InLine], FreePlayBand::at(ReadingPoint::CarburettorBarrel, SpecBand::between(null, 25.4 / 16)));
     }
 }

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\FreePlayBand;
+use VividPull\Core\Spec\SpecBand;
 
 /**
  * A throttle worked by a twist grip. It must snap shut by itself wherever the bars stand; too much play is dangerous
@@ -92,5 +96,11 @@ final readonly class TwistGrip extends CommonFamily
             JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed. '.self::CARBON_MONOXIDE],
             default => parent::cautions($stage),
         };
+    }
+
+    /** 2 to 6 mm of arc at the flange (common practice, no source). */
+    public function starting(): Starting
+    {
+        return new Starting(HandKind::Grip, 'Throttle grip', 'carburettor', [AdjusterKind::InLine, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::GripFlange, SpecBand::between(2, 6)));
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use LogicException;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\MeasureKey;
 
@@ -26,6 +28,7 @@ final readonly class Spec
         public bool $secondFirst,
         /** @var list<Aim> what it must do beside having play */
         public array $others,
+        public Book $book,
     ) {}
 
     /** @param  list<Aim>  $others */
@@ -39,14 +42,21 @@ final readonly class Spec
         ?FreePlayBand $second = null,
         bool $secondFirst = false,
         array $others = [],
+        ?Book $book = null,
     ): self {
-        return new self($family, $aim, $conditions, $policy, $rule, $source, $second, $secondFirst, $others);
+        return new self($family, $aim, $conditions, $policy, $rule, $source, $second, $secondFirst, $others, $book ?? Book::silent());
+    }
+
+    /** @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book adds */
+    public function proofs(Run $run): array
+    {
+        return [...$this->family->family()->proofs($run), ...$this->book->proofs()];
     }
 
     /** What the second cable is judged by, as a spec of its own. */
     public function ofSecond(): ?self
     {
-        return $this->second === null ? null : new self($this->family, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, []);
+        return $this->second === null ? null : new self($this->family, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Carryover;
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PutRight;
@@ -39,6 +40,7 @@ final readonly class ClosingRecord
             'pack' => self::pack($state),
             'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $state->facts->seen->putRight),
             'refused_parts' => array_map(static fn (PartRefused $one): string => $one->number, $state->facts->seen->refused),
+            'given_before_mm' => Carryover::givenBetween($state),
             'moves' => count($state->facts->moves),
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
             'by_choice' => $state->facts->byChoice?->reason,
@@ -60,6 +62,8 @@ final readonly class ClosingRecord
     {
         return $group === null ? null : [
             'mm' => $group->found->mean,
+            'standard_mm' => $group->found->standard(),
+            'engine' => $group->first()->engine->value,
             'expanded_mm' => $group->found->expanded(),
             'instrument' => $group->instrument->name,
             'overdue_since' => $group->overdueSince(),

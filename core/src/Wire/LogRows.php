@@ -194,7 +194,7 @@ final readonly class LogRows
 
     private function proof(Checked $check): string
     {
-        foreach ($this->state->spec->family->family()->proofs($this->state->run) as $proof) {
+        foreach ($this->state->spec->proofs($this->state->run) as $proof) {
             if ($proof->key === $check->key) {
                 return $proof->question.($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer);
             }

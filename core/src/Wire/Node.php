@@ -132,6 +132,21 @@ final readonly class Node
         return $this->value;
     }
 
+    /**
+     * A day of the calendar, `2027-03-31`.
+     *
+     * @throws BadFile If there is no such day.
+     */
+    public function day(): string
+    {
+        $text = is_string($this->value) ? $this->value : throw $this->wrong('a day, such as 2027-03-31');
+        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) !== 1 || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+            throw BadFile::at($this->path, Quoted::text($text).' is no day, such as 2027-03-31.');
+        }
+
+        return $text;
+    }
+
     public function boolean(): bool
     {
         return is_bool($this->value) ? $this->value : throw $this->wrong('true or false');

@@ -9,14 +9,19 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Spec\Book;
+use VividPull\Core\Spec\BookInterval;
 use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Spec\SpecSource;
+use VividPull\Core\Spec\Torque;
 use VividPull\Core\Spec\Wheels;
+use VividPull\Core\Wear\MeterUnit;
 
 /** A spec to and from the wire. */
 final readonly class SpecCodec
@@ -25,7 +30,7 @@ final readonly class SpecCodec
 
     public static function decode(Node $node): Spec
     {
-        $node->object(['family', 'source'], ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary']);
+        $node->object(['family', 'source'], ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary', 'book']);
         $second = self::second($node);
         $others = $node->has('others') ? array_map(AimCodec::decode(...), $node->at('others')->items(8)) : [];
         if (! $node->has('aim') && $others === [] && $node->at('family')->enum(FamilyKey::class)->family()->notSettable() === null) {
@@ -43,6 +48,7 @@ final readonly class SpecCodec
             $second === null ? null : FreePlayBand::at(self::secondPoint($node), self::band($second)),
             $second !== null && $second->has('set_first') && $second->at('set_first')->boolean(),
             $others,
+            $node->has('book') ? self::book($node->at('book')) : Book::silent(),
         );
     }
 
@@ -84,7 +90,10 @@ final readonly class SpecCodec
             ]]),
             'policy' => $spec->policy->value,
             'rule' => $spec->rule->value,
+            ...self::encodeBook($spec->book),
             'source' => [
+                ...($spec->source->kind === SourceKind::Document ? [] : ['kind' => $spec->source->kind->value]),
+                ...($spec->source->date === null ? [] : ['date' => $spec->source->date]),
                 'document' => $spec->source->document,
                 'edition' => $spec->source->edition,
                 'page' => $spec->source->page,
@@ -122,9 +131,64 @@ final readonly class SpecCodec
         );
     }
 
+    private static function book(Node $node): Book
+    {
+        $node->object([], ['printed', 'interval', 'torques', 'proofs']);
+        $torque = static fn (Node $one): Torque => new Torque($one->object(['what', 'nm'])->at('what')->string(80), $one->at('nm')->number(0.05, 500));
+
+        return Book::says(
+            $node->optionalString('printed', 120),
+            $node->has('interval') ? self::interval($node->at('interval')) : null,
+            $node->has('torques') ? array_map($torque, $node->at('torques')->items(20)) : [],
+            $node->has('proofs') ? self::proofs($node->at('proofs')) : [],
+        );
+    }
+
+    private static function interval(Node $node): BookInterval
+    {
+        $node->object([], ['usage', 'unit', 'months']);
+
+        return $node->making(static fn (): BookInterval => BookInterval::of(
+            $node->has('usage') ? $node->at('usage')->number(1, 1_000_000) : null,
+            $node->has('unit') ? $node->at('unit')->enum(MeterUnit::class) : null,
+            $node->has('months') ? $node->at('months')->integer(1, 120) : null,
+        ));
+    }
+
+    /** @return array<string, string> */
+    private static function proofs(Node $node): array
+    {
+        $proofs = [];
+        foreach ($node->items(10) as $one) {
+            $key = $one->object(['key', 'question'])->at('key')->id();
+            if (! str_starts_with($key, 'book_')) {
+                throw BadFile::at($one->at('key')->path, 'the key of a proof of the book begins with “book_”, so that it never stands for another.');
+            }
+            $proofs[$key] = $one->at('question')->string(120);
+        }
+
+        return $proofs;
+    }
+
+    /** @return array<string, mixed> nothing where the book is silent */
+    private static function encodeBook(Book $book): array
+    {
+        $says = array_filter([
+            'printed' => $book->printed,
+            'interval' => $book->interval === null ? null : array_filter(
+                ['usage' => $book->interval->use, 'unit' => $book->interval->unit?->value, 'months' => $book->interval->months],
+                static fn (mixed $value): bool => $value !== null,
+            ),
+            'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $book->torques),
+            'proofs' => array_map(static fn (string $key, string $question): array => ['key' => $key, 'question' => $question], array_keys($book->proofs), array_values($book->proofs)),
+        ], static fn (mixed $value): bool => $value !== null && $value !== []);
+
+        return $says === [] ? [] : ['book' => $says];
+    }
+
     private static function source(Node $node): SpecSource
     {
-        $node->object(['document'], ['edition', 'page', 'entered_by', 'checked_by']);
+        $node->object(['document'], ['kind', 'edition', 'page', 'date', 'entered_by', 'checked_by']);
 
         return SpecSource::of(
             $node->at('document')->string(),
@@ -132,6 +196,8 @@ final readonly class SpecCodec
             $node->optionalString('page'),
             $node->optionalString('entered_by'),
             $node->optionalString('checked_by'),
+            $node->has('date') ? $node->at('date')->day() : null,
+            $node->has('kind') ? $node->at('kind')->enum(SourceKind::class) : SourceKind::Document,
         );
     }
 }

@@ -72,7 +72,7 @@ final readonly class Warnings
     {
         $warnings = [];
         foreach ($state->facts->voidedChecks as $check) {
-            foreach ($state->spec->family->family()->proofs($state->run) as $proof) {
+            foreach ($state->spec->proofs($state->run) as $proof) {
                 if ($proof->key === $check->key && $proof->gate !== null && ! $proof->passes($check->answer)) {
                     $warnings[] = "A failed answer was taken back: {$proof->question}".($check->pose === null ? '' : ', '.$check->pose->label()).'. It stays on the sheet.';
                 }

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Measurement;
+
+use VividPull\Core\Spec\SpecBand;
+
+/** What a reading that was signed long ago would be called by another band. It changes nothing that was signed. */
+final readonly class Rejudged
+{
+    private function __construct(public VerdictKind $kind, public float $chance) {}
+
+    /** @param  float  $standard  standard uncertainty in mm */
+    public static function by(SpecBand $band, DecisionRule $rule, float $mean, float $standard): self
+    {
+        $chance = Conformity::chanceInside($mean, $standard, $band);
+
+        return new self($mean <= 0.0 ? VerdictKind::Taut : Conformity::decide($mean, $chance, $band, $rule), $chance);
+    }
+}

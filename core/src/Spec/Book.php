@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Spec;
+
+use VividPull\Core\Family\Proof;
+
+/** What the book says beside the figures. */
+final readonly class Book
+{
+    private function __construct(
+        /** The figure as it stands in print, in both of its units. */
+        public ?string $printed,
+        public ?BookInterval $interval,
+        /** @var list<Torque> */
+        public array $torques,
+        /** @var array<string, string> what it wants tried beside what is always tried, question by key */
+        public array $proofs,
+    ) {}
+
+    /**
+     * @param  list<Torque>  $torques
+     * @param  array<string, string>  $proofs
+     */
+    public static function says(?string $printed, ?BookInterval $interval, array $torques, array $proofs): self
+    {
+        return new self($printed, $interval, $torques, $proofs);
+    }
+
+    public static function silent(): self
+    {
+        return new self(null, null, [], []);
+    }
+
+    /** @return list<Proof> */
+    public function proofs(): array
+    {
+        return array_map(static fn (string $key, string $question): Proof => Proof::yesIsRight($key, $question), array_keys($this->proofs), array_values($this->proofs));
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Family\Starting;
+use VividPull\Core\Spec\Aim;
+
+/** A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that. */
+final readonly class StartingSpec
+{
+    /** @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool} */
+    public static function of(FamilyKey $key): array
+    {
+        $family = $key->family();
+        $starting = $family->starting();
+        $band = $starting->practice;
+
+        return [
+            'spec' => [
+                'family' => $key->value,
+                ...($band === null ? [] : ['aim' => ['kind' => SpecCodec::AIM, 'point' => $band->point->value, 'low_mm' => $band->band->low, 'high_mm' => $band->band->high]]),
+                ...($starting->aims === [] ? [] : ['others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $starting->aims)]),
+                'conditions' => ['engine' => in_array($key, [FamilyKey::ClutchLever], true) ? 'cold' : null, 'wheels' => null, 'poses' => ['straight']],
+                'policy' => $family->startingPolicy()->value,
+                'rule' => 'guarded',
+                'source' => ['kind' => 'common_practice', 'document' => 'What the trade usually does'],
+            ],
+            'run' => [
+                'hand' => ['kind' => $starting->hand->value, 'name' => $starting->handName],
+                'cables' => self::cables($starting),
+                'working_end' => $starting->workingEnd,
+            ],
+            'has_figure' => $band !== null,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function cables(Starting $starting): array
+    {
+        if ($starting->cables === []) {
+            return [['id' => 'cable', 'name' => 'Cable', 'adjusters' => array_map(self::adjuster(...), $starting->adjusters)]];
+        }
+
+        return array_map(static fn (string $name, int $n): array => [
+            'id' => $name, 'name' => ucfirst($name).' cable', 'adjusters' => isset($starting->adjusters[$n]) ? [['id' => "{$name}_bevels", 'name' => "{$name} adjuster"] + self::adjuster($starting->adjusters[$n])] : [],
+        ], $starting->cables, array_keys($starting->cables));
+    }
+
+    /** @return array<string, mixed> */
+    private static function adjuster(AdjusterKind $kind): array
+    {
+        return ['id' => $kind->value, 'name' => $kind->label(), 'kind' => $kind->value] + match (true) {
+            $kind === AdjusterKind::InLine, $kind === AdjusterKind::GovernorNut => ['thread' => 'M6 x 1', 'travel_mm' => 20.0],
+            $kind->isThreaded() => ['thread' => 'M8 x 1.25', 'travel_mm' => 16.0],
+            $kind->sets() === Sets::Play => ['mm_per_step' => $kind === AdjusterKind::RungClamp ? 2.5 : 1.0, 'travel_steps' => ['from' => 1, 'to' => 12]],
+            default => [],
+        } + ['access' => ['minutes' => 2]];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Spec;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Spec\PrintedBand;
+
+final class PrintedBandTest extends TestCase
+{
+    /** @return iterable<string, array{string, float|null, float|null}> */
+    public static function bands(): iterable
+    {
+        yield 'with a dash of print' => ['10–20 mm', 10.0, 20.0];
+        yield 'with a hyphen' => ['10-20 mm', 10.0, 20.0];
+        yield 'with a word' => ['2 to 6 mm', 2.0, 6.0];
+        yield 'decimal comma' => ['0,5–1,6', 0.5, 1.6];
+        yield 'a fraction and a whole number' => ['3/8-1 in', 9.525, 25.4];
+        yield 'two fractions' => ['1/16–1/8 in', 25.4 / 16, 25.4 / 8];
+        yield 'both with their unit' => ['1/16 in to 1/8 in', 25.4 / 16, 25.4 / 8];
+        yield 'a mixed number' => ['3/4–1 1/4 in', 19.05, 31.75];
+        yield 'one-sided, most' => ['up to 1/16 in', null, 25.4 / 16];
+        yield 'one-sided, least' => ['at least 2 mm', 2.0, null];
+        yield 'printed in two units' => ['3–5 mm (1/8–3/16 in)', 3.0, 5.0];
+    }
+
+    #[DataProvider('bands')]
+    public function test_a_band_is_read_as_it_is_printed(string $text, ?float $low, ?float $high): void
+    {
+        $read = PrintedBand::read($text);
+
+        self::assertEqualsWithDelta([$low, $high], [$read->band->low, $read->band->high], 1e-12);
+        self::assertSame([], $read->disagreements);
+    }
+
+    public function test_two_units_that_mean_two_things_are_told(): void
+    {
+        // The top of this figure is common in print and wrong: 20 mm is not 1 in.
+        self::assertSame(['“20 mm” beside “1 in”: 20 mm is about 25/32 in.'], PrintedBand::read('10–20 mm (3/8–1 in)')->disagreements);
+    }
+
+    public function test_the_edge_of_printed_rounding_is_allowed_and_a_step_further_is_not(): void
+    {
+        // Half of 1 mm and half of 1/8 in: 0.5 + 1.5875 mm from 25.4 mm.
+        self::assertSame([], PrintedBand::read('9–24 mm (3/8–1 in)')->disagreements);
+        self::assertCount(1, PrintedBand::read('9–23 mm (3/8–1 in)')->disagreements, '2.4 mm apart, and 2.0875 are allowed');
+        self::assertCount(2, PrintedBand::read('2–6 mm (1/2–1 in)')->disagreements);
+    }
+
+    public function test_an_edge_that_only_one_unit_has_is_told(): void
+    {
+        self::assertSame(['One of the two figures has an edge that the other lacks.'], PrintedBand::read('2–6 mm (up to 1/4 in)')->disagreements);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function noBands(): iterable
+    {
+        yield 'nothing' => [''];
+        yield 'one figure' => ['4 mm'];
+        yield 'a mixed number, which is one figure' => ['1-1/16 in'];
+        yield 'a force' => ['10–20 N'];
+        yield 'upside down' => ['20–10 mm'];
+        yield 'words' => ['some slack'];
+        yield 'three figures' => ['1–2–3 mm'];
+        yield 'no second figure' => ['10–20 mm ()'];
+    }
+
+    #[DataProvider('noBands')]
+    public function test_what_is_no_band_is_refused_with_a_sentence(string $text): void
+    {
+        $this->expectException(CoreError::class);
+        $this->expectExceptionMessageMatches('/\w+.*\./');
+
+        PrintedBand::read($text);
+    }
+}
