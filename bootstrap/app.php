@@ -3,8 +3,12 @@
 declare(strict_types=1);
 
 use App\Console\BeginWorkshop;
+use App\Console\ExportShop;
+use App\Console\ImportShop;
 use App\Http\Middleware\KeepOthersOut;
+use App\Http\Middleware\May;
 use App\Http\Problems\Conflict;
+use App\Http\Problems\Forbidden;
 use App\Http\Problems\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -18,16 +22,17 @@ use VividPull\Core\Errors\CoreError;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
-    ->withCommands([BeginWorkshop::class])
+    ->withCommands([BeginWorkshop::class, ExportShop::class, ImportShop::class])
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin, so nothing crosses it; and lines reach the core just as they were typed.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->append(KeepOthersOut::class);
+        $middleware->alias(['may' => May::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Refusals are answers, not failures.
-        $exceptions->dontReport([CoreError::class, Conflict::class]);
+        $exceptions->dontReport([CoreError::class, Conflict::class, Forbidden::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
     })

@@ -22,8 +22,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $minutes
  * @property CarbonImmutable|null $planned_on
  * @property CarbonImmutable|null $due_on
+ * @property int|null $due_usage
  * @property string|null $due_why
  * @property array<string, mixed>|null $summary
+ * @property CarbonImmutable|null $updated_at
  * @property Machine $machine
  * @property SpecVersion $specVersion
  * @property ControlJob|null $openJob

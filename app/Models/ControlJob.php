@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $control_id
  * @property int|null $open_control_id
  * @property array{spec: array<string, mixed>, run: array<string, mixed>} $frame
+ * @property string|null $corrects
  * @property int $usage_reading
  * @property CarbonImmutable $opened_at
  * @property CarbonImmutable|null $closed_at

@@ -7,6 +7,8 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use VividPull\Core\Wear\Meter;
+use VividPull\Core\Wear\MeterUnit;
 
 /**
  * @property int $id
@@ -18,7 +20,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $place
  * @property int $usage_reading
  * @property string $usage_unit
+ * @property int $usage_before
  * @property CarbonImmutable|null $ran_until
+ * @property CarbonImmutable|null $retired_at
+ * @property string|null $retired_why
  */
 final class Machine extends Model
 {
@@ -30,9 +35,32 @@ final class Machine extends Model
         return $this->hasMany(Control::class);
     }
 
+    /** @return HasMany<MeterReading, $this> */
+    public function meterReadings(): HasMany
+    {
+        return $this->hasMany(MeterReading::class);
+    }
+
+    /** @return HasMany<FormerTag, $this> */
+    public function formerTags(): HasMany
+    {
+        return $this->hasMany(FormerTag::class);
+    }
+
+    public function meter(): Meter
+    {
+        return new Meter(MeterUnit::from($this->usage_unit), (float) $this->usage_reading, (float) $this->usage_before);
+    }
+
+    /** Use in all, over meters that were replaced. */
+    public function usage(): int
+    {
+        return $this->usage_before + $this->usage_reading;
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['ran_until' => 'immutable_datetime', 'usage_reading' => 'integer', 'year' => 'integer'];
+        return ['ran_until' => 'immutable_datetime', 'retired_at' => 'immutable_datetime', 'usage_reading' => 'integer', 'usage_before' => 'integer', 'year' => 'integer'];
     }
 }

@@ -4,24 +4,51 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * One version of a spec; never changed once written.
+ * One version of a spec; never changed once checked, or once a job was judged by it.
  *
  * @property int $id
  * @property string $model
  * @property string $control
  * @property int $version
  * @property array<string, mixed> $body
+ * @property string $name
+ * @property int $minutes
+ * @property array<string, mixed>|null $run
+ * @property int|null $entered_by_id
+ * @property int|null $checked_by_id
+ * @property CarbonImmutable|null $checked_at
+ * @property User|null $enteredBy
  */
 final class SpecVersion extends Model
 {
     protected $guarded = [];
 
+    /** @return BelongsTo<User, $this> */
+    public function enteredBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'entered_by_id');
+    }
+
+    /** @return HasMany<Control, $this> */
+    public function controls(): HasMany
+    {
+        return $this->hasMany(Control::class);
+    }
+
+    public function isDraft(): bool
+    {
+        return $this->checked_at === null;
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['body' => 'array', 'version' => 'integer'];
+        return ['body' => 'array', 'run' => 'array', 'version' => 'integer', 'minutes' => 'integer', 'checked_at' => 'immutable_datetime'];
     }
 }

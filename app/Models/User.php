@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Http\Request;
 use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Role;
 
@@ -13,12 +15,24 @@ use VividPull\Core\Bench\Role;
  * @property string $login
  * @property string $name
  * @property Role $role
+ * @property string|null $pin
+ * @property string|null $calendar_digest
+ * @property CarbonImmutable|null $left_at
  */
 final class User extends Authenticatable
 {
     protected $fillable = ['login', 'name', 'role', 'password'];
 
-    protected $hidden = ['password'];
+    protected $hidden = ['password', 'pin', 'calendar_digest'];
+
+    /** Who is signed in: asked for only behind the sign-in. */
+    public static function of(Request $request): self
+    {
+        $user = $request->user();
+        assert($user instanceof self);
+
+        return $user;
+    }
 
     public function person(): Person
     {
@@ -28,6 +42,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['role' => Role::class, 'password' => 'hashed'];
+        return ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
     }
 }

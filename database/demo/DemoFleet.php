@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\User;
+use Carbon\CarbonImmutable;
 use VividPull\Core\Wire\AimCodec;
 
 /** The invented machines of Saltmarsh Ferry & Parks, their runs, and the specs of their invented makers. */
@@ -58,6 +60,20 @@ final readonly class DemoFleet
             'calibration' => ['expanded_mm' => 0.08, 'factor' => 2, 'due' => null]], -41],
     ];
 
+    /**
+     * A version of the library as it is first written.
+     *
+     * @return array<string, mixed>
+     */
+    public static function version(string $model, string $control): array
+    {
+        return [
+            'body' => self::spec($model, $control), 'name' => self::NAMES[$control], 'minutes' => self::MINUTES[$control], 'run' => self::run($model, $control),
+            'entered_by_id' => User::query()->where('login', 'tomas')->value('id'), 'checked_by_id' => User::query()->where('login', 'oda')->value('id'),
+            'checked_at' => CarbonImmutable::now()->subYears(2),
+        ];
+    }
+
     /** @return array<string, mixed> */
     public static function spec(string $model, string $control): array
     {
@@ -78,11 +94,24 @@ final readonly class DemoFleet
             ...($control === 'pedal' ? ['secondary' => ['low_mm' => 0.5, 'high_mm' => 2.5]] : []),
             'policy' => $clutch ? 'loose' : 'middle',
             'rule' => 'guarded',
+            ...self::book($model, $control),
             'source' => [
                 'document' => "{$maker} service book", 'edition' => '2nd edition', 'page' => $clutch ? '3-11' : '4-2',
                 'entered_by' => 'Tomas', 'checked_by' => 'Oda',
             ],
         ];
+    }
+
+    /** @return array<string, mixed> what the invented books add */
+    private static function book(string $model, string $control): array
+    {
+        return match ("{$model}/{$control}") {
+            'Tolvane Ridge 300/clutch' => ['book' => ['printed' => '10–20 mm (3/8–13/16 in)', 'interval' => ['usage' => 3000, 'unit' => 'km', 'months' => 12],
+                'torques' => [['what' => 'Engine bracket lock nuts', 'nm' => 8], ['what' => 'Perch clamp', 'nm' => 6]]]],
+            'Hesk Strand 450/throttle' => ['book' => ['printed' => '2–6 mm (1/16–1/4 in)', 'interval' => ['usage' => 100, 'unit' => 'h']]],
+            'Ondrel Quay 125/clutch' => ['book' => ['interval' => ['usage' => 6000, 'unit' => 'mi']]],
+            default => [],
+        };
     }
 
     private static function family(string $model, string $control): string

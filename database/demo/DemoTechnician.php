@@ -17,6 +17,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\SteppedAdjuster;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Wire\Node;
 
@@ -86,7 +87,9 @@ final class DemoTechnician
         $cover = $adjuster->access()->cover;
         if ($cover !== null && ! isset($this->state->facts->coversOff[$adjuster->id()])) {
             $this->body('cover', ['adjuster' => $adjuster->id(), 'off' => true]);
-            $this->line('thread '.$this->usualThread($adjuster).' mm', ['adjuster' => $adjuster->id()]);
+            if (($this->state->facts->positions[$adjuster->id()] ?? null) === null) {
+                $this->line($this->usualThread($adjuster), ['adjuster' => $adjuster->id()]);
+            }
 
             return;
         }
@@ -119,7 +122,7 @@ final class DemoTechnician
     {
         match ($item->kind) {
             ItemKind::Reading => $this->read($item),
-            ItemKind::Thread => $item->answers === [] ? $this->line('thread '.$this->usualThread($this->state->run->adjuster($item->about ?? '')).' mm', ['adjuster' => $item->about]) : $this->line('ok'),
+            ItemKind::Thread => $item->answers === [] ? $this->line($this->usualThread($this->state->run->adjuster($item->about ?? '')), ['adjuster' => $item->about]) : $this->line('ok'),
             ItemKind::InBand => $this->bringInside(),
             ItemKind::Measure => $this->line($this->answers[$item->key] ?? throw new LogicException("Nothing to measure for {$item->key}.")),
             ItemKind::Compare, ItemKind::Photo => throw new LogicException("No demo job replaces a cable by itself: {$item->key}."),
@@ -130,7 +133,12 @@ final class DemoTechnician
     /** Where an adjuster of the demo stood before anyone measured it: with room for the way this control wears. */
     private function usualThread(?Adjuster $adjuster): string
     {
-        return $adjuster === null ? '2.4' : number_format(($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->showing($adjuster->travel()->to), 1, '.', '');
+        if ($adjuster instanceof SteppedAdjuster) {
+            return 'thread '.(int) round($adjuster->travel()->from->toFloat() + 0.2 * ($adjuster->travel()->to->toFloat() - $adjuster->travel()->from->toFloat()));
+        }
+        $mm = $adjuster === null ? 2.4 : ($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->showing($adjuster->travel()->to);
+
+        return 'thread '.number_format($mm, 1, '.', '').' mm';
     }
 
     private function bringInside(): void

@@ -6,16 +6,28 @@ namespace Database\Demo;
 
 use App\Models\Control;
 use App\Models\Instrument;
+use App\Models\Intake;
 use App\Models\Machine;
 use App\Models\SpecVersion;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 
 /** Saltmarsh Ferry & Parks: machines, two years of jobs, and a day on the bench. The same for the same day. */
 final class DemoWorkshop
 {
     /** Days before today of the past jobs of a control, oldest first, and what wore between them. */
     private const PAST = [700, 520, 340, 170];
+
+    /** Days by which the looks at some lie earlier, so that they do not all fall due at once. */
+    private const SHIFTS = ['SC-02' => -78, 'QB-01 throttle' => 4, 'SC-05 throttle' => 1, 'RT-14 throttle' => -6];
+
+    /** Stories that wear tells: control, days before today, mm of play for each unit of use, and what slipped before which visit. */
+    private const WEAR = [
+        ['RT-11', 'clutch', [690, 560, 430, 300, 150], -0.0034, [4 => 15.0]],
+        ['MW-04', 'drive', [640, 500, 370, 240, 110], 0.155, []],
+        ['RT-16', 'throttle', [660, 480, 300, 120], 0.0007, []],
+    ];
 
     /** @var array<string, User> */
     private array $people;
@@ -46,7 +58,17 @@ final class DemoWorkshop
         }
         $this->past();
         $this->dueDates();
+        $this->library();
         $this->today();
+    }
+
+    /** A figure that the next edition of a book prints otherwise, entered and waiting for a second pair of eyes. */
+    private function library(): void
+    {
+        $next = DemoFleet::version('Tolvane Ridge 300', 'clutch');
+        $next['body'] = array_replace_recursive($next['body'], ['aim' => ['low_mm' => 12, 'high_mm' => 18],
+            'book' => ['printed' => '12–18 mm (15/32–23/32 in)'], 'source' => ['edition' => '3rd edition', 'entered_by' => 'Ines', 'checked_by' => null]]);
+        SpecVersion::query()->create(['model' => 'Tolvane Ridge 300', 'control' => 'clutch', 'version' => 2, 'entered_by_id' => $this->people['ines']->id, 'checked_by_id' => null, 'checked_at' => null] + $next);
     }
 
     /** @param  array{string, string|null, string, string, int, string, int, string, list<string>}  $row */
@@ -56,7 +78,7 @@ final class DemoWorkshop
         $machine = Machine::query()->create(['tag' => $tag, 'plate' => $plate, 'name' => $model, 'kind' => $kind, 'year' => $year,
             'place' => $place, 'usage_reading' => $usage, 'usage_unit' => $unit, 'ran_until' => $this->now->subHours(9)->subMinutes(20)]);
         foreach ($controls as $key) {
-            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], ['body' => DemoFleet::spec($model, $key)]);
+            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], DemoFleet::version($model, $key));
             Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
                 'name' => DemoFleet::NAMES[$key], 'run' => DemoFleet::run($model, $key),
                 'minutes' => DemoFleet::MINUTES[$key]]);
@@ -65,23 +87,28 @@ final class DemoWorkshop
 
     private function past(): void
     {
-        foreach (['RT-14' => 4, 'RT-11' => 3, 'RT-09' => 2, 'SC-08' => 2, 'SC-02' => 2, 'RT-16' => 2] as $tag => $jobs) {
-            $this->story($tag, 'clutch', $jobs);
+        foreach (['RT-14' => 4, 'RT-09' => 2, 'SC-08' => 2, 'SC-02' => 2, 'RT-16' => 2] as $tag => $jobs) {
+            $this->story($tag, 'clutch', $jobs, self::SHIFTS[$tag] ?? 0);
         }
         foreach (['RT-14' => 2, 'QB-03' => 2, 'QB-05' => 1, 'QB-01' => 2, 'SC-05' => 1] as $tag => $jobs) {
-            $this->story($tag, 'throttle', $jobs);
+            $this->story($tag, 'throttle', $jobs, self::SHIFTS["{$tag} throttle"] ?? 0);
         }
+        foreach (self::WEAR as [$tag, $key, $days, $perUse, $slips]) {
+            $this->wearStory($tag, $key, $days, $perUse, $slips);
+        }
+        $this->wrongCable();
     }
 
     /** Past jobs of one control: plates wear and take play away, a throttle's conduit settles and gives it. */
-    private function story(string $tag, string $key, int $jobs): void
+    private function story(string $tag, string $key, int $jobs, int $shift): void
     {
         $control = $this->control($tag, $key);
         $band = $control->specVersion->body['aim'];
         $clutch = $key === 'clutch';
         $truth = $this->truth($control, $clutch ? $band['low_mm'] - 1.5 : $band['high_mm'] + 0.8);
         $usage = $control->machine->usage_reading;
-        foreach (array_slice(self::PAST, -$jobs) as $n => $days) {
+        foreach (array_slice(self::PAST, -$jobs) as $n => $past) {
+            $days = $past + $shift;
             $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $days / 900))])->save();
             $worker = $this->people[$n % 2 === 0 ? 'ines' : 'tomas'];
             $job = new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($days)->addHours(8 + $n), $this->resolution($control));
@@ -91,14 +118,62 @@ final class DemoWorkshop
         $control->machine->forceFill(['usage_reading' => $usage])->save();
     }
 
-    /** The days the next looks fall on, as the practice interval would have put them. */
+    /**
+     * @param  list<int>  $days
+     * @param  array<int, float>  $slips  mm of play that went by itself before a visit, by visit
+     */
+    private function wearStory(string $tag, string $key, array $days, float $perUse, array $slips): void
+    {
+        $control = $this->control($tag, $key);
+        $band = $control->specVersion->body['aim'];
+        $now = $control->machine->usage_reading;
+        $truth = $this->truth($control, ($band['low_mm'] + $band['high_mm']) / 2);
+        $before = null;
+        foreach ($days as $n => $ago) {
+            $usage = (int) round($now * (1 - $ago / 900));
+            $truth->wear(($before === null ? 0.0 : $perUse * ($usage - $before)) + ($slips[$n] ?? 0.0));
+            $before = $usage;
+            $control->machine->forceFill(['usage_reading' => $usage])->save();
+            $worker = $this->people[$n % 2 === 0 ? 'tomas' : 'ines'];
+            (new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($ago)->addHours(9 + $n), $this->resolution($control),
+                ['measure:full_drive' => '62', 'found:measure:full_drive' => '62']))->workUntil('never');
+        }
+        $control->machine->forceFill(['usage_reading' => $now])->save();
+    }
+
+    /** A frayed throttle cable replaced: the first new one is an inch short although its label says that it fits, the second is right. */
+    private function wrongCable(): void
+    {
+        $usage = $this->control('RT-02', 'throttle')->machine->usage_reading;
+        $truth = $this->truth($this->control('RT-02', 'throttle'), 4.6);
+        foreach ([520, 330, 150, 118, 40] as $n => $ago) {
+            $control = $this->control('RT-02', 'throttle');
+            $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $ago / 900))])->save();
+            $job = new DemoTechnician($control, $truth, $this->people[$n % 2 === 0 ? 'ines' : 'tomas'], $this->now->startOfDay()->subDays($ago)->addHours(10), 0.5);
+            if ($ago === 150) {
+                $job->workUntil('pose');
+                $job->body('replacing', ['key' => 'begin', 'reason' => 'frayed']);
+                $job->body('replacing', ['key' => 'note', 'remark' => 'Left of the steering head, under both clips, second hole']);
+                $job->body('replacing', ['key' => 'slack']);
+                $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 84, 'ends_alike' => true]);
+                $job->body('part_refused', ['part' => 'cable', 'number' => 'MH-2110, an inch short']);
+                $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 109, 'ends_alike' => true]);
+                foreach (['draw', 'sheaths', 'hook'] as $step) {
+                    $job->body('replacing', ['key' => $step]);
+                }
+                $job->body('part', ['part' => 'cable', 'remark' => 'MH-2112']);
+                $truth->wear(0.4);
+            }
+            $job->workUntil('never');
+            $truth->wear($ago === 150 ? 0.9 : 0.6);
+        }
+        $this->control('RT-02', 'throttle')->machine->forceFill(['usage_reading' => $usage])->save();
+    }
+
+    /** A machine that is new here: nobody has looked at it, and the book asks for a first look. */
     private function dueDates(): void
     {
-        $soon = ['RT-11/clutch' => 3, 'SC-02/clutch' => 6, 'QB-01/throttle' => 9, 'SC-05/throttle' => 12, 'RT-14/throttle' => 19, 'RT-20/clutch' => 24];
-        foreach ($soon as $name => $days) {
-            [$tag, $key] = explode('/', $name);
-            $this->control($tag, $key)->forceFill(['due_on' => $this->now->addDays($days)->toDateString(), 'due_why' => 'practice interval'])->save();
-        }
+        $this->control('RT-20', 'clutch')->forceFill(['due_on' => $this->now->addDays(24)->toDateString(), 'due_why' => 'first look of a new machine'])->save();
     }
 
     private function today(): void
@@ -113,6 +188,11 @@ final class DemoWorkshop
         }
         Machine::query()->where('tag', 'SC-08')->update(['ran_until' => $this->now->subMinutes(118)]);
         $this->begun();
+        foreach (['ines' => 75, 'tomas' => 60] as $login => $minutes) {
+            DB::table('presences')->insert(['day' => $this->now->toDateString(), 'user_id' => $this->people[$login]->id, 'minutes' => $minutes]);
+        }
+        Intake::query()->create(['id' => DemoIds::next(), 'machine_id' => $this->control('QB-01', 'throttle')->machine_id, 'control_id' => $this->control('QB-01', 'throttle')->id,
+            'words' => 'Grip comes back slowly when it is wet.', 'user_id' => $this->people['mirre']->id, 'at' => $this->now->subHours(3)]);
     }
 
     /** A throttle that hangs open with the bars full right. */

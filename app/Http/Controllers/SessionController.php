@@ -11,6 +11,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
+use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
 
@@ -24,12 +26,26 @@ final class SessionController
     public function store(Request $request): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['login', 'password']);
-        if (! self::guard()->attempt(['login' => $node->at('login')->string(40), 'password' => $node->at('password')->string(200)])) {
+        if (! self::guard()->attempt(['login' => $node->at('login')->string(40), 'password' => $node->at('password')->string(200), 'left_at' => null])) {
             throw Refused::because('That name and password do not go together. Try again, or ask the lead for a new password.');
         }
         $request->session()->regenerate();
 
         return new JsonResponse(['user' => self::person(self::guard()->user()), 'demo' => self::demo()]);
+    }
+
+    /** Another person takes the tablet over, by PIN: somebody signed in on it with a password before. */
+    public function change(Request $request): JsonResponse
+    {
+        $node = Node::fromJson($request->getContent())->object(['login', 'pin']);
+        $next = User::query()->where('login', $node->at('login')->string(40))->whereNull('left_at')->first();
+        if ($next === null || $next->pin === null || ! Hash::check($node->at('pin')->string(8), $next->pin)) {
+            throw Refused::because('That name and PIN do not go together. A PIN is set under one\'s own name, once signed in with the password.');
+        }
+        self::guard()->login($next);
+        $request->session()->regenerate();
+
+        return new JsonResponse(['user' => self::person($next), 'demo' => self::demo()]);
     }
 
     public function destroy(Request $request): Response
@@ -59,6 +75,7 @@ final class SessionController
             'may_log' => $user->role->mayLog(),
             'may_sign_off' => $user->role->maySignOff(),
             'may_lift_tag' => $user->role->mayLiftTag(),
+            'may_keep_shop' => $user->role->may(Permission::KeepShop),
         ] : null;
     }
 

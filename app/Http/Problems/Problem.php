@@ -6,6 +6,7 @@ namespace App\Http\Problems;
 
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
@@ -18,6 +19,9 @@ use VividPull\Core\Errors\Refused;
 /** Every error the API answers with, as RFC 9457 asks: a sentence for the person, never a trace. */
 final readonly class Problem
 {
+    /** What MariaDB says when it cannot write: disk full, table full, no space for a temporary file. */
+    private const DISK_FULL = [1021, 1114, 3, 28];
+
     public static function response(Throwable $e): JsonResponse
     {
         [$status, $type, $title, $detail] = self::describe($e);
@@ -38,6 +42,9 @@ final readonly class Problem
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
+            $e instanceof QueryException && in_array((int) ($e->errorInfo[1] ?? 0), self::DISK_FULL, true) => [507, 'disk-full', 'The disk is full',
+                'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
+            $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],
             $e instanceof AuthenticationException => [401, 'sign-in', 'Sign in first', 'Your session has ended. Sign in again; what you typed is kept.'],
             $e instanceof TokenMismatchException => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
             $e instanceof ModelNotFoundException => [404, 'not-found', 'Not found', 'There is nothing under this address.'],

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Http\Problems\Conflict;
+use App\Models\Audit;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use VividPull\Core\Bench\Role;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\Node;
+
+/** Who works here: added, given another role, gone. What they signed keeps their name. */
+final readonly class Staff
+{
+    private const LOGIN = '/^[a-z][a-z0-9._-]{1,39}$/';
+
+    private const PASSWORD_LETTERS = 14;
+
+    private const LEAST_PASSWORD = 10;
+
+    private const PIN = '/^\d{4,8}$/';
+
+    /** @return list<array<string, mixed>> */
+    public static function rows(): array
+    {
+        return array_values(User::query()->orderBy('name')->get()->map(static fn (User $one): array => [
+            'login' => $one->login,
+            'name' => $one->name,
+            'role' => $one->role->value,
+            'has_pin' => $one->pin !== null,
+            'left_at' => $one->left_at?->toIso8601String(),
+        ])->all());
+    }
+
+    /** @return string the first password, shown once */
+    public static function add(Node $node, User $by): string
+    {
+        $node->object(['login', 'name', 'role']);
+        $login = mb_strtolower(trim($node->at('login')->string(40)));
+        if (preg_match(self::LOGIN, $login) !== 1) {
+            throw BadFile::at($node->at('login')->path, 'a sign-in name is 2 to 40 small letters and digits, and begins with a letter.');
+        }
+        $password = self::freshPassword();
+        try {
+            $user = User::query()->create(['login' => $login, 'name' => trim($node->at('name')->string(60)), 'role' => $node->at('role')->enum(Role::class), 'password' => $password]);
+        } catch (UniqueConstraintViolationException $e) {
+            throw new Conflict("Somebody signs in as {$login} already.", previous: $e);
+        }
+        Audit::note($by, 'person added', "{$user->name} ({$login})", ['role' => $user->role->value]);
+
+        return $password;
+    }
+
+    /** @throws Refused If nobody would be left to lead. */
+    public static function change(User $user, Node $node, User $by): void
+    {
+        $node->object(['name', 'role', 'here']);
+        $role = $node->at('role')->enum(Role::class);
+        $here = $node->at('here')->boolean();
+        DB::transaction(static function () use ($user, $node, $by, $role, $here): void {
+            $leads = User::query()->where('role', Role::Lead)->whereNull('left_at')->lockForUpdate()->get();
+            if ($user->role === Role::Lead && ($role !== Role::Lead || ! $here) && $leads->where('id', '!=', $user->id)->isEmpty()) {
+                throw Refused::because("{$user->name} is the only lead here. Make somebody else a lead first.");
+            }
+            $detail = array_filter(['role' => $role === $user->role ? null : $role->value, 'here' => $here === ($user->left_at === null) ? null : $here], static fn (mixed $value): bool => $value !== null);
+            $user->forceFill(['name' => trim($node->at('name')->string(60)), 'role' => $role, 'left_at' => $here ? null : ($user->left_at ?? CarbonImmutable::now())])->save();
+            if (! $here) {
+                DB::table('sessions')->where('user_id', $user->id)->delete();
+            }
+            Audit::note($by, $here ? 'person changed' : 'person left', "{$user->name} ({$user->login})", $detail);
+        });
+    }
+
+    /** @return string another password, shown once; what was signed in is signed out */
+    public static function newPassword(User $user, User $by): string
+    {
+        $password = self::freshPassword();
+        $user->forceFill(['password' => $password, 'pin' => null])->save();
+        DB::table('sessions')->where('user_id', $user->id)->delete();
+        Audit::note($by, 'password made anew', "{$user->name} ({$user->login})");
+
+        return $password;
+    }
+
+    public static function ownPassword(User $user, string $password): void
+    {
+        if (mb_strlen($password) < self::LEAST_PASSWORD) {
+            throw Refused::because('A password has at least '.self::LEAST_PASSWORD.' letters. A few words do well.');
+        }
+        $user->forceFill(['password' => $password])->save();
+        Audit::note($user, 'own password changed', "{$user->name} ({$user->login})");
+    }
+
+    public static function ownPin(User $user, ?string $pin): void
+    {
+        if ($pin !== null && preg_match(self::PIN, $pin) !== 1) {
+            throw Refused::because('A PIN is 4 to 8 digits.');
+        }
+        if ($pin !== null && (count(array_unique(str_split($pin))) === 1 || str_contains('0123456789', $pin) || str_contains('9876543210', $pin))) {
+            throw Refused::because('That PIN is the first one anybody would try. Choose another.');
+        }
+        $user->forceFill(['pin' => $pin])->save();
+    }
+
+    private static function freshPassword(): string
+    {
+        return Str::password(self::PASSWORD_LETTERS, symbols: false);
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Audit;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+/** People of the shop: kept by a lead, changed over on a shared tablet by PIN, seen in what was done. */
+final class PeopleTest extends TestCase
+{
+    public function test_a_lead_adds_somebody_whose_password_is_shown_once_and_works(): void
+    {
+        $made = $this->signIn('oda')->postJson('/api/people', ['login' => 'Bo.R', 'name' => 'Bo', 'role' => 'technician'])->assertCreated();
+        $password = $made->json('password');
+        $this->postJson('/api/people', ['login' => 'bo.r', 'name' => 'Another', 'role' => 'viewer'])->assertConflict();
+        $this->postJson('/api/people', ['login' => '9', 'name' => 'x', 'role' => 'viewer'])->assertUnprocessable();
+        $this->postJson('/api/people', ['login' => 'jo', 'name' => 'x', 'role' => 'king'])->assertUnprocessable();
+        self::assertTrue(Hash::check($password, User::query()->where('login', 'bo.r')->firstOrFail()->getAuthPassword()));
+        self::assertStringNotContainsString($password, (string) json_encode($this->getJson('/api/people')->json()));
+        $this->postJson('/api/session', ['login' => 'bo.r', 'password' => $password])->assertOk()->assertJsonPath('user.role', 'technician');
+    }
+
+    public function test_who_left_cannot_sign_in_and_is_signed_out_at_once_and_keeps_their_name(): void
+    {
+        $job = HttpJob::open($this->signIn('mirre'));
+        $this->signIn('oda')->putJson('/api/people/mirre', ['name' => 'Mirre', 'role' => 'apprentice', 'here' => false])->assertOk();
+        $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'tide-table-31'])->assertUnprocessable();
+        $this->signIn('mirre')->getJson('/api/bench')->assertUnauthorized();
+        $this->signIn('oda');
+        self::assertContains('Mirre', array_column($this->getJson("/api/jobs/{$job->id}")->json('people'), 'name'));
+        $this->putJson('/api/people/mirre', ['name' => 'Mirre', 'role' => 'technician', 'here' => true])->assertOk();
+        self::assertSame(['person changed', 'person left'], array_column(array_slice($this->getJson('/api/audit')->json('audits'), 0, 2), 'action'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function lastLead(): iterable
+    {
+        yield 'becomes a technician' => [['name' => 'Oda', 'role' => 'technician', 'here' => true]];
+        yield 'leaves' => [['name' => 'Oda', 'role' => 'lead', 'here' => false]];
+    }
+
+    /** @param  array<string, mixed>  $body */
+    #[DataProvider('lastLead')]
+    public function test_the_last_lead_stays_one(array $body): void
+    {
+        $this->signIn('oda')->putJson('/api/people/oda', $body)->assertUnprocessable()->assertJsonPath('detail', 'Oda is the only lead here. Make somebody else a lead first.');
+        $this->putJson('/api/people/ines', ['name' => 'Ines', 'role' => 'lead', 'here' => true])->assertOk();
+        $this->putJson('/api/people/oda', $body)->assertOk();
+    }
+
+    public function test_a_tablet_changes_hands_by_pin(): void
+    {
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
+        self::assertStringNotContainsString('4826', (string) User::query()->where('login', 'mirre')->value('pin'));
+        $this->signIn('ines')->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4827'])->assertUnprocessable();
+        $this->getJson('/api/session')->assertJsonPath('user.id', 'ines');
+        $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertOk()->assertJsonPath('user.id', 'mirre');
+        $this->getJson('/api/session')->assertJsonPath('user.id', 'mirre');
+        $this->postJson('/api/session/person', ['login' => 'tomas', 'pin' => '1111'])->assertUnprocessable();
+        $this->putJson('/api/session/pin', ['pin' => null])->assertNoContent();
+    }
+
+    public function test_pins_are_guessed_only_so_often(): void
+    {
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
+        for ($try = 0; $try < 6; $try++) {
+            $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => "000{$try}"])->assertUnprocessable();
+        }
+        $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertTooManyRequests();
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function poorPins(): iterable
+    {
+        yield 'too short' => ['482'];
+        yield 'letters' => ['48a6'];
+        yield 'one digit' => ['7777'];
+        yield 'counted up' => ['3456'];
+        yield 'counted down' => ['9876'];
+    }
+
+    #[DataProvider('poorPins')]
+    public function test_a_poor_pin_is_refused(string $pin): void
+    {
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => $pin])->assertUnprocessable();
+    }
+
+    public function test_a_password_is_changed_by_who_knows_it_or_made_anew_by_a_lead(): void
+    {
+        $this->signIn('mirre')->putJson('/api/session/password', ['now' => 'wrong', 'next' => 'long enough words'])->assertUnprocessable();
+        $this->putJson('/api/session/password', ['now' => 'tide-table-31', 'next' => 'short'])->assertUnprocessable();
+        $this->putJson('/api/session/password', ['now' => 'tide-table-31', 'next' => 'long enough words'])->assertNoContent();
+        $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'long enough words'])->assertOk();
+        $fresh = $this->signIn('oda')->postJson('/api/people/mirre/password')->assertOk()->json('password');
+        $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'long enough words'])->assertUnprocessable();
+        $this->postJson('/api/session', ['login' => 'mirre', 'password' => $fresh])->assertOk();
+    }
+
+    public function test_sessions_are_listed_without_their_ids_and_ended(): void
+    {
+        $ines = User::query()->where('login', 'ines')->firstOrFail();
+        DB::table('sessions')->insert(['id' => 'secret-session-id', 'user_id' => $ines->id, 'ip_address' => '192.0.2.7', 'user_agent' => 'Mozilla (iPhone)', 'payload' => '', 'last_activity' => time()]);
+        $listed = $this->signIn('ines')->getJson('/api/sessions')->assertOk();
+        self::assertSame(['Ines', 'iPhone'], [$listed->json('sessions.0.name'), $listed->json('sessions.0.device')]);
+        self::assertStringNotContainsString('secret-session-id', (string) $listed->getContent());
+        $key = $listed->json('sessions.0.key');
+        $this->signIn('tomas')->deleteJson("/api/sessions/{$key}")->assertNotFound();
+        self::assertSame([], $this->getJson('/api/sessions')->json('sessions'), 'others are not his to see');
+        $this->signIn('oda')->deleteJson("/api/sessions/{$key}")->assertOk();
+        self::assertSame(0, DB::table('sessions')->where('id', 'secret-session-id')->count());
+    }
+
+    public function test_a_lead_corrects_a_closed_job_by_a_linked_one_and_the_signed_stays(): void
+    {
+        $job = HttpJob::open($this->signIn('tomas'));
+        $this->signIn('oda')->postJson("/api/jobs/{$job->id}/correction", ['id' => (string) Str::uuid(), 'why' => 'too early'])->assertConflict();
+        $this->signIn('tomas');
+        $job->line('tag for the test')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $before = DB::table('entries')->where('job_id', $job->id)->orderBy('seq')->get()->toJson();
+        $id = (string) Str::uuid();
+        $this->signIn('oda')->postJson("/api/jobs/{$job->id}/correction", ['id' => $id, 'why' => 'read at the wrong lever'])->assertCreated()->assertJsonPath('corrects', $job->id);
+        $this->postJson("/api/jobs/{$job->id}/correction", ['id' => $id, 'why' => 'read at the wrong lever'])->assertOk();
+        $this->postJson("/api/jobs/{$job->id}/correction", ['id' => (string) Str::uuid(), 'why' => ''])->assertUnprocessable();
+        self::assertStringContainsString('read at the wrong lever', (string) json_encode($this->getJson("/api/jobs/{$id}")->json('state.log')));
+        self::assertSame($before, DB::table('entries')->where('job_id', $job->id)->orderBy('seq')->get()->toJson());
+    }
+
+    public function test_a_handover_is_told_to_whoever_carries_on(): void
+    {
+        $job = HttpJob::open($this->signIn('ines'));
+        $job->body('note', ['text' => 'Handover: cover is off, bolts in the blue tray'])->assertOk();
+        self::assertSame('cover is off, bolts in the blue tray', $this->signIn('tomas')->getJson('/api/bench')->json('carry_on.control.handover'));
+        $job->body('joined', [])->assertOk();
+        self::assertNull($this->getJson('/api/bench')->json('carry_on.control.handover'), 'somebody went on');
+    }
+
+    public function test_what_was_done_to_the_shop_is_read_page_by_page(): void
+    {
+        $this->signIn('oda');
+        for ($n = 0; $n < 101; $n++) {
+            Audit::note(null, 'test', "line {$n}");
+        }
+        $first = $this->getJson('/api/audit')->assertOk()->json();
+        self::assertSame([true, 'line 100'], [$first['more'], $first['audits'][0]['about']]);
+        self::assertSame('line 0', $this->getJson('/api/audit?before='.end($first['audits'])['id'])->json('audits.0.about'));
+        $this->getJson('/api/audit?before=x')->assertOk();
+    }
+}
