@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Library\SpecChanges;
+use App\Library\SpecList;
+use App\Library\SpecWriter;
+use App\Models\Control;
+use App\Models\SpecVersion;
+use App\Models\User;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\StartingSpec;
+
+/** The spec library: everybody looks, technicians enter and check each other, a lead puts in force. */
+final class SpecController
+{
+    private const MOST_PAGES = 1000;
+
+    public function index(Request $request): JsonResponse
+    {
+        $find = $request->query('find');
+        $page = $request->query('page');
+
+        return new JsonResponse(SpecList::page(is_string($find) ? mb_substr($find, 0, 80) : '', is_string($page) ? max(1, min(self::MOST_PAGES, (int) $page)) : 1));
+    }
+
+    public function show(Request $request, int $spec): JsonResponse
+    {
+        return new JsonResponse($this->whole(SpecVersion::query()->with('enteredBy')->findOrFail($spec), User::of($request)));
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $spec = SpecWriter::enter(Node::fromJson($request->getContent()), User::of($request));
+
+        return new JsonResponse($this->whole($spec, User::of($request)), 201);
+    }
+
+    public function update(Request $request, int $spec): JsonResponse
+    {
+        $found = SpecVersion::query()->with('enteredBy')->findOrFail($spec);
+
+        return new JsonResponse($this->whole(SpecWriter::change($found, Node::fromJson($request->getContent()), User::of($request)), User::of($request)));
+    }
+
+    public function destroy(Request $request, int $spec): Response
+    {
+        SpecWriter::discard(SpecVersion::query()->with('enteredBy')->findOrFail($spec), User::of($request));
+
+        return new Response(status: 204);
+    }
+
+    public function check(Request $request, int $spec): JsonResponse
+    {
+        return new JsonResponse($this->whole(SpecWriter::check(SpecVersion::query()->with('enteredBy')->findOrFail($spec), User::of($request)), User::of($request)));
+    }
+
+    public function adopt(Request $request, int $spec): JsonResponse
+    {
+        $found = SpecVersion::query()->with('enteredBy')->findOrFail($spec);
+        SpecWriter::adopt($found, User::of($request));
+
+        return new JsonResponse($this->whole($found, User::of($request)));
+    }
+
+    public function changes(int $spec): JsonResponse
+    {
+        return new JsonResponse(SpecChanges::of(SpecVersion::query()->findOrFail($spec)));
+    }
+
+    /** What a spec of a family begins from, until its book is at hand. */
+    public function starting(string $family): JsonResponse
+    {
+        $key = FamilyKey::tryFrom($family) ?? throw (new ModelNotFoundException)->setModel(SpecVersion::class);
+
+        return new JsonResponse(StartingSpec::of($key));
+    }
+
+    /** A band as it is typed from print: what it means, and where its two units disagree. */
+    public function printed(Request $request): JsonResponse
+    {
+        return new JsonResponse(SpecWriter::printed(Node::fromJson($request->getContent())->object(['printed'])->at('printed')->string(120)));
+    }
+
+    /** A sketch of where the book measures, as its picture shows it. */
+    public function keepSketch(Request $request, int $spec): JsonResponse
+    {
+        $found = SpecVersion::query()->with('enteredBy')->findOrFail($spec);
+        SpecWriter::sketch($found, $request->getContent(), User::of($request));
+
+        return new JsonResponse($this->whole($found, User::of($request)));
+    }
+
+    public function sketch(int $spec): Response
+    {
+        $jpeg = DB::table('spec_sketches')->where('spec_version_id', $spec)->value('jpeg');
+
+        return is_string($jpeg) ? new Response($jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache', 'X-Content-Type-Options' => 'nosniff'])
+            : throw (new ModelNotFoundException)->setModel(SpecVersion::class);
+    }
+
+    /** @return array<string, mixed> */
+    private function whole(SpecVersion $spec, User $user): array
+    {
+        $versions = SpecVersion::query()->where('model', $spec->model)->where('control', $spec->control)->orderByDesc('version')->get();
+        $controls = Control::query()->with('machine')->whereIn('spec_version_id', $versions->pluck('id'))->get();
+        $isOwn = $spec->entered_by_id === $user->id;
+
+        return SpecList::brief($spec) + [
+            'minutes' => $spec->minutes,
+            'spec' => $spec->body,
+            'run' => $spec->run,
+            'has_sketch' => DB::table('spec_sketches')->where('spec_version_id', $spec->id)->exists(),
+            'checked_at' => $spec->checked_at?->toIso8601String(),
+            'may' => [
+                'change' => $spec->isDraft() && ($isOwn || $user->role->mayLiftTag()),
+                'check' => $spec->isDraft() && ! $isOwn && $user->role->maySignOff(),
+                'adopt' => ! $spec->isDraft() && $user->role->mayLiftTag() && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
+            ],
+            'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),
+            'machines' => $controls->map(static fn (Control $one): array => [
+                'tag' => $one->machine->tag, 'version' => (int) $versions->firstWhere('id', $one->spec_version_id)?->version,
+            ])->sortBy('tag')->values()->all(),
+        ];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Models\ControlJob;
+use App\Models\EntryRow;
+use App\Models\SpecVersion;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Measurement\Rejudged;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\SpecCodec;
+
+/** What a version would have said of the jobs that other versions judged. Nothing of theirs changes. */
+final readonly class SpecChanges
+{
+    private const MOST = 200;
+
+    /** @return array{looked_at: int, changed: list<array<string, mixed>>} newest first */
+    public static function of(SpecVersion $version): array
+    {
+        $spec = SpecCodec::decode(Node::of($version->body));
+        $jobs = ControlJob::query()->with('control.machine')->whereNotNull('closed_at')
+            ->whereHas('control.specVersion', static fn ($versions) => $versions->where('model', $version->model)->where('control', $version->control))
+            ->orderByDesc('closed_at')->limit(self::MOST)->get();
+        $records = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->where('kind', EntryKind::Closed->value)->get()->keyBy('job_id');
+        $changed = [];
+        $lookedAt = 0;
+        foreach ($jobs as $job) {
+            $left = $records->get($job->id)?->body['record'] ?? null;
+            $again = $left === null ? null : self::again($spec, $left);
+            if ($again === null) {
+                continue;
+            }
+            $lookedAt++;
+            if ($again->kind->value !== $left['left']['verdict']) {
+                $changed[] = [
+                    'job' => $job->id, 'tag' => $job->control->machine->tag, 'at' => $job->closed_at?->toIso8601String(),
+                    'left_mm' => (float) $left['left']['mm'], 'was' => $left['left']['verdict'], 'would_be' => $again->kind->value, 'chance_inside' => $again->chance,
+                ];
+            }
+        }
+
+        return ['looked_at' => $lookedAt, 'changed' => $changed];
+    }
+
+    /** @param  array<string, mixed>  $record */
+    private static function again(Spec $spec, array $record): ?Rejudged
+    {
+        $left = $record['left'] ?? null;
+        if ($spec->aim === null || $left === null || ($record['point'] ?? null) !== $spec->aim->point->value) {
+            return null;
+        }
+
+        return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? $left['expanded_mm'] / 2));
+    }
+}

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Bench\Pictures;
+use App\Http\Problems\Conflict;
+use App\Http\Problems\Forbidden;
+use App\Models\Audit;
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\SpecVersion;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Spec\PrintedBand;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/**
+ * Writes versions into the library: entered as a draft, held against the document by a second person, then put in force. What a job was
+ * judged by is never changed.
+ */
+final readonly class SpecWriter
+{
+    private const ROUNDING_MM = 0.006;
+
+    /** A new version, the next of its model and control. */
+    public static function enter(Node $node, User $by): SpecVersion
+    {
+        $written = self::read($node, $by);
+
+        return self::withFreeVersion(static fn (): SpecVersion => DB::transaction(static function () use ($written, $by): SpecVersion {
+            $last = (int) SpecVersion::query()->where('model', $written['model'])->where('control', $written['control'])->lockForUpdate()->max('version');
+            $spec = SpecVersion::query()->create($written + ['version' => $last + 1, 'entered_by_id' => $by->id]);
+            Audit::note($by, 'spec entered', "{$spec->model} {$spec->name}, version {$spec->version}");
+
+            return $spec;
+        }, 3));
+    }
+
+    /** @throws Conflict If it is no draft any more, or a job was judged by it. */
+    public static function change(SpecVersion $spec, Node $node, User $by): SpecVersion
+    {
+        self::mustBeOpen($spec);
+        self::mustBeTheirs($spec, $by, '. Ask for a change, or enter a version of your own.');
+        $written = self::read($node, $spec->enteredBy ?? $by);
+        if ($written['model'] !== $spec->model || $written['control'] !== $spec->control) {
+            throw Refused::because('A draft stays with its model and control. Enter a new one for another.');
+        }
+        $spec->forceFill($written)->save();
+        Audit::note($by, 'spec draft changed', "{$spec->model} {$spec->name}, version {$spec->version}");
+
+        return $spec;
+    }
+
+    public static function discard(SpecVersion $spec, User $by): void
+    {
+        self::mustBeOpen($spec);
+        self::mustBeTheirs($spec, $by, '; a lead may throw it away.');
+        if (Control::query()->where('spec_version_id', $spec->id)->exists()) {
+            throw new Conflict('Machines stand on this draft. Put another version in force first.');
+        }
+        DB::transaction(static function () use ($spec, $by): void {
+            DB::table('spec_sketches')->where('spec_version_id', $spec->id)->delete();
+            $spec->delete();
+            Audit::note($by, 'spec draft thrown away', "{$spec->model} {$spec->name}, version {$spec->version}");
+        });
+    }
+
+    /** A picture belongs to the draft that its enterer or a lead still works on. */
+    public static function sketch(SpecVersion $spec, string $bytes, User $by): void
+    {
+        self::mustBeOpen($spec);
+        self::mustBeTheirs($spec, $by, '. Ask for a change, or enter a version of your own.');
+        DB::table('spec_sketches')->updateOrInsert(['spec_version_id' => $spec->id], Pictures::anew($bytes));
+    }
+
+    /** Held against the document by somebody who did not enter it. */
+    public static function check(SpecVersion $spec, User $by): SpecVersion
+    {
+        if (! $spec->isDraft()) {
+            throw new Conflict('This version was checked already.');
+        }
+        if ($spec->entered_by_id === $by->id) {
+            throw Forbidden::because('Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.');
+        }
+        $body = $spec->body;
+        $body['source']['checked_by'] = $by->name;
+        $spec->forceFill(['body' => $body, 'checked_by_id' => $by->id, 'checked_at' => CarbonImmutable::now()])->save();
+        Audit::note($by, 'spec checked', "{$spec->model} {$spec->name}, version {$spec->version}");
+
+        return $spec;
+    }
+
+    /**
+     * Puts a version in force on all machines of its model; jobs already begun keep theirs.
+     *
+     * @return int controls that changed
+     */
+    public static function adopt(SpecVersion $spec, User $by): int
+    {
+        if ($spec->isDraft()) {
+            throw new Conflict('A draft is not put in force. Have a second person check it first.');
+        }
+        $moved = Control::query()->where('spec_version_id', '!=', $spec->id)
+            ->whereHas('specVersion', static fn ($versions) => $versions->where('model', $spec->model)->where('control', $spec->control))
+            ->update(['spec_version_id' => $spec->id]);
+        Audit::note($by, 'spec put in force', "{$spec->model} {$spec->name}, version {$spec->version}", ['controls' => $moved]);
+
+        return $moved;
+    }
+
+    /**
+     * The band as it stands in print, and where its two units disagree.
+     *
+     * @return array{low_mm: float|null, high_mm: float|null, disagreements: list<string>}
+     */
+    public static function printed(string $text): array
+    {
+        $read = PrintedBand::read($text);
+
+        return ['low_mm' => $read->band->low, 'high_mm' => $read->band->high, 'disagreements' => $read->disagreements];
+    }
+
+    /** @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>} */
+    private static function read(Node $node, User $by): array
+    {
+        $node->object(['model', 'control', 'name', 'minutes', 'spec', 'run'], ['despite']);
+        $control = $node->at('control')->id();
+        if (preg_match('/^[a-z][a-z0-9_]*$/', $control) !== 1) {
+            throw BadFile::at($node->at('control')->path, 'the short name of a control is small letters, digits and underscores, such as front_brake.');
+        }
+        $spec = SpecCodec::decode($node->at('spec'));
+        self::mustAgree($node, $spec);
+        RunCodec::decode($node->at('run'));
+        $body = SpecCodec::encode($spec);
+        $body['source']['entered_by'] = $by->name;
+        $body['source']['checked_by'] = null;
+
+        return [
+            'model' => trim($node->at('model')->string(60)),
+            'control' => $control,
+            'name' => trim($node->at('name')->string(60)),
+            'minutes' => $node->at('minutes')->integer(1, 600),
+            'body' => $body,
+            'run' => (array) $node->at('run')->value,
+        ];
+    }
+
+    /** What is printed and what is held against must be one thing, and two units must mean the same unless somebody says that the book itself errs. */
+    private static function mustAgree(Node $node, Spec $spec): void
+    {
+        if ($spec->book->printed === null || $spec->aim === null) {
+            return;
+        }
+        $read = $node->at('spec')->making(static fn (): PrintedBand => PrintedBand::read($spec->book->printed));
+        foreach ([[$read->band->low, $spec->aim->band->low], [$read->band->high, $spec->aim->band->high]] as [$printed, $held]) {
+            if (($printed === null) !== ($held === null) || abs(($printed ?? 0.0) - ($held ?? 0.0)) > self::ROUNDING_MM) {
+                throw BadFile::at($node->at('spec')->at('book')->at('printed')->path, "printed is {$read->band->say()}, and held against is {$spec->aim->band->say()}. Make both the same.");
+            }
+        }
+        if ($read->disagreements !== [] && ! ($node->has('despite') && $node->at('despite')->boolean())) {
+            throw Refused::because('Its two units disagree: '.implode(' ', $read->disagreements).' Look at the print again; if it really says so, say that the book does.');
+        }
+    }
+
+    /** A draft is its enterer's to work on, or a lead's; the sentence goes on with what another may do instead. */
+    private static function mustBeTheirs(SpecVersion $spec, User $by, string $instead): void
+    {
+        if ($spec->entered_by_id !== $by->id && ! $by->role->mayLiftTag()) {
+            throw Forbidden::because("{$spec->enteredBy?->name} entered this draft{$instead}");
+        }
+    }
+
+    private static function mustBeOpen(SpecVersion $spec): void
+    {
+        if (! $spec->isDraft()) {
+            throw new Conflict('A checked version stays as it is. Enter the next version from it.');
+        }
+        if (ControlJob::query()->where('spec_version_id', $spec->id)->exists()) {
+            throw new Conflict('A job was judged by this draft, so it stays as it is. Enter the next version from it.');
+        }
+    }
+
+    /** @param  callable(): SpecVersion  $write */
+    private static function withFreeVersion(callable $write): SpecVersion
+    {
+        try {
+            return $write();
+        } catch (UniqueConstraintViolationException $e) {
+            throw new Conflict('Somebody entered a version of this spec in the same moment. Look at theirs, then enter yours again.', previous: $e);
+        }
+    }
+}

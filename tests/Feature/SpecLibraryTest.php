@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Control;
+use App\Models\SpecVersion;
+use Database\Demo\DemoFleet;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+/** The spec library: entered, held against its document by a second person, put in force; what judged a job stays as it was. */
+final class SpecLibraryTest extends TestCase
+{
+    public function test_a_version_is_entered_checked_by_another_and_put_in_force_by_a_lead(): void
+    {
+        $before = Control::query()->where('key', 'clutch')->firstOrFail()->spec_version_id;
+        $made = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->assertCreated()->json();
+        self::assertSame([2, true, 'Tomas', null], [$made['version'], $made['draft'], $made['entered_by'], $made['checked_by']]);
+        self::assertSame(['change' => true, 'check' => false, 'adopt' => false], $made['may']);
+        $this->postJson("/api/specs/{$made['id']}/check")->assertForbidden()->assertJsonPath('detail', 'Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.');
+        $this->signIn('oda')->postJson("/api/specs/{$made['id']}/adopt")->assertConflict();
+        $this->postJson("/api/specs/{$made['id']}/check")->assertOk()->assertJsonPath('checked_by', 'Oda')->assertJsonPath('may.adopt', true);
+        $this->postJson("/api/specs/{$made['id']}/check")->assertConflict();
+        self::assertSame($before, Control::query()->where('key', 'clutch')->firstOrFail()->spec_version_id, 'checked is not yet in force');
+        $this->postJson("/api/specs/{$made['id']}/adopt")->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 2]]);
+        self::assertSame(12, $this->getJson('/api/machines/RT-14')->json('controls.0.band.low_mm'));
+        self::assertSame('Oda', $this->getJson('/api/machines/RT-14')->json('controls.0.spec.checked_by'));
+    }
+
+    public function test_a_job_keeps_the_version_it_was_opened_with(): void
+    {
+        $job = HttpJob::open($this->signIn('tomas'));
+        $id = $this->postJson('/api/specs', self::written(12, 18))->json('id');
+        $this->signIn('oda')->postJson("/api/specs/{$id}/check")->assertOk();
+        $this->postJson("/api/specs/{$id}/adopt")->assertOk();
+        self::assertSame(10, $this->getJson("/api/jobs/{$job->id}")->json('state.spec.band.low_mm'));
+    }
+
+    public function test_what_a_new_version_would_have_said_of_past_jobs_is_shown_and_changes_none(): void
+    {
+        $job = HttpJob::open($this->signIn('tomas'))->ready()->read('11.5', '11.5', '11.5');
+        $job->line('tag for the test')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $id = $this->postJson('/api/specs', self::written(14, 18))->json('id');
+        $changes = $this->getJson("/api/specs/{$id}/changes")->assertOk()->json();
+        self::assertSame([1, $job->id, 'inside', 'too_tight'], [$changes['looked_at'], $changes['changed'][0]['job'], $changes['changed'][0]['was'], $changes['changed'][0]['would_be']]);
+        self::assertSame('inside', $this->getJson('/api/machines/RT-14')->json('controls.0.history.0.left_verdict'));
+    }
+
+    public function test_a_draft_is_put_right_by_who_entered_it_and_thrown_away(): void
+    {
+        $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');
+        $this->putJson("/api/specs/{$id}", self::written(12, 19))->assertOk()->assertJsonPath('spec.aim.high_mm', 19);
+        $this->putJson("/api/specs/{$id}", ['model' => 'Another 9'] + self::written(12, 19))->assertUnprocessable();
+        $this->signIn('ines')->putJson("/api/specs/{$id}", self::written(1, 2))->assertForbidden();
+        $this->deleteJson("/api/specs/{$id}")->assertForbidden();
+        $this->signIn('tomas')->deleteJson("/api/specs/{$id}")->assertNoContent();
+        $this->getJson("/api/specs/{$id}")->assertNotFound();
+    }
+
+    public function test_a_checked_version_is_never_changed(): void
+    {
+        $id = SpecVersion::query()->where('control', 'clutch')->value('id');
+        $this->signIn('oda')->putJson("/api/specs/{$id}", self::written(12, 19))->assertConflict();
+        $this->deleteJson("/api/specs/{$id}")->assertConflict();
+        $this->call('PUT', "/api/specs/{$id}/sketch", content: self::png())->assertConflict();
+    }
+
+    public function test_a_draft_that_a_job_was_judged_by_is_never_changed(): void
+    {
+        $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');
+        Control::query()->where('key', 'clutch')->update(['spec_version_id' => $id]);
+        $this->signIn('oda')->deleteJson("/api/specs/{$id}")->assertConflict()->assertJsonPath('detail', 'Machines stand on this draft. Put another version in force first.');
+        HttpJob::open($this->signIn('tomas'));
+        $this->putJson("/api/specs/{$id}", self::written(12, 19))->assertConflict()->assertJsonPath('detail', 'A job was judged by this draft, so it stays as it is. Enter the next version from it.');
+    }
+
+    public function test_printed_units_are_kept_and_must_agree(): void
+    {
+        $this->signIn('tomas')->postJson('/api/specs/printed', ['printed' => '10–20 mm (3/8–1 in)'])->assertOk()
+            ->assertJson(['low_mm' => 10, 'high_mm' => 20, 'disagreements' => ['“20 mm” beside “1 in”: 20 mm is about 25/32 in.']]);
+        $this->postJson('/api/specs/printed', ['printed' => 'some'])->assertUnprocessable();
+        $this->postJson('/api/specs', self::written(10, 20, '10–20 mm (3/8–1 in)'))->assertUnprocessable();
+        $this->postJson('/api/specs', self::written(10, 20, '10–20 mm (3/8–1 in)') + ['despite' => true])->assertCreated()->assertJsonPath('printed', '10–20 mm (3/8–1 in)');
+        $this->postJson('/api/specs', self::written(10, 22, '10–20 mm'))->assertUnprocessable()
+            ->assertJsonPath('detail', '$.spec.book.printed: printed is 10 to 20 mm, and held against is 10 to 22 mm. Make both the same.');
+        $this->postJson('/api/specs', self::written(9.525, 25.4, '3/8–1 in'))->assertCreated();
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'upside down' => [self::written(20, 10), 'The band runs from 20 to 10 mm'];
+        yield 'a control in capitals' => [['control' => 'Clutch Lever'] + self::written(1, 2), 'small letters'];
+        yield 'no model' => [['model' => ' '] + self::written(1, 2), 'empty'];
+        yield 'hours below one' => [['minutes' => 0] + self::written(1, 2), '$.minutes'];
+        yield 'a run without cables' => [['run' => ['hand' => ['kind' => 'lever', 'name' => 'x'], 'cables' => [], 'working_end' => 'x']] + self::written(1, 2), 'at least one cable'];
+        yield 'an interval of nothing' => [array_replace_recursive(self::written(1, 2), ['spec' => ['book' => ['interval' => ['usage' => 5]]]]), 'Use needs its unit'];
+        yield 'a proof that would stand for another' => [array_replace_recursive(self::written(1, 2), ['spec' => ['book' => ['proofs' => [['key' => 'snap_shut', 'question' => 'x']]]]]), 'book_'];
+        yield 'no such day' => [array_replace_recursive(self::written(1, 2), ['spec' => ['source' => ['date' => '2026-02-30']]]), 'is no day'];
+    }
+
+    /** @param  array<string, mixed>  $body */
+    #[DataProvider('wrong')]
+    public function test_what_is_no_spec_is_refused_with_a_sentence(array $body, string $says): void
+    {
+        $rows = SpecVersion::query()->count();
+        self::assertStringContainsString($says, $this->signIn('tomas')->postJson('/api/specs', $body)->assertUnprocessable()->json('detail'));
+        self::assertSame($rows, SpecVersion::query()->count());
+    }
+
+    public function test_what_the_book_adds_is_asked_and_shown(): void
+    {
+        $body = array_replace_recursive(self::written(10, 20), ['spec' => ['book' => [
+            'interval' => ['usage' => 6000, 'unit' => 'mi', 'months' => 12], 'torques' => [['what' => 'bracket lock nut', 'nm' => 8.5]],
+            'proofs' => [['key' => 'book_boot', 'question' => 'Boot seated on its groove']],
+        ], 'source' => ['date' => '2021-03-01']]]);
+        $id = $this->signIn('tomas')->postJson('/api/specs', $body)->assertCreated()->json('id');
+        Control::query()->where('key', 'clutch')->update(['spec_version_id' => $id]);
+        $spec = $this->getJson('/api/machines/RT-14')->json('controls.0.spec');
+        self::assertSame(['every 6 000 mi or 12 months', [['what' => 'bracket lock nut', 'nm' => 8.5]], true], [$spec['interval'], $spec['torques'], $spec['draft']]);
+        $items = array_merge(...array_column(HttpJob::open($this)->state['stages'], 'items'));
+        self::assertContains('Boot seated on its groove', array_column($items, 'label'));
+    }
+
+    public function test_the_library_is_found_by_any_of_its_words(): void
+    {
+        $this->signIn('office');
+        $all = $this->getJson('/api/specs')->assertOk()->json();
+        self::assertSame(3, $all['total']);
+        self::assertSame(['clutch'], array_column($this->getJson('/api/specs?find='.urlencode('ridge  CLUTCH'))->json('specs'), 'control'));
+        self::assertSame(['throttle'], array_column($this->getJson('/api/specs?find='.urlencode('hesk service book'))->json('specs'), 'control'));
+        self::assertSame([], $this->getJson('/api/specs?find='.urlencode("100% ' or 1=1"))->json('specs'));
+        self::assertSame([], $this->getJson('/api/specs?page=9')->json('specs'));
+        $this->getJson('/api/specs?page=x&find[]=y')->assertOk();
+        $this->getJson("/api/specs/{$all['specs'][0]['id']}")->assertOk()->assertJsonPath('may', ['change' => false, 'check' => false, 'adopt' => false]);
+        $this->getJson('/api/specs/999999/changes')->assertNotFound();
+        $this->getJson('/api/specs/999999')->assertNotFound();
+        $this->getJson('/api/specs/starting/clutch_lever')->assertOk()->assertJsonPath('spec.source.kind', 'common_practice')->assertJsonPath('has_figure', true);
+        $this->getJson('/api/specs/starting/rudder')->assertNotFound();
+    }
+
+    public function test_a_sketch_is_kept_with_its_draft(): void
+    {
+        $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');
+        $this->get("/api/specs/{$id}/sketch")->assertNotFound();
+        $this->call('PUT', "/api/specs/{$id}/sketch", content: 'no picture')->assertUnprocessable();
+        $this->call('PUT', "/api/specs/{$id}/sketch", content: self::png())->assertOk()->assertJsonPath('has_sketch', true);
+        $this->get("/api/specs/{$id}/sketch")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+        $this->signIn('ines')->call('PUT', "/api/specs/{$id}/sketch", content: self::png())->assertForbidden();
+        $this->signIn('tomas')->deleteJson("/api/specs/{$id}")->assertNoContent();
+    }
+
+    private static function png(): string
+    {
+        $picture = imagecreatetruecolor(60, 40);
+        self::assertNotFalse($picture);
+        ob_start();
+        imagepng($picture);
+
+        return (string) ob_get_clean();
+    }
+
+    /** @return array<string, mixed> */
+    private static function written(float $low, float $high, ?string $printed = null): array
+    {
+        $spec = DemoFleet::spec('Tolvane Ridge 300', 'clutch');
+        unset($spec['others'], $spec['book']);
+        $spec['aim'] = ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => $low, 'high_mm' => $high];
+
+        return ['model' => 'Tolvane Ridge 300', 'control' => 'clutch', 'name' => 'Clutch lever', 'minutes' => 12,
+            'spec' => $spec + ($printed === null ? [] : ['book' => ['printed' => $printed]]), 'run' => DemoFleet::run('Tolvane Ridge 300', 'clutch')];
+    }
+}
