@@ -16,7 +16,8 @@ use VividPull\Core\Wire\Node;
 /** What a screen sends to be logged: a typed line with what was shown beside it, or a kind with its body. */
 final readonly class EntryRequest
 {
-    private const UUID = '/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/';
+    /** The id a client gives what it makes; files and whole shops are held to it too. */
+    public const UUID = '/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/';
 
     private const LONGEST_LINE = 100_000;
 

@@ -25,6 +25,8 @@ final readonly class JobHead
         public string $machine,
         public string $usageUnit,
         public ?CarbonImmutable $ranUntil,
+        /** The closed job that this one puts right. */
+        public ?string $corrects,
     ) {}
 
     /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
@@ -53,6 +55,7 @@ final readonly class JobHead
             $row->machine,
             $row->usage_unit,
             $row->ran_until === null ? null : CarbonImmutable::parse($row->ran_until, 'UTC'),
+            $row->corrects,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Http\Problems\Conflict;
+use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
@@ -21,9 +22,6 @@ use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Family\FamilyKey;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */
 final readonly class Opening
@@ -34,7 +32,7 @@ final readonly class Opening
      * @throws Refused If the person may not log.
      * @throws Conflict If a job is open on the control already, or the id stands for another job.
      */
-    public function open(Control $control, User $user, string $id, CarbonImmutable $now): ControlJob
+    public function open(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects = null, string $why = ''): ControlJob
     {
         if (! $user->role->mayLog()) {
             throw Refused::because("{$user->name} may look at jobs but not start one. Ask a technician.");
@@ -43,14 +41,17 @@ final readonly class Opening
         if ($same !== null) {
             return $same->control_id === $control->id ? $same : throw new Conflict('Another job stands under this id.');
         }
+        if ($control->machine->retired_at !== null) {
+            throw new Conflict("{$control->machine->tag} is retired: {$control->machine->retired_why}. A lead brings it back first.");
+        }
         try {
-            return DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now), 3);
+            return DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why), 3);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict("A job on the {$control->name} of {$control->machine->tag} is open already. Open it from the Bench and join it.", previous: $e);
         }
     }
 
-    private function write(Control $control, User $user, string $id, CarbonImmutable $now): ControlJob
+    private function write(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects, string $why): ControlJob
     {
         $control->machine()->lockForUpdate()->first();
         $visit = Visit::query()->where('machine_id', $control->machine_id)->whereNull('closed_at')->first()
@@ -62,21 +63,29 @@ final readonly class Opening
             'control_id' => $control->id,
             'open_control_id' => $control->id,
             'spec_version_id' => $control->spec_version_id,
+            'corrects' => $corrects?->id,
             'frame' => ['spec' => $control->specVersion->body, 'run' => $control->run],
-            'usage_reading' => $control->machine->usage_reading,
+            'usage_reading' => $control->machine->usage(),
             'opened_at' => $now,
         ]);
-        $this->openingEntry($job, $control, $user, $now);
+        $this->entry($job, $user, EntryKind::Opened, ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)], $now);
+        if ($corrects !== null) {
+            $this->entry($job, $user, EntryKind::Note, ['text' => "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}"], $now);
+            Audit::note($user, 'job corrected', "{$control->machine->tag} {$control->name}", ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why]);
+        }
+        foreach (Intakes::takeUp($control, $job->id, $user, $now) as $reported) {
+            $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($reported, 0, 500)], $now);
+        }
 
         return $job;
     }
 
-    private function openingEntry(ControlJob $job, Control $control, User $user, CarbonImmutable $now): void
+    /** @param  array<string, mixed>  $body */
+    private function entry(ControlJob $job, User $user, EntryKind $kind, array $body, CarbonImmutable $now): void
     {
-        $body = ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)];
         $stamp = new Stamp((string) Str::uuid7($now), $now->toIso8601String(), $user->person());
         $seq = (int) EntryRow::query()->where('visit_id', $job->visit_id)->max('seq') + 1;
-        EntryRow::write($job->visit_id, $seq, $job->id, EntryKind::Opened, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now);
+        EntryRow::write($job->visit_id, $seq, $job->id, $kind, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now);
     }
 
     /** @return array<string, mixed> */
@@ -92,7 +101,7 @@ final readonly class Opening
             'pooled' => Repeating::on($shelf),
             'tag' => $summary['tag'] ?? null,
             'drift' => $this->drift($control),
-            'usage' => $control->machine->usage_reading,
+            'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,
             'pack' => $this->inspections($control),
         ];
@@ -110,7 +119,7 @@ final readonly class Opening
         }
         $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point)
             ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null, 'parts' => $record['parts'] ?? []])->all());
-        $drift = ControlDrift::over($visits, $this->ratio($control, ReadingPoint::from($point)));
+        $drift = ControlDrift::over($visits, ControlStory::ratio($control, ReadingPoint::from($point)));
 
         return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];
     }
@@ -133,14 +142,5 @@ final readonly class Opening
         }
 
         return array_slice($inspections, -self::VISITS_OF_DRIFT);
-    }
-
-    /** R as this control taught it, else as it is drawn, else as it is usual for the family. */
-    private function ratio(Control $control, ReadingPoint $point): float
-    {
-        $taught = $control->summary['taught'][$point->value]['ln_ratio'] ?? null;
-
-        return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)
-            ?? FamilyKey::from($control->specVersion->body['family'])->family()->usualRatio($point))->value;
     }
 }

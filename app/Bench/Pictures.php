@@ -44,15 +44,28 @@ final readonly class Pictures
 
             return;
         }
-        $picture = self::small(self::upright(self::read($bytes), $bytes));
-        ob_start();
-        imagejpeg($picture, null, self::QUALITY);
         try {
-            Photo::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'width_px' => imagesx($picture), 'height_px' => imagesy($picture),
-                'digest' => $digest, 'taken_in_at' => $now->utc()->format('Y-m-d H:i:s.v'), 'jpeg' => (string) ob_get_clean()]);
+            Photo::query()->create(self::anew($bytes) + ['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id,
+                'digest' => $digest, 'taken_in_at' => $now->utc()->format('Y-m-d H:i:s.v')]);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict('Another picture stands under this id. Nothing was changed.', previous: $e);
         }
+    }
+
+    /**
+     * The picture made small and written anew.
+     *
+     * @return array{width_px: int, height_px: int, jpeg: string}
+     *
+     * @throws Refused If it is no picture, or too large.
+     */
+    public static function anew(string $bytes): array
+    {
+        $picture = self::small(self::upright(self::read($bytes), $bytes));
+        ob_start();
+        imagejpeg($picture, null, self::QUALITY);
+
+        return ['width_px' => imagesx($picture), 'height_px' => imagesy($picture), 'jpeg' => (string) ob_get_clean()];
     }
 
     /** @throws Refused If the entry speaks of a picture that this job does not have. */

@@ -12,6 +12,10 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\PackState;
 use VividPull\Core\Cable\Part;
+use VividPull\Core\Day\DayPlan;
+use VividPull\Core\Day\Planned;
+use VividPull\Core\Day\Readiness;
+use VividPull\Core\Day\Waiting;
 
 /** The day on the bench: what waits, what is cooling, what wants running first, what must not run, what falls due. */
 final readonly class Today
@@ -36,26 +40,60 @@ final readonly class Today
     {
         $controls = $this->controls();
         $states = self::openStates($controls);
-        $rows = $controls->map(fn (Control $control): array => [
-            'tag' => $control->machine->tag,
-            'machine' => $control->machine->name,
-            'ready' => $this->isSoaking($states[$control->id] ?? null) ? 'soaking' : $this->ready($control),
-            'soaked_at' => $this->soakedAt($states[$control->id] ?? null)?->toIso8601String(),
-            'cold_at' => $this->coldAt($control)?->toIso8601String(),
-            'cooled_share' => $this->cooledShare($control),
-            'waits' => $control->openJob !== null || ($control->planned_on !== null && $control->planned_on->lte($this->now)),
-        ] + ['control' => ControlResource::of($control, $states[$control->id] ?? null)]);
-        $waiting = $rows->where('waits', true)->values();
+        $rows = $controls->map(fn (Control $control): array => $this->row($control, $states[$control->id] ?? null))->values();
+        $present = Presence::on($this->now);
+        $queue = $this->ordered($rows->where('waits', true)->values(), $present);
 
         return [
             'day' => $this->now->format('l'),
             'date' => $this->now->toDateString(),
-            'minutes' => $waiting->sum('control.minutes'),
-            'queue' => $waiting->all(),
-            'carry_on' => $waiting->filter(static fn (array $row): bool => $row['control']['job'] !== null)->sortByDesc('control.at')->first(),
+            'minutes' => (int) round(array_sum(array_column($queue, 'minutes'))),
+            'present' => $present,
+            'queue' => $queue,
+            'done' => DoneToday::on($this->now),
+            'intakes' => Intakes::open(),
+            'carry_on' => collect($queue)->filter(static fn (array $row): bool => $row['control']['job'] !== null)->sortByDesc('control.at')->first(),
             'tagged' => $rows->filter(static fn (array $row): bool => $row['control']['tag'] !== null)->values()->all(),
             'due' => $rows->filter(fn (array $row): bool => $this->isDueSoon($row))->sortBy('control.due_on')->take(self::MOST_DUE)->values()->all(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Control $control, ?BenchState $open): array
+    {
+        return [
+            'tag' => $control->machine->tag,
+            'machine' => $control->machine->name,
+            'ready' => $this->readiness($control, $open)->value,
+            'soaked_at' => $this->soakedAt($open)?->toIso8601String(),
+            'cold_at' => $this->coldAt($control)?->toIso8601String(),
+            'cooled_share' => $this->cooledShare($control),
+            'waits' => $control->openJob !== null || ($control->planned_on !== null && $control->planned_on->lte($this->now)),
+            'spent' => $open === null ? null : (int) round(DoneToday::spent($open)),
+            'minutes' => $control->minutes,
+            'covers_shared' => [],
+            'person' => null,
+        ] + ['control' => ControlResource::of($control, $open)];
+    }
+
+    /**
+     * The day in the core's order, with what each takes and whose hours hold it.
+     *
+     * @param  Collection<int, array<string, mixed>>  $rows
+     * @param  list<array{login: string, name: string, minutes: int}>  $present
+     * @return list<array<string, mixed>>
+     */
+    private function ordered(Collection $rows, array $present): array
+    {
+        $waiting = array_values($rows->map(static fn (array $row, int $n): Waiting => new Waiting(
+            (string) $n, $row['tag'], Readiness::from($row['ready']), $row['control']['due_on'], (array) $row['control']['covers'], (float) $row['minutes'], $row['control']['job'] !== null,
+        ))->all());
+
+        return array_map(static function (Planned $one) use ($rows): array {
+            $row = $rows->get((int) $one->waiting->key) ?? [];
+
+            return ['minutes' => (int) round($one->minutes), 'covers_shared' => $one->coversShared, 'person' => $one->person] + $row;
+        }, DayPlan::of($waiting, array_map(static fn (int $minutes): float => (float) $minutes, array_column($present, 'minutes', 'name')))->jobs);
     }
 
     /** @return Collection<int, Control> */
@@ -66,7 +104,8 @@ final readonly class Today
                 ->orWhereDate('planned_on', '<=', $this->now->toDateString())
                 ->orWhereDate('due_on', '<=', $this->now->addDays(self::SOON_DAYS)->toDateString())
                 ->orWhereNotNull('summary->tag->reason'))
-            ->join('machines', 'machines.id', '=', 'controls.machine_id')->orderBy('planned_on')->orderBy('machines.tag')
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')->whereNull('machines.retired_at')
+            ->orderBy('planned_on')->orderBy('machines.tag')
             ->select('controls.*')->get();
     }
 
@@ -86,15 +125,17 @@ final readonly class Today
         return $states;
     }
 
-    private function ready(Control $control): string
+    private function readiness(Control $control, ?BenchState $open): Readiness
     {
         $engine = $control->specVersion->body['conditions']['engine'] ?? null;
         $coldAt = $this->coldAt($control);
 
         return match (true) {
-            $engine === 'hot' => 'after_running',
-            $engine === 'cold' && $coldAt !== null && $coldAt->gt($this->now) => 'cooling',
-            default => 'ready',
+            $this->isSoaking($open) => Readiness::Soaking,
+            $engine === 'hot' => Readiness::Hot,
+            $engine === 'cold' && $coldAt !== null && $coldAt->gt($this->now) => Readiness::Cooling,
+            $engine === 'cold' => Readiness::Cold,
+            default => Readiness::Any,
         };
     }
 

@@ -34,7 +34,7 @@ final class BenchAndMachinesTest extends TestCase
         self::assertSame('cooling', $row['ready']);
         self::assertEqualsWithDelta(1 / 3, $row['cooled_share'], 0.01);
         $this->travel(3)->hours();
-        self::assertSame('ready', $this->getJson('/api/bench')->json('queue.0.ready'));
+        self::assertSame('cold', $this->getJson('/api/bench')->json('queue.0.ready'));
     }
 
     public function test_machines_are_found_by_tag_plate_name_and_kind(): void

@@ -16,7 +16,7 @@ use Tests\TestCase;
 
 final class DemoTest extends TestCase
 {
-    private const TABLES = ['entries', 'control_jobs', 'visits', 'controls', 'spec_versions', 'machines', 'instruments', 'users'];
+    private const TABLES = ['intakes', 'presences', 'meter_readings', 'audits', 'spec_sketches', 'entries', 'control_jobs', 'visits', 'controls', 'spec_versions', 'machines', 'instruments', 'users'];
 
     public function test_the_demo_is_the_same_for_the_same_day_and_tells_its_stories(): void
     {
@@ -29,7 +29,7 @@ final class DemoTest extends TestCase
         self::assertSame(['QB-05'], array_column($day['tagged'], 'tag'));
         self::assertContains('RT-14', array_column($day['queue'], 'tag'));
         self::assertContains('cooling', array_column($day['queue'], 'ready'));
-        self::assertContains('after_running', array_column($day['queue'], 'ready'));
+        self::assertContains('hot', array_column($day['queue'], 'ready'));
         self::assertNotNull($day['carry_on']);
         $this->getJson('/api/machines/RT-14')->assertOk()->assertJsonCount(4, 'controls.0.history');
         $choice = $this->getJson('/api/machines/RT-02')->assertOk()->json('controls.0.history.0');

@@ -9,8 +9,10 @@ use App\Bench\EntryRequest;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\Opening;
+use App\Http\Problems\Conflict;
 use App\Http\Resources\JobResource;
 use App\Models\Control;
+use App\Models\ControlJob;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
@@ -31,6 +33,20 @@ final class JobController
         $job = $opening->open($control, $user, $id, CarbonImmutable::now());
 
         return new JsonResponse($this->whole($job->id), $job->wasRecentlyCreated ? 201 : 200);
+    }
+
+    /** A lead puts a closed job right by a new one that names it. What was signed stays signed. */
+    public function correct(Request $request, string $job, Opening $opening): JsonResponse
+    {
+        $node = Node::fromJson($request->getContent())->object(['id', 'why']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $closed = ControlJob::query()->with(['control.machine', 'control.specVersion'])->findOrFail($job);
+        if ($closed->closed_at === null) {
+            throw new Conflict('This job is still open: put it right where it is.');
+        }
+        $made = $opening->open($closed->control, User::of($request), $id, CarbonImmutable::now(), $closed, trim($node->at('why')->string(300)));
+
+        return new JsonResponse($this->whole($made->id), $made->wasRecentlyCreated ? 201 : 200);
     }
 
     public function show(string $job): JsonResponse

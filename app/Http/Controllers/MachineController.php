@@ -4,52 +4,71 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\ControlPast;
+use App\Bench\ControlStory;
+use App\Bench\Intakes;
+use App\Bench\Machines;
 use App\Bench\Today;
 use App\Http\Resources\ControlResource;
 use App\Http\Resources\JobResource;
 use App\Models\Control;
-use App\Models\ControlJob;
-use App\Models\EntryRow;
+use App\Models\FormerTag;
 use App\Models\Machine;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\SourceKind;
+use VividPull\Core\Spec\Torque;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
 
 final class MachineController
 {
     private const MOST_FOUND = 12;
-
-    private const MOST_JOBS = 60;
 
     public function index(Request $request): JsonResponse
     {
         $asked = $request->query('find');
         $find = is_string($asked) ? mb_substr(trim($asked), 0, 40) : '';
         $like = '%'.addcslashes($find, '%_\\').'%';
-        $machines = Machine::query()
-            ->where(static fn ($m) => $m->where('tag', 'like', $like)->orWhere('plate', 'like', $like)->orWhere('name', 'like', $like)->orWhere('kind', 'like', $like))
-            ->orderByRaw('tag = ? desc, tag', [$find])->limit($find === '' ? 500 : self::MOST_FOUND)->get();
+        $former = $find === '' ? [] : FormerTag::query()->where('tag', $find)->pluck('machine_id')->all();
+        $ids = Machine::query()
+            ->where(static fn ($m) => $request->query('retired') === 'too' ? $m : $m->whereNull('retired_at'))
+            ->where(static fn ($m) => $m->where('tag', 'like', $like)->orWhere('plate', 'like', $like)->orWhere('name', 'like', $like)->orWhere('kind', 'like', $like)
+                ->orWhereIn('id', $former))
+            ->orderByRaw('tag = ? desc, tag', [$find])->limit($find === '' ? 500 : self::MOST_FOUND)->pluck('id');
+        $found = Machine::query()->whereIn('id', $ids)->get()->keyBy('id');
+        $machines = [];
+        foreach ($ids as $id) {
+            $machine = $found->get($id);
+            if ($machine !== null) {
+                $machines[] = self::brief($machine);
+            }
+        }
 
-        return new JsonResponse(['machines' => $machines->map(self::brief(...))->all()]);
+        return new JsonResponse(['machines' => $machines]);
     }
 
     public function show(string $tag): JsonResponse
     {
-        $machine = Machine::query()->where('tag', $tag)->firstOrFail();
+        $machine = Machines::find($tag);
         $controls = Control::query()->with(['machine', 'specVersion', 'openJob'])->where('machine_id', $machine->id)->orderBy('id')->get();
         $states = Today::openStates($controls);
 
         return new JsonResponse(self::brief($machine) + [
+            'meter' => ['face' => $machine->usage_reading, 'replaced' => $machine->usage_before !== 0],
+            'former_tags' => $machine->formerTags()->orderByDesc('until')->pluck('tag')->all(),
+            'retired_why' => $machine->retired_why,
             'stood_minutes' => JobResource::stood($machine->ran_until),
             'controls' => $controls->map(static fn (Control $control): array => ControlResource::of($control, $states[$control->id] ?? null) + [
                 'spec' => self::spec($control),
                 'adjusters' => self::adjusters($control),
-                'history' => self::history($control),
+                'history' => ($past = ControlPast::of($control))->rows(),
+                'story' => ControlStory::of($control, $past)->wire(),
             ])->all(),
+            'intakes' => Intakes::open($machine),
         ]);
     }
 
@@ -63,18 +82,26 @@ final class MachineController
             'kind' => $machine->kind,
             'year' => $machine->year,
             'place' => $machine->place,
-            'usage' => $machine->usage_reading,
+            'usage' => $machine->usage(),
             'usage_unit' => $machine->usage_unit,
+            'retired' => $machine->retired_at !== null,
         ];
     }
 
     /** @return array<string, mixed> */
     private static function spec(Control $control): array
     {
+        $spec = SpecCodec::decode(Node::of($control->specVersion->body));
         $source = $control->specVersion->body['source'];
 
         return [
+            'id' => $control->specVersion->id,
             'version' => $control->specVersion->version,
+            'draft' => $control->specVersion->isDraft(),
+            'common_practice' => ($source['kind'] ?? null) === SourceKind::CommonPractice->value,
+            'printed' => $control->specVersion->body['book']['printed'] ?? null,
+            'interval' => $spec->book->interval?->say(),
+            'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $spec->book->torques),
             'document' => $source['document'],
             'edition' => $source['edition'] ?? null,
             'page' => $source['page'] ?? null,
@@ -100,34 +127,5 @@ final class MachineController
         }
 
         return $adjusters;
-    }
-
-    /** @return list<array<string, mixed>> newest first */
-    private static function history(Control $control): array
-    {
-        $jobs = ControlJob::query()->where('control_id', $control->id)->orderByDesc('opened_at')->limit(self::MOST_JOBS)->get();
-        $closings = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->where('kind', EntryKind::Closed->value)->get()->keyBy('job_id');
-
-        return array_values($jobs->map(static function (ControlJob $job) use ($closings): array {
-            $closing = $closings->get($job->id);
-            $record = $closing?->body['record'] ?? null;
-
-            return [
-                'job' => $job->id,
-                'opened_at' => $job->opened_at->toIso8601String(),
-                'closed_at' => $closing?->at,
-                'by' => $closing?->by['name'],
-                'usage' => $job->usage_reading,
-                'outcome' => $closing?->body['outcome'],
-                'next_check' => $closing?->body['next_check'] ?? null,
-                'found_mm' => $record['found']['mm'] ?? null,
-                'left_mm' => $record['left']['mm'] ?? null,
-                'left_expanded_mm' => $record['left']['expanded_mm'] ?? null,
-                'left_verdict' => $record['left']['verdict'] ?? null,
-                'spec' => $record['spec'] ?? null,
-                'source' => $record['source'] ?? null,
-                'reason' => $record['by_choice'] ?? $record['tag'] ?? null,
-            ];
-        })->all());
     }
 }

@@ -6,13 +6,17 @@ namespace App\Http\Resources;
 
 use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Wear\MeterUnit;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
 final readonly class ControlResource
 {
+    private const HANDOVER = 'Handover:';
+
     /** @return array<string, mixed> */
     public static function of(Control $control, ?BenchState $open): array
     {
@@ -41,10 +45,59 @@ final readonly class ControlResource
             'next' => $open === null ? null : self::next($open),
             'by' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->by->name,
             'at' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->at,
+            'handover' => $open === null ? null : self::handover($open),
             'due_on' => $control->due_on?->toDateString(),
+            'due_in' => self::dueIn($control),
             'due_why' => $control->due_why,
+            'planned_on' => $control->planned_on?->toDateString(),
+            'covers' => (object) self::covers($control),
             'tag' => $tag,
         ];
+    }
+
+    /** What whoever put the job down last told the next, so long as nobody else went on since. */
+    private static function handover(BenchState $open): ?string
+    {
+        $last = null;
+        foreach (array_reverse($open->log->effective()) as $entry) {
+            $last ??= $entry->stamp->by;
+            if (! $entry->stamp->by->is($last)) {
+                return null;
+            }
+            if ($entry instanceof Noted && str_starts_with($entry->text, self::HANDOVER)) {
+                return trim(substr($entry->text, strlen(self::HANDOVER)));
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, float> minutes to take off each cover over an adjuster of the control */
+    private static function covers(Control $control): array
+    {
+        $covers = [];
+        foreach ($control->run['cables'] ?? [] as $cable) {
+            foreach ($cable['adjusters'] ?? [] as $adjuster) {
+                if (isset($adjuster['access']['cover'])) {
+                    $covers[(string) $adjuster['access']['cover']] = (float) $adjuster['access']['minutes'];
+                }
+            }
+        }
+
+        return $covers;
+    }
+
+    /** Use left until the next look, where use decides it: `in 190 km`. */
+    private static function dueIn(Control $control): ?string
+    {
+        $left = $control->due_usage === null ? null : $control->due_usage - $control->machine->usage();
+        $unit = MeterUnit::from($control->machine->usage_unit);
+
+        return match (true) {
+            $left === null => null,
+            $left <= 0 => $unit->say(-$left).' over',
+            default => 'in '.$unit->say($left),
+        };
     }
 
     /** What a person would do next: the move while it is being set, else what is asked. */

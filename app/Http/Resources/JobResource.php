@@ -19,6 +19,8 @@ final readonly class JobResource
             'id' => $job->id,
             'visit' => $job->visit,
             'opened_at' => $job->openedAt->toIso8601String(),
+            'corrects' => $job->corrects,
+            'people' => self::people($state),
             'machine' => [
                 'tag' => $job->tag,
                 'name' => $job->machine,
@@ -29,6 +31,21 @@ final readonly class JobResource
             'control' => ['key' => $job->controlKey, 'name' => $job->controlName],
             'state' => StateCodec::encode($state),
         ];
+    }
+
+    /**
+     * Who is on this job, whoever wrote last first.
+     *
+     * @return list<array{name: string, role: string, at: string}>
+     */
+    private static function people(BenchState $state): array
+    {
+        $people = [];
+        foreach (array_reverse($state->log->entries) as $entry) {
+            $people[$entry->stamp->by->id] ??= ['name' => $entry->stamp->by->name, 'role' => $entry->stamp->by->role->value, 'at' => $entry->stamp->at];
+        }
+
+        return array_values($people);
     }
 
     /** Minutes since the engine last ran, or null where nobody noted it. */

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\EntryRow;
+use Illuminate\Support\Collection;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Cable\Part;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Wear\FoundSide;
+use VividPull\Core\Wear\Look;
+use VividPull\Core\Wear\Play;
+
+/** The jobs of one control with what was signed at the end of each. */
+final readonly class ControlPast
+{
+    private const MOST_JOBS = 60;
+
+    /** All but the frame, which is most of a job and tells nothing here. */
+    private const COLUMNS = ['id', 'control_id', 'usage_reading', 'opened_at', 'closed_at'];
+
+    /** U is k·u, and k is near 2, where a record does not keep u itself. */
+    private const USUAL_FACTOR = 2.0;
+
+    /**
+     * @param  Collection<int, ControlJob>  $jobs  newest first
+     * @param  Collection<string, EntryRow>  $closings  by job
+     */
+    private function __construct(private Control $control, private Collection $jobs, private Collection $closings) {}
+
+    public static function of(Control $control): self
+    {
+        $jobs = ControlJob::query()->where('control_id', $control->id)->orderByDesc('opened_at')->limit(self::MOST_JOBS)->get(self::COLUMNS)->toBase();
+        $closings = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->where('kind', EntryKind::Closed->value)->get()->toBase()->keyBy('job_id');
+
+        return new self($control, $jobs, $closings);
+    }
+
+    /** @return list<array<string, mixed>> newest first, as a list shows them */
+    public function rows(): array
+    {
+        return array_values($this->jobs->map(function (ControlJob $job): array {
+            $closing = $this->closings->get($job->id);
+            $record = $this->record($job);
+
+            return [
+                'job' => $job->id,
+                'opened_at' => $job->opened_at->toIso8601String(),
+                'closed_at' => $closing?->at,
+                'by' => $closing?->by['name'],
+                'usage' => $job->usage_reading,
+                'outcome' => $closing?->body['outcome'],
+                'next_check' => $closing?->body['next_check'] ?? null,
+                'found_mm' => $record['found']['mm'] ?? null,
+                'left_mm' => $record['left']['mm'] ?? null,
+                'left_expanded_mm' => $record['left']['expanded_mm'] ?? null,
+                'left_verdict' => $record['left']['verdict'] ?? null,
+                'spec' => $record['spec'] ?? null,
+                'source' => $record['source'] ?? null,
+                'parts' => array_map(static fn (string $part): string => Part::from($part)->label(), $record['parts'] ?? []),
+                'reason' => $record['by_choice'] ?? $record['tag'] ?? null,
+            ];
+        })->all());
+    }
+
+    /** @return list<ControlJob> those with a signature, oldest first */
+    public function closed(): array
+    {
+        return array_values($this->jobs->filter(fn (ControlJob $job): bool => $this->record($job) !== null)->reverse()->all());
+    }
+
+    /** @return list<Look> of the closed jobs, oldest first */
+    public function looks(): array
+    {
+        return array_map($this->look(...), $this->closed());
+    }
+
+    /** The day that the last signature named for the next look. */
+    public function namedDay(): ?string
+    {
+        $closed = $this->closed();
+
+        return $closed === [] ? null : $this->closings->get($closed[count($closed) - 1]->id)?->body['next_check'] ?? null;
+    }
+
+    private function look(ControlJob $job): Look
+    {
+        $record = $this->record($job) ?? [];
+
+        return new Look(
+            (float) $job->usage_reading,
+            substr((string) $this->closings->get($job->id)?->at, 0, 10),
+            ReadingPoint::from($record['point'] ?? $this->control->specVersion->body['aim']['point'] ?? ReadingPoint::LeverTip->value),
+            EngineHeat::tryFrom($record['found']['engine'] ?? ''),
+            self::play($record['found'] ?? null),
+            self::play($record['left'] ?? null),
+            (float) ($record['given_before_mm'] ?? 0.0),
+            array_map(Part::from(...), array_values($record['parts'] ?? [])),
+            match ($record['found']['verdict'] ?? null) {
+                'too_loose' => FoundSide::Loose,
+                'too_tight', 'taut' => FoundSide::Tight,
+                default => FoundSide::Inside,
+            },
+        );
+    }
+
+    /** @param  array<string, mixed>|null  $reading */
+    private static function play(?array $reading): ?Play
+    {
+        return $reading === null || ($reading['verdict'] ?? null) === 'not_judged' ? null
+            : new Play((float) $reading['mm'], (float) ($reading['standard_mm'] ?? $reading['expanded_mm'] / self::USUAL_FACTOR));
+    }
+
+    /** @return array<string, mixed>|null what was signed; null while it is open */
+    private function record(ControlJob $job): ?array
+    {
+        return $this->closings->get($job->id)?->body['record'] ?? null;
+    }
+}

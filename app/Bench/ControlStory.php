@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Control;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\BookInterval;
+use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Wear\Candidate;
+use VividPull\Core\Wear\LimitAhead;
+use VividPull\Core\Wear\Look;
+use VividPull\Core\Wear\MeterUnit;
+use VividPull\Core\Wear\NextCheck;
+use VividPull\Core\Wear\Pace;
+use VividPull\Core\Wear\WearInterval;
+use VividPull\Core\Wear\WearStory;
+use VividPull\Core\Wear\WearWords;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/** The wear story of one control, from its past: what the core makes of it, for lists and screens. */
+final readonly class ControlStory
+{
+    /** @param  list<Look>  $looks */
+    private function __construct(
+        private ControlPast $past,
+        private array $looks,
+        private MeterUnit $unit,
+        private ?WearStory $story,
+        public ?NextCheck $next,
+    ) {}
+
+    public static function of(Control $control, ControlPast $past): self
+    {
+        $looks = $past->looks();
+        $unit = MeterUnit::from($control->machine->usage_unit);
+        $story = self::wear($control, $looks);
+        $next = $looks === [] ? null : NextCheck::after(
+            $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks), $past->namedDay(),
+        );
+
+        return new self($past, $looks, $unit, $story, $next);
+    }
+
+    /** @return array<string, mixed>|null null before the first signature */
+    public function wire(): ?array
+    {
+        if ($this->looks === []) {
+            return null;
+        }
+        $jobs = $this->past->closed();
+
+        return [
+            'heading' => $this->story === null ? null : WearWords::heading($this->story),
+            'words' => $this->story === null ? null : WearWords::say($this->story, $this->unit),
+            'cause' => $this->story?->cause?->value,
+            'replace' => $this->story?->replace(),
+            'intervals' => array_map(static fn (WearInterval $one, int $n): array => [
+                'from' => $jobs[$n]->id, 'to' => $jobs[$n + 1]->id, 'kind' => $one->kind->value, 'drift_mm' => $one->drift,
+            ], $this->story->intervals ?? [], array_keys($this->story->intervals ?? [])),
+            'ahead' => $this->ahead(),
+            'next' => $this->next === null ? null : self::candidate($this->next->decides) + ['all' => array_map(self::candidate(...), $this->next->all)],
+        ];
+    }
+
+    /** @return array<string, mixed>|null the edge that is reached first, and how the way there is foretold */
+    private function ahead(): ?array
+    {
+        $last = $this->looks[count($this->looks) - 1];
+        $edges = array_filter([$this->story?->low, $this->story?->high], static fn (?LimitAhead $edge): bool => $edge?->bound !== null);
+        usort($edges, static fn (LimitAhead $a, LimitAhead $b): int => $a->bound <=> $b->bound);
+        if ($edges === [] || $last->left === null || $this->story?->slope === null) {
+            return null;
+        }
+
+        return [
+            'from_usage' => $last->usage,
+            'from_mm' => $last->left->mm,
+            'per_use_mm' => $this->story->slope,
+            'limit_mm' => $edges[0]->limit,
+            'expected_usage' => $edges[0]->expected === null ? null : $last->usage + $edges[0]->expected,
+            'bound_usage' => $last->usage + (float) $edges[0]->bound,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function candidate(Candidate $one): array
+    {
+        return ['why' => $one->why->value, 'label' => $one->why->label(), 'usage' => $one->usage === null ? null : round($one->usage), 'day' => $one->day];
+    }
+
+    /** @param  list<Look>  $looks */
+    private static function wear(Control $control, array $looks): ?WearStory
+    {
+        $spec = $control->specVersion->body;
+        $aim = $spec['aim'] ?? null;
+
+        return $aim === null ? null : WearStory::of(
+            $looks, SpecBand::between($aim['low_mm'] ?? null, $aim['high_mm'] ?? null),
+            FamilyKey::from($spec['family'])->family(), self::ratio($control, ReadingPoint::from($aim['point'])),
+        );
+    }
+
+    /** R as this control taught it, else as it is drawn, else as it is usual for the family. */
+    public static function ratio(Control $control, ReadingPoint $point): float
+    {
+        $taught = $control->summary['taught'][$point->value]['ln_ratio'] ?? null;
+
+        return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)
+            ?? FamilyKey::from($control->specVersion->body['family'])->family()->usualRatio($point))->value;
+    }
+
+    private static function book(Control $control): ?BookInterval
+    {
+        return isset($control->specVersion->body['book']['interval']) ? SpecCodec::decode(Node::of($control->specVersion->body))->book->interval : null;
+    }
+
+    /** @param  list<Look>  $looks */
+    private static function pace(Control $control, array $looks): ?Pace
+    {
+        $read = array_map(static fn (Look $look): array => ['day' => $look->day, 'usage' => $look->usage], $looks);
+        $meter = $control->machine->meterReadings()->orderByDesc('at')->first(['at', 'usage']);
+
+        $now = $meter === null ? [] : [['day' => $meter->at->toDateString(), 'usage' => (float) $meter->usage]];
+        $all = [...$read, ...$now];
+        usort($all, static fn (array $a, array $b): int => [$a['day'], $a['usage']] <=> [$b['day'], $b['usage']]);
+
+        return Pace::of($all);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Http\Problems\Conflict;
+use App\Models\Control;
+use App\Models\Intake;
+use App\Models\Machine;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use VividPull\Core\Wire\Node;
+
+/** Reports that something feels odd: taken in by anybody at the counter, taken up by a job, or answered. */
+final readonly class Intakes
+{
+    /** @return list<array<string, mixed>> not yet answered, oldest first */
+    public static function open(?Machine $machine = null): array
+    {
+        $intakes = Intake::query()->with(['machine', 'control', 'user'])->whereNull('answered_at')
+            ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))->orderBy('at')->limit(100)->get();
+
+        return array_values($intakes->map(static fn (Intake $one): array => [
+            'id' => $one->id,
+            'tag' => $one->machine->tag,
+            'machine' => $one->machine->name,
+            'control' => $one->control?->key,
+            'control_name' => $one->control?->name,
+            'words' => $one->words,
+            'by' => $one->user->name,
+            'at' => $one->at->toIso8601String(),
+        ])->all());
+    }
+
+    public static function take(Machine $machine, Node $node, User $by): void
+    {
+        $node->object(['id', 'words'], ['control']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $control = $node->has('control') ? Control::query()->where('machine_id', $machine->id)->where('key', $node->at('control')->string(40))->firstOrFail() : null;
+        $words = trim($node->at('words')->string(500));
+        $same = Intake::query()->find($id);
+        if ($same !== null) {
+            $same->machine_id === $machine->id && $same->words === $words ? null : throw new Conflict('Another report stands under this id.');
+
+            return;
+        }
+        Intake::query()->create(['id' => $id, 'machine_id' => $machine->id, 'control_id' => $control?->id, 'words' => $words, 'user_id' => $by->id, 'at' => CarbonImmutable::now()]);
+    }
+
+    /** Answered in words, where no job is needed. */
+    public static function answer(Intake $intake, string $answer, User $by): void
+    {
+        if ($intake->answered_at !== null) {
+            throw new Conflict('This report was answered already.');
+        }
+        $intake->forceFill(['answered_at' => CarbonImmutable::now(), 'answered_by_id' => $by->id, 'answer' => $answer])->save();
+    }
+
+    /**
+     * A job begun on a control takes up what was reported about it, or about the machine at large.
+     *
+     * @return list<string> what was reported and by whom, for the job's own log
+     */
+    public static function takeUp(Control $control, string $job, User $by, CarbonImmutable $now): array
+    {
+        $waiting = Intake::query()->with('user')->where('machine_id', $control->machine_id)->whereNull('answered_at')
+            ->where(static fn (Builder $query) => $query->where('control_id', $control->id)->orWhereNull('control_id'))->orderBy('at')->get();
+        foreach ($waiting as $one) {
+            $one->forceFill(['answered_at' => $now, 'answered_by_id' => $by->id, 'job_id' => $job])->save();
+        }
+
+        return array_values($waiting->map(static fn (Intake $one): string => "Reported by {$one->user->name}: {$one->words}")->all());
+    }
+}

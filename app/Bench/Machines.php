@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Http\Problems\Conflict;
+use App\Models\Audit;
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\FormerTag;
+use App\Models\Machine;
+use App\Models\MeterReading;
+use App\Models\SpecVersion;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wear\MeterUnit;
+use VividPull\Core\Wire\Node;
+
+/** The machines of the shop: hung on a tag, tagged anew, their meters read, retired. */
+final readonly class Machines
+{
+    private const TAG = '/^[A-Z0-9][A-Z0-9.-]{0,18}[A-Z0-9]$/';
+
+    private const HIGHEST_METER = 4_000_000;
+
+    /** By the tag it hangs under now, else by one it hung under before. */
+    public static function find(string $tag): Machine
+    {
+        $former = static fn (): ?int => FormerTag::query()->where('tag', $tag)->orderByDesc('until')->value('machine_id');
+
+        return Machine::query()->where('tag', $tag)->first() ?? Machine::query()->find($former())
+            ?? throw (new ModelNotFoundException)->setModel(Machine::class);
+    }
+
+    /** A new machine with the controls that the library has for its model. */
+    public static function add(Node $node, User $by): Machine
+    {
+        $node->object(['tag', 'name', 'kind', 'year', 'place', 'usage', 'usage_unit'], ['plate']);
+        $row = self::words($node) + [
+            'name' => trim($node->at('name')->string(60)),
+            'year' => $node->at('year')->integer(1900, 2100),
+            'usage_reading' => $node->at('usage')->integer(0, self::HIGHEST_METER),
+            'usage_unit' => $node->at('usage_unit')->enum(MeterUnit::class)->value,
+        ];
+
+        return self::withFreeTag($row['tag'], static fn (): Machine => DB::transaction(static function () use ($row, $by): Machine {
+            $machine = Machine::query()->create($row);
+            foreach (self::specsOf($machine->name) as $spec) {
+                self::control($machine, $spec);
+            }
+            Audit::note($by, 'machine added', "{$machine->tag} {$machine->name}");
+
+            return $machine;
+        }));
+    }
+
+    /** Another control of the library for a machine that has none of it. */
+    public static function addControl(Machine $machine, SpecVersion $spec, User $by): void
+    {
+        if (Control::query()->where('machine_id', $machine->id)->where('key', $spec->control)->exists()) {
+            throw new Conflict("{$machine->tag} has a {$spec->name} already.");
+        }
+        if ($spec->run === null) {
+            throw Refused::because('This version draws no cable run, so no control can be made from it. Enter the next version with its run.');
+        }
+        self::control($machine, $spec);
+        Audit::note($by, 'control added', "{$machine->tag} {$spec->name}");
+    }
+
+    /** What may be written anew about a machine: its tag, plate, kind and place. */
+    public static function change(Machine $machine, Node $node, User $by): void
+    {
+        $node->object(['tag', 'kind', 'place'], ['plate']);
+        $row = self::words($node);
+        self::withFreeTag($row['tag'], static fn () => DB::transaction(static function () use ($machine, $row, $by): void {
+            if ($row['tag'] !== $machine->tag) {
+                FormerTag::query()->create(['machine_id' => $machine->id, 'tag' => $machine->tag, 'until' => CarbonImmutable::now()]);
+                Audit::note($by, 'machine re-tagged', "{$machine->tag} is {$row['tag']} now");
+            }
+            $machine->forceFill($row)->save();
+        }));
+    }
+
+    /** Out of use: off the lists, its past kept. */
+    public static function retire(Machine $machine, string $why, User $by): void
+    {
+        if (ControlJob::query()->whereIn('open_control_id', $machine->controls()->select('id'))->exists()) {
+            throw new Conflict("A job on {$machine->tag} is open. Close it first.");
+        }
+        $machine->forceFill(['retired_at' => CarbonImmutable::now(), 'retired_why' => $why])->save();
+        Audit::note($by, 'machine retired', "{$machine->tag} {$machine->name}", ['why' => $why]);
+    }
+
+    public static function bringBack(Machine $machine, User $by): void
+    {
+        $machine->forceFill(['retired_at' => null, 'retired_why' => null])->save();
+        Audit::note($by, 'machine brought back', "{$machine->tag} {$machine->name}");
+    }
+
+    /** The meter as it is read; the same id twice is the same reading. */
+    public static function readMeter(Machine $machine, Node $node, User $by): void
+    {
+        $node->object(['id', 'face'], ['replaced_at', 'sure']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $face = $node->at('face')->integer(0, self::HIGHEST_METER);
+        DB::transaction(static function () use ($machine, $node, $by, $id, $face): void {
+            $locked = Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            $same = MeterReading::query()->find($id);
+            if ($same !== null) {
+                $same->machine_id === $machine->id && $same->face === $face ? null : throw new Conflict('Another meter reading stands under this id.');
+
+                return;
+            }
+            $isNew = $node->has('replaced_at');
+            $meter = $isNew ? $locked->meter()->replaced((float) $node->at('replaced_at')->integer(0, self::HIGHEST_METER), (float) $face)
+                : $locked->meter()->read((float) $face, $node->has('sure') && $node->at('sure')->boolean());
+            $locked->forceFill(['usage_reading' => (int) $meter->face, 'usage_before' => (int) $meter->before])->save();
+            MeterReading::query()->create(['id' => $id, 'machine_id' => $machine->id, 'at' => CarbonImmutable::now(), 'face' => $face,
+                'usage' => (int) $meter->usage(), 'is_new_meter' => $isNew, 'user_id' => $by->id]);
+            NextLook::refreshAll($locked);
+        }, 3);
+        $machine->refresh();
+    }
+
+    /** @return array{tag: string, plate: string|null, kind: string, place: string} */
+    private static function words(Node $node): array
+    {
+        $tag = mb_strtoupper(trim($node->at('tag')->string(20)));
+        if (preg_match(self::TAG, $tag) !== 1) {
+            throw BadFile::at($node->at('tag')->path, 'a tag is 2 to 20 letters and digits, with dashes or points between, such as RT-14.');
+        }
+
+        return [
+            'tag' => $tag,
+            'plate' => $node->has('plate') ? trim($node->at('plate')->string(20)) : null,
+            'kind' => trim($node->at('kind')->string(60)),
+            'place' => trim($node->at('place')->string(60)),
+        ];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $write
+     * @return T
+     */
+    private static function withFreeTag(string $tag, callable $write): mixed
+    {
+        try {
+            return $write();
+        } catch (UniqueConstraintViolationException $e) {
+            throw new Conflict("{$tag} hangs on another machine already.", previous: $e);
+        }
+    }
+
+    /** @return list<SpecVersion> the newest checked version of each control of a model that has a run drawn */
+    private static function specsOf(string $model): array
+    {
+        $newest = [];
+        foreach (SpecVersion::query()->where('model', $model)->whereNotNull('checked_at')->whereNotNull('run')->orderBy('version')->get() as $spec) {
+            $newest[$spec->control] = $spec;
+        }
+
+        return array_values($newest);
+    }
+
+    private static function control(Machine $machine, SpecVersion $spec): void
+    {
+        Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $spec->control,
+            'name' => $spec->name, 'run' => $spec->run, 'minutes' => $spec->minutes]);
+    }
+}

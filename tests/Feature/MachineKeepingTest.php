@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Audit;
+use App\Models\Control;
+use App\Models\Machine;
+use App\Models\SpecVersion;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+/** What is done to a machine outside its jobs: hung on a tag, read, reported, retired. */
+final class MachineKeepingTest extends TestCase
+{
+    private const NEW = ['tag' => 'rt-41', 'plate' => null, 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle', 'year' => 2026, 'place' => 'ranger station south', 'usage' => 12, 'usage_unit' => 'km'];
+
+    public function test_a_new_machine_gets_the_controls_of_its_model(): void
+    {
+        $machine = $this->signIn('oda')->postJson('/api/machines', self::NEW)->assertCreated()->json();
+        self::assertSame(['RT-41', ['clutch', 'throttle']], [$machine['tag'], array_column($machine['controls'], 'key')]);
+        HttpJob::open($this, 'RT-41', 'clutch');
+        $this->postJson('/api/machines', self::NEW)->assertConflict()->assertJsonPath('detail', 'RT-41 hangs on another machine already.');
+        self::assertSame('machine added', Audit::query()->latest('id')->value('action'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function wrong(): iterable
+    {
+        yield 'a tag with a blank' => [['tag' => 'RT 41'] + self::NEW];
+        yield 'a meter below zero' => [['usage' => -1] + self::NEW];
+        yield 'a unit nobody counts in' => [['usage_unit' => 'furlongs'] + self::NEW];
+        yield 'a year of steam' => [['year' => 1812] + self::NEW];
+        yield 'no place' => [['place' => ''] + self::NEW];
+        yield 'more than is known' => [self::NEW + ['colour' => 'red']];
+    }
+
+    /** @param  array<string, mixed>  $body */
+    #[DataProvider('wrong')]
+    public function test_what_is_no_machine_is_refused(array $body): void
+    {
+        $this->signIn('oda')->postJson('/api/machines', $body)->assertUnprocessable();
+        self::assertSame(2, Machine::query()->count());
+    }
+
+    public function test_a_control_of_the_library_is_added_once(): void
+    {
+        $throttle = SpecVersion::query()->where('model', 'Hesk Strand 450')->firstOrFail();
+        Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'RT-14'))->where('key', 'throttle')->delete();
+        $this->signIn('oda')->postJson('/api/machines/RT-14/controls', ['spec' => $throttle->id])->assertOk()->assertJsonPath('controls.1.key', 'throttle');
+        $this->postJson('/api/machines/RT-14/controls', ['spec' => $throttle->id])->assertConflict();
+        $this->postJson('/api/machines/RT-14/controls', ['spec' => 0])->assertUnprocessable();
+    }
+
+    public function test_a_machine_that_is_tagged_anew_is_still_found_by_its_old_tag(): void
+    {
+        $this->signIn('oda')->putJson('/api/machines/RT-14', ['tag' => 'RT-99', 'plate' => 'SFP 999', 'kind' => 'trail motorcycle', 'place' => 'lighthouse depot'])->assertOk()
+            ->assertJsonPath('tag', 'RT-99')->assertJsonPath('former_tags', ['RT-14']);
+        self::assertSame(['RT-99'], array_column($this->getJson('/api/machines?find=RT-14')->json('machines'), 'tag'));
+        $this->getJson('/api/machines/RT-14')->assertOk()->assertJsonPath('tag', 'RT-99');
+        $this->putJson('/api/machines/RT-99', ['tag' => 'QB-03', 'kind' => 'x', 'place' => 'y'])->assertConflict();
+    }
+
+    public function test_a_retired_machine_leaves_the_lists_and_keeps_its_past(): void
+    {
+        $job = HttpJob::open($this->signIn('oda'));
+        $this->putJson('/api/machines/RT-14/retired', ['retired' => true, 'why' => 'frame bent'])->assertConflict();
+        $job->line('tag bent')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $this->putJson('/api/machines/RT-14/retired', ['retired' => true])->assertUnprocessable();
+        $this->putJson('/api/machines/RT-14/retired', ['retired' => true, 'why' => 'frame bent'])->assertOk()->assertJsonPath('retired_why', 'frame bent');
+        self::assertSame(['QB-03'], array_column($this->getJson('/api/machines')->json('machines'), 'tag'));
+        self::assertCount(2, $this->getJson('/api/machines?retired=too')->json('machines'));
+        self::assertSame([], $this->getJson('/api/bench')->json('tagged'));
+        $this->getJson('/api/machines/RT-14')->assertOk()->assertJsonCount(1, 'controls.0.history');
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch'])->assertConflict()->assertJsonPath('detail', 'RT-14 is retired: frame bent. A lead brings it back first.');
+        $this->putJson('/api/machines/RT-14/retired', ['retired' => false])->assertOk()->assertJsonPath('retired', false);
+    }
+
+    public function test_a_meter_is_read_and_one_that_goes_backward_is_questioned(): void
+    {
+        $this->signIn('mirre');
+        $id = (string) Str::uuid();
+        $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk()->assertJsonPath('usage', 6500);
+        $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk();
+        $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6501])->assertConflict();
+        self::assertStringStartsWith('The meter said 6 500 km before; 650 km is less.', $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 650])->assertUnprocessable()->json('detail'));
+        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000])->assertUnprocessable();
+        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000, 'sure' => true])->assertOk()->assertJsonPath('usage', 65000);
+    }
+
+    public function test_a_replaced_meter_continues_and_so_does_the_story(): void
+    {
+        $machine = $this->signIn('mirre')->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 4, 'replaced_at' => 6420])->assertOk();
+        self::assertSame([6420, 4, true], [$machine->json('usage'), $machine->json('meter.face'), $machine->json('meter.replaced')]);
+        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 104])->assertOk()->assertJsonPath('usage', 6520);
+        $this->signIn('tomas');
+        self::assertSame(6520, HttpJob::open($this)->state['standing']['usage'] ?? Machine::query()->where('tag', 'RT-14')->firstOrFail()->usage());
+    }
+
+    public function test_what_feels_odd_is_taken_in_and_taken_up_by_the_next_job(): void
+    {
+        $id = (string) Str::uuid();
+        $this->signIn('mirre')->postJson('/api/machines/RT-14/intakes', ['id' => $id, 'words' => 'Lever feels spongy', 'control' => 'clutch'])->assertOk()->assertJsonPath('intakes.0.words', 'Lever feels spongy');
+        $this->postJson('/api/machines/RT-14/intakes', ['id' => $id, 'words' => 'Lever feels spongy', 'control' => 'clutch'])->assertOk()->assertJsonCount(1, 'intakes');
+        $this->postJson('/api/machines/RT-14/intakes', ['id' => $id, 'words' => 'something else'])->assertConflict();
+        $this->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => str_repeat('x', 501)])->assertUnprocessable();
+        $this->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => 'x', 'control' => 'wing'])->assertNotFound();
+        $job = HttpJob::open($this->signIn('ines'));
+        self::assertSame([], $this->getJson('/api/machines/RT-14')->json('intakes'));
+        self::assertStringContainsString('Reported by Mirre: Lever feels spongy', (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE));
+    }
+
+    public function test_a_report_is_answered_in_words_once(): void
+    {
+        $id = (string) Str::uuid();
+        $this->signIn('mirre')->postJson('/api/machines/QB-03/intakes', ['id' => $id, 'words' => 'Grip loose'])->assertOk();
+        $this->signIn('ines')->postJson("/api/intakes/{$id}/answer", ['answer' => ''])->assertUnprocessable();
+        $this->postJson("/api/intakes/{$id}/answer", ['answer' => 'Rubber grip turned on its tube; glued.'])->assertOk()->assertJsonPath('intakes', []);
+        $this->postJson("/api/intakes/{$id}/answer", ['answer' => 'again'])->assertConflict();
+    }
+}
