@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sheets;
+
+use App\Bench\JobHead;
+use App\Bench\JobLog;
+use App\Models\ControlJob;
+use Carbon\CarbonImmutable;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\ClosingOutcome;
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Bench\StageItem;
+use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Spec\SourceKind;
+use VividPull\Core\Wire\LogRows;
+
+/** A job as it goes into the machine's folder: what was found and left against what, what was moved and tried, who stands for it. */
+final readonly class JobSheet
+{
+    private const OUTCOMES = ['fit' => 'Fit for use', 'by_choice' => 'Fit, left outside the band by choice', 'tagged' => 'Do not run'];
+
+    /** @return array<string, mixed> */
+    public static function of(JobHead $job): array
+    {
+        $state = JobLog::of($job)->replay();
+        $closed = $state->facts->closed;
+        $band = $state->spec->aim?->band;
+        $control = ControlJob::query()->with('control')->findOrFail($job->id)->control;
+
+        return [
+            'job' => $job,
+            'state' => $state,
+            'outcome' => $closed?->outcome->value,
+            'outcome_words' => $closed === null ? 'Still open: this is no record yet' : self::OUTCOMES[$closed->outcome->value],
+            'reason' => $closed?->outcome === ClosingOutcome::Tagged ? $state->facts->tag?->reason : $state->facts->byChoice?->reason,
+            'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $state->judgement->foundGroup?->found->mean, $state->judgement->nowGroup?->found->mean),
+            'readings' => self::readings($state),
+            'spec' => [
+                'says' => $state->spec->say(),
+                'printed' => $state->spec->book->printed,
+                'source' => $state->spec->source->say(),
+                'entered_by' => $state->spec->source->enteredBy,
+                'checked_by' => $state->spec->source->checkedBy,
+                'common_practice' => $state->spec->source->kind === SourceKind::CommonPractice,
+            ],
+            'stages' => array_map(static fn (JobStage $stage): array => ['title' => $stage->title(), 'items' => self::items($state->progress->items[$stage->value] ?? [])],
+                [JobStage::MakeSafe, JobStage::LookOver, JobStage::Prove, JobStage::Close]),
+            'log' => array_values(array_filter(LogRows::of($state), static fn (array $row): bool => ! in_array($row['kind'], ['confirmed', 'inspected', 'joined', 'opened'], true))),
+            'people' => array_values(array_unique(array_map(static fn ($entry): string => $entry->stamp->by->name, $state->log->entries))),
+            'signed_by' => $closed?->stamp->by->name,
+            'signed_at' => $closed === null ? null : self::moment($closed->stamp->at),
+            'next' => $control->summary !== null && ($control->summary['job'] ?? null) === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
+            'printed_at' => CarbonImmutable::now((string) config('app.workshop_timezone'))->format('j F Y, H:i'),
+        ];
+    }
+
+    public static function moment(string $at): string
+    {
+        return CarbonImmutable::parse($at)->format('j F Y, H:i');
+    }
+
+    private static function next(?CarbonImmutable $day, ?int $usage, ?string $why, string $unit): ?string
+    {
+        $when = array_filter([$day?->format('j F Y'), $usage === null ? null : number_format($usage, 0, '.', ' ')." {$unit}"], is_string(...));
+
+        return $when === [] ? null : implode(', or ', $when).($why === null ? '' : " ({$why})");
+    }
+
+    /** @return list<array<string, mixed>> found and left, of each cable that has play */
+    private static function readings(BenchState $state): array
+    {
+        $rows = [];
+        foreach ([[$state, ''], ...($state->second === null ? [] : [[$state->second, ', second cable']])] as [$one, $of]) {
+            $rows[] = self::reading('found', "As found{$of}", $one->judgement->foundGroup, $one->judgement->found);
+            $rows[] = self::reading('left', "As left{$of}", $one->judgement->nowGroup, $one->judgement->now);
+        }
+
+        return array_values(array_filter($rows, is_array(...)));
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function reading(string $mark, string $name, ?ReadingGroup $group, Verdict $verdict): ?array
+    {
+        return $group === null ? null : [
+            'mark' => $mark,
+            'name' => $name,
+            'mm' => number_format($group->found->mean, 2),
+            'expanded' => number_format($group->found->expanded(), 2),
+            'count' => count($group->readings),
+            'instrument' => $group->instrument->name,
+            'overdue' => $group->overdueSince(),
+            'state' => "{$group->first()->engine->value}, {$group->first()->wheels->label()}, {$group->first()->pose->label()}",
+            'verdict' => $verdict->sentence,
+            'chance' => $verdict->chanceInside === null ? null : (int) floor($verdict->chanceInside * 100),
+        ];
+    }
+
+    /**
+     * @param  list<StageItem>  $items
+     * @return list<array<string, mixed>>
+     */
+    private static function items(array $items): array
+    {
+        return array_map(static fn (StageItem $item): array => ['label' => $item->label, 'said' => $item->said, 'mark' => $item->failed ? 'wrong' : ($item->done ? 'fit' : 'open')],
+            array_values(array_filter($items, static fn (StageItem $item): bool => $item->key !== 'sign_off')));
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sheets;
+
+use App\Bench\ControlPast;
+use App\Bench\ControlStory;
+use App\Models\Control;
+use App\Models\Machine;
+use Carbon\CarbonImmutable;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\SpecCodec;
+
+/** Everything that was done to one machine, control by control. */
+final readonly class MachineSheet
+{
+    /** @return array<string, mixed> */
+    public static function of(Machine $machine): array
+    {
+        $controls = Control::query()->with(['machine', 'specVersion'])->where('machine_id', $machine->id)->orderBy('id')->get();
+
+        return [
+            'machine' => $machine,
+            'controls' => array_values($controls->map(static function (Control $control): array {
+                $past = ControlPast::of($control);
+                $spec = SpecCodec::decode(Node::of($control->specVersion->body));
+
+                return [
+                    'name' => $control->name,
+                    'says' => $spec->say(),
+                    'source' => $spec->source->say(),
+                    'rows' => $past->rows(),
+                    'story' => ControlStory::of($control, $past)->wire(),
+                    'tag' => $control->summary['tag']['reason'] ?? null,
+                ];
+            })->all()),
+            'printed_at' => CarbonImmutable::now((string) config('app.workshop_timezone'))->format('j F Y, H:i'),
+        ];
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Control;
+use Illuminate\Support\Str;
+use Symfony\Component\Process\Process;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+/** What is printed, read back by tools that did not write it: qpdf holds the file against ISO 32000, pdftotext reads its words. */
+final class SheetsTest extends TestCase
+{
+    public function test_a_job_sheet_says_what_was_found_and_left_against_what_and_by_whom(): void
+    {
+        $job = HttpJob::open($this->signIn('ines'))->ready()->read('25.0', '25.5', '25.0');
+        $job->line('n boot torn at the perch')->assertOk();
+        $text = $this->words("/api/jobs/{$job->id}/sheet");
+        foreach (['RT-14', 'Clutch lever', 'Tolvane Ridge 300', '6 412 km', 'Still open: this is no record yet', '25.17 ±', 'too loose', 'Steel rule, 3 times', '10 to 20 mm at the lever tip',
+            '10–20 mm (3/8–13/16 in)', 'Tolvane service book, 2nd edition, page 3-11', 'checked by Oda', 'boot torn at the perch', 'local law win', 'Ines'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+        $job->line('tag wire frayed')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $text = $this->words("/api/jobs/{$job->id}/sheet");
+        foreach (['Do not run', 'wire frayed', 'Only a new job that passes, signed by a lead, lifts this tag.', 'Next check', 'practice interval'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+    }
+
+    public function test_a_machine_history_tells_every_control(): void
+    {
+        $job = HttpJob::open($this->signIn());
+        $job->line('tag wire frayed')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $text = $this->words('/api/machines/RT-14/sheet');
+        foreach (['Machine history', 'Clutch lever', 'Throttle grip', 'Do not run: wire frayed', 'No job yet.'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+    }
+
+    public function test_a_blank_sheet_has_every_step_caution_and_proof_of_the_family(): void
+    {
+        $this->signIn('office');
+        foreach (Control::query()->with('machine')->get() as $control) {
+            $state = HttpJob::open($this->signIn(), $control->machine->tag, $control->key)->state;
+            $text = $this->words("/api/machines/{$control->machine->tag}/controls/{$control->key}/blank");
+            foreach ($state['stages'] as $stage) {
+                foreach ($stage['cautions'] as $caution) {
+                    self::assertStringContainsString(self::flat($caution), $text, $stage['key']);
+                }
+                foreach (in_array($stage['key'], ['make_safe', 'look_over'], true) ? array_column($stage['items'], 'label') : [] as $label) {
+                    self::assertStringContainsString(self::flat($label), $text);
+                }
+            }
+        }
+    }
+
+    public function test_what_is_typed_is_printed_as_text_and_never_as_markup(): void
+    {
+        $job = HttpJob::open($this->signIn());
+        $job->line('n <b>bold</b> & <img src="https://example.org/x.png"> <?php echo 1; ?>')->assertOk();
+        self::assertStringContainsString('<b>bold</b> & <img src="https://example.org/x.png">', $this->words("/api/jobs/{$job->id}/sheet"));
+    }
+
+    public function test_sheets_of_nothing_are_not_found(): void
+    {
+        $this->signIn();
+        $this->get('/api/jobs/'.Str::uuid().'/sheet')->assertNotFound();
+        $this->get('/api/machines/ZZ-1/sheet')->assertNotFound();
+        $this->get('/api/machines/RT-14/controls/wing/blank')->assertNotFound();
+    }
+
+    /** The words of a PDF on one line, as another tool reads them. */
+    private function words(string $path): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'sheet');
+        file_put_contents($file, (string) $this->get($path)->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
+        (new Process(['qpdf', '--check', $file]))->mustRun();
+        $text = (new Process(['pdftotext', '-layout', $file, '-']))->mustRun()->getOutput();
+        $flowing = (new Process(['pdftotext', $file, '-']))->mustRun()->getOutput();
+        unlink($file);
+
+        return self::flat($text).' '.self::flat($flowing);
+    }
+
+    private static function flat(string $text): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $text));
+    }
+}
