@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Bench\ControlPast;
+use App\Bench\NextLook;
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\EntryRow;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Ramsey\Uuid\Uuid;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Measurement\Rejudged;
+use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\SpecCodec;
+
+/**
+ * Jobs that were done before the bench was here, or on another one: each line becomes a closed job that says where it comes from, and
+ * the wear story goes on from it.
+ */
+final class HistoryImport implements LineImport
+{
+    private const EARLIEST = '1950-01-01';
+
+    private const PIECE = 200;
+
+    /** @var array<string, array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule}> */
+    private array $controls = [];
+
+    /** @var array<string, true> jobs of the file seen so far */
+    private array $seen = [];
+
+    /** @var array<int, true> */
+    private array $touched = [];
+
+    public function __construct(private readonly User $by, private readonly string $today) {}
+
+    public function format(): string
+    {
+        return 'vivid-pull/history@1';
+    }
+
+    public function key(): string
+    {
+        return 'rows';
+    }
+
+    public function columns(): array
+    {
+        return HistoryRow::COLUMNS;
+    }
+
+    public function consider(array $row): ?object
+    {
+        $line = HistoryRow::from($row);
+        $control = $this->control($line);
+        if ($line->day > $this->today || $line->day < self::EARLIEST) {
+            throw Refused::because("day: {$line->day} is not between ".self::EARLIEST.' and today.');
+        }
+        if ($line->point !== null && $control['point'] !== null && $line->point->value !== $control['point']) {
+            throw Refused::because("point: {$line->machine} {$line->control} is held against a figure at the {$control['point']}; a figure read elsewhere cannot stand beside it.");
+        }
+        if (isset($this->seen[$line->job])) {
+            throw Refused::because('This line stands in the file already.');
+        }
+        $this->seen[$line->job] = true;
+        $standing = ControlJob::query()->where('id', $line->job)->first(['id', 'control_id']);
+        if ($standing !== null) {
+            return $standing->control_id === $control['control'] ? null : throw Refused::because('job: this id stands for a job on another control.');
+        }
+
+        return $line;
+    }
+
+    public function write(array $taken): void
+    {
+        foreach (array_chunk($taken, self::PIECE) as $lines) {
+            [$visits, $jobs, $entries] = [[], [], []];
+            foreach ($lines as $line) {
+                assert($line instanceof HistoryRow);
+                $control = $this->control($line);
+                $this->touched[$control['control']] = true;
+                $at = CarbonImmutable::parse("{$line->day} 12:00:00", 'UTC');
+                $moment = $at->format('Y-m-d H:i:s.v');
+                $visit = Uuid::uuid5($line->job, 'visit')->toString();
+                $visits[] = ['id' => $visit, 'machine_id' => $control['machine'], 'opened_at' => $moment, 'closed_at' => $moment];
+                $jobs[] = ['id' => $line->job, 'visit_id' => $visit, 'control_id' => $control['control'], 'spec_version_id' => $control['spec'], 'open_control_id' => null,
+                    'frame' => $control['frame'], 'usage_reading' => $line->usage, 'opened_at' => $moment, 'closed_at' => $moment];
+                foreach ([[EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => []]]], [EntryKind::Closed, $this->closing($line, $control)]] as $n => [$kind, $body]) {
+                    $entries[] = $this->entry($line, $visit, $n + 1, $kind, $body, $at);
+                }
+            }
+            DB::table('visits')->insert($visits);
+            DB::table('control_jobs')->insert($jobs);
+            DB::table('entries')->insert($entries);
+        }
+    }
+
+    /** The lists and the due dates follow from what is the newest now. */
+    public function finish(): void
+    {
+        foreach (array_keys($this->touched) as $id) {
+            $control = Control::query()->with(['machine', 'specVersion'])->findOrFail($id);
+            $closed = ControlPast::of($control)->closed();
+            $newest = $closed[count($closed) - 1] ?? null;
+            if ($newest !== null && ($control->summary['at'] ?? '') < $newest->closed_at?->toIso8601String()) {
+                $entry = EntryRow::query()->where('job_id', $newest->id)->where('kind', EntryKind::Closed->value)->firstOrFail();
+                $control->forceFill(['summary' => [
+                    'job' => $newest->id, 'at' => $entry->at, 'by' => $entry->by['name'], 'outcome' => $entry->body['outcome'], 'record' => $entry->body['record'],
+                    'tag' => $entry->body['outcome'] === 'tagged' ? ['reason' => $entry->body['record']['tag'] ?? 'Tagged before it was here', 'at' => $entry->at, 'by' => $entry->by['name']] : null,
+                    'positions_steps' => [], 'spread' => [], 'taught' => [],
+                ]])->save();
+            }
+            NextLook::refresh($control);
+        }
+    }
+
+    /** @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule} */
+    private function control(HistoryRow $line): array
+    {
+        return $this->controls["{$line->machine}/{$line->control}"] ??= $this->find($line);
+    }
+
+    /** @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule} */
+    private function find(HistoryRow $line): array
+    {
+        $control = Control::query()->with(['machine', 'specVersion'])->where('key', $line->control)
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', $line->machine))->first() ?? throw Refused::because("No {$line->control} hangs here on {$line->machine}.");
+        $spec = SpecCodec::decode(Node::of($control->specVersion->body));
+
+        return [
+            'control' => $control->id, 'machine' => $control->machine_id, 'spec' => $control->spec_version_id,
+            'frame' => (string) json_encode(['spec' => $control->specVersion->body, 'run' => $control->run], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            'say' => $spec->say(), 'source' => $spec->source->say(), 'point' => $spec->aim?->point->value, 'band' => $spec->aim?->band, 'rule' => $spec->rule,
+        ];
+    }
+
+    /**
+     * @param  array{say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule}  $control
+     * @return array<string, mixed>
+     */
+    private function closing(HistoryRow $line, array $control): array
+    {
+        return [
+            'record' => [
+                'engine' => 'history', 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
+                'found' => self::reading($line->found, $line->foundU, $line, $control),
+                'left' => self::reading($line->left, $line->leftU, $line, $control),
+                'given_before_mm' => $line->given,
+                'parts' => array_map(static fn ($part): string => $part->value, $line->parts),
+                'by_choice' => $line->outcome->value === 'by_choice' ? $line->reason : null,
+                'tag' => $line->outcome->value === 'tagged' ? $line->reason : null,
+            ],
+            'outcome' => $line->outcome->value,
+            ...($line->nextCheck === null ? [] : ['next_check' => $line->nextCheck]),
+        ];
+    }
+
+    /**
+     * @param  array{band: SpecBand|null, rule: DecisionRule}  $control
+     * @return array<string, mixed>|null
+     */
+    private static function reading(?float $mm, ?float $standard, HistoryRow $line, array $control): ?array
+    {
+        if ($mm === null || $standard === null) {
+            return null;
+        }
+        $judged = $control['band'] === null ? null : Rejudged::by($control['band'], $control['rule'], $mm, $standard);
+
+        return ['mm' => $mm, 'standard_mm' => $standard, 'expanded_mm' => 2 * $standard, 'engine' => $line->engine?->value, 'instrument' => 'from history', 'overdue_since' => null,
+            'converted_from' => null, 'verdict' => $judged->kind->value ?? 'not_judged', 'sentence' => 'From history', 'chance_inside' => $judged?->chance];
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return array<string, mixed>
+     */
+    private function entry(HistoryRow $line, string $visit, int $seq, EntryKind $kind, array $body, CarbonImmutable $at): array
+    {
+        $text = (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+
+        return [
+            'id' => Uuid::uuid5($line->job, $kind->value)->toString(), 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $line->job, 'kind' => $kind->value, 'body' => $text, 'line' => null,
+            'at' => $at->toIso8601String(), 'at_utc' => $at->format('Y-m-d H:i:s.v'), 'received_at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'), 'user_id' => $this->by->id,
+            'by' => (string) json_encode(['id' => 'history', 'name' => $line->signedBy, 'role' => 'technician'], JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
+        ];
+    }
+}

@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Bench\JobHead;
+use App\Bench\JobLog;
+use App\Models\ControlJob;
+use App\Models\User;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use stdClass;
+use Throwable;
+use VividPull\Core\Bench\Role;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+use ZipArchive;
+
+/**
+ * A whole shop into an empty install: all of it or nothing. Every line is held against its table, every spec, run and job is read by the
+ * core as a job would read it, and only then is anything kept.
+ */
+final class ShopImport
+{
+    private const PIECE = 300;
+
+    private const MOST_FILES = 500_000;
+
+    private const MOST_BYTES = 4_294_967_296;
+
+    private const LONGEST_LINE = 4_194_304;
+
+    private const MOST_NAMED = 200;
+
+    private const NAME = '/^(?:manifest\.json|shop\.schema\.json|[a-z_]+\.jsonl|photos\/[0-9a-f-]{36}\.jpg|sketches\/\d{1,20}\.jpg)$/';
+
+    /** @var list<Rejected> */
+    private array $rejected = [];
+
+    private int $rejectedInAll = 0;
+
+    /** @var array<string, int> */
+    private array $rows = [];
+
+    private function __construct(private readonly ZipArchive $zip) {}
+
+    /**
+     * @param  bool  $keep  false tries everything and keeps nothing
+     * @return array{rows: array<string, int>, rejected: list<Rejected>, rejected_in_all: int, kept: bool}
+     *
+     * @throws Refused If the file is no export, or the install is not empty.
+     */
+    public static function from(string $path, bool $keep): array
+    {
+        if (User::query()->exists() || ControlJob::query()->exists()) {
+            throw Refused::because('A whole shop goes into an empty install only. bin/import begins one.');
+        }
+        $zip = new ZipArchive;
+        if (! is_file($path) || @$zip->open($path, ZipArchive::RDONLY | ZipArchive::CHECKCONS) !== true) {
+            throw Refused::because('This file is no zip, or it is damaged.');
+        }
+        $import = new self($zip);
+        DB::beginTransaction();
+        try {
+            $import->read();
+            $kept = $keep && $import->rejectedInAll === 0;
+            $kept ? DB::commit() : DB::rollBack();
+        } catch (Throwable $e) {
+            DB::rollBack();
+            throw $e instanceof QueryException ? Refused::because('The database does not take this shop: '.self::plain($e)) : $e;
+        } finally {
+            $zip->close();
+        }
+
+        return ['rows' => $import->rows, 'rejected' => $import->rejected, 'rejected_in_all' => $import->rejectedInAll, 'kept' => $kept];
+    }
+
+    private function read(): void
+    {
+        $this->mustBeSane();
+        $manifest = $this->manifest();
+        $password = bcrypt(Str::random(40));
+        foreach (array_keys(ShopTables::EXPORTED) as $table) {
+            $this->table($table, $manifest[$table], $table === 'users' ? ['password' => $password] : []);
+        }
+        if ($this->rejectedInAll === 0) {
+            $this->mustReplay();
+        }
+    }
+
+    private function mustBeSane(): void
+    {
+        $bytes = 0;
+        if ($this->zip->numFiles > self::MOST_FILES) {
+            throw Refused::because('This zip holds more files than a shop does.');
+        }
+        for ($n = 0; $n < $this->zip->numFiles; $n++) {
+            $about = $this->zip->statIndex($n);
+            if ($about === false || preg_match(self::NAME, $about['name']) !== 1) {
+                throw Refused::because('This zip holds what is no part of a shop: '.mb_substr($about['name'] ?? 'a damaged entry', 0, 80).'.');
+            }
+            $bytes += $about['size'];
+        }
+        if ($bytes > self::MOST_BYTES) {
+            throw Refused::because('This zip unpacks to more than 4 GB.');
+        }
+    }
+
+    /** @return array<string, array{rows: int, sha256: string}> */
+    private function manifest(): array
+    {
+        $text = @$this->zip->getFromName('manifest.json', 1_000_000);
+        $node = Node::fromJson($text === false ? throw Refused::because('This zip has no manifest.json, so it is no export of a shop.') : $text)->object(['format', 'tables']);
+        if ($node->at('format')->value !== ShopExport::FORMAT) {
+            throw Refused::because('This zip is not in the format '.ShopExport::FORMAT.'.');
+        }
+        $node->at('tables')->object(array_keys(ShopTables::EXPORTED));
+        $tables = [];
+        foreach (array_keys(ShopTables::EXPORTED) as $table) {
+            $about = $node->at('tables')->at($table)->object(['rows', 'sha256']);
+            $tables[$table] = ['rows' => $about->at('rows')->integer(0, PHP_INT_MAX), 'sha256' => $about->at('sha256')->string(64)];
+        }
+
+        return $tables;
+    }
+
+    /**
+     * @param  array{rows: int, sha256: string}  $about
+     * @param  array<string, mixed>  $more  columns that are not in the file
+     */
+    private function table(string $table, array $about, array $more): void
+    {
+        $stream = @$this->zip->getStream("{$table}.jsonl");
+        if ($stream === false) {
+            throw Refused::because("This zip has no {$table}.jsonl.");
+        }
+        $check = ColumnCheck::of($table);
+        $digest = hash_init('sha256');
+        $piece = [];
+        $later = [];
+        $n = 0;
+        // A damaged zip warns while it is read; what is cut off is then told by its hash.
+        while (($line = @fgets($stream, self::LONGEST_LINE)) !== false) {
+            hash_update($digest, $line);
+            $row = json_decode($line, false, 64);
+            $why = json_last_error() !== JSON_ERROR_NONE ? 'this is not JSON.' : ($check->complaint($row) ?? ($row instanceof stdClass ? self::meaning($table, $row) : null));
+            $n++;
+            if ($why !== null || ! $row instanceof stdClass) {
+                $this->reject("{$table}.jsonl line {$n}", (string) $why);
+
+                continue;
+            }
+            if ($table === 'control_jobs' && $row->corrects !== null) {
+                $later[$row->id] = $row->corrects;
+                $row->corrects = null;
+            }
+            $piece[] = $this->columns($table, $row) + $more;
+            if (count($piece) === self::PIECE) {
+                $this->insert($table, $piece);
+                $piece = [];
+            }
+        }
+        $this->insert($table, $piece);
+        foreach ($later as $job => $corrects) {
+            DB::table('control_jobs')->where('id', $job)->update(['corrects' => $corrects]);
+        }
+        $this->rows[$table] = $n;
+        if (hash_final($digest) !== $about['sha256'] || $n !== $about['rows']) {
+            $this->reject("{$table}.jsonl", 'this file is not the one that its manifest names: it was changed or cut off.');
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function columns(string $table, stdClass $row): array
+    {
+        $columns = get_object_vars($row);
+        foreach (ShopTables::JSON[$table] ?? [] as $column) {
+            $columns[$column] = $columns[$column] === null ? null : json_encode($columns[$column], ShopExport::FLAGS);
+        }
+        if (isset(ShopTables::PICTURES[$table])) {
+            [$column, $into] = ShopTables::PICTURES[$table];
+            [$key] = ShopTables::EXPORTED[$table];
+            $name = "{$into}/{$columns[$key]}.jpg";
+            $jpeg = @$this->zip->getFromName($name);
+            if ($jpeg === false || @getimagesizefromstring($jpeg) === false) {
+                $this->reject($name, $jpeg === false ? 'this picture is missing.' : 'this is no picture.');
+            }
+            $columns[$column] = (string) $jpeg;
+        }
+
+        return $columns;
+    }
+
+    /** @param  list<array<string, mixed>>  $piece */
+    private function insert(string $table, array $piece): void
+    {
+        if ($piece !== [] && $this->rejectedInAll === 0) {
+            DB::table($table)->insert($piece);
+        }
+    }
+
+    /** What the core makes of a line beyond its columns. */
+    private static function meaning(string $table, stdClass $row): ?string
+    {
+        $read = static fn (string $column): Node => Node::of(json_decode((string) json_encode($row->{$column}), true), "\$.{$column}");
+        try {
+            match ($table) {
+                'users' => Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
+                'spec_versions' => [SpecCodec::decode($read('body')), $row->run === null ? null : RunCodec::decode($read('run'))],
+                'controls' => RunCodec::decode($read('run')),
+                'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],
+                default => null,
+            };
+        } catch (CoreError $e) {
+            return $e->getMessage();
+        }
+
+        return null;
+    }
+
+    /** Every job is folded as a screen would fold it: a log that cannot be replayed is no log. */
+    private function mustReplay(): void
+    {
+        foreach (ControlJob::query()->orderBy('id')->pluck('id') as $id) {
+            try {
+                JobLog::of(JobHead::find((string) $id))->replay();
+            } catch (Throwable $e) {
+                $this->reject("entries of job {$id}", $e instanceof CoreError ? $e->getMessage() : 'this log cannot be replayed.');
+            }
+        }
+    }
+
+    private function reject(string $place, string $why): void
+    {
+        $this->rejectedInAll++;
+        if (count($this->rejected) < self::MOST_NAMED) {
+            $this->rejected[] = new Rejected($place, $why);
+        }
+    }
+
+    private static function plain(QueryException $e): string
+    {
+        return match ((int) ($e->errorInfo[1] ?? 0)) {
+            1062 => 'two lines have the same id, or stand for the same thing.',
+            1452 => 'a line points at one that is not there.',
+            default => 'a value does not fit its column.',
+        };
+    }
+}

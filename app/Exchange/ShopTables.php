@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+/**
+ * What a whole shop consists of: every table is exported here, or left out here by name and with its reason. In the order in which rows
+ * may be written, so that what they point at is there.
+ */
+final readonly class ShopTables
+{
+    /** Table to the columns that put its rows in order. */
+    public const EXPORTED = [
+        'users' => ['id'],
+        'machines' => ['id'],
+        'former_tags' => ['id'],
+        'spec_versions' => ['id'],
+        'spec_sketches' => ['spec_version_id'],
+        'controls' => ['id'],
+        'instruments' => ['id'],
+        'meter_readings' => ['id'],
+        'visits' => ['id'],
+        'control_jobs' => ['id'],
+        'entries' => ['id'],
+        'photos' => ['id'],
+        'intakes' => ['id'],
+        'presences' => ['day', 'user_id'],
+        'audits' => ['id'],
+    ];
+
+    public const LEFT_OUT = [
+        'migrations' => 'which shape the tables have, which the new install knows itself',
+        'sessions' => 'who is signed in where: as good as passwords, and of this server alone',
+        'cache' => 'worked out anew',
+        'cache_locks' => 'of this server alone',
+        'imports' => 'work in progress on files that are not part of the shop',
+        'queue_jobs' => 'work in progress',
+        'failed_queue_jobs' => 'work that failed on this server',
+    ];
+
+    /** Columns that stay behind, with the reason; each is empty, or what is said, in the new install. */
+    public const COLUMNS_LEFT_OUT = [
+        'users.password' => 'no hash leaves the server; a lead makes new passwords',
+        'users.pin' => 'no hash leaves the server',
+        'spec_versions.document' => 'made by the database from the body',
+        'users.calendar_digest' => 'a secret of this address',
+    ];
+
+    /** Columns that are pictures, and the folder each goes to. */
+    public const PICTURES = ['photos' => ['jpeg', 'photos'], 'spec_sketches' => ['jpeg', 'sketches']];
+
+    /** Columns that hold JSON, and are written as what they mean. */
+    public const JSON = [
+        'spec_versions' => ['body', 'run'],
+        'controls' => ['run', 'summary'],
+        'instruments' => ['body'],
+        'control_jobs' => ['frame'],
+        'entries' => ['body', 'by'],
+        'audits' => ['detail'],
+    ];
+
+    /**
+     * @param  list<string>  $columns
+     * @return list<string> those that go into the file's lines
+     */
+    public static function columns(string $table, array $columns): array
+    {
+        $picture = self::PICTURES[$table][0] ?? null;
+
+        return array_values(array_filter($columns, static fn (string $one): bool => $one !== $picture && ! isset(self::COLUMNS_LEFT_OUT["{$table}.{$one}"])));
+    }
+}
