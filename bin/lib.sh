@@ -3,8 +3,9 @@
 
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 RUNTIME="$ROOT/.runtime"
+DATA="${VIVID_PULL_DATA:-$RUNTIME}" # the workshop's own data, its secrets and its backups
 LEAST_NODE=20019 # Vite asks for Node 20.19 or newer
-mkdir -p "$RUNTIME"
+mkdir -p "$RUNTIME" "$DATA"
 cd "$ROOT" || exit 1
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 
@@ -100,6 +101,14 @@ free_port() {
     echo "$port"
 }
 
+# An eighth of the memory for the database's pages, from 256 MB to 2 GB.
+pages_mb() {
+    local eighth=$(($(awk '/^MemTotal/ { print $2 }' /proc/meminfo 2>/dev/null || echo 2097152) / 8192))
+    [ "$eighth" -lt 256 ] && eighth=256
+    [ "$eighth" -gt 2048 ] && eighth=2048
+    echo "$eighth"
+}
+
 # start_mariadb FOLDER FIRST_PORT [OPTION...]: sets DB_PORT and DB_PID; the data stay in FOLDER.
 start_mariadb() {
     local folder="$1" first="$2" user=mysql data run
@@ -118,7 +127,7 @@ start_mariadb() {
     rm -f "$DB_SOCKET"
     DB_PORT="$(free_port 127.0.0.1 "$first")"
     setsid mariadbd --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid" \
-        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-buffer-pool-size=256M "$@" \
+        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-buffer-pool-size="$(pages_mb)M" "$@" \
         </dev/null >"$folder/mariadb.log" 2>&1 &
     DB_PID=$!
     for _ in $(seq 1 150); do
@@ -128,6 +137,65 @@ start_mariadb() {
     done
     tail -n 20 "$folder/mariadb.log" >&2
     fail 'MariaDB did not start; its last lines are above. Is another copy of this workshop still running?'
+}
+
+# The workshop's own key and secret, made once.
+new_secrets() {
+    [ -f "$DATA/env" ] && return
+    (umask 077 && printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(head -c 24 /dev/urandom | base64 | tr -dc 'a-zA-Z0-9')" >"$DATA/env")
+}
+
+# The port that the running workshop's database listens on; nothing where none runs.
+running_port() {
+    [ -f "$DATA/workshop/port" ] && [ -f "$DATA/workshop/pid" ] && kill -0 "$(cat "$DATA/workshop/pid")" 2>/dev/null && cat "$DATA/workshop/port"
+}
+
+# open_workshop: the database of the workshop, as it runs or started for the while; its name, user and secret for all that follows.
+open_workshop() {
+    [ -f "$DATA/env" ] && [ -d "$DATA/workshop/data" ] || fail 'There is no workshop here yet. Begin one with bin/start.'
+    set -a
+    . "$DATA/env"
+    set +a
+    OPENED_HERE=0
+    DB_PORT="$(running_port)"
+    if [ -z "$DB_PORT" ]; then
+        start_mariadb "$DATA/workshop" 3317
+        OPENED_HERE=1
+    fi
+    use_workshop
+}
+
+use_workshop() {
+    export APP_ENV=production APP_DEBUG=false DB_CONNECTION=mariadb DB_HOST=127.0.0.1 DB_PORT DB_DATABASE=vivid_pull DB_USERNAME=vivid_pull
+    export LOG_CHANNEL=single LOG_LEVEL=warning APP_CONFIG_CACHE="${APP_CONFIG_CACHE:-.runtime/none/config.php}"
+}
+
+close_workshop() {
+    [ "${OPENED_HERE:-0}" = 1 ] && stop_mariadb && wait "$DB_PID" 2>/dev/null
+}
+
+# dump_workshop FILE: one moment of the whole database, compressed, with its sum beside it. Half a file is never left under the name.
+dump_workshop() {
+    local file="$1" half="$1.half"
+    if ! (set -o pipefail; mariadb-dump --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$DB_USERNAME" -p"$DB_PASSWORD" --single-transaction --skip-dump-date --hex-blob \
+        --no-tablespaces --ignore-table=vivid_pull.sessions --ignore-table=vivid_pull.cache --ignore-table=vivid_pull.cache_locks "$DB_DATABASE" 2>/dev/null | gzip -n >"$half") 2>/dev/null \
+        || ! gzip -t "$half" 2>/dev/null || ! zcat "$half" | tail -c 200 | grep -q 'Dump completed'; then
+        rm -f "$half"
+        say 'The backup could not be written in full: is the disk full? Nothing of it was kept, and the workshop is as it was.'
+        df -h "$(dirname "$file")" 2>/dev/null | sed 's/^/    /'
+        return 1
+    fi
+    mv "$half" "$file" && (cd "$(dirname "$file")" && sha256sum "$(basename "$file")" >"$(basename "$file").sha256")
+}
+
+# upgrade_tables: what a new version changes about the tables is done only once the data are safe as they were.
+upgrade_tables() {
+    if php artisan migrate:status --no-ansi 2>/dev/null | grep -q Ran && php artisan migrate:status --no-ansi --pending 2>/dev/null | grep -q Pending; then
+        say 'The tables change with this version; backing up first'
+        mkdir -p "$DATA/backups"
+        dump_workshop "$DATA/backups/before-upgrade-$(date +%Y%m%d-%H%M%S).sql.gz" || fail 'Without a backup nothing is changed. Make room on the disk and start again.'
+    fi
+    quietly 'migrate' php artisan migrate --force
 }
 
 stop_mariadb() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -uroot shutdown >/dev/null 2>&1; }
