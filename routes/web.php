@@ -3,19 +3,32 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\DueController;
 use App\Http\Controllers\EntryController;
+use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\MachineController;
+use App\Http\Controllers\MachineKeepingController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SheetController;
 use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\SpecController;
+use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
-    Route::middleware('auth')->group(function (): void {
+    Route::middleware(['auth', StillHere::class])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
+        Route::post('session/person', [SessionController::class, 'change'])->middleware('throttle:sign-in');
+        Route::put('session/password', [PeopleController::class, 'ownPassword'])->middleware('throttle:sign-in');
+        Route::put('session/pin', [PeopleController::class, 'ownPin']);
+        Route::get('sessions', [PeopleController::class, 'sessions']);
+        Route::delete('sessions/{key}', [PeopleController::class, 'endSession']);
+        Route::get('people', [PeopleController::class, 'index']);
         Route::get('bench', [BenchController::class, 'show']);
         Route::get('machines', [MachineController::class, 'index']);
         Route::get('machines/{tag}', [MachineController::class, 'show']);
@@ -23,6 +36,53 @@ Route::prefix('api')->group(function (): void {
         Route::get('jobs/{job}', [JobController::class, 'show']);
         Route::get('jobs/{job}/file', [JobController::class, 'file']);
         Route::get('jobs/{job}/alike', [JobController::class, 'alike']);
+        Route::middleware('may:keep_shop')->group(function (): void {
+            Route::post('people', [PeopleController::class, 'store']);
+            Route::put('people/{login}', [PeopleController::class, 'update']);
+            Route::post('people/{login}/password', [PeopleController::class, 'newPassword']);
+            Route::get('audit', [PeopleController::class, 'audit']);
+            Route::get('export/shop', [ExchangeController::class, 'shop']);
+            Route::get('imports', [ExchangeController::class, 'imports']);
+            Route::put('imports/{import}', [ExchangeController::class, 'take']);
+            Route::get('imports/{import}', [ExchangeController::class, 'import']);
+            Route::post('imports/{import}/run', [ExchangeController::class, 'run']);
+            Route::delete('imports/{import}', [ExchangeController::class, 'forget']);
+            Route::post('jobs/{job}/correction', [JobController::class, 'correct']);
+            Route::post('machines', [MachineKeepingController::class, 'add']);
+            Route::post('machines/{tag}/controls', [MachineKeepingController::class, 'addControl']);
+            Route::put('machines/{tag}', [MachineKeepingController::class, 'change']);
+            Route::put('machines/{tag}/retired', [MachineKeepingController::class, 'retire']);
+            Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt'])->whereNumber('spec');
+        });
+        Route::middleware('may:report')->group(function (): void {
+            Route::post('machines/{tag}/meter', [MachineKeepingController::class, 'meter']);
+            Route::post('machines/{tag}/intakes', [MachineKeepingController::class, 'intake']);
+            Route::post('intakes/{intake}/answer', [MachineKeepingController::class, 'answer'])->middleware('may:sign_off');
+        });
+        Route::get('jobs/{job}/sheet', [SheetController::class, 'job']);
+        Route::get('machines/{tag}/sheet', [SheetController::class, 'machine']);
+        Route::get('machines/{tag}/controls/{control}/blank', [SheetController::class, 'blank']);
+        Route::get('export/history', [ExchangeController::class, 'history']);
+        Route::get('export/readings', [ExchangeController::class, 'readings']);
+        Route::get('export/specs', [ExchangeController::class, 'specs']);
+        Route::get('due', [DueController::class, 'index']);
+        Route::put('machines/{tag}/controls/{control}/plan', [DueController::class, 'plan'])->middleware('may:log');
+        Route::put('bench/present', [DueController::class, 'present'])->middleware('may:log');
+        Route::post('calendar', [DueController::class, 'subscribe']);
+        Route::delete('calendar', [DueController::class, 'unsubscribe']);
+        Route::get('specs', [SpecController::class, 'index']);
+        Route::get('specs/starting/{family}', [SpecController::class, 'starting']);
+        Route::get('specs/{spec}', [SpecController::class, 'show'])->whereNumber('spec');
+        Route::get('specs/{spec}/sketch', [SpecController::class, 'sketch'])->whereNumber('spec');
+        Route::get('specs/{spec}/changes', [SpecController::class, 'changes'])->whereNumber('spec');
+        Route::middleware('may:enter_specs')->group(function (): void {
+            Route::post('specs', [SpecController::class, 'store']);
+            Route::post('specs/printed', [SpecController::class, 'printed']);
+            Route::put('specs/{spec}/sketch', [SpecController::class, 'keepSketch'])->whereNumber('spec');
+            Route::put('specs/{spec}', [SpecController::class, 'update'])->whereNumber('spec');
+            Route::delete('specs/{spec}', [SpecController::class, 'destroy'])->whereNumber('spec');
+            Route::post('specs/{spec}/check', [SpecController::class, 'check'])->whereNumber('spec');
+        });
         Route::get('shelf', [ShelfController::class, 'show']);
         Route::put('shelf/{instrument}', [ShelfController::class, 'store']);
         Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy']);
@@ -32,6 +92,9 @@ Route::prefix('api')->group(function (): void {
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });
+
+// Calendars carry their own secret, and no session.
+Route::get('calendar/{token}.ics', [DueController::class, 'calendar'])->where('token', '[0-9a-f]{48}')->withoutMiddleware('web')->middleware('throttle:60,1');
 
 // Browsers ask for this by themselves; it must not begin a session that takes another's place.
 Route::redirect('favicon.ico', '/icon.svg')->withoutMiddleware('web');
