@@ -15,6 +15,12 @@ const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
 const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
 const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
 const JobScreen = lazy(() => import('./features/job/JobScreen'));
+const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
+const SpecScreen = lazy(() => import('./features/specs/SpecScreen'));
+const SpecEditScreen = lazy(() => import('./features/specs/SpecEditScreen'));
+const DueScreen = lazy(() => import('./features/due/DueScreen'));
+const LabelScreen = lazy(() => import('./features/label/LabelScreen'));
+const ShopScreen = lazy(() => import('./features/shop/ShopScreen'));
 const ShelfScreen = lazy(() => import('./features/shelf/ShelfScreen'));
 const NothingHere = lazy(() => import('./features/NothingHere'));
 
@@ -64,6 +70,14 @@ export const App = () => {
           <Route path="/machines" element={<MachinesScreen onLeave={leave} />} />
           <Route path="/machines/:tag" element={<MachineScreen onLeave={leave} />} />
           <Route path="/jobs/:id" element={<JobScreen onLeave={leave} />} />
+          <Route path="/specs" element={<SpecsScreen onLeave={leave} />} />
+          <Route path="/specs/new" element={<SpecEditScreen how="new" onLeave={leave} />} />
+          <Route path="/specs/:id" element={<SpecScreen onLeave={leave} />} />
+          <Route path="/specs/:id/next" element={<SpecEditScreen how="next" onLeave={leave} />} />
+          <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" onLeave={leave} />} />
+          <Route path="/due" element={<DueScreen onLeave={leave} />} />
+          <Route path="/machines/:tag/label" element={<LabelScreen onLeave={leave} />} />
+          <Route path="/shop" element={<ShopScreen onLeave={leave} />} />
           <Route path="/shelf" element={<ShelfScreen onLeave={leave} />} />
           <Route path="/bench" element={<Navigate to="/" replace />} />
           <Route path="*" element={<NothingHere onLeave={leave} />} />

@@ -21,16 +21,24 @@ final class HttpJob
     /** @var array<string, mixed> */
     public array $lastSent = [];
 
-    private function __construct(private readonly TestCase $test, string $machine, string $control)
+    /** @param  array<string, mixed>  $state */
+    private function __construct(private readonly TestCase $test, string $id, array $state)
     {
-        $this->id = (string) Str::uuid();
-        $response = $test->postJson("/api/machines/{$machine}/jobs", ['id' => $this->id, 'control' => $control])->assertCreated();
-        $this->state = $response->json('state');
+        $this->id = $id;
+        $this->state = $state;
     }
 
     public static function open(TestCase $test, string $machine = 'RT-14', string $control = 'clutch'): self
     {
-        return new self($test, $machine, $control);
+        $id = (string) Str::uuid();
+
+        return new self($test, $id, $test->postJson("/api/machines/{$machine}/jobs", ['id' => $id, 'control' => $control])->assertCreated()->json('state'));
+    }
+
+    /** One that is open already. */
+    public static function resume(TestCase $test, string $id): self
+    {
+        return new self($test, $id, $test->getJson("/api/jobs/{$id}")->assertOk()->json('state'));
     }
 
     /**

@@ -53,7 +53,7 @@ final class Server
             'APP_CONFIG_CACHE' => '.runtime/none/config.php', 'APP_ROUTES_CACHE' => '.runtime/none/routes.php', 'APP_EVENTS_CACHE' => '.runtime/none/events.php',
             'DB_HOST' => (string) getenv('DB_HOST'), 'DB_PORT' => (string) getenv('DB_PORT'), 'DB_DATABASE' => (string) getenv('DB_DATABASE'),
             'DB_USERNAME' => (string) getenv('DB_USERNAME'), 'DB_PASSWORD' => (string) getenv('DB_PASSWORD'),
-            'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'LOG_CHANNEL' => 'single', 'WORKSHOP_DEMO' => 'true',
+            'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'LOG_CHANNEL' => 'single', 'QUEUE_CONNECTION' => 'sync', 'WORKSHOP_DEMO' => 'true',
             'PHP_CLI_SERVER_WORKERS' => '4', 'BCRYPT_ROUNDS' => '4',
         ];
     }
@@ -113,6 +113,12 @@ final class Server
         $dsn = "mysql:host=127.0.0.1;port={$this->env['DB_PORT']};dbname={$this->env['DB_DATABASE']}";
 
         return new PDO($dsn, $this->env['DB_USERNAME'], $this->env['DB_PASSWORD']);
+    }
+
+    /** Their next visit signs in afresh, where a test ended the session they had. */
+    public function forget(string $login): void
+    {
+        unset($this->sessions[$login]);
     }
 
     /** @return array<string, string> the cookies of a signed-in person */

@@ -40,7 +40,7 @@ final readonly class Yard
     private static function controls(Machine $machine, string $model, array $keys): void
     {
         foreach ($keys as $key) {
-            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], ['body' => DemoFleet::spec($model, $key)]);
+            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], DemoFleet::version($model, $key));
             Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
                 'name' => DemoFleet::NAMES[$key], 'run' => DemoFleet::run($model, $key), 'minutes' => 12]);
         }

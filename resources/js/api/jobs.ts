@@ -311,6 +311,8 @@ export type Point = BenchState['spec']['points'][number];
 const job = z.object({
   id: z.string(),
   opened_at: z.string(),
+  corrects: z.string().nullable(),
+  people: z.array(z.object({ name: z.string(), role: z.enum(roles), at: z.string() })),
   machine: z.object({
     tag: z.string(),
     name: z.string(),
@@ -362,3 +364,6 @@ export const openJob = (machine: string, id: string, control: string) =>
 
 export const postEntry = (jobId: string, entry: Record<string, unknown>) =>
   call('POST', `jobs/${jobId}/entries`, job, entry);
+
+export const correctJob = (id: string, made: string, why: string) =>
+  call('POST', `jobs/${id}/correction`, job, { id: made, why });

@@ -11,6 +11,7 @@ const person = z.object({
   may_log: z.boolean(),
   may_sign_off: z.boolean(),
   may_lift_tag: z.boolean(),
+  may_keep_shop: z.boolean(),
 });
 export type SignedIn = z.infer<typeof person>;
 
@@ -28,4 +29,7 @@ export const sessionQuery = queryOptions({
 });
 
 export const signIn = (login: string, password: string) => call('POST', 'session', session, { login, password });
+export const takeOver = (login: string, pin: string) => call('POST', 'session/person', session, { login, pin });
+export const changePassword = (now: string, next: string) => call('PUT', 'session/password', z.null(), { now, next });
+export const changePin = (pin: string | null) => call('PUT', 'session/pin', z.null(), { pin });
 export const signOut = () => call('DELETE', 'session', z.null());

@@ -29,8 +29,12 @@ export const control = z.object({
   next: z.string().nullable(),
   by: z.string().nullable(),
   at: z.string().nullable(),
+  handover: z.string().nullable(),
   due_on: z.string().nullable(),
+  due_in: z.string().nullable(),
   due_why: z.string().nullable(),
+  planned_on: z.string().nullable(),
+  covers: z.record(z.string(), z.number()),
   tag: tag.nullable(),
 });
 export type Control = z.infer<typeof control>;

@@ -8,6 +8,8 @@ import { PersonMenu } from './PersonMenu';
 const places = [
   { to: '/', name: 'Bench' },
   { to: '/machines', name: 'Machines' },
+  { to: '/due', name: 'Due' },
+  { to: '/specs', name: 'Specs' },
   { to: '/shelf', name: 'Shelf' },
 ] as const;
 
@@ -57,7 +59,7 @@ export const Frame = ({ onLeave, children }: { onLeave: () => void; children: Re
             <chakra.span display={{ base: 'none', sm: 'inline' }}>Vivid Pull</chakra.span>
           </Link>
         </Flex>
-        <chakra.nav display="flex" gap={{ base: '4', md: '6' }} aria-label="Screens">
+        <chakra.nav display="flex" gap={{ base: '3', md: '6' }} aria-label="Screens">
           {places.map((place) => (
             <Place
               key={place.to}
@@ -65,7 +67,7 @@ export const Frame = ({ onLeave, children }: { onLeave: () => void; children: Re
               end={place.to === '/'}
               fontFamily="heading"
               fontWeight="bold"
-              fontSize="lg"
+              fontSize={{ base: 'md', sm: 'lg' }}
               color="onFrameSoft"
               display="inline-flex"
               alignItems="center"

@@ -6,8 +6,9 @@ import { preferencesOf } from '../lib/preferences';
 import { useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
-import { Button } from './Buttons';
+import { Button, LinkButton } from './Buttons';
 import { Modal } from './Modal';
+import { TakeOver } from './TakeOver';
 
 /** Who is at the bench, what they set on this device, and the way out. */
 export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
@@ -47,6 +48,12 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
           </Button>
         }
       >
+        <TakeOver onDone={() => setOpen(false)} />
+        <Flex gap="3" flexWrap="wrap" marginBlock="4">
+          <LinkButton to="/shop" look="quiet" textDecoration="none" onClick={() => setOpen(false)}>
+            People and data of the shop
+          </LinkButton>
+        </Flex>
         <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer">
           <label>
             <chakra.input

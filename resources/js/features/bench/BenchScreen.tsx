@@ -1,20 +1,23 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { type BenchDay, type BenchRow, benchQuery } from '../../api/bench';
-import { Sheet } from '../../components/Buttons';
+import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
-import { duration } from '../../lib/time';
 import { CarryOn } from './CarryOn';
 import { DoNotRun } from './DoNotRun';
+import { DoneSheet } from './DoneSheet';
 import { DueSoon } from './DueSoon';
+import { Hours } from './Hours';
 import { QueueRow } from './QueueRow';
+import { Reported } from './Reported';
 
 const groups = [
-  { ready: 'ready', title: 'Ready now' },
+  { ready: 'cold', title: 'Ready now, cold' },
+  { ready: 'any', title: 'Any time' },
   { ready: 'cooling', title: 'Cooling' },
   { ready: 'soaking', title: 'Plates soaking' },
-  { ready: 'after_running', title: 'After running, hot' },
+  { ready: 'hot', title: 'After running, hot' },
 ] as const satisfies readonly { ready: BenchRow['ready']; title: string }[];
 
 export default function BenchScreen({ onLeave }: { onLeave: () => void }) {
@@ -39,9 +42,7 @@ const Day = ({ day }: { day: BenchDay }) => (
         <Heading as="h1" fontSize="2xl">
           {day.day} on the bench
         </Heading>
-        <Box color="soft">
-          {day.queue.length === 1 ? '1 control' : `${day.queue.length} controls`} · {duration(day.minutes)} of work
-        </Box>
+        <Hours day={day} />
       </Flex>
       {day.carry_on !== null && (
         <Box display={{ base: 'block', lg: 'none' }} marginTop="3">
@@ -54,7 +55,12 @@ const Day = ({ day }: { day: BenchDay }) => (
         </Empty>
       )}
       {groups.map(({ ready, title }) => (
-        <Group key={ready} title={title} rows={day.queue.filter((row) => row.ready === ready)} />
+        <Group
+          key={ready}
+          title={title}
+          rows={day.queue.filter((row) => row.ready === ready)}
+          fitted={day.present.length > 0}
+        />
       ))}
     </Box>
     <Flex direction="column" gap="4">
@@ -64,24 +70,19 @@ const Day = ({ day }: { day: BenchDay }) => (
         </Box>
       )}
       <DoNotRun rows={day.tagged} />
+      <Reported intakes={day.intakes} />
       <DueSoon rows={day.due} />
+      <DoneSheet done={day.done} />
     </Flex>
   </Grid>
 );
 
-const Group = ({ title, rows }: { title: string; rows: readonly BenchRow[] }) =>
-  rows.length === 0 ? null : (
-    <Box as="section" marginTop="4" aria-label={title}>
-      <Flex alignItems="baseline" gap="2" marginBottom="2">
-        <Heading as="h2" fontSize="lg">
-          {title}
-        </Heading>
-        <Box color="soft">{rows.length}</Box>
-      </Flex>
-      <Sheet overflow="hidden">
-        {rows.map((row) => (
-          <QueueRow key={`${row.tag} ${row.control.key}`} row={row} />
-        ))}
-      </Sheet>
-    </Box>
-  );
+type GroupProps = { title: string; rows: readonly BenchRow[]; fitted: boolean };
+
+const Group = ({ title, rows, fitted }: GroupProps) => (
+  <Counted title={title} count={rows.length}>
+    {rows.map((row) => (
+      <QueueRow key={`${row.tag} ${row.control.key}`} row={row} fitted={fitted} />
+    ))}
+  </Counted>
+);

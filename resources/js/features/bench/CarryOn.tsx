@@ -19,6 +19,11 @@ export const CarryOn = ({ row }: { row: BenchRow }) => (
     <Box textStyle="small" marginTop="1">
       Left {moment(row.control.at ?? '')} by {row.control.by}
     </Box>
+    {row.control.handover !== null && (
+      <Box bg="paper.tape" borderRadius="sm" padding="2.5" marginTop="2" lineHeight="snug" data-handover>
+        {row.control.handover}
+      </Box>
+    )}
     <LinkButton to={placeOf(row)} look="vivid" width="100%" marginTop="3" textDecoration="none">
       Open at {row.control.stage}
     </LinkButton>

@@ -1,6 +1,6 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { BenchRow } from '../../api/bench';
-import { Sheet } from '../../components/Buttons';
+import { LinkButton, Sheet } from '../../components/Buttons';
 import { due } from '../../lib/time';
 import { BenchLink } from './BenchLink';
 
@@ -12,9 +12,12 @@ export const DueSoon = ({ rows }: { rows: readonly BenchRow[] }) => (
     {rows.length === 0 && <Box color="soft">Nothing falls due within a month.</Box>}
     {rows.map((row) => (
       <BenchLink key={`${row.tag} ${row.control.key}`} row={row}>
-        {row.control.name.toLowerCase()} {due(row.control.due_on ?? '')}
+        {row.control.name.toLowerCase()} {row.control.due_in ?? due(row.control.due_on ?? '')}
         <Box textStyle="small">{row.control.due_why}</Box>
       </BenchLink>
     ))}
+    <LinkButton to="/due" look="quiet" size="small" textDecoration="none" marginTop="3">
+      Everything due
+    </LinkButton>
   </Sheet>
 );

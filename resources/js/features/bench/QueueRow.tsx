@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import type { BenchRow } from '../../api/bench';
 import { MachineTag } from '../../components/MachineTag';
+import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { bandText } from '../../lib/figures';
 import { clock, duration, moment } from '../../lib/time';
@@ -9,9 +10,11 @@ import { placeOf } from './place';
 
 const Row = chakra(Link);
 
-const columns = { base: '1fr auto', md: '6.5rem 1fr 1fr 12rem 3.75rem' };
+const columns = { base: '1fr auto', md: '6.5rem 1fr 1fr 11rem 6.5rem' };
 
-export const QueueRow = ({ row }: { row: BenchRow }) => {
+type QueueRowProps = { row: BenchRow; fitted: boolean };
+
+export const QueueRow = ({ row, fitted }: QueueRowProps) => {
   const { control } = row;
   return (
     <Row
@@ -67,11 +70,24 @@ export const QueueRow = ({ row }: { row: BenchRow }) => {
         textAlign="right"
         whiteSpace="nowrap"
       >
-        {control.minutes} min
+        {row.spent === null ? `${row.minutes} min` : `${row.spent} of ${control.minutes} min`}
+        {fitted && <Whose row={row} />}
+        {row.covers_shared.length > 0 && <Box textStyle="small">{row.covers_shared.join(', ')} off already</Box>}
       </Box>
     </Row>
   );
 };
+
+/** Whose hours hold it, once it is said who is here. */
+const Whose = ({ row }: { row: BenchRow }) =>
+  row.person === null ? (
+    <Flex gap="1.5" alignItems="center" justifyContent="flex-end" fontWeight="bold" data-does-not-fit>
+      <Mark kind="found" size="0.85em" />
+      does not fit
+    </Flex>
+  ) : (
+    <Box textStyle="small">{row.person}</Box>
+  );
 
 /** What it waits for: its stage, its coolness, or a start. */
 const Waits = ({ row }: { row: BenchRow }) => {
@@ -98,7 +114,7 @@ const Waits = ({ row }: { row: BenchRow }) => {
     const minutes = Math.max(1, Math.round((Date.parse(row.cold_at) - Date.now()) / 60_000));
     return <Words first={`Cold in ${duration(minutes)}`} second={`at ${clock(row.cold_at)}, then ${band}`} />;
   }
-  return <Words first={row.ready === 'after_running' ? 'After 5 min running' : 'Start'} second={band} />;
+  return <Words first={row.ready === 'hot' ? 'After 5 min running' : 'Start'} second={band} />;
 };
 
 const Words = ({ first, second, vivid = false }: { first: string; second: string; vivid?: boolean }) => (

@@ -33,7 +33,7 @@ export const Pad = () => {
   const [line, setLine] = useLine();
   const [keys, setKeys] = useState(false);
   useEffect(() => {
-    if (finePointer()) field.current?.focus();
+    if (finePointer()) field.current?.focus({ preventScroll: true });
   }, [field]);
   const submit = (event: FormEvent) => {
     event.preventDefault();

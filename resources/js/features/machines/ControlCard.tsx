@@ -1,6 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { MachineControl } from '../../api/machines';
-import { Button, Chip, LinkButton, Sheet } from '../../components/Buttons';
+import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
@@ -27,7 +27,11 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           {control.name}
         </Heading>
         <Box textStyle="small">
-          {control.job !== null ? 'in work' : control.due_on !== null ? `due ${due(control.due_on)}` : ''}
+          {control.job !== null
+            ? 'in work'
+            : control.due_on !== null
+              ? `due ${control.due_in ?? due(control.due_on)}`
+              : ''}
         </Box>
       </Flex>
       <Box color="soft" marginBottom="2">
@@ -70,6 +74,16 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           <Button look="quiet" onClick={onChoose}>
             Story
           </Button>
+        )}
+        {chosen && (
+          <Paper
+            href={`/api/machines/${encodeURIComponent(machine)}/controls/${control.key}/blank`}
+            look="quiet"
+            textDecoration="none"
+            data-screen-only
+          >
+            Blank sheet
+          </Paper>
         )}
       </Flex>
       {start.isError && <Refusal error={start.error} />}

@@ -6,7 +6,8 @@ import { Mark, type MarkKind } from '../../components/Marks';
 import { Empty } from '../../components/States';
 import { counted, mm, withUncertainty } from '../../lib/figures';
 import { day } from '../../lib/time';
-import { FoundAndLeft } from './FoundAndLeft';
+import { Story } from './Story';
+import { WearChart } from './WearChart';
 
 const outcomes = {
   fit: { mark: 'inside', word: 'fit for use' },
@@ -38,7 +39,8 @@ export const ControlHistory = ({ control, usageUnit }: { control: MachineControl
       <Empty title="No job yet">The first job writes the first line of this control's story.</Empty>
     ) : (
       <>
-        <FoundAndLeft control={control} />
+        <WearChart control={control} usageUnit={usageUnit} />
+        {control.story !== null && <Story story={control.story} usageUnit={usageUnit} />}
         <Box overflowX="auto" marginTop="3" tabIndex={0} role="region" aria-label="Jobs">
           <table>
             <thead>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Problem } from '../../api/client';
 import { type Machine, machineQuery } from '../../api/machines';
-import { LinkButton } from '../../components/Buttons';
+import { LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Failure, Loading } from '../../components/States';
@@ -12,6 +12,8 @@ import { counted } from '../../lib/figures';
 import { duration } from '../../lib/time';
 import { ControlCard } from './ControlCard';
 import { ControlHistory } from './ControlHistory';
+import { IntakeSheet } from './IntakeSheet';
+import { MachineActions } from './MachineActions';
 import { RunAndSpec } from './RunAndSpec';
 
 export default function MachineScreen({ onLeave }: { onLeave: () => void }) {
@@ -65,9 +67,17 @@ const Whole = ({ machine }: { machine: Machine }) => {
               .filter(Boolean)
               .join(' · ')}
             {machine.stood_minutes !== null && ` · stood ${duration(machine.stood_minutes)}`}
+            {machine.meter.replaced && ` · its meter, replaced, says ${counted(machine.meter.face)}`}
+            {machine.former_tags.length > 0 && ` · was ${machine.former_tags.join(', ')}`}
           </Box>
         </Box>
+        <MachineActions machine={machine} />
       </Flex>
+      {machine.retired && (
+        <Sheet tone="well" padding="4" marginBottom="4" role="status">
+          <b>Retired:</b> {machine.retired_why}. Its past is kept; no job starts on it.
+        </Sheet>
+      )}
       <Grid templateColumns={{ base: '1fr', lg: '20.5rem 1fr' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" role="group" aria-label="Controls">
           {machine.controls.map((one) => (
@@ -82,6 +92,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
         </Flex>
         {control !== undefined && (
           <Flex direction="column" gap="4" minWidth="0">
+            {machine.intakes.length > 0 && <IntakeSheet intakes={machine.intakes} tag={machine.tag} />}
             <ControlHistory control={control} usageUnit={machine.usage_unit} />
             <RunAndSpec control={control} />
           </Flex>

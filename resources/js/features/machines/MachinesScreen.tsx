@@ -1,12 +1,15 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { type MachineBrief, machinesQuery } from '../../api/machines';
-import { Sheet } from '../../components/Buttons';
+import { Button, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
+import { useSignedIn } from '../../lib/signedIn';
+import { NewMachine } from './NewMachine';
 
 const Card = chakra(Link);
 
@@ -27,6 +30,8 @@ export default function MachinesScreen({ onLeave }: { onLeave: () => void }) {
 }
 
 const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
+  const person = useSignedIn();
+  const [adding, setAdding] = useState(false);
   const kinds = [...new Set(machines.map((machine) => machine.kind))];
   return (
     <>
@@ -34,8 +39,16 @@ const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
         <Heading as="h1" fontSize="2xl">
           Machines
         </Heading>
-        <Box color="soft">{machines.length} in the yard</Box>
+        <Box color="soft" flex="1">
+          {machines.length} in the yard
+        </Box>
+        {person.may_keep_shop && (
+          <Button look="vivid" onClick={() => setAdding(true)} data-primary>
+            Add a machine
+          </Button>
+        )}
       </Flex>
+      {adding && <NewMachine onClose={() => setAdding(false)} />}
       {machines.length === 0 && (
         <Empty title="No machines yet">The workshop's machines show here once they are entered.</Empty>
       )}

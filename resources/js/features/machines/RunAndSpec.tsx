@@ -1,6 +1,7 @@
 import { Box, Grid, Heading } from '@chakra-ui/react';
 import type { MachineControl } from '../../api/machines';
-import { Sheet } from '../../components/Buttons';
+import { Chip, LinkButton, Sheet } from '../../components/Buttons';
+import { trimmed } from '../../lib/figures';
 
 export const RunAndSpec = ({ control }: { control: MachineControl }) => (
   <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="4">
@@ -29,8 +30,25 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
       </Box>
       <Box textStyle="small" marginTop="1">
         {control.spec.entered_by !== null && `Entered by ${control.spec.entered_by}`}
-        {control.spec.checked_by !== null && `, checked by ${control.spec.checked_by}`}
+        {control.spec.checked_by === null ? ', not checked yet' : `, checked by ${control.spec.checked_by}`}
       </Box>
+      {(control.spec.draft || control.spec.common_practice) && (
+        <Box marginTop="2">
+          <Chip tone="cantTell">{control.spec.common_practice ? "common practice, no maker's figure" : 'draft'}</Chip>
+        </Box>
+      )}
+      <Box marginTop="2" lineHeight="snug">
+        {control.spec.printed !== null && <Box>Printed: {control.spec.printed}</Box>}
+        {control.spec.interval !== null && <Box>The book looks {control.spec.interval}.</Box>}
+        {control.spec.torques.map((torque) => (
+          <Box key={torque.what}>
+            {torque.what}: {trimmed(torque.nm)} N·m
+          </Box>
+        ))}
+      </Box>
+      <LinkButton to={`/specs/${control.spec.id}`} look="quiet" size="small" textDecoration="none" marginTop="3">
+        Version {control.spec.version} in the library
+      </LinkButton>
     </Sheet>
   </Grid>
 );

@@ -81,14 +81,14 @@ const AnswerButton = ({ answer, first, size, note, onClick }: AnswerButtonProps)
     data-answer={answer.word}
     data-primary={first ? true : undefined}
   >
-    <span>
+    <Box as="span" textAlign="left">
       {answer.label}
       {note !== null && (
         <Box as="span" display="block" fontFamily="body" fontSize="sm" fontWeight="normal">
           {note}
         </Box>
       )}
-    </span>
+    </Box>
     <Box
       as="span"
       fontFamily="body"

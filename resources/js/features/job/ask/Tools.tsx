@@ -5,10 +5,11 @@ import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
 import { useBench } from '../useBench';
 import { FitPart } from './FitPart';
+import { Handover } from './Handover';
 
 /** What can be done at any time of a job, beside what is asked now. */
 export const Tools = () => {
-  const { state } = useBench();
+  const { state, mayWrite } = useBench();
   // Nothing is taken in hand before it is safe to.
   if (state.closed !== null || state.stage === 'make_safe') return null;
   return (
@@ -16,6 +17,7 @@ export const Tools = () => {
       <ReplaceCable />
       {state.beside.can_pull && <PullAndDrag />}
       <FitPart />
+      {mayWrite && <Handover />}
     </Flex>
   );
 };

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Judged } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
@@ -8,6 +9,7 @@ import { counted, withUncertainty } from '../../../lib/figures';
 import { day, moment } from '../../../lib/time';
 import { Pictures } from '../beside/Pictures';
 import { useBench } from '../useBench';
+import { Correct } from './Correct';
 
 const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as const satisfies Record<string, MarkKind>;
 
@@ -20,14 +22,26 @@ export const JobSheet = () => {
         <Heading as="h2" fontSize="xl">
           Job sheet
         </Heading>
-        <chakra.a href={`/api/jobs/${job.id}/file`} download fontSize="sm">
-          Job as a file
-        </chakra.a>
+        <Flex gap="4" flexWrap="wrap" fontSize="sm" data-screen-only>
+          <chakra.a href={`/api/jobs/${job.id}/sheet`} target="_blank" rel="noreferrer">
+            Print the sheet
+          </chakra.a>
+          <chakra.a href={`/api/jobs/${job.id}/file`} download>
+            Job as a file
+          </chakra.a>
+          {state.closed !== null && <Correct />}
+        </Flex>
       </Flex>
       <Box textStyle="small" marginBottom="3">
         {job.machine.tag} {job.control.name.toLowerCase()}, {job.machine.name}, {counted(job.machine.usage)}{' '}
         {job.machine.usage_unit}, opened {moment(job.opened_at)}
       </Box>
+      {job.corrects !== null && (
+        <Box bg="violet.wash" borderRadius="md" padding="3" marginBottom="3">
+          <b>A correction.</b> It puts right <Link to={`/jobs/${job.corrects}`}>a job that was signed before</Link>,
+          which stays as it was signed.
+        </Box>
+      )}
       {state.by_choice !== null && (
         <Box bg="amber.wash" borderRadius="md" padding="3" marginBottom="3">
           <b>Outside by choice.</b> {state.by_choice}

@@ -1,0 +1,82 @@
+import { Box } from '@chakra-ui/react';
+import { type ReactNode, useId } from 'react';
+import { Choice, Field, FieldLabel } from './Buttons';
+
+type EntryProps = {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  kind?: 'text' | 'decimal' | 'whole' | 'date' | 'password' | 'pin';
+  most?: number;
+  hint?: ReactNode;
+  name?: string;
+  list?: string;
+  autoFocus?: boolean;
+};
+
+const modes = {
+  text: 'text',
+  decimal: 'decimal',
+  whole: 'numeric',
+  date: undefined,
+  password: undefined,
+  pin: 'numeric',
+} as const;
+
+/** One thing to fill in, with what it asks for above it. */
+export const Entry = ({
+  label,
+  value,
+  onChange,
+  kind = 'text',
+  most = 60,
+  hint,
+  name,
+  list,
+  autoFocus,
+}: EntryProps) => {
+  const id = useId();
+  return (
+    <Box minWidth="0">
+      <FieldLabel htmlFor={id}>{label}</FieldLabel>
+      <Field
+        id={id}
+        name={name}
+        list={list}
+        type={kind === 'date' ? 'date' : kind === 'password' || kind === 'pin' ? 'password' : 'text'}
+        inputMode={modes[kind]}
+        value={value}
+        maxLength={kind === 'date' ? undefined : most}
+        autoComplete={kind === 'password' ? 'new-password' : 'off'}
+        autoFocus={autoFocus}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      {hint !== undefined && <Box textStyle="small">{hint}</Box>}
+    </Box>
+  );
+};
+
+type PickProps = {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  options: readonly { key: string; label: string }[];
+  name?: string;
+};
+
+/** One of several, where they are too many for buttons. */
+export const Pick = ({ label, value, onChange, options, name }: PickProps) => {
+  const id = useId();
+  return (
+    <Box minWidth="0">
+      <FieldLabel htmlFor={id}>{label}</FieldLabel>
+      <Choice id={id} name={name} value={value} onChange={(event) => onChange(event.target.value)} width="100%">
+        {options.map((one) => (
+          <option key={one.key} value={one.key}>
+            {one.label}
+          </option>
+        ))}
+      </Choice>
+    </Box>
+  );
+};

@@ -1,0 +1,99 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { addControl, changeMachine, type Machine, machineQuery, retireMachine } from '../../api/machines';
+import { specsQuery } from '../../api/specs';
+import { Button } from '../../components/Buttons';
+import { Entry } from '../../components/Entry';
+import { Modal } from '../../components/Modal';
+import { Refusal } from '../../components/Refusal';
+
+/** What a lead keeps about a machine: its tag and place, its controls, whether it is in use. */
+export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
+  const [row, setRow] = useState({
+    tag: machine.tag,
+    plate: machine.plate ?? '',
+    kind: machine.kind,
+    place: machine.place,
+  });
+  const [why, setWhy] = useState<string | null>(null);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const done = {
+    onSuccess: (after: Machine) => {
+      client.setQueryData(machineQuery(after.tag).queryKey, after);
+      for (const queryKey of [['machines'], ['bench'], ['due']]) void client.invalidateQueries({ queryKey });
+      if (after.tag !== machine.tag) navigate(`/machines/${after.tag}`, { replace: true });
+      onClose();
+    },
+  };
+  const change = useMutation({
+    mutationFn: () => changeMachine(machine.tag, { ...row, plate: row.plate.trim() === '' ? null : row.plate }),
+    ...done,
+  });
+  const retire = useMutation({
+    mutationFn: () => retireMachine(machine.tag, !machine.retired, why ?? undefined),
+    ...done,
+  });
+  const add = useMutation({ mutationFn: (spec: number) => addControl(machine.tag, spec), ...done });
+  const { data: library } = useQuery(specsQuery(machine.name, 1));
+  const missing = (library?.specs ?? []).filter(
+    (spec) => spec.model === machine.name && !spec.draft && !machine.controls.some((one) => one.key === spec.control),
+  );
+  const error = change.error ?? retire.error ?? add.error;
+  return (
+    <Modal
+      open
+      onClose={onClose}
+      title={`Change ${machine.tag}`}
+      cancel="Back"
+      actions={
+        <Button look="vivid" onClick={() => change.mutate()} disabled={change.isPending} data-primary>
+          Keep it
+        </Button>
+      }
+    >
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <Entry label="Tag" value={row.tag} onChange={(tag) => setRow({ ...row, tag })} most={20} name="tag" />
+        <Entry label="Plate" value={row.plate} onChange={(plate) => setRow({ ...row, plate })} most={20} />
+        <Entry label="Kind" value={row.kind} onChange={(kind) => setRow({ ...row, kind })} />
+        <Entry label="Place" value={row.place} onChange={(place) => setRow({ ...row, place })} name="place" />
+      </Grid>
+      {row.tag !== machine.tag && (
+        <Box textStyle="small" marginTop="2">
+          It is still found by {machine.tag}.
+        </Box>
+      )}
+      {missing.length > 0 && (
+        <Flex gap="2" flexWrap="wrap" marginTop="4" alignItems="center">
+          <Box textStyle="eyebrow">The library also has</Box>
+          {missing.map((spec) => (
+            <Button key={spec.id} look="quiet" size="small" onClick={() => add.mutate(spec.id)}>
+              {spec.name}
+            </Button>
+          ))}
+        </Flex>
+      )}
+      <Box borderTopWidth="thin" borderColor="line" marginTop="4" paddingTop="3">
+        {machine.retired ? (
+          <Button look="plain" onClick={() => retire.mutate()} data-bring-back>
+            Bring it back into use
+          </Button>
+        ) : why === null ? (
+          <Button look="quiet" onClick={() => setWhy('')} data-retire>
+            Retire the machine
+          </Button>
+        ) : (
+          <Grid templateColumns="1fr auto" gap="3" alignItems="end">
+            <Entry label="Why it is retired" value={why} onChange={setWhy} most={200} name="retire-why" />
+            <Button look="plain" onClick={() => retire.mutate()} disabled={why.trim() === ''} data-retire-now>
+              Retire it
+            </Button>
+          </Grid>
+        )}
+      </Box>
+      {error !== null && <Refusal error={error} />}
+    </Modal>
+  );
+};

@@ -1,0 +1,89 @@
+import { Flex } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Problem } from '../../api/client';
+import { type Machine, machineQuery, readMeter } from '../../api/machines';
+import { Button } from '../../components/Buttons';
+import { Entry } from '../../components/Entry';
+import { Modal } from '../../components/Modal';
+import { Refusal } from '../../components/Refusal';
+import { counted } from '../../lib/figures';
+import { uuid } from '../../lib/uuid';
+
+const whole = (text: string) => (/^\d[\d\s]*$/.test(text.trim()) ? Number(text.replace(/\s/g, '')) : null);
+
+/** The meter as it reads now; one that goes backward is questioned, and a replaced one goes on. */
+export const MeterDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
+  const [face, setFace] = useState('');
+  const [old, setOld] = useState<string | null>(null);
+  const [id] = useState(uuid);
+  const client = useQueryClient();
+  const read = useMutation({
+    mutationFn: (sure: boolean) =>
+      readMeter(machine.tag, {
+        id,
+        face: whole(face) ?? -1,
+        ...(old === null ? {} : { replaced_at: whole(old) ?? -1 }),
+        ...(sure ? { sure } : {}),
+      }),
+    onSuccess: (after) => {
+      client.setQueryData(machineQuery(machine.tag).queryKey, after);
+      void client.invalidateQueries({ queryKey: ['bench'] });
+      onClose();
+    },
+  });
+  const complete = whole(face) !== null && (old === null || whole(old) !== null);
+  const questioned = read.error instanceof Problem && read.error.sentence.includes('sure');
+  return (
+    <Modal
+      open
+      onClose={onClose}
+      title={`Meter of ${machine.tag}`}
+      about={`It said ${counted(machine.meter.face)} ${machine.usage_unit} the last time.`}
+      cancel="Back"
+      actions={
+        <>
+          <Button
+            look="vivid"
+            onClick={() => read.mutate(questioned)}
+            disabled={!complete || read.isPending}
+            data-primary
+          >
+            {questioned ? 'I am sure, keep it' : 'Keep it'}
+          </Button>
+          {old === null && (
+            <Button look="plain" onClick={() => setOld('')} data-replaced>
+              It was replaced
+            </Button>
+          )}
+        </>
+      }
+    >
+      <Flex direction="column" gap="3">
+        {old !== null && (
+          <Entry
+            label={`The old meter said at the end, ${machine.usage_unit}`}
+            value={old}
+            onChange={setOld}
+            kind="whole"
+            most={9}
+            name="replaced_at"
+          />
+        )}
+        <Entry
+          label={old === null ? `It says now, ${machine.usage_unit}` : `The new one says, ${machine.usage_unit}`}
+          value={face}
+          onChange={(value) => {
+            setFace(value);
+            read.reset();
+          }}
+          kind="whole"
+          most={9}
+          name="face"
+          hint={face.trim() !== '' && whole(face) === null ? 'Whole figures only, as the meter shows them.' : undefined}
+        />
+      </Flex>
+      {read.isError && <Refusal error={read.error} />}
+    </Modal>
+  );
+};

@@ -1,0 +1,103 @@
+import { Box, Grid } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { addMachine } from '../../api/machines';
+import { specsQuery } from '../../api/specs';
+import { Button } from '../../components/Buttons';
+import { Entry, Pick } from '../../components/Entry';
+import { Modal } from '../../components/Modal';
+import { Refusal } from '../../components/Refusal';
+
+const units = [
+  { key: 'km', label: 'km' },
+  { key: 'mi', label: 'mi' },
+  { key: 'h', label: 'hours' },
+  { key: 'uses', label: 'uses' },
+] as const;
+
+/** A machine hung on its tag; the library gives it the controls of its model. */
+export const NewMachine = ({ onClose }: { onClose: () => void }) => {
+  const [row, setRow] = useState({
+    tag: '',
+    plate: '',
+    name: '',
+    kind: '',
+    year: '',
+    place: '',
+    usage: '',
+    unit: 'km',
+  });
+  const set = (key: keyof typeof row) => (value: string) => setRow({ ...row, [key]: value });
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const model = row.name.trim();
+  const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: model !== '' });
+  const models = [...new Set((library?.specs ?? []).map((spec) => spec.model))];
+  const controls = (library?.specs ?? []).filter((spec) => spec.model === model && !spec.draft);
+  const add = useMutation({
+    mutationFn: () =>
+      addMachine({
+        tag: row.tag.trim(),
+        plate: row.plate.trim() === '' ? null : row.plate.trim(),
+        name: model,
+        kind: row.kind.trim(),
+        year: Number(row.year),
+        place: row.place.trim(),
+        usage: Number(row.usage.replace(/\s/g, '')),
+        usage_unit: row.unit,
+      }),
+    onSuccess: (machine) => {
+      void client.invalidateQueries({ queryKey: ['machines'] });
+      navigate(`/machines/${machine.tag}`);
+    },
+  });
+  const complete = [row.tag, model, row.kind, row.year, row.place, row.usage].every((one) => one.trim() !== '');
+  return (
+    <Modal
+      open
+      onClose={onClose}
+      title="A machine for the yard"
+      cancel="Back"
+      actions={
+        <Button look="vivid" onClick={() => add.mutate()} disabled={!complete || add.isPending} data-primary>
+          Hang it up
+        </Button>
+      }
+    >
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <Entry label="Tag" value={row.tag} onChange={set('tag')} most={20} name="tag" />
+        <Entry label="Plate, if any" value={row.plate} onChange={set('plate')} most={20} />
+        <Box gridColumn="1 / -1">
+          <Entry
+            label="Make and model, as in the library"
+            value={row.name}
+            onChange={set('name')}
+            name="model"
+            list="library-models"
+            hint={
+              model === ''
+                ? undefined
+                : controls.length > 0
+                  ? `It gets: ${controls.map((spec) => spec.name.toLowerCase()).join(', ')}.`
+                  : 'The library has no checked spec of this model yet; its controls can be added later.'
+            }
+          />
+          <datalist id="library-models">
+            {models.map((one) => (
+              <option key={one} value={one} />
+            ))}
+          </datalist>
+        </Box>
+        <Entry label="Kind" value={row.kind} onChange={set('kind')} name="kind" />
+        <Entry label="Year" value={row.year} onChange={set('year')} kind="whole" most={4} name="year" />
+        <Entry label="Place" value={row.place} onChange={set('place')} name="place" />
+        <Grid templateColumns="1fr 6rem" gap="2">
+          <Entry label="Meter" value={row.usage} onChange={set('usage')} kind="whole" most={9} name="usage" />
+          <Pick label="counts" value={row.unit} onChange={set('unit')} options={units} />
+        </Grid>
+      </Grid>
+      {add.isError && <Refusal error={add.error} />}
+    </Modal>
+  );
+};

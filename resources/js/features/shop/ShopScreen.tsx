@@ -1,0 +1,44 @@
+import { Flex, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Frame } from '../../components/Frame';
+import { PickOne } from '../../components/PickOne';
+import { useSignedIn } from '../../lib/signedIn';
+import { AuditList } from './AuditList';
+import { DataPart } from './DataPart';
+import { MySigningIn } from './MySigningIn';
+import { PeopleList } from './PeopleList';
+import { SessionList } from './SessionList';
+
+const parts = {
+  people: { label: 'People', lead: false, Part: PeopleList },
+  mine: { label: 'My sign-in', lead: false, Part: MySigningIn },
+  data: { label: 'Data', lead: false, Part: DataPart },
+  sessions: { label: 'Signed in', lead: false, Part: SessionList },
+  audit: { label: 'What was done', lead: true, Part: AuditList },
+} as const;
+type PartKey = keyof typeof parts;
+
+/** The shop itself: its people, where they are signed in, what was done to it. */
+export default function ShopScreen({ onLeave }: { onLeave: () => void }) {
+  const person = useSignedIn();
+  const [at, setAt] = useState<PartKey>('people');
+  const shown = (Object.keys(parts) as PartKey[]).filter((key) => !parts[key].lead || person.may_keep_shop);
+  const { Part } = parts[at];
+  return (
+    <Frame onLeave={onLeave}>
+      <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4">
+        <Heading as="h1" fontSize="2xl" marginRight="auto">
+          Shop
+        </Heading>
+        <PickOne
+          says="Part of the shop"
+          mark="part"
+          options={shown.map((key) => ({ key, label: parts[key].label }))}
+          value={at}
+          onPick={(key) => setAt(key as PartKey)}
+        />
+      </Flex>
+      <Part />
+    </Frame>
+  );
+}

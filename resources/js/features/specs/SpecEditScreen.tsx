@@ -1,0 +1,120 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { changeSpec, enterSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
+import { Button, LinkButton, Sheet } from '../../components/Buttons';
+import { Pick } from '../../components/Entry';
+import { Frame } from '../../components/Frame';
+import { Refusal } from '../../components/Refusal';
+import { Failure, Loading } from '../../components/States';
+import { draftOf, type SpecDraft, writtenOf } from './draft';
+import { AsPrinted } from './form/AsPrinted';
+import { BesidePlay } from './form/BesidePlay';
+import { BookAdds } from './form/BookAdds';
+import { CableRun } from './form/CableRun';
+import { Conditions } from './form/Conditions';
+import { SourceFields } from './form/SourceFields';
+import { WhichControl } from './form/WhichControl';
+import { families } from './words';
+
+export type FormProps = { draft: SpecDraft; set: (change: Partial<SpecDraft>) => void };
+type How = 'new' | 'next' | 'edit';
+
+/** A spec entered from its document: a new one, the next version of one, or a draft put right. */
+export default function SpecEditScreen({ how, onLeave }: { how: How; onLeave: () => void }) {
+  return <Frame onLeave={onLeave}>{how === 'new' ? <FromFamily /> : <FromVersion how={how} />}</Frame>;
+}
+
+const FromFamily = () => {
+  const [family, setFamily] = useState('clutch_lever');
+  const { data, error, refetch } = useQuery(startingQuery(family));
+  const pick = (
+    <Box maxWidth="28rem" marginBottom="4">
+      <Pick label="Family of control" value={family} onChange={setFamily} options={families} name="family" />
+    </Box>
+  );
+  if (data === undefined) {
+    return error === null ? <Loading what="a beginning" /> : <Failure error={error} retry={() => refetch()} />;
+  }
+  const head = { model: '', control: '', name: families.find((one) => one.key === family)?.label ?? '', minutes: 15 };
+  return (
+    <>
+      <Heading as="h1" fontSize="2xl" marginBottom="3">
+        Enter a spec
+      </Heading>
+      {pick}
+      <Form key={family} start={draftOf(head, data.spec, data.run)} version={null} how="new" />
+    </>
+  );
+};
+
+const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
+  const id = Number(useParams().id ?? 0);
+  const { data, error, refetch } = useQuery({ ...specQuery(id), refetchOnWindowFocus: false });
+  if (data === undefined) {
+    return error === null ? <Loading what="the spec" /> : <Failure error={error} retry={() => refetch()} />;
+  }
+  return (
+    <>
+      <Heading as="h1" fontSize="2xl" marginBottom="3">
+        {data.model}, {data.name.toLowerCase()}:{' '}
+        {how === 'next' ? 'the next version' : `version ${data.version} put right`}
+      </Heading>
+      <Form key={data.id} start={draftOf(data, data.spec, data.run ?? {})} version={data} how={how} />
+    </>
+  );
+};
+
+const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | null; how: How }) => {
+  const [draft, setDraft] = useState(start);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const keep = useMutation({
+    mutationFn: () =>
+      how === 'edit' && version !== null ? changeSpec(version.id, writtenOf(draft)) : enterSpec(writtenOf(draft)),
+    onSuccess: (after) => {
+      client.setQueryData(specQuery(after.id).queryKey, after);
+      void client.invalidateQueries({ queryKey: ['specs'] });
+      navigate(`/specs/${after.id}`);
+    },
+  });
+  const set = (change: Partial<SpecDraft>) => {
+    if (keep.isError) keep.reset();
+    setDraft((now) => ({ ...now, ...change }));
+  };
+  const form = { draft, set };
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 22rem' }} gap="4" alignItems="start">
+      <Flex direction="column" gap="4" minWidth="0">
+        <WhichControl {...form} fixed={how !== 'new'} />
+        <SourceFields {...form} />
+        <Conditions {...form} />
+        <BookAdds {...form} />
+        <BesidePlay {...form} />
+        <CableRun {...form} />
+      </Flex>
+      <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="The figure">
+        <AsPrinted {...form} />
+        {keep.isError && <Refusal error={keep.error} />}
+        <Flex direction="column" gap="2" marginTop="4">
+          <Button look="vivid" size="tall" onClick={() => keep.mutate()} disabled={keep.isPending} data-primary>
+            {keep.isPending ? 'Keeping it' : 'Keep it as a draft'}
+          </Button>
+          <LinkButton
+            to={version === null ? '/specs' : `/specs/${version.id}`}
+            look="quiet"
+            textDecoration="none"
+            textAlign="center"
+          >
+            Leave it
+          </LinkButton>
+        </Flex>
+        <Box textStyle="small" marginTop="3">
+          A second person holds a draft against the document before it is put in force. The machine's own manual wins
+          over anything in here.
+        </Box>
+      </Sheet>
+    </Grid>
+  );
+};

@@ -1,0 +1,266 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Problem } from '../../api/client';
+import { adoptSpec, checkSpec, discardSpec, type SpecWhole, specQuery } from '../../api/specs';
+import { Button, LinkButton, Sheet } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { MachineTag } from '../../components/MachineTag';
+import { MiniTape } from '../../components/MiniTape';
+import { Refusal } from '../../components/Refusal';
+import { Failure, Loading } from '../../components/States';
+import { useSignedIn } from '../../lib/signedIn';
+import { day } from '../../lib/time';
+import { Changes } from './Changes';
+import { draftOf, type SpecDraft } from './draft';
+import { SketchSheet } from './SketchSheet';
+import { Standing } from './SpecsScreen';
+import { engines, kindName, limits, meterUnits, points, policies, poses, rules, standing } from './words';
+
+export default function SpecScreen({ onLeave }: { onLeave: () => void }) {
+  const id = Number(useParams().id ?? 0);
+  const { data, error, refetch } = useQuery(specQuery(id));
+  const missing = error instanceof Problem && error.status === 404;
+  return (
+    <Frame onLeave={onLeave}>
+      {data !== undefined ? (
+        <Whole spec={data} />
+      ) : error !== null ? (
+        <Failure error={missing ? new Problem(404, 'No such spec is in the library.') : error} retry={() => refetch()}>
+          <LinkButton to="/specs" look="quiet" textDecoration="none">
+            The library
+          </LinkButton>
+        </Failure>
+      ) : (
+        <Loading what="the spec" />
+      )}
+    </Frame>
+  );
+}
+
+const Whole = ({ spec }: { spec: SpecWhole }) => (
+  <>
+    <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
+      <Box marginRight="auto">
+        <Heading as="h1" fontSize="2xl">
+          {spec.model}, {spec.name.toLowerCase()}
+        </Heading>
+        <Box color="soft">
+          {spec.family_title} · version {spec.version} · {spec.source}
+        </Box>
+      </Box>
+      <Standing spec={spec} />
+      <Actions spec={spec} />
+    </Flex>
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
+      <Flex direction="column" gap="4" minWidth="0">
+        <Figures spec={spec} />
+        <SketchSheet spec={spec} />
+        <Changes spec={spec} />
+      </Flex>
+      <Flex direction="column" gap="4">
+        <Versions spec={spec} />
+        <InForce spec={spec} />
+      </Flex>
+    </Grid>
+  </>
+);
+
+const Actions = ({ spec }: { spec: SpecWhole }) => {
+  const person = useSignedIn();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [parting, setParting] = useState(false);
+  const done = {
+    onSuccess: (after: SpecWhole) => {
+      client.setQueryData(specQuery(after.id).queryKey, after);
+      for (const queryKey of [['specs'], ['machine'], ['bench']]) void client.invalidateQueries({ queryKey });
+    },
+  };
+  const check = useMutation({ mutationFn: () => checkSpec(spec.id), ...done });
+  const adopt = useMutation({ mutationFn: () => adoptSpec(spec.id), ...done });
+  const discard = useMutation({
+    mutationFn: () => discardSpec(spec.id),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ['specs'] });
+      navigate('/specs');
+    },
+  });
+  const error = check.error ?? adopt.error ?? discard.error;
+  return (
+    <Flex gap="2" flexWrap="wrap" data-screen-only>
+      {spec.may.check && (
+        <Button look="vivid" onClick={() => check.mutate()} disabled={check.isPending} data-check>
+          I checked it against the document
+        </Button>
+      )}
+      {spec.may.adopt && (
+        <Button look="vivid" onClick={() => adopt.mutate()} disabled={adopt.isPending} data-adopt>
+          Put in force
+        </Button>
+      )}
+      {spec.may.change && (
+        <>
+          <LinkButton to={`/specs/${spec.id}/edit`} look="plain" textDecoration="none" data-edit>
+            Put right
+          </LinkButton>
+          <Button look="quiet" onClick={() => (parting ? discard.mutate() : setParting(true))} data-discard>
+            {parting ? 'Yes, throw the draft away' : 'Throw away'}
+          </Button>
+        </>
+      )}
+      {!spec.may.change && person.may_sign_off && (
+        <LinkButton to={`/specs/${spec.id}/next`} look="plain" textDecoration="none" data-next>
+          Enter the next version
+        </LinkButton>
+      )}
+      {error !== null && <Refusal error={error} />}
+    </Flex>
+  );
+};
+
+const named = (options: readonly { key: string; label: string }[], key: string) =>
+  options.find((one) => one.key === key)?.label ?? key;
+
+/** What the version says, each line as the book has it. */
+function lines(draft: SpecDraft): [string, string][] {
+  const interval = [
+    draft.use === '' ? '' : `${draft.use} ${named(meterUnits, draft.unit)}`,
+    draft.months === '' ? '' : `${draft.months} months`,
+  ].filter(Boolean);
+  const rows: [string, string][] = [
+    ['Printed', draft.printed],
+    ['Read at', draft.low === '' && draft.high === '' ? '' : named(points, draft.point)],
+    ['Engine', draft.engine === '' ? '' : named(engines, draft.engine)],
+    ['Wheels', draft.wheels === '' ? '' : named(standing, draft.wheels)],
+    ['Poses', draft.poses.map((pose) => named(poses, pose)).join(', ')],
+    ['Aim for', named(policies, draft.policy)],
+    ['Verdict', named(rules, draft.rule)],
+    ['The book looks', interval.length === 0 ? '' : `every ${interval.join(' or ')}`],
+    ...draft.torques.map((one): [string, string] => [one.what, `${one.nm} N·m`]),
+    ...draft.proofs.map((one): [string, string] => ['Also tried', one]),
+    ...draft.limits.map((one): [string, string] => [
+      limits[one.kind].label,
+      limits[one.kind].fields
+        .filter((field) => one.figures[field.key])
+        .map((field) => `${field.label} ${one.figures[field.key]}`)
+        .join(' · '),
+    ]),
+  ];
+  return rows.filter(([, said]) => said !== '');
+}
+
+const Figures = ({ spec }: { spec: SpecWhole }) => {
+  const draft = draftOf({ ...spec }, spec.spec, spec.run ?? {});
+  const band = {
+    low_mm: draft.low === '' ? null : Number(draft.low),
+    high_mm: draft.high === '' ? null : Number(draft.high),
+  };
+  return (
+    <Sheet padding="4" aria-label="What it says">
+      <Heading as="h2" fontSize="xl" marginBottom="2">
+        {spec.says}
+      </Heading>
+      {(band.low_mm !== null || band.high_mm !== null) && (
+        <MiniTape width={320} band={band} found={null} now={null} left={null} />
+      )}
+      <Grid asChild templateColumns="minmax(7rem, auto) 1fr" columnGap="4" rowGap="1" marginTop="3">
+        <dl>
+          {lines(draft).map(([name, said]) => (
+            <Line key={name + said} name={name} said={said} />
+          ))}
+          {draft.others.length > 0 && <Line name="Also" said="a table of what it does at its settings" />}
+        </dl>
+      </Grid>
+      {draft.cables.length > 0 && (
+        <>
+          <Heading as="h3" fontSize="lg" marginTop="4" marginBottom="1">
+            Adjusters
+          </Heading>
+          {draft.cables.flatMap((cable) =>
+            cable.adjusters.map((one) => (
+              <Box key={one.id}>
+                {one.name}
+                <Box as="span" color="soft">
+                  {', '}
+                  {kindName(one.kind).toLowerCase()}
+                  {one.travel !== '' && `, ${one.thread}, ${one.travel} mm`}
+                  {one.step !== '' && `, ${one.step} mm a step, ${one.from} to ${one.to}`}
+                  {one.cover !== '' && `, under the ${one.cover}`}
+                  {one.torque !== '' && `, ${one.torque} N·m`}
+                </Box>
+              </Box>
+            )),
+          )}
+        </>
+      )}
+    </Sheet>
+  );
+};
+
+const Line = ({ name, said }: { name: string; said: string }) => (
+  <>
+    <Box as="dt" color="soft">
+      {name}
+    </Box>
+    <Box as="dd">{said}</Box>
+  </>
+);
+
+const Versions = ({ spec }: { spec: SpecWhole }) => (
+  <Sheet padding="4" aria-label="Versions">
+    <Heading as="h2" fontSize="lg" marginBottom="2">
+      Versions
+    </Heading>
+    {spec.versions.map((one) => (
+      <Flex
+        key={one.id}
+        gap="2"
+        alignItems="baseline"
+        borderTopWidth="thin"
+        borderColor="line"
+        paddingBlock="2"
+        _first={{ borderTopWidth: '0' }}
+      >
+        <Box flex="1" lineHeight="snug">
+          {one.id === spec.id ? (
+            <b>Version {one.version}</b>
+          ) : (
+            <Link to={`/specs/${one.id}`}>Version {one.version}</Link>
+          )}
+          <Box textStyle="small">{one.says}</Box>
+          <Box textStyle="small">
+            entered by {one.entered_by ?? 'nobody named'}
+            {one.checked_by !== null && `, checked by ${one.checked_by}`}
+          </Box>
+        </Box>
+        <Standing spec={one} />
+      </Flex>
+    ))}
+    {spec.checked_at !== null && (
+      <Box textStyle="small">
+        Version {spec.version} was checked {day(spec.checked_at)}.
+      </Box>
+    )}
+  </Sheet>
+);
+
+const InForce = ({ spec }: { spec: SpecWhole }) => (
+  <Sheet padding="4" aria-label="Machines">
+    <Heading as="h2" fontSize="lg" marginBottom="2">
+      Machines
+    </Heading>
+    {spec.machines.length === 0 && <Box color="soft">No machine of this model hangs here.</Box>}
+    <Flex gap="2" flexWrap="wrap">
+      {spec.machines.map((one) => (
+        <Box key={one.tag} textAlign="center">
+          <Link to={`/machines/${one.tag}#${spec.control}`} style={{ textDecoration: 'none' }}>
+            <MachineTag tag={one.tag} size="sm" />
+          </Link>
+          <Box textStyle="small">version {one.version}</Box>
+        </Box>
+      ))}
+    </Flex>
+  </Sheet>
+);

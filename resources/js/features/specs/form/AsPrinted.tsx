@@ -1,0 +1,101 @@
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useEffect } from 'react';
+import { readPrinted } from '../../../api/specs';
+import { Entry, Pick } from '../../../components/Entry';
+import { Mark } from '../../../components/Marks';
+import { MiniTape } from '../../../components/MiniTape';
+import { Refusal } from '../../../components/Refusal';
+import { bandText } from '../../../lib/figures';
+import type { FormProps } from '../SpecEditScreen';
+import { points } from '../words';
+
+const figure = (typed: string) => {
+  const value = Number(typed.trim().replace(',', '.'));
+  return typed.trim() === '' || !Number.isFinite(value) ? null : value;
+};
+
+/** The figure as it stands in print. The server reads it, and says where its two units disagree. */
+export const AsPrinted = ({ draft, set }: FormProps) => {
+  const printed = useDeferredValue(draft.printed.trim());
+  const { data, error } = useQuery({
+    queryKey: ['printed', printed],
+    queryFn: () => readPrinted(printed),
+    enabled: printed !== '',
+    retry: false,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const [low, high] = [data?.low_mm ?? null, data?.high_mm ?? null];
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new reading of the print fills the figures in
+  useEffect(() => {
+    if (data !== undefined) set({ low: low === null ? '' : String(low), high: high === null ? '' : String(high) });
+  }, [data, low, high]);
+  const band = { low_mm: figure(draft.low), high_mm: figure(draft.high) };
+  return (
+    <>
+      <Heading as="h2" fontSize="lg" marginBottom="2">
+        The figure
+      </Heading>
+      <Flex direction="column" gap="3">
+        <Entry
+          label="As it is printed"
+          value={draft.printed}
+          onChange={(value) => set({ printed: value, despite: false })}
+          most={120}
+          name="printed"
+          hint="Such as 10–20 mm (3/8–13/16 in), at least 2 mm, up to 1/16 in"
+        />
+        <Grid templateColumns="1fr 1fr" gap="3">
+          <Entry
+            label="Least, mm"
+            value={draft.low}
+            onChange={(value) => set({ low: value })}
+            kind="decimal"
+            most={12}
+            name="low"
+          />
+          <Entry
+            label="Most, mm"
+            value={draft.high}
+            onChange={(value) => set({ high: value })}
+            kind="decimal"
+            most={12}
+            name="high"
+          />
+        </Grid>
+        <Pick label="Read at" value={draft.point} onChange={(point) => set({ point })} options={points} name="point" />
+        {(band.low_mm !== null || band.high_mm !== null) && (
+          <Box>
+            <MiniTape width={300} band={band} found={null} now={null} left={null} />
+            <Box textStyle="small">{bandText(band)} mm</Box>
+          </Box>
+        )}
+      </Flex>
+      {printed !== '' && error !== null && <Refusal error={error} />}
+      {data !== undefined && data.disagreements.length > 0 && (
+        <Box bg="amber.wash" borderRadius="sm" padding="3" marginTop="3" role="alert" data-disagreement>
+          <Flex gap="2" alignItems="center" marginBottom="1">
+            <Mark kind="found" />
+            <b>Its two units disagree</b>
+          </Flex>
+          {data.disagreements.map((one) => (
+            <Box key={one}>{one}</Box>
+          ))}
+          <Flex asChild gap="3" alignItems="center" minHeight="touch" cursor="pointer" marginTop="2">
+            <label>
+              <chakra.input
+                type="checkbox"
+                boxSize="1.5rem"
+                accentColor="{colors.graphite.ink}"
+                checked={draft.despite}
+                onChange={(event) => set({ despite: event.target.checked })}
+                data-despite
+              />
+              I looked again: the book itself says so. The first figure counts.
+            </label>
+          </Flex>
+        </Box>
+      )}
+    </>
+  );
+};

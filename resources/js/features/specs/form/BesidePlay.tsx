@@ -1,0 +1,68 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Button, Sheet } from '../../../components/Buttons';
+import { Entry } from '../../../components/Entry';
+import type { FormProps } from '../SpecEditScreen';
+import { limitKinds, limits } from '../words';
+
+/** What it must do beside having play: times, speeds, windows, a pull, a pack. */
+export const BesidePlay = ({ draft, set }: FormProps) => {
+  const there = draft.limits.map((one) => one.kind);
+  const left = limitKinds.filter((kind) => !there.includes(kind));
+  return (
+    <Sheet padding="4" aria-label="Beside play">
+      <Heading as="h2" fontSize="lg" marginBottom="1">
+        Beside play
+      </Heading>
+      {draft.others.length > 0 && (
+        <Box color="soft" marginBottom="2">
+          A table of what it does at its settings belongs to this family, and stays as it is.
+        </Box>
+      )}
+      {draft.limits.map((one, n) => (
+        <Box key={one.kind} marginTop="3" data-limit={one.kind}>
+          <Flex alignItems="center" gap="3" marginBottom="1">
+            <b>{limits[one.kind].label}</b>
+            <Button
+              look="quiet"
+              size="small"
+              onClick={() => set({ limits: draft.limits.filter((was) => was.kind !== one.kind) })}
+            >
+              Take it out
+            </Button>
+          </Flex>
+          <Grid templateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)' }} gap="3">
+            {limits[one.kind].fields.map((field) => (
+              <Entry
+                key={field.key}
+                label={field.must ? field.label : `${field.label}, if known`}
+                value={one.figures[field.key] ?? ''}
+                kind="decimal"
+                most={10}
+                onChange={(value) =>
+                  set({
+                    limits: draft.limits.map((was, at) =>
+                      at === n ? { ...was, figures: { ...was.figures, [field.key]: value } } : was,
+                    ),
+                  })
+                }
+              />
+            ))}
+          </Grid>
+        </Box>
+      ))}
+      <Flex gap="2" flexWrap="wrap" marginTop="3">
+        {left.map((kind) => (
+          <Button
+            key={kind}
+            look="quiet"
+            size="small"
+            onClick={() => set({ limits: [...draft.limits, { kind, figures: {} }] })}
+            data-add-limit={kind}
+          >
+            {limits[kind].label}
+          </Button>
+        ))}
+      </Flex>
+    </Sheet>
+  );
+};

@@ -1,0 +1,72 @@
+import { Flex, Grid, Heading } from '@chakra-ui/react';
+import { Button, Sheet } from '../../../components/Buttons';
+import { Entry, Pick } from '../../../components/Entry';
+import type { FormProps } from '../SpecEditScreen';
+import { meterUnits } from '../words';
+
+/** What the book says beside its figures: how often, how tight, what else to try. */
+export const BookAdds = ({ draft, set }: FormProps) => {
+  const torque = (n: number, change: Partial<{ what: string; nm: string }>) =>
+    set({ torques: draft.torques.map((one, at) => (at === n ? { ...one, ...change } : one)) });
+  return (
+    <Sheet padding="4" aria-label="What the book adds">
+      <Heading as="h2" fontSize="lg" marginBottom="2">
+        What the book adds
+      </Heading>
+      <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 7rem 8rem' }} gap="3">
+        <Entry
+          label="Look every"
+          value={draft.use}
+          onChange={(use) => set({ use })}
+          kind="decimal"
+          most={9}
+          name="use"
+        />
+        <Pick label="of" value={draft.unit} onChange={(unit) => set({ unit })} options={meterUnits} />
+        <Entry
+          label="or months"
+          value={draft.months}
+          onChange={(months) => set({ months })}
+          kind="whole"
+          most={3}
+          name="months"
+        />
+      </Grid>
+      {draft.torques.map((one, n) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
+        <Grid key={n} templateColumns="1fr 7rem" gap="3" marginTop="3">
+          <Entry label="Torque of" value={one.what} onChange={(what) => torque(n, { what })} most={80} />
+          <Entry label="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
+        </Grid>
+      ))}
+      {draft.proofs.map((one, n) => (
+        <Entry
+          // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
+          key={n}
+          label="Try before the job may end, answered yes or no"
+          value={one}
+          onChange={(value) => set({ proofs: draft.proofs.map((was, at) => (at === n ? value : was)) })}
+          most={120}
+        />
+      ))}
+      <Flex gap="2" flexWrap="wrap" marginTop="3">
+        <Button
+          look="quiet"
+          size="small"
+          onClick={() => set({ torques: [...draft.torques, { what: '', nm: '' }] })}
+          disabled={draft.torques.length >= 20}
+        >
+          Add a torque
+        </Button>
+        <Button
+          look="quiet"
+          size="small"
+          onClick={() => set({ proofs: [...draft.proofs, ''] })}
+          disabled={draft.proofs.length >= 10}
+        >
+          Add a proof
+        </Button>
+      </Flex>
+    </Sheet>
+  );
+};

@@ -1,0 +1,119 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Button, Sheet } from '../../../components/Buttons';
+import { Entry, Pick } from '../../../components/Entry';
+import { type AdjusterDraft, emptyAdjuster } from '../draft';
+import type { FormProps } from '../SpecEditScreen';
+import { kindOptions, measuredBy } from '../words';
+
+/** The run that every machine of the model has: its hand, its adjusters from there on, its working end. */
+export const CableRun = ({ draft, set }: FormProps) => {
+  const isGrip = draft.hand.kind === 'grip';
+  const adjusters = draft.cables.flatMap((cable) => cable.adjusters);
+  const put = (at: number, next: AdjusterDraft[]) =>
+    set({ cables: draft.cables.map((cable, n) => (n === at ? { ...cable, adjusters: next } : cable)) });
+  return (
+    <Sheet padding="4" aria-label="Cable run">
+      <Heading as="h2" fontSize="lg" marginBottom="2">
+        Cable run
+      </Heading>
+      <Grid templateColumns={{ base: '1fr 1fr', md: '1.4fr 1fr 1fr 1.4fr' }} gap="3">
+        <Entry label="Hand control" value={draft.handName} onChange={(handName) => set({ handName })} />
+        <Entry
+          label={isGrip ? 'Drum radius, mm' : 'Pivot to wire, mm'}
+          value={isGrip ? draft.drum : draft.pivotToWire}
+          onChange={(value) => set(isGrip ? { drum: value } : { pivotToWire: value })}
+          kind="decimal"
+          most={8}
+        />
+        <Entry
+          label={isGrip ? 'Flange radius, mm' : 'Pivot to reading point, mm'}
+          value={isGrip ? draft.flange : draft.pivotToPoint}
+          onChange={(value) => set(isGrip ? { flange: value } : { pivotToPoint: value })}
+          kind="decimal"
+          most={8}
+        />
+        <Entry label="Working end" value={draft.workingEnd} onChange={(workingEnd) => set({ workingEnd })} />
+      </Grid>
+      <Box textStyle="small" marginTop="1">
+        Distances may stay empty: the first moves then teach how far the play goes with each turn.
+      </Box>
+      {draft.cables.map((cable, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the cables of a run never change places
+        <Box key={at} marginTop="3">
+          {draft.cables.length > 1 && <b>{String(cable.kept.name ?? '')}</b>}
+          {cable.adjusters.map((one, n) => (
+            <AdjusterFields
+              key={one.id}
+              adjuster={one}
+              onChange={(change) =>
+                put(
+                  at,
+                  cable.adjusters.map((was, place) => (place === n ? { ...was, ...change } : was)),
+                )
+              }
+              onRemove={() =>
+                put(
+                  at,
+                  cable.adjusters.filter((_, place) => place !== n),
+                )
+              }
+            />
+          ))}
+          <Button
+            look="quiet"
+            size="small"
+            marginTop="2"
+            disabled={cable.adjusters.length >= 6}
+            onClick={() => {
+              const taken = adjusters.map((one) => one.id);
+              const free = Array.from({ length: 20 }, (_, n) => n + 1).find((n) => !taken.includes(`adjuster_${n}`));
+              put(at, [...cable.adjusters, emptyAdjuster(free ?? 99)]);
+            }}
+            data-add-adjuster
+          >
+            Add an adjuster
+          </Button>
+        </Box>
+      ))}
+    </Sheet>
+  );
+};
+
+type AdjusterProps = {
+  adjuster: AdjusterDraft;
+  onChange: (change: Partial<AdjusterDraft>) => void;
+  onRemove: () => void;
+};
+
+const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) => {
+  const by = measuredBy[adjuster.kind as keyof typeof measuredBy] ?? 'nothing';
+  const field = (label: string, key: keyof Omit<AdjusterDraft, 'kept'>, kind: 'text' | 'decimal' = 'decimal') => (
+    <Entry
+      key={key}
+      label={label}
+      value={adjuster[key]}
+      onChange={(value) => onChange({ [key]: value })}
+      kind={kind}
+      most={kind === 'text' ? 60 : 10}
+    />
+  );
+  return (
+    <Box borderTopWidth="thin" borderColor="line" paddingTop="3" marginTop="3" data-adjuster-fields={adjuster.id}>
+      <Grid templateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="3">
+        {field('Name', 'name', 'text')}
+        <Pick label="Kind" value={adjuster.kind} onChange={(kind) => onChange({ kind })} options={kindOptions} />
+        {by === 'thread' && [field('Thread or pitch', 'thread', 'text'), field('Travel, mm', 'travel')]}
+        {by === 'steps' && [field('mm a step', 'step'), field('First step', 'from'), field('Last step', 'to')]}
+        {field('Minutes to reach', 'minutes')}
+        {field('Under which cover', 'cover', 'text')}
+        {field('Tools', 'tools', 'text')}
+        {field('Lock, N·m', 'torque')}
+      </Grid>
+      <Flex justifyContent="flex-end" marginTop="1">
+        <Button look="quiet" size="small" onClick={onRemove}>
+          Take {adjuster.name === '' ? 'it' : `the ${adjuster.name}`} out
+        </Button>
+      </Flex>
+    </Box>
+  );
+};

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Symfony\Component\Process\Process;
+
+/** What the shop remembers, as people meet it: stories, specs, the day, labels, people and files. */
+final class ShopMemoryTest extends BrowserTestCase
+{
+    public function test_a_machine_tells_its_story_and_takes_a_meter_and_a_report(): void
+    {
+        $this->as('ines')->visit('/machines/RT-11#clutch')->see('Plates are wearing', 'The last interval does not fit: play grew by', 'Next check')->accessible('a wear story');
+        self::assertStringContainsString('jump: no wear does that', (string) $this->browser->executeScript('return document.querySelector("main").textContent'));
+        $this->click('[data-meter]')->accessible('the meter')->field('face', '89')->click('[role=dialog] [data-primary]')->see('is less. If it is mistyped, put it right; if the meter was replaced, say so.');
+        $this->field('face', '8 960')->click('[role=dialog] [data-primary]')->gone('[role=dialog]')->see('8 960 km');
+        $this->click('[data-report]')->accessible('a report')->click('[data-odd-control=clutch]')->clickText('Hard to pull')->click('[role=dialog] [data-primary]')->gone('[role=dialog]')->see('“Hard to pull”');
+        $this->visit('/')->see('Reported', 'Hard to pull')->visit('/machines/RT-11')->clickText('Answer')->clickText('Leave it');
+        $this->window(390, 844);
+        $this->visit('/machines/MW-04')->see('The belt is stretching', 'replace it')->accessible('a wear story on a phone');
+        self::assertTrue($this->browser->executeScript('return document.documentElement.scrollWidth <= document.documentElement.clientWidth'));
+    }
+
+    public function test_a_spec_is_read_from_print_checked_by_another_and_put_in_force(): void
+    {
+        $this->as('tomas')->visit('/specs')->accessible('the library');
+        $this->element('input[type=search]')->sendKeys('quay clutch');
+        $this->see('Ondrel Quay 125', '1 control')->click('[data-spec="Ondrel Quay 125/clutch"]')->see('Ondrel Quay 125, clutch lever', 'Versions')->accessible('a spec');
+        $this->click('[data-next]')->see('the next version')->accessible('the form of a spec')->field('printed', '8–14 mm (1/4–1 in)')->see('Its two units disagree', '14 mm is about 35/64 in.');
+        $this->click('[data-primary]')->see('Look at the print again')->field('printed', '9–14 mm (11/32–9/16 in)')->gone('[data-disagreement]');
+        $this->until('return document.querySelector("[name=low]").value === "9"', 'the print was not read')->field('use', '4000')->click('[data-primary]')->see('draft', 'every 4000 mi', 'Throw away');
+        $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-check]')), 'not by who entered it');
+        $this->as('oda')->visit($path)->click('[data-check]')->gone('[data-check]')->click('[data-adopt]')->gone('[data-adopt]')->see('version 2');
+        $this->visit('/machines/SC-02#clutch')->see('9–14 mm at the lever tip');
+        $this->visit('/specs/new')->see('No maker\'s figure')->click('[name=family]');
+        $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "bail"); s.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->see('Stops within')->field('model', 'Hesk Lawn 40')->click('[data-primary]')->see('Hesk Lawn 40, operator-presence bail', 'Common practice, no maker');
+    }
+
+    public function test_the_day_is_fitted_to_who_is_here_and_fed_from_what_is_due(): void
+    {
+        // However much other tests left open, half an hour does not hold it, and a long day of four does.
+        $this->as('ines')->visit('/')->click('[data-who-is-here]')->see('Who is at the bench today?')->accessible('who is here');
+        $this->here(['ines' => 30, 'tomas' => 0, 'oda' => 0, 'mirre' => 0])->see('do not fit')->await('[data-does-not-fit]')->accessible('the bench, fitted');
+        $this->click('[data-who-is-here]')->see('Who is at the bench today?')->here(['ines' => 480, 'tomas' => 480, 'oda' => 480, 'mirre' => 480])->gone('[data-does-not-fit]')->see('4 people');
+        $this->visit('/due')->see('Within a month')->accessible('the due list')->click('[data-due="QB-01 throttle"] [data-plan]')->await('[data-due="QB-01 throttle"] [data-unplan]');
+        $this->visit('/')->await('[data-row="QB-01 throttle"]')->visit('/due')->click('[data-due="QB-01 throttle"] [data-unplan]')->await('[data-due="QB-01 throttle"] [data-plan]');
+        $this->click('[data-calendar]')->click('[role=dialog] [data-primary]')->await('#calendar-address')->accessible('a calendar address');
+        $address = $this->value('#calendar-address');
+        self::assertStringStartsWith("BEGIN:VCALENDAR\r\n", (string) file_get_contents($address));
+    }
+
+    public function test_a_label_is_read_by_a_scanner_and_prints_as_large_as_it_says(): void
+    {
+        $this->as('office')->visit('/machines/RT-14/label')->accessible('a label');
+        foreach (['62x29', '89x36', '100x50', '54x70'] as $size) {
+            $this->click("[data-size=\"{$size}\"]")->settledFonts();
+            $file = sys_get_temp_dir().'/label-'.bin2hex(random_bytes(4)).'.png';
+            $this->element('[data-label]')->takeElementScreenshot($file);
+            $read = (new Process(['zbarimg', '--quiet', '--raw', $file]))->mustRun()->getOutput();
+            unlink($file);
+            self::assertSame("{$this->server->url}/machines/RT-14", trim($read), $size);
+        }
+        self::assertSame('54mm', $this->element('[data-label]')->getAttribute('width'));
+    }
+
+    public function test_people_are_kept_a_tablet_changes_hands_and_a_file_comes_in(): void
+    {
+        $this->as('oda')->visit('/shop')->see('keeps the shop, signs, lifts tags')->accessible('people')->click('[data-primary]')->field('person-name', 'Wil')->field('person-login', 'wil')->click('[role=dialog] [data-primary]')->await('[data-password]');
+        $this->clickText('Done')->gone('[role=dialog]')->see('signs in as wil')->click('[data-part=audit]')->see('person added')->accessible('what was done');
+        $this->click('[data-part=mine]')->field('new-pin', '3591')->clickText('Set it')->see('Kept.')->accessible('my sign-in')->click('[data-part=sessions]')->see('here')->accessible('sessions');
+        $file = sys_get_temp_dir().'/history-'.bin2hex(random_bytes(4)).'.csv';
+        file_put_contents($file, "machine;control;day;usage;found_mm;left_mm;signed_by\r\nRT-20;clutch;2026-03-10;200;;15,3;Bo\r\nZZ-9;clutch;2026-03-10;200;;15,3;Bo\r\n");
+        $this->click('[data-part=data]')->accessible('data')->await('input[type=file]')->browser->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys($file);
+        $this->see('1 line cannot be taken', 'No clutch hangs here on ZZ-9.')->accessible('a file considered')->click('[data-run]')->see('Taken in: 1 line.');
+        unlink($file);
+        $this->visit('/machines/RT-20')->see('15.3')->as('ines')->visit('/')->click('[aria-label^="Ines"]')->click('[data-take-over=oda]')->field('pin', '1111')->clickText('Take over')->see('do not go together');
+        $this->field('pin', '3591')->keys(WebDriverKeys::ENTER)->await('[aria-label^="Oda"]');
+        $this->server->forget('ines');
+    }
+
+    /** @param  array<string, int>  $minutes  half hours, by the buttons: down to nothing, up to half a day, and from there */
+    private function here(array $minutes): static
+    {
+        foreach ($minutes as $login => $wanted) {
+            $name = ucfirst($login);
+            for ($n = 0; $n < 40 && $this->minutes($login) > 0; $n++) {
+                $this->click("[aria-label=\"{$name}: less\"]");
+            }
+            for ($n = 0; $n < 40 && $wanted > 0 && $this->minutes($login) !== $wanted; $n++) {
+                $way = $this->minutes($login) === 0 || $this->minutes($login) < $wanted ? 'more' : 'less';
+                $this->click("[aria-label=\"{$name}: {$way}\"]");
+            }
+            self::assertSame($wanted, $this->minutes($login), $login);
+        }
+
+        return $this->click('[role=dialog] [data-primary]')->gone('[role=dialog]');
+    }
+
+    private function minutes(string $login): int
+    {
+        $said = $this->text("[data-here={$login}] span");
+
+        return preg_match('/(?:(\d+) h )?(\d+)(?: min)?$/', $said, $part) === 1 ? 60 * (int) $part[1] + (int) $part[2] : 0;
+    }
+
+    private function field(string $name, string $text): static
+    {
+        $field = $this->element("[name=\"{$name}\"]");
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $field->sendKeys(WebDriverKeys::DELETE);
+        $field->sendKeys($text);
+
+        return $this;
+    }
+}
