@@ -16,8 +16,11 @@ use VividPull\Core\Wire\Node;
 /** What a screen sends to be logged: a typed line with what was shown beside it, or a kind with its body. */
 final readonly class EntryRequest
 {
-    /** The id a client gives what it makes; files and whole shops are held to it too. */
-    public const UUID = '/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/';
+    /**
+     * The id a client gives what it makes; files and whole shops are held to it too. Version and variant are of RFC 9562: the
+     * database has no place for others.
+     */
+    public const UUID = '/^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/D';
 
     private const LONGEST_LINE = 100_000;
 

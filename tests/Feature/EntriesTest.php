@@ -68,6 +68,8 @@ final class EntriesTest extends TestCase
         $job->send(['line' => 'ok', 'colour' => 'red'])->assertStatus(422);
         $job->send(['line' => 'ok', 'kind' => 'note'])->assertStatus(422);
         $job->send(['id' => 'seven', 'line' => 'ok'])->assertStatus(422);
+        // Of no version and variant that RFC 9562 has: the database would not keep it.
+        $job->send(['id' => '465b9030-59cc-9c51-6bf5-39348ad4951c', 'line' => 'ok'])->assertStatus(422);
         $job->send(['at' => 'yesterday', 'line' => 'ok'])->assertStatus(422);
         $job->send(['line' => 25])->assertStatus(422);
         $job->send(['kind' => 'rudder', 'body' => []])->assertStatus(422);
