@@ -9,6 +9,7 @@ use App\Bench\NextLook;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
+use App\Models\Instrument;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -27,12 +28,21 @@ use VividPull\Core\Wire\SpecCodec;
  */
 final class HistoryImport implements LineImport
 {
-    private const EARLIEST = '1950-01-01';
+    public const EARLIEST = '1950-01-01';
+
+    /** What the record of such a job says made it. */
+    public const ENGINE = 'history';
+
+    /** Where a closing stands in its log: far enough down that the job's readings have room before it, should they come in too. */
+    public const CLOSING_SEQ = 1_000_000;
 
     private const PIECE = 200;
 
     /** @var array<string, array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule}> */
     private array $controls = [];
+
+    /** @var list<array<string, mixed>>|null every instrument there is or was: readings of these jobs may name them */
+    private ?array $shelf = null;
 
     /** @var array<string, true> jobs of the file seen so far */
     private array $seen = [];
@@ -93,9 +103,8 @@ final class HistoryImport implements LineImport
                 $visits[] = ['id' => $visit, 'machine_id' => $control['machine'], 'opened_at' => $moment, 'closed_at' => $moment];
                 $jobs[] = ['id' => $line->job, 'visit_id' => $visit, 'control_id' => $control['control'], 'spec_version_id' => $control['spec'], 'open_control_id' => null,
                     'frame' => $control['frame'], 'usage_reading' => $line->usage, 'opened_at' => $moment, 'closed_at' => $moment];
-                foreach ([[EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => []]]], [EntryKind::Closed, $this->closing($line, $control)]] as $n => [$kind, $body]) {
-                    $entries[] = $this->entry($line, $visit, $n + 1, $kind, $body, $at);
-                }
+                $entries[] = $this->entry($line, $visit, 1, EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]], $at);
+                $entries[] = $this->entry($line, $visit, self::CLOSING_SEQ, EntryKind::Closed, $this->closing($line, $control), $at);
             }
             DB::table('visits')->insert($visits);
             DB::table('control_jobs')->insert($jobs);
@@ -120,6 +129,12 @@ final class HistoryImport implements LineImport
             }
             NextLook::refresh($control);
         }
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function shelf(): array
+    {
+        return $this->shelf ??= array_values(Instrument::query()->orderBy('place')->orderBy('id')->get()->map(static fn (Instrument $one): array => $one->asWritten())->all());
     }
 
     /** @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule} */
@@ -150,7 +165,7 @@ final class HistoryImport implements LineImport
     {
         return [
             'record' => [
-                'engine' => 'history', 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
+                'engine' => self::ENGINE, 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
                 'found' => self::reading($line->found, $line->foundU, $line, $control),
                 'left' => self::reading($line->left, $line->leftU, $line, $control),
                 'given_before_mm' => $line->given,
@@ -189,7 +204,7 @@ final class HistoryImport implements LineImport
         return [
             'id' => Uuid::uuid5($line->job, $kind->value)->toString(), 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $line->job, 'kind' => $kind->value, 'body' => $text, 'line' => null,
             'at' => $at->toIso8601String(), 'at_utc' => $at->format('Y-m-d H:i:s.v'), 'received_at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'), 'user_id' => $this->by->id,
-            'by' => (string) json_encode(['id' => 'history', 'name' => $line->signedBy, 'role' => 'technician'], JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
+            'by' => (string) json_encode(['id' => self::ENGINE, 'name' => $line->signedBy, 'role' => 'technician'], JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
         ];
     }
 }

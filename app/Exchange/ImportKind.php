@@ -11,12 +11,16 @@ use Carbon\CarbonImmutable;
 enum ImportKind: string
 {
     case History = 'history';
+    case Readings = 'readings';
     case Specs = 'specs';
 
     public function import(User $by): LineImport
     {
+        $today = CarbonImmutable::now((string) config('app.workshop_timezone'))->toDateString();
+
         return match ($this) {
-            self::History => new HistoryImport($by, CarbonImmutable::now((string) config('app.workshop_timezone'))->toDateString()),
+            self::History => new HistoryImport($by, $today),
+            self::Readings => new ReadingsImport($by, $today),
             self::Specs => new SpecImport($by),
         };
     }

@@ -50,7 +50,7 @@ final readonly class Acceptance
     {
         self::author($state, $entry);
         match (true) {
-            $entry instanceof ReadingTaken => self::reading($state, $entry),
+            $entry instanceof ReadingTaken => self::checkReading($state, $entry),
             $entry instanceof OutcomeSeen => self::outcome($state, $entry),
             $entry instanceof MeasureTaken => self::measure($state, $entry),
             $entry instanceof ReplacementStep => ReplacingOrder::step($state, $entry),
@@ -91,22 +91,12 @@ final readonly class Acceptance
         }
     }
 
-    private static function author(BenchState $state, Entry $entry): void
-    {
-        $by = $entry->stamp->by;
-        $closed = $state->facts->closed;
-        if ($closed !== null) {
-            throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
-        }
-        if (! $by->role->mayLog()) {
-            throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
-        }
-        if (! $entry instanceof Joined && ! isset($state->facts->joined[$by->id])) {
-            throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
-        }
-    }
-
-    private static function reading(BenchState $state, ReadingTaken $reading): void
+    /**
+     * Whether a reading can have been taken on this control, whoever took it and when.
+     *
+     * @throws Refused If its instrument, point, pose or value is not one that this control knows.
+     */
+    public static function checkReading(BenchState $state, ReadingTaken $reading): void
     {
         if ($state->spec->aim === null) {
             throw Refused::because('No play is read on this control.');
@@ -127,6 +117,21 @@ final readonly class Acceptance
         $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
         if (! $isOfSecond && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
             throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
+        }
+    }
+
+    private static function author(BenchState $state, Entry $entry): void
+    {
+        $by = $entry->stamp->by;
+        $closed = $state->facts->closed;
+        if ($closed !== null) {
+            throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
+        }
+        if (! $by->role->mayLog()) {
+            throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
+        }
+        if (! $entry instanceof Joined && ! isset($state->facts->joined[$by->id])) {
+            throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
         }
     }
 

@@ -4,7 +4,7 @@ import { call, upload } from './client';
 
 const importFile = z.object({
   id: z.string(),
-  kind: z.enum(['history', 'specs']),
+  kind: z.enum(['history', 'readings', 'specs']),
   name: z.string(),
   state: z.enum(['waiting', 'checking', 'checked', 'running', 'done', 'failed']),
   at: z.string(),

@@ -77,8 +77,15 @@ export const DataPart = () => {
 
 const kinds = [
   { key: 'history', label: 'History' },
+  { key: 'readings', label: 'Readings' },
   { key: 'specs', label: 'Specs' },
 ] as const;
+const holds: Record<ImportFile['kind'], string> = {
+  history:
+    'Jobs done before they were logged here: machine, control, day, usage, found_mm, left_mm, signed_by. Their wear stories go on from them.',
+  readings: 'The readings behind a history, by the id of their job. Take in the history first: it makes the jobs.',
+  specs: 'Each comes in as a draft, for a second person to hold against its document.',
+};
 
 const In = () => {
   const [kind, setKind] = useState<ImportFile['kind']>('history');
@@ -105,10 +112,7 @@ const In = () => {
         }}
       />
       <Box color="soft" marginBlock="3" lineHeight="snug">
-        {kind === 'history'
-          ? 'Jobs done before they were logged here: machine, control, day, usage, found_mm, left_mm, signed_by. Their wear stories go on from them.'
-          : 'Each comes in as a draft, for a second person to hold against its document.'}{' '}
-        CSV or JSON. Nothing is kept until you have seen every line that cannot be taken.
+        {holds[kind]} CSV or JSON. Nothing is kept until you have seen every line that cannot be taken.
       </Box>
       <FilePick
         accept=".csv,.tsv,.txt,.json,text/csv,application/json"

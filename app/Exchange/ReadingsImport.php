@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Models\EntryRow;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Ramsey\Uuid\Uuid;
+use stdClass;
+use VividPull\Core\Bench\Acceptance;
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Log;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/**
+ * The readings behind a history: each goes into the log of its job, which a file of history brought in before. A job that was done
+ * here has a log of its own, and nothing is put into that afterwards.
+ */
+final class ReadingsImport implements LineImport
+{
+    /** A job has a dozen; what has thousands is no job. */
+    private const MOST_OF_ONE_JOB = 1000;
+
+    /** Jobs and states kept at hand. */
+    private const MOST_KEPT = 400;
+
+    /** @var array<string, stdClass|null> by id: id, visit, machine, control, frame, opening, from_history, readings */
+    private array $jobs = [];
+
+    /** @var array<string, BenchState> as each kind of job stood before its first reading */
+    private array $states = [];
+
+    /** @var array<string, true> readings of the file seen so far */
+    private array $seen = [];
+
+    /** @var array<string, int> readings of the file so far, by job */
+    private array $many = [];
+
+    public function __construct(private readonly User $by, private readonly string $today) {}
+
+    public function format(): string
+    {
+        return 'vivid-pull/readings@1';
+    }
+
+    public function key(): string
+    {
+        return 'readings';
+    }
+
+    public function columns(): array
+    {
+        return ReadingRow::COLUMNS;
+    }
+
+    public function consider(array $row): ?object
+    {
+        $line = ReadingRow::from($row);
+        if (isset($this->seen[$line->id])) {
+            throw Refused::because('This reading stands in the file already.');
+        }
+        $this->seen[$line->id] = true;
+        $job = $this->job($line);
+        $standing = EntryRow::query()->toBase()->where('id', $line->id)->first(['job_id', 'kind']);
+        if ($standing !== null) {
+            return $standing->job_id === $line->job && $standing->kind === EntryKind::Reading->value ? null
+                : throw Refused::because('reading: this id stands for something else in the log.');
+        }
+        if ($job->from_history === null) {
+            throw Refused::because('job: it was done here, and its log has no such reading. Nothing is put into a log afterwards.');
+        }
+        $this->mustFit($line, $job);
+        $this->many[$line->job] = ($this->many[$line->job] ?? (int) $job->readings) + 1;
+        if ($this->many[$line->job] > self::MOST_OF_ONE_JOB) {
+            throw Refused::because('job: it has '.self::MOST_OF_ONE_JOB.' readings already, and one job has no more.');
+        }
+
+        return $line;
+    }
+
+    public function write(array $taken): void
+    {
+        $jobs = array_values(array_unique(array_map(static fn (object $line): string => $line instanceof ReadingRow ? $line->job : '', $taken)));
+        $visits = DB::table('control_jobs')->whereIn('id', $jobs)->pluck('visit_id', 'id');
+        $last = DB::table('entries')->whereIn('visit_id', $visits->unique())->where('seq', '<', HistoryImport::CLOSING_SEQ)->groupBy('visit_id')->selectRaw('visit_id, max(seq) as seq')->pluck('seq', 'visit_id')->all();
+        $entries = [];
+        foreach ($taken as $line) {
+            assert($line instanceof ReadingRow);
+            $visit = (string) $visits[$line->job];
+            $entries[] = $this->entry($line, $line->id, $visit, ++$last[$visit], EntryKind::Reading, $line->body);
+            if ($line->takenBack) {
+                $entries[] = $this->entry($line, Uuid::uuid5($line->id, EntryKind::Void->value)->toString(), $visit, ++$last[$visit], EntryKind::Void, ['entry' => $line->id, 'reason' => 'Taken back before it came in']);
+            }
+        }
+        DB::table('entries')->insert($entries);
+    }
+
+    public function finish(): void {}
+
+    private function job(ReadingRow $line): stdClass
+    {
+        if (count($this->jobs) >= self::MOST_KEPT) {
+            $this->jobs = [];
+        }
+        $job = $this->jobs[$line->job] ??= DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->join('entries as opening', static fn ($join) => $join->on('opening.job_id', '=', 'control_jobs.id')->where('opening.kind', EntryKind::Opened->value))
+            ->leftJoin('entries as closing', static fn ($join) => $join->on('closing.job_id', '=', 'control_jobs.id')->where('closing.kind', EntryKind::Closed->value)
+                ->whereRaw("json_value(closing.body, '$.record.engine') = ?", [HistoryImport::ENGINE]))
+            ->where('control_jobs.id', $line->job)
+            ->first(['control_jobs.frame', 'control_jobs.opened_at', 'machines.tag', 'controls.key', 'opening.body as opening', 'closing.id as from_history',
+                DB::raw("(select count(*) from entries where entries.job_id = control_jobs.id and entries.kind = 'reading') as readings")]);
+        if ($job === null) {
+            throw Refused::because('job: none with this id is here. Take in the history first: each of its lines makes a job, and readings go into it.');
+        }
+        if ($job->tag !== $line->machine || $job->key !== $line->control) {
+            throw Refused::because("job: this one is on {$job->tag} {$job->key}, not on {$line->machine} {$line->control}.");
+        }
+
+        return $job;
+    }
+
+    /** @throws CoreError If this control could not have been read so. */
+    private function mustFit(ReadingRow $line, stdClass $job): void
+    {
+        $state = $this->state($job);
+        $stamp = Node::of(['at' => $line->at, 'by' => $this->author($line)], '$');
+        $reading = (new EntryCodec($state->run))->body(EntryKind::Reading, Node::of($line->body, 'reading'), new Stamp($line->id, EntryCodec::instant($stamp->at('at')), EntryCodec::person($stamp->at('by'))));
+        assert($reading instanceof ReadingTaken);
+        $day = substr($line->at, 0, 10);
+        if ($day > $this->today || $day < HistoryImport::EARLIEST) {
+            throw Refused::because("at: {$day} is not between ".HistoryImport::EARLIEST.' and today.');
+        }
+        Acceptance::checkReading($state, $reading);
+    }
+
+    private function state(stdClass $job): BenchState
+    {
+        $key = hash('xxh128', $job->frame.$job->opening);
+        if (! isset($this->states[$key])) {
+            $this->states = count($this->states) >= self::MOST_KEPT ? [] : $this->states;
+            $frame = Node::fromJson((string) $job->frame);
+            $run = RunCodec::decode($frame->at('run'));
+            $opening = (new EntryCodec($run))->body(EntryKind::Opened, Node::fromJson((string) $job->opening), new Stamp('opened', CarbonImmutable::parse($job->opened_at, 'UTC')->toIso8601String(), $this->by->person()));
+            $this->states[$key] = Bench::replay(SpecCodec::decode($frame->at('spec')), $run, Log::of($opening));
+        }
+
+        return $this->states[$key];
+    }
+
+    /** @return array{id: string, name: string, role: string} */
+    private function author(ReadingRow $line): array
+    {
+        return ['id' => HistoryImport::ENGINE, 'name' => $line->by, 'role' => 'technician'];
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return array<string, mixed>
+     */
+    private function entry(ReadingRow $line, string $id, string $visit, int $seq, EntryKind $kind, array $body): array
+    {
+        $text = (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+
+        return [
+            'id' => $id, 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $line->job, 'kind' => $kind->value, 'body' => $text, 'line' => null,
+            'at' => $line->at, 'at_utc' => CarbonImmutable::parse($line->at)->utc()->format('Y-m-d H:i:s.v'), 'received_at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'), 'user_id' => $this->by->id,
+            'by' => (string) json_encode($this->author($line), JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
+        ];
+    }
+}
