@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use App\Models\Control;
 use App\Models\Machine;
-use Carbon\CarbonImmutable;
 
 /** The day and the use at which a control falls due, written beside it for the lists; rebuildable from the log and the meter. */
 final readonly class NextLook
@@ -19,7 +18,7 @@ final readonly class NextLook
         }
         $decides = $next->decides;
         $usage = $decides->usage === null ? null : (int) round($decides->usage);
-        $today = CarbonImmutable::now((string) config('app.workshop_timezone'))->toDateString();
+        $today = ShopClock::today();
         $isReached = $usage !== null && $control->machine->usage() >= $usage && ($decides->day === null || $decides->day > $today);
         $control->forceFill([
             'due_on' => $isReached ? $today : $decides->day,

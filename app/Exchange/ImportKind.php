@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Bench\ShopClock;
 use App\Models\User;
-use Carbon\CarbonImmutable;
 
 /** What can be taken in line by line. */
 enum ImportKind: string
@@ -16,7 +16,7 @@ enum ImportKind: string
 
     public function import(User $by): LineImport
     {
-        $today = CarbonImmutable::now((string) config('app.workshop_timezone'))->toDateString();
+        $today = ShopClock::today();
 
         return match ($this) {
             self::History => new HistoryImport($by, $today),

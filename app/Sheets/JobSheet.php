@@ -6,6 +6,7 @@ namespace App\Sheets;
 
 use App\Bench\JobHead;
 use App\Bench\JobLog;
+use App\Bench\ShopClock;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
@@ -53,7 +54,7 @@ final readonly class JobSheet
             'signed_by' => $closed?->stamp->by->name,
             'signed_at' => $closed === null ? null : self::moment($closed->stamp->at),
             'next' => $control->summary !== null && ($control->summary['job'] ?? null) === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
-            'printed_at' => CarbonImmutable::now((string) config('app.workshop_timezone'))->format('j F Y, H:i'),
+            'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
     }
 

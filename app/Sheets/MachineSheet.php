@@ -6,9 +6,9 @@ namespace App\Sheets;
 
 use App\Bench\ControlPast;
 use App\Bench\ControlStory;
+use App\Bench\ShopClock;
 use App\Models\Control;
 use App\Models\Machine;
-use Carbon\CarbonImmutable;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\SpecCodec;
 
@@ -35,7 +35,7 @@ final readonly class MachineSheet
                     'tag' => $control->summary['tag']['reason'] ?? null,
                 ];
             })->all()),
-            'printed_at' => CarbonImmutable::now((string) config('app.workshop_timezone'))->format('j F Y, H:i'),
+            'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
     }
 }

@@ -147,7 +147,12 @@ abstract class BrowserTestCase extends TestCase
     /** Starts a job on a control by its button. */
     protected function startJob(string $tag, string $control): static
     {
-        return $this->visit("/machines/{$tag}#{$control}")->click("[data-start={$control}]")->await('#bench-line');
+        $this->visit("/machines/{$tag}#{$control}")->click("[data-start={$control}]")->await('[data-unread], #bench-line');
+        if ($this->browser->findElements(WebDriverBy::cssSelector('[data-unread]')) !== []) {
+            $this->click('[data-unread]');
+        }
+
+        return $this->await('#bench-line');
     }
 
     /** A job of this test's own, whatever another test left open on the control. */

@@ -13,7 +13,7 @@ final class ClutchJobTest extends BrowserTestCase
         $this->visit('/')->keys('ines', WebDriverKeys::TAB, 'ferry-bell-42', WebDriverKeys::ENTER)->see('on the bench');
         $this->keys('/', 'rt-20')->await('[role=option][id$="RT-20"]')->keys(WebDriverKeys::ENTER)->await('[data-start=clutch]');
         $this->browser->executeScript('document.querySelector("[data-start=clutch]").focus()');
-        $this->keys(WebDriverKeys::ENTER)->await('#bench-line');
+        $this->keys(WebDriverKeys::ENTER)->see('What does the meter of RT-20 say?', '640 km')->accessible('the meter at a start')->keys('655', WebDriverKeys::ENTER)->await('#bench-line');
 
         $this->line('ok', 'ok', 'ok', 'ok', 'ok')->see('Inner wire');
         $this->line('ok', 'noted boot torn', 'ok', 'ok')->see('How does it stand?');
@@ -22,7 +22,7 @@ final class ClutchJobTest extends BrowserTestCase
         self::assertSame('set', $this->browser->executeScript('return document.querySelector("[aria-current=step]").dataset.stage'));
 
         $this->see('OUT')->armed()->keys('=')->settled()->see('Moved: pull it fully three times and read it')->line('17.5', '17', '17.5')->see('Inside the band');
-        $this->see('Lock the perch barrel')->line('ok')->see('Read it again, locked')->line('17.5', '17', '17.5');
+        $this->see('Lock the perch barrel', 'Perch clamp 6 N·m')->line('ok')->see('Read it again, locked')->line('17.5', '17', '17.5');
         $this->see('Release arm loose by hand')->line('yes', 'yes', 'yes', 'middle')->see('Slots of barrel, ring and perch out of line')->line('ok', 'ok');
         $this->see('Sign as fit for use')->keys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER)->see('Signed by Ines');
 

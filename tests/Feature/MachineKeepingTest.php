@@ -84,12 +84,25 @@ final class MachineKeepingTest extends TestCase
     {
         $this->signIn('mirre');
         $id = (string) Str::uuid();
-        $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk()->assertJsonPath('usage', 6500);
+        $this->getJson('/api/machines/RT-14')->assertJsonPath('meter.read_today', false)->assertJsonPath('meter.read_at', null);
+        $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk()->assertJsonPath('usage', 6500)->assertJsonPath('meter.read_today', true);
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk();
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6501])->assertConflict();
         self::assertStringStartsWith('The meter said 6 500 km before; 650 km is less.', $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 650])->assertUnprocessable()->json('detail'));
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000])->assertUnprocessable();
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000, 'sure' => true])->assertOk()->assertJsonPath('usage', 65000);
+    }
+
+    /** Half past eleven in the evening in one zone is the next day in another: the workshop's wall decides. */
+    public function test_whether_the_meter_was_read_today_goes_by_the_day_of_the_workshop(): void
+    {
+        config(['app.workshop_timezone' => 'Pacific/Auckland']);
+        $this->travelTo('2026-03-02T10:30:00Z');
+        $this->signIn('mirre')->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 6500])->assertOk();
+        $this->travelTo('2026-03-02T10:59:00Z');
+        $this->getJson('/api/machines/RT-14')->assertJsonPath('meter.read_today', true);
+        $this->travelTo('2026-03-02T11:01:00Z');
+        $this->getJson('/api/machines/RT-14')->assertJsonPath('meter.read_today', false);
     }
 
     public function test_a_replaced_meter_continues_and_so_does_the_story(): void

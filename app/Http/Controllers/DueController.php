@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Bench\DueList;
 use App\Bench\Presence;
+use App\Bench\ShopClock;
 use App\Models\Control;
 use App\Models\User;
-use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -23,7 +23,7 @@ final class DueController
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['due' => DueList::rows(self::now()), 'calendar' => User::of($request)->calendar_digest !== null]);
+        return new JsonResponse(['due' => DueList::rows(ShopClock::now()), 'calendar' => User::of($request)->calendar_digest !== null]);
     }
 
     /** On which day a control comes to the bench; none takes it off. */
@@ -38,7 +38,7 @@ final class DueController
 
     public function present(Request $request): JsonResponse
     {
-        Presence::say(self::now(), Node::fromJson($request->getContent()));
+        Presence::say(ShopClock::now(), Node::fromJson($request->getContent()));
 
         return $this->bench->show();
     }
@@ -66,10 +66,5 @@ final class DueController
 
         return $exists ? new Response(DueList::calendar($request->getSchemeAndHttpHost()), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900'])
             : new Response('This calendar is not there any more.', 404, ['Content-Type' => 'text/plain; charset=utf-8']);
-    }
-
-    private static function now(): CarbonImmutable
-    {
-        return CarbonImmutable::now((string) config('app.workshop_timezone'));
     }
 }

@@ -8,6 +8,7 @@ use App\Bench\ControlPast;
 use App\Bench\ControlStory;
 use App\Bench\Intakes;
 use App\Bench\Machines;
+use App\Bench\ShopClock;
 use App\Bench\Today;
 use App\Http\Resources\ControlResource;
 use App\Http\Resources\JobResource;
@@ -58,7 +59,7 @@ final class MachineController
         $states = Today::openStates($controls);
 
         return new JsonResponse(self::brief($machine) + [
-            'meter' => ['face' => $machine->usage_reading, 'replaced' => $machine->usage_before !== 0],
+            'meter' => self::meter($machine),
             'former_tags' => $machine->formerTags()->orderByDesc('until')->pluck('tag')->all(),
             'retired_why' => $machine->retired_why,
             'stood_minutes' => JobResource::stood($machine->ran_until),
@@ -70,6 +71,14 @@ final class MachineController
             ])->all(),
             'intakes' => Intakes::open($machine),
         ]);
+    }
+
+    /** @return array{face: int, replaced: bool, read_at: string|null, read_today: bool} */
+    private static function meter(Machine $machine): array
+    {
+        $last = $machine->meterReadings()->latest('at')->first()?->at;
+
+        return ['face' => $machine->usage_reading, 'replaced' => $machine->usage_before !== 0, 'read_at' => $last?->toIso8601String(), 'read_today' => $last !== null && ShopClock::dayOf($last) === ShopClock::today()];
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Repeating;
+use App\Bench\ShopClock;
 use App\Http\Problems\Conflict;
 use App\Models\Instrument;
 use App\Models\User;
@@ -28,7 +29,7 @@ final class ShelfController
         $shelf = Instrument::onTheShelf();
         $mine = array_filter(Repeating::on($shelf), static fn (array $one): bool => $one['person'] === $user->person()->id);
         $mine = array_column($mine, null, 'instrument');
-        $today = CarbonImmutable::now((string) config('app.workshop_timezone'))->toDateString();
+        $today = ShopClock::today();
 
         return new JsonResponse([
             'may_keep' => $user->role->mayLiftTag(),

@@ -30,6 +30,7 @@ use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Spec\Torque;
 
 /** A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out. */
 final readonly class StateCodec
@@ -171,6 +172,7 @@ final readonly class StateCodec
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,
             'checked_by' => $spec->source->checkedBy,
+            'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $spec->book->torques),
         ];
     }
 

@@ -49,6 +49,13 @@ final class StateCodecTest extends TestCase
         self::assertSame('perch', $next['recommended']);
     }
 
+    public function test_what_the_book_tightens_is_told_with_the_figure(): void
+    {
+        $job = TestJob::clutch(['book' => ['torques' => [['what' => 'Perch clamp', 'nm' => 6], ['what' => 'Bracket nuts', 'nm' => 8.5]]]]);
+        self::assertEquals([['what' => 'Perch clamp', 'nm' => 6.0], ['what' => 'Bracket nuts', 'nm' => 8.5]], self::state($job)['spec']['torques']);
+        self::assertSame([], self::state(TestJob::clutch())['spec']['torques']);
+    }
+
     public function test_after_a_move_it_foretells_the_reading(): void
     {
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5);

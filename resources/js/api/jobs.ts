@@ -221,6 +221,7 @@ const side = z.object({
     source: z.string(),
     entered_by: z.string().nullable(),
     checked_by: z.string().nullable(),
+    torques: z.array(z.object({ what: z.string(), nm: z.number() })),
   }),
   found: judged,
   now: judged,

@@ -113,7 +113,7 @@ const machineControl = control.extend({
 export type MachineControl = z.infer<typeof machineControl>;
 
 const machine = brief.extend({
-  meter: z.object({ face: z.number(), replaced: z.boolean() }),
+  meter: z.object({ face: z.number(), replaced: z.boolean(), read_at: z.string().nullable(), read_today: z.boolean() }),
   former_tags: z.array(z.string()),
   retired_why: z.string().nullable(),
   stood_minutes: z.number().nullable(),

@@ -1,5 +1,5 @@
 import { Dialog, Portal } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 import { Button } from './Buttons';
 
 type ModalProps = {
@@ -12,6 +12,16 @@ type ModalProps = {
   cancel?: string;
   /** A dialog that must be answered has no way around it. */
   must?: boolean;
+};
+
+/** Enter in a line of text does what the first button does. */
+const enter = (event: KeyboardEvent<HTMLElement>) => {
+  const from = event.target;
+  if (event.key !== 'Enter' || !(from instanceof HTMLInputElement) || !['text', 'password'].includes(from.type)) return;
+  const primary = event.currentTarget.querySelector<HTMLButtonElement>('[data-primary]');
+  if (primary === null) return;
+  event.preventDefault();
+  if (!primary.disabled) primary.click();
 };
 
 export const Modal = ({
@@ -36,7 +46,7 @@ export const Modal = ({
     <Portal>
       <Dialog.Backdrop />
       <Dialog.Positioner>
-        <Dialog.Content>
+        <Dialog.Content onKeyDown={enter}>
           <Dialog.Title>{title}</Dialog.Title>
           {about !== undefined && (
             <Dialog.Description asChild>

@@ -1,5 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import type { MachineControl } from '../../api/machines';
+import { useState } from 'react';
+import type { Machine, MachineControl } from '../../api/machines';
 import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
@@ -7,14 +8,16 @@ import { Refusal } from '../../components/Refusal';
 import { bandText, mm } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, moment } from '../../lib/time';
+import { MeterDialog } from './MeterDialog';
 import { useStartJob } from './useStartJob';
 
-type ControlCardProps = { machine: string; control: MachineControl; chosen: boolean; onChoose: () => void };
+type ControlCardProps = { machine: Machine; control: MachineControl; chosen: boolean; onChoose: () => void };
 
 /** One control: how it stands, and the way into its job. */
 export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardProps) => {
   const person = useSignedIn();
-  const start = useStartJob(machine, control.key);
+  const start = useStartJob(machine.tag, control.key);
+  const [asking, setAsking] = useState(false);
   return (
     <Sheet
       padding="4"
@@ -62,7 +65,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
             <Button
               look={chosen ? 'vivid' : 'plain'}
               flex="1"
-              onClick={() => start.mutate()}
+              onClick={() => (machine.meter.read_today ? start.mutate() : setAsking(true))}
               disabled={start.isPending}
               data-start={control.key}
             >
@@ -77,7 +80,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         )}
         {chosen && (
           <Paper
-            href={`/api/machines/${encodeURIComponent(machine)}/controls/${control.key}/blank`}
+            href={`/api/machines/${encodeURIComponent(machine.tag)}/controls/${control.key}/blank`}
             look="quiet"
             textDecoration="none"
             data-screen-only
@@ -86,6 +89,13 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           </Paper>
         )}
       </Flex>
+      {asking && (
+        <MeterDialog
+          machine={machine}
+          onClose={() => setAsking(false)}
+          then={{ says: 'start', go: () => start.mutate() }}
+        />
+      )}
       {start.isError && <Refusal error={start.error} />}
     </Sheet>
   );

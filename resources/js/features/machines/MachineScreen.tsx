@@ -83,7 +83,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
           {machine.controls.map((one) => (
             <ControlCard
               key={one.key}
-              machine={machine.tag}
+              machine={machine}
               control={one}
               chosen={one.key === control?.key}
               onChoose={() => setChosen(one.key)}

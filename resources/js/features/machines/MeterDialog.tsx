@@ -8,12 +8,20 @@ import { Entry } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
 import { counted } from '../../lib/figures';
+import { moment } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
 
 const whole = (text: string) => (/^\d[\d\s]*$/.test(text.trim()) ? Number(text.replace(/\s/g, '')) : null);
 
+type MeterDialogProps = {
+  machine: Machine;
+  onClose: () => void;
+  /** What follows once it is kept, or once nobody reads it. */
+  then?: { says: string; go: () => void };
+};
+
 /** The meter as it reads now; one that goes backward is questioned, and a replaced one goes on. */
-export const MeterDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
+export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
   const [face, setFace] = useState('');
   const [old, setOld] = useState<string | null>(null);
   const [id] = useState(uuid);
@@ -30,6 +38,7 @@ export const MeterDialog = ({ machine, onClose }: { machine: Machine; onClose: (
       client.setQueryData(machineQuery(machine.tag).queryKey, after);
       void client.invalidateQueries({ queryKey: ['bench'] });
       onClose();
+      then?.go();
     },
   });
   const complete = whole(face) !== null && (old === null || whole(old) !== null);
@@ -38,8 +47,10 @@ export const MeterDialog = ({ machine, onClose }: { machine: Machine; onClose: (
     <Modal
       open
       onClose={onClose}
-      title={`Meter of ${machine.tag}`}
-      about={`It said ${counted(machine.meter.face)} ${machine.usage_unit} the last time.`}
+      title={then === undefined ? `Meter of ${machine.tag}` : `What does the meter of ${machine.tag} say?`}
+      about={`It said ${counted(machine.meter.face)} ${machine.usage_unit} ${
+        machine.meter.read_at === null ? 'the last time' : moment(machine.meter.read_at)
+      }.${then === undefined ? '' : ' Wear is told against it.'}`}
       cancel="Back"
       actions={
         <>
@@ -50,9 +61,22 @@ export const MeterDialog = ({ machine, onClose }: { machine: Machine; onClose: (
             data-primary
           >
             {questioned ? 'I am sure, keep it' : 'Keep it'}
+            {then !== undefined && ` and ${then.says}`}
           </Button>
+          {then !== undefined && (
+            <Button
+              look="plain"
+              onClick={() => {
+                onClose();
+                then.go();
+              }}
+              data-unread
+            >
+              Not read now
+            </Button>
+          )}
           {old === null && (
-            <Button look="plain" onClick={() => setOld('')} data-replaced>
+            <Button look={then === undefined ? 'plain' : 'quiet'} onClick={() => setOld('')} data-replaced>
               It was replaced
             </Button>
           )}

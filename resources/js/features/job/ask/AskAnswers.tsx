@@ -8,6 +8,7 @@ import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
+import { Torques } from './Torques';
 
 /** A question with its answers as buttons, each with the word that does the same on the bench line. */
 export const AskAnswers = ({ item }: { item: Item }) => {
@@ -32,6 +33,7 @@ export const AskAnswers = ({ item }: { item: Item }) => {
       {item.key.startsWith('lock:') && torque != null && (
         <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>
       )}
+      {item.key.startsWith('lock:') && <Torques />}
       {item.caution !== null && <Caution>{item.caution}</Caution>}
       {item.failed && (
         <Flex gap="2" alignItems="center" fontWeight="bold">
