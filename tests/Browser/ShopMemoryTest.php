@@ -41,6 +41,33 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->see('Stops within')->field('model', 'Hesk Lawn 40')->click('[data-primary]')->see('Hesk Lawn 40, operator-presence bail', 'Common practice, no maker');
     }
 
+    public function test_a_table_of_outcomes_and_the_play_of_a_second_cable_are_changed_in_the_form(): void
+    {
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]');
+        $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "speed_selector"); s.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->see('What it does at its settings')->field('model', 'Ondrel Drift 71')->clickText('Take R2 out')->gone('[data-setting-fields=r2]')->field('arm', 'swash arm')->field('trial', 'half')->accessible('a table of outcomes')
+            ->click('[data-primary]')->see('half');
+        $this->field('trial', '0,25')->click('[data-add-setting]')->click('[data-primary]')->see('Setting 8, name: this is empty')->field('setting_1_label', 'Fast')
+            ->field('setting_1_seen_1', 'Runs')->field('setting_1_seen_2', 'Stalls')->click('[data-primary]')->see('At Fast', 'Runs', 'Throw away');
+        $table = $this->written('Ondrel Drift 71')['others'][0];
+        self::assertSame(['swash arm', 0.25, ['r1', 'f1', 'f2', 'f3', 'f4', 'f5', 'f6', 'setting_1']], [$table['arm'], $table['trial'], array_column($table['settings'], 'key')]);
+
+        $second = $this->server->database()->query("select max(id) as id, model from spec_versions where json_value(body, '$.backward.high_mm') is not null group by model limit 1");
+        self::assertNotFalse($second);
+        $second = (array) $second->fetch();
+        $this->visit("/specs/{$second['id']}/next")->see('Play of the second cable')->field('second_high', '7,5')->click('[data-primary]')->see('7.5 mm, read past the rest of the grip');
+        self::assertEquals(7.5, $this->written($second['model'])['backward']['high_mm']);
+    }
+
+    /** @return array<string, mixed> the newest version of a model, as the library keeps it */
+    private function written(string $model): array
+    {
+        $query = $this->server->database()->prepare('select body from spec_versions where model = ? order by id desc limit 1');
+        $query->execute([$model]);
+
+        return (array) json_decode((string) $query->fetchColumn(), true);
+    }
+
     public function test_the_day_is_fitted_to_who_is_here_and_fed_from_what_is_due(): void
     {
         // However much other tests left open, half an hour does not hold it, and a long day of four does.

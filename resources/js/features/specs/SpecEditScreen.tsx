@@ -14,9 +14,11 @@ import { BesidePlay } from './form/BesidePlay';
 import { BookAdds } from './form/BookAdds';
 import { CableRun } from './form/CableRun';
 import { Conditions } from './form/Conditions';
+import { OutcomeTables } from './form/OutcomeTables';
+import { SecondPlay } from './form/SecondPlay';
 import { SourceFields } from './form/SourceFields';
 import { WhichControl } from './form/WhichControl';
-import { families } from './words';
+import { families, inTheForm } from './words';
 
 export type FormProps = { draft: SpecDraft; set: (change: Partial<SpecDraft>) => void };
 type How = 'new' | 'next' | 'edit';
@@ -91,12 +93,14 @@ const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | 
         <SourceFields {...form} />
         <Conditions {...form} />
         <BookAdds {...form} />
+        <SecondPlay {...form} />
+        <OutcomeTables {...form} />
         <BesidePlay {...form} />
         <CableRun {...form} />
       </Flex>
       <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="The figure">
         <AsPrinted {...form} />
-        {keep.isError && <Refusal error={keep.error} />}
+        {keep.isError && <Refusal error={keep.error} words={inTheForm} />}
         <Flex direction="column" gap="2" marginTop="4">
           <Button look="vivid" size="tall" onClick={() => keep.mutate()} disabled={keep.isPending} data-primary>
             {keep.isPending ? 'Keeping it' : 'Keep it as a draft'}

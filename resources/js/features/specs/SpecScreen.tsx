@@ -10,6 +10,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { bandText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
 import { Changes } from './Changes';
@@ -123,6 +124,12 @@ const Actions = ({ spec }: { spec: SpecWhole }) => {
 const named = (options: readonly { key: string; label: string }[], key: string) =>
   options.find((one) => one.key === key)?.label ?? key;
 
+const secondCable = { backward: 'read past the rest of the grip', secondary: 'at the carburettor barrel' } as const;
+const bandOf = ({ low, high }: { low: string; high: string }) => ({
+  low_mm: low === '' ? null : Number(low),
+  high_mm: high === '' ? null : Number(high),
+});
+
 /** What the version says, each line as the book has it. */
 function lines(draft: SpecDraft): [string, string][] {
   const interval = [
@@ -138,6 +145,16 @@ function lines(draft: SpecDraft): [string, string][] {
     ['Aim for', named(policies, draft.policy)],
     ['Verdict', named(rules, draft.rule)],
     ['The book looks', interval.length === 0 ? '' : `every ${interval.join(' or ')}`],
+    [
+      'Second cable',
+      draft.second === null ? '' : `${bandText(bandOf(draft.second))} mm, ${secondCable[draft.second.key]}`,
+    ],
+    ...draft.tables.flatMap((table) =>
+      table.settings.map((one): [string, string] => [
+        `At ${one.label}`,
+        one.sees.find((sight) => sight.key === one.wants)?.label ?? '',
+      ]),
+    ),
     ...draft.torques.map((one): [string, string] => [one.what, `${one.nm} N·m`]),
     ...draft.proofs.map((one): [string, string] => ['Also tried', one]),
     ...draft.limits.map((one): [string, string] => [
@@ -153,10 +170,7 @@ function lines(draft: SpecDraft): [string, string][] {
 
 const Figures = ({ spec }: { spec: SpecWhole }) => {
   const draft = draftOf({ ...spec }, spec.spec, spec.run ?? {});
-  const band = {
-    low_mm: draft.low === '' ? null : Number(draft.low),
-    high_mm: draft.high === '' ? null : Number(draft.high),
-  };
+  const band = bandOf(draft);
   return (
     <Sheet padding="4" aria-label="What it says">
       <Heading as="h2" fontSize="xl" marginBottom="2">
@@ -170,7 +184,6 @@ const Figures = ({ spec }: { spec: SpecWhole }) => {
           {lines(draft).map(([name, said]) => (
             <Line key={name + said} name={name} said={said} />
           ))}
-          {draft.others.length > 0 && <Line name="Also" said="a table of what it does at its settings" />}
         </dl>
       </Grid>
       {draft.cables.length > 0 && (

@@ -21,6 +21,33 @@ export type AdjusterDraft = {
 
 export type LimitDraft = { kind: LimitKind; figures: Record<string, string> };
 
+/** What can be seen at a setting, and between which places of the arm that is so. */
+export type SightDraft = { key: string; label: string; low: string; high: string; nothing: boolean };
+export type SettingDraft = {
+  kept: Written;
+  key: string;
+  label: string;
+  at: string;
+  wants: string;
+  telling: boolean;
+  sees: SightDraft[];
+};
+export type MoverDraft = { kept: Written; adjuster: string; perStep: string };
+/** What a control must do at each of its settings. */
+export type TableDraft = {
+  kept: Written;
+  arm: string;
+  unit: string;
+  plus: string;
+  minus: string;
+  trial: string;
+  most: string;
+  settings: SettingDraft[];
+  movers: MoverDraft[];
+};
+/** The play of a second cable, under the name it has in the library. */
+export type SecondDraft = { kept: Written; key: 'backward' | 'secondary'; low: string; high: string };
+
 export type SpecDraft = {
   model: string;
   control: string;
@@ -47,8 +74,8 @@ export type SpecDraft = {
   torques: { what: string; nm: string }[];
   proofs: string[];
   limits: LimitDraft[];
-  /** Aims that this form cannot draw, kept as they are. */
-  others: unknown[];
+  tables: TableDraft[];
+  second: SecondDraft | null;
   hand: Written;
   handName: string;
   pivotToWire: string;
@@ -58,7 +85,6 @@ export type SpecDraft = {
   knowledge: string;
   workingEnd: string;
   cables: { kept: Written; adjusters: AdjusterDraft[] }[];
-  kept: Written;
   despite: boolean;
 };
 
@@ -112,6 +138,53 @@ function limit(value: unknown): LimitDraft | null {
     : { kind, figures: Object.fromEntries(limits[kind].fields.map((field) => [field.key, text(kept[field.key])])) };
 }
 
+const TABLE = 'outcome_table';
+
+function table(value: unknown): TableDraft {
+  const kept = record(value);
+  return {
+    kept,
+    arm: text(kept.arm),
+    unit: text(kept.unit),
+    plus: text(kept.plus),
+    minus: text(kept.minus),
+    trial: text(kept.trial),
+    most: text(kept.most_at_once),
+    settings: list(kept.settings).map((one) => {
+      const setting = record(one);
+      return {
+        kept: setting,
+        key: text(setting.key),
+        label: text(setting.label),
+        at: text(setting.at),
+        wants: text(setting.wants),
+        telling: setting.telling !== false,
+        sees: list(setting.sees).map((seen) => {
+          const sight = record(seen);
+          return {
+            key: text(sight.key),
+            label: text(sight.label),
+            low: text(sight.low),
+            high: text(sight.high),
+            nothing: sight.proves_nothing === true,
+          };
+        }),
+      };
+    }),
+    movers: list(kept.movers).map((one) => ({
+      kept: record(one),
+      adjuster: text(record(one).adjuster),
+      perStep: text(record(one).per_step),
+    })),
+  };
+}
+
+function second(spec: Written): SecondDraft | null {
+  const key = spec.backward !== undefined ? 'backward' : 'secondary';
+  const kept = record(spec[key]);
+  return spec[key] === undefined ? null : { kept, key, low: text(kept.low_mm), high: text(kept.high_mm) };
+}
+
 type Head = { model: string; control: string; name: string; minutes: number };
 
 /** The form filled from what the library wrote. */
@@ -150,7 +223,10 @@ export function draftOf(head: Head, spec: Written, run: Written): SpecDraft {
     limits: list(spec.others)
       .map(limit)
       .filter((one) => one !== null),
-    others: list(spec.others).filter((one) => limit(one) === null),
+    tables: list(spec.others)
+      .filter((one) => record(one).kind === TABLE)
+      .map(table),
+    second: second(spec),
     hand,
     handName: text(hand.name),
     pivotToWire: text(hand.pivot_to_wire_mm),
@@ -163,7 +239,6 @@ export function draftOf(head: Head, spec: Written, run: Written): SpecDraft {
       kept: record(cable),
       adjusters: list(record(cable).adjusters).map(adjuster),
     })),
-    kept: spec,
     despite: false,
   };
 }
@@ -254,6 +329,44 @@ function writtenBook(draft: SpecDraft): Written | undefined {
   return Object.keys(book).length === 0 ? undefined : book;
 }
 
+const writtenSight = (sight: SightDraft): Written => ({
+  key: sight.key,
+  label: sight.label.trim(),
+  ...(sight.nothing ? { proves_nothing: true } : { low: figure(sight.low) ?? null, high: figure(sight.high) ?? null }),
+});
+
+const writtenTable = (one: TableDraft): Written => ({
+  ...one.kept,
+  kind: TABLE,
+  arm: one.arm.trim(),
+  unit: one.unit.trim(),
+  plus: one.plus.trim(),
+  minus: one.minus.trim(),
+  trial: figure(one.trial),
+  most_at_once: figure(one.most),
+  settings: one.settings.map((setting) => ({
+    ...setting.kept,
+    key: setting.key,
+    label: setting.label.trim(),
+    at: figure(setting.at) ?? 0,
+    wants: setting.wants,
+    telling: setting.telling,
+    sees: setting.sees.map(writtenSight),
+  })),
+  movers: one.movers.map((mover) => ({
+    ...mover.kept,
+    adjuster: mover.adjuster,
+    per_step: figure(mover.perStep) ?? null,
+  })),
+});
+
+/** A key that none of these has. */
+export const freeKey = (stem: string, taken: string[]): string => {
+  let n = 1;
+  while (taken.includes(`${stem}_${n}`)) n += 1;
+  return `${stem}_${n}`;
+};
+
 export const hasFigure = (draft: SpecDraft) => draft.low.trim() !== '' || draft.high.trim() !== '';
 
 /** The form as the library takes it. The server reads every word of it and says what is wrong. */
@@ -262,7 +375,7 @@ export function writtenOf(draft: SpecDraft): NewSpec {
     ? filled({ kind: 'free_play_band', point: draft.point, low_mm: figure(draft.low), high_mm: figure(draft.high) })
     : undefined;
   const others = [
-    ...draft.others,
+    ...draft.tables.map(writtenTable),
     ...draft.limits.map((one) =>
       filled({
         kind: one.kind,
@@ -272,7 +385,7 @@ export function writtenOf(draft: SpecDraft): NewSpec {
       }),
     ),
   ];
-  const second = draft.kept.backward !== undefined ? 'backward' : 'secondary';
+  const { second } = draft;
   return {
     model: draft.model.trim(),
     control: draft.control.trim() || shortName(draft.name),
@@ -287,7 +400,15 @@ export function writtenOf(draft: SpecDraft): NewSpec {
         wheels: draft.wheels === '' ? null : draft.wheels,
         poses: draft.poses,
       },
-      [second]: draft.kept[second] ?? undefined,
+      ...(second === null
+        ? {}
+        : {
+            [second.key]: {
+              ...second.kept,
+              low_mm: figure(second.low) ?? null,
+              high_mm: figure(second.high) ?? null,
+            },
+          }),
       policy: draft.policy,
       rule: draft.rule,
       book: writtenBook(draft),

@@ -158,3 +158,50 @@ export const limits = {
 } as const;
 export type LimitKind = keyof typeof limits;
 export const limitKinds = Object.keys(limits) as LimitKind[];
+
+const places: Record<string, string> = {
+  adjusters: 'adjuster',
+  at: 'place',
+  at_mm: 'mm from the pivot',
+  cables: 'cable',
+  document: 'document',
+  high: 'to',
+  high_mm: 'most, mm',
+  label: 'name',
+  lock_torque_nm: 'lock, N·m',
+  low: 'from',
+  low_mm: 'least, mm',
+  mm_per_step: 'mm a step',
+  most_at_once: 'never more at once',
+  movers: 'what moves it',
+  nm: 'N·m',
+  per_step: 'how far a step',
+  printed: 'as it is printed',
+  proofs: 'proof',
+  secondary: 'second cable',
+  backward: 'second cable',
+  sees: 'seen',
+  settings: 'setting',
+  thread: 'thread',
+  torques: 'torque',
+  travel_mm: 'travel, mm',
+  trial: 'first try',
+  wants: 'right is',
+};
+/** Steps of the way that lead nowhere a person can see. */
+const unseen = ['spec', 'run', 'others', 'book', 'hand', 'aim', 'conditions', 'source', 'access', 'travel_steps'];
+
+/** A refusal that names a place in the file, as a person finds that place in the form. */
+export const inTheForm = (sentence: string): string =>
+  sentence.replace(/^\$\.([\w.[\]]+): /, (_, path: string) => {
+    const steps = path
+      .split('.')
+      .map((step) => /^(\w+)(?:\[(\d+)\])?$/.exec(step))
+      .filter((step) => step !== null)
+      .filter((step) => !unseen.includes(step[1] ?? ''))
+      .map(
+        ([, key = '', n]) => `${places[key] ?? key.replaceAll('_', ' ')}${n === undefined ? '' : ` ${Number(n) + 1}`}`,
+      );
+    const place = steps.join(', ');
+    return place === '' ? '' : `${place.charAt(0).toUpperCase()}${place.slice(1)}: `;
+  });

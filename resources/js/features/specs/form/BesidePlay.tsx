@@ -13,11 +13,6 @@ export const BesidePlay = ({ draft, set }: FormProps) => {
       <Heading as="h2" fontSize="lg" marginBottom="1">
         Beside play
       </Heading>
-      {draft.others.length > 0 && (
-        <Box color="soft" marginBottom="2">
-          A table of what it does at its settings belongs to this family, and stays as it is.
-        </Box>
-      )}
       {draft.limits.map((one, n) => (
         <Box key={one.kind} marginTop="3" data-limit={one.kind}>
           <Flex alignItems="center" gap="3" marginBottom="1">

@@ -1,0 +1,270 @@
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Button, Sheet } from '../../../components/Buttons';
+import { Entry, Pick } from '../../../components/Entry';
+import { freeKey, type SettingDraft, type SightDraft, type TableDraft } from '../draft';
+import type { FormProps } from '../SpecEditScreen';
+
+const MOST_SETTINGS = 12;
+const MOST_SIGHTS = 8;
+const MOST_MOVERS = 3;
+
+const changed = <T,>(rows: T[], at: number, change: Partial<T>): T[] =>
+  rows.map((row, n) => (n === at ? { ...row, ...change } : row));
+const without = <T,>(rows: T[], at: number): T[] => rows.filter((_, n) => n !== at);
+
+/** What it must do at each of its settings, where no play is read. */
+export const OutcomeTables = ({ draft, set }: FormProps) => (
+  <>
+    {draft.tables.map((table, at) => (
+      <OneTable
+        // biome-ignore lint/suspicious/noArrayIndexKey: tables are neither added nor taken out here
+        key={at}
+        table={table}
+        adjusters={draft.cables.flatMap((cable) => cable.adjusters)}
+        onChange={(change) => set({ tables: changed(draft.tables, at, change) })}
+      />
+    ))}
+  </>
+);
+
+type TableProps = {
+  table: TableDraft;
+  adjusters: { id: string; name: string }[];
+  onChange: (change: Partial<TableDraft>) => void;
+};
+
+const OneTable = ({ table, adjusters, onChange }: TableProps) => {
+  const field = (label: string, key: 'arm' | 'unit' | 'plus' | 'minus' | 'trial' | 'most') => (
+    <Entry
+      label={label}
+      value={table[key]}
+      onChange={(value) => onChange({ [key]: value })}
+      kind={key === 'trial' || key === 'most' ? 'decimal' : 'text'}
+      most={key === 'unit' ? 20 : 40}
+      name={key}
+    />
+  );
+  const still = adjusters.filter((one) => !table.movers.some((mover) => mover.adjuster === one.id));
+  return (
+    <Sheet padding="4" aria-label="What it does at its settings" data-table>
+      <Heading as="h2" fontSize="lg" marginBottom="2">
+        What it does at its settings
+      </Heading>
+      <Grid templateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="3">
+        {field('What moves', 'arm')}
+        {field('Counted in', 'unit')}
+        {field('Goes, as it counts up', 'plus')}
+        {field('Goes, as it counts down', 'minus')}
+      </Grid>
+      {table.settings.map((setting, n) => (
+        <OneSetting
+          key={setting.key}
+          setting={setting}
+          unit={table.unit}
+          last={table.settings.length === 1}
+          onChange={(change) => onChange({ settings: changed(table.settings, n, change) })}
+          onRemove={() => onChange({ settings: without(table.settings, n) })}
+        />
+      ))}
+      <Button
+        look="quiet"
+        size="small"
+        marginTop="2"
+        disabled={table.settings.length >= MOST_SETTINGS}
+        onClick={() => onChange({ settings: [...table.settings, emptySetting(table.settings)] })}
+        data-add-setting
+      >
+        Add a setting
+      </Button>
+      <Heading as="h3" fontSize="md" marginTop="4" marginBottom="1">
+        What moves it
+      </Heading>
+      {table.movers.map((mover, n) => (
+        <Flex key={mover.adjuster} gap="3" alignItems="flex-end" marginTop="2" flexWrap="wrap">
+          <Box width="12rem">
+            <Entry
+              label={`${adjusters.find((one) => one.id === mover.adjuster)?.name ?? 'An adjuster that is gone'}, ${table.unit} a step`}
+              value={mover.perStep}
+              onChange={(perStep) => onChange({ movers: changed(table.movers, n, { perStep }) })}
+              kind="decimal"
+              most={10}
+            />
+          </Box>
+          {table.movers.length > 1 && (
+            <Button look="quiet" size="small" onClick={() => onChange({ movers: without(table.movers, n) })}>
+              It does not move it
+            </Button>
+          )}
+        </Flex>
+      ))}
+      <Flex gap="2" flexWrap="wrap" marginTop="2">
+        {table.movers.length < MOST_MOVERS &&
+          still.map((one) => (
+            <Button
+              key={one.id}
+              look="quiet"
+              size="small"
+              onClick={() =>
+                onChange({ movers: [...table.movers, { kept: { error: 0.3 }, adjuster: one.id, perStep: '' }] })
+              }
+            >
+              The {one.name === '' ? 'new adjuster' : one.name} moves it too
+            </Button>
+          ))}
+      </Flex>
+      <Grid templateColumns={{ base: '1fr 1fr', md: '12rem 12rem' }} gap="3" marginTop="3">
+        {field('First try, where nothing is known', 'trial')}
+        {field('Never more at once', 'most')}
+      </Grid>
+    </Sheet>
+  );
+};
+
+const emptySetting = (there: SettingDraft[]): SettingDraft => ({
+  kept: {},
+  key: freeKey(
+    'setting',
+    there.map((one) => one.key),
+  ),
+  label: '',
+  at: '0',
+  wants: 'seen_1',
+  telling: true,
+  sees: ['seen_1', 'seen_2'].map((key) => ({ key, label: '', low: '', high: '', nothing: false })),
+});
+
+type SettingProps = {
+  setting: SettingDraft;
+  unit: string;
+  last: boolean;
+  onChange: (change: Partial<SettingDraft>) => void;
+  onRemove: () => void;
+};
+
+const OneSetting = ({ setting, unit, last, onChange, onRemove }: SettingProps) => (
+  <Box borderTopWidth="thin" borderColor="line" paddingTop="3" marginTop="3" data-setting-fields={setting.key}>
+    <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 8rem 2fr' }} gap="3" alignItems="end">
+      <Entry
+        label="Setting"
+        value={setting.label}
+        onChange={(label) => onChange({ label })}
+        most={60}
+        name={`${setting.key}_label`}
+      />
+      <Entry
+        label={`Its place, ${unit}`}
+        value={setting.at}
+        onChange={(at) => onChange({ at })}
+        kind="decimal"
+        most={10}
+      />
+      <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+        <Pick
+          label="Right is"
+          value={setting.wants}
+          onChange={(wants) => onChange({ wants })}
+          options={setting.sees
+            .filter((one) => !one.nothing)
+            .map((one) => ({ key: one.key, label: one.label || 'not named yet' }))}
+        />
+      </Box>
+    </Grid>
+    {setting.sees.map((sight, n) => (
+      <OneSight
+        key={sight.key}
+        sight={sight}
+        name={`${setting.key}_${sight.key}`}
+        unit={unit}
+        mayGo={setting.sees.length > 2 && sight.key !== setting.wants}
+        onChange={(change) => onChange({ sees: changed(setting.sees, n, change) })}
+        onRemove={() => onChange({ sees: without(setting.sees, n) })}
+      />
+    ))}
+    <Flex gap="2" flexWrap="wrap" marginTop="2" justifyContent="space-between">
+      <Button
+        look="quiet"
+        size="small"
+        disabled={setting.sees.length >= MOST_SIGHTS}
+        onClick={() =>
+          onChange({
+            sees: [
+              ...setting.sees,
+              {
+                key: freeKey(
+                  'seen',
+                  setting.sees.map((one) => one.key),
+                ),
+                label: '',
+                low: '',
+                high: '',
+                nothing: false,
+              },
+            ],
+          })
+        }
+      >
+        Something else can be seen
+      </Button>
+      {!last && (
+        <Button look="quiet" size="small" onClick={onRemove}>
+          Take {setting.label === '' ? 'it' : setting.label} out
+        </Button>
+      )}
+    </Flex>
+  </Box>
+);
+
+type SightProps = {
+  sight: SightDraft;
+  name: string;
+  unit: string;
+  mayGo: boolean;
+  onChange: (change: Partial<SightDraft>) => void;
+  onRemove: () => void;
+};
+
+/** One thing that can be seen, and where the arm then stands: beyond an edge that is empty it may stand anywhere. */
+const OneSight = ({ sight, name, unit, mayGo, onChange, onRemove }: SightProps) => (
+  <Grid templateColumns={{ base: '1fr 1fr', md: '2fr 7rem 7rem auto' }} gap="3" alignItems="end" marginTop="2">
+    <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+      <Entry label="Seen" value={sight.label} onChange={(label) => onChange({ label })} most={80} name={name} />
+    </Box>
+    {!sight.nothing && (
+      <>
+        <Entry
+          label={`From, ${unit}`}
+          value={sight.low}
+          onChange={(low) => onChange({ low })}
+          kind="decimal"
+          most={10}
+        />
+        <Entry
+          label={`To, ${unit}`}
+          value={sight.high}
+          onChange={(high) => onChange({ high })}
+          kind="decimal"
+          most={10}
+        />
+      </>
+    )}
+    <Flex alignItems="center" gap="3" gridColumn={{ base: '1 / -1', md: 'auto' }}>
+      <Flex asChild gap="2" alignItems="center" minHeight="touch" cursor="pointer">
+        <label>
+          <chakra.input
+            type="checkbox"
+            boxSize="1.5rem"
+            accentColor="{colors.graphite.ink}"
+            checked={sight.nothing}
+            onChange={(event) => onChange({ nothing: event.target.checked })}
+          />
+          proves nothing
+        </label>
+      </Flex>
+      {mayGo && (
+        <Button look="quiet" size="small" onClick={onRemove}>
+          Out
+        </Button>
+      )}
+    </Flex>
+  </Grid>
+);

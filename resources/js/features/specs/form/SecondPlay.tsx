@@ -1,0 +1,41 @@
+import { Grid, Heading } from '@chakra-ui/react';
+import { Sheet } from '../../../components/Buttons';
+import { Entry } from '../../../components/Entry';
+import type { FormProps } from '../SpecEditScreen';
+
+const readAt = {
+  backward: 'Of the closing cable, read with the grip pushed past its rest',
+  secondary: 'Of the cable behind the governor, read at the carburettor barrel',
+} as const;
+
+/** The play of the second cable, where the control has one. */
+export const SecondPlay = ({ draft, set }: FormProps) => {
+  const { second } = draft;
+  if (second === null) return null;
+  return (
+    <Sheet padding="4" aria-label="Second cable">
+      <Heading as="h2" fontSize="lg" marginBottom="1">
+        Play of the second cable
+      </Heading>
+      {readAt[second.key]}.
+      <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem' }} gap="3" marginTop="2">
+        <Entry
+          label="Least, mm"
+          value={second.low}
+          onChange={(low) => set({ second: { ...second, low } })}
+          kind="decimal"
+          most={12}
+          name="second_low"
+        />
+        <Entry
+          label="Most, mm"
+          value={second.high}
+          onChange={(high) => set({ second: { ...second, high } })}
+          kind="decimal"
+          most={12}
+          name="second_high"
+        />
+      </Grid>
+    </Sheet>
+  );
+};
