@@ -9,11 +9,14 @@ use Illuminate\Database\QueryException;
 use PDOException;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\Support\Scripts;
 
 /** Backup and restore, export and import, as the scripts do them: from one server into an empty one, and compared. */
 final class BackupTest extends TestCase
 {
     private const ROOT = __DIR__.'/../..';
+
+    use Scripts;
 
     private string $folder;
 
@@ -30,24 +33,24 @@ final class BackupTest extends TestCase
 
     public function test_a_backup_restored_into_an_empty_server_is_the_same_shop_and_so_is_an_import(): void
     {
-        $this->script('one', <<<'SH'
+        self::script("{$this->folder}/one", <<<'SH'
             . bin/lib.sh; new_secrets; set -a; . "$DATA/env"; set +a
             start_mariadb "$DATA/workshop" 3617; use_workshop; make_database vivid_pull "$DB_PASSWORD"
             php artisan migrate --force && WORKSHOP_DEMO=true php artisan workshop:begin --demo; stop_mariadb; wait "$DB_PID"
             SH);
-        self::assertStringContainsString('Backed up to', $this->script('one', "bin/backup {$this->folder}/backups"));
-        $this->script('one', "bin/export {$this->folder}/one.zip");
+        self::assertStringContainsString('Backed up to', self::script("{$this->folder}/one", "bin/backup {$this->folder}/backups"));
+        self::script("{$this->folder}/one", "bin/export {$this->folder}/one.zip");
         [$backup] = (array) glob("{$this->folder}/backups/*.sql.gz");
-        $this->script('two', "bin/restore {$backup}");
-        $this->script('two', "bin/export {$this->folder}/two.zip");
+        self::script("{$this->folder}/two", "bin/restore {$backup}");
+        self::script("{$this->folder}/two", "bin/export {$this->folder}/two.zip");
         self::assertSame(hash_file('sha256', "{$this->folder}/one.zip"), hash_file('sha256', "{$this->folder}/two.zip"), 'restored');
-        self::assertStringContainsString('this was a preview', $this->script('three', "bin/import {$this->folder}/one.zip --preview"));
+        self::assertStringContainsString('this was a preview', self::script("{$this->folder}/three", "bin/import {$this->folder}/one.zip --preview"));
         self::assertDirectoryDoesNotExist("{$this->folder}/three/workshop");
-        self::assertStringContainsString('shown only now', $this->script('three', "bin/import {$this->folder}/one.zip"));
-        $this->script('three', "bin/export {$this->folder}/three.zip");
+        self::assertStringContainsString('shown only now', self::script("{$this->folder}/three", "bin/import {$this->folder}/one.zip"));
+        self::script("{$this->folder}/three", "bin/export {$this->folder}/three.zip");
         self::assertSame(hash_file('sha256', "{$this->folder}/one.zip"), hash_file('sha256', "{$this->folder}/three.zip"), 'imported');
         $upgrade = '. bin/lib.sh; open_workshop; php artisan migrate:rollback --step=1 --force; upgrade_tables; close_workshop';
-        self::assertStringContainsString('backing up first', $this->script('two', $upgrade));
+        self::assertStringContainsString('backing up first', self::script("{$this->folder}/two", $upgrade));
         self::assertCount(1, (array) glob("{$this->folder}/two/backups/before-upgrade-*.sql.gz"), 'an upgrade backs up before it changes a table');
         $this->refusals((string) $backup);
     }
@@ -63,27 +66,16 @@ final class BackupTest extends TestCase
 
     private function refusals(string $backup): void
     {
-        self::assertStringContainsString('There is a workshop here already', $this->script('three', "bin/import {$this->folder}/one.zip", 1));
-        $full = $this->script('one', ". bin/lib.sh; mkdir -p {$this->folder}/small; open_workshop; (ulimit -f 8; dump_workshop {$this->folder}/small/x.sql.gz); r=\$?; close_workshop; exit \$r", 1);
+        self::assertStringContainsString('There is a workshop here already', self::script("{$this->folder}/three", "bin/import {$this->folder}/one.zip", 1));
+        $full = self::script("{$this->folder}/one", ". bin/lib.sh; mkdir -p {$this->folder}/small; open_workshop; (ulimit -f 8; dump_workshop {$this->folder}/small/x.sql.gz); r=\$?; close_workshop; exit \$r", 1);
         self::assertStringContainsString('is the disk full? Nothing of it was kept', $full);
         self::assertSame([], glob("{$this->folder}/small/*"), 'half a backup is none');
         file_put_contents($backup, 'x', FILE_APPEND);
-        self::assertStringContainsString('its sum does not fit', $this->script('two', "bin/restore {$backup}", 1));
+        self::assertStringContainsString('its sum does not fit', self::script("{$this->folder}/two", "bin/restore {$backup}", 1));
         unlink("{$backup}.sha256");
         file_put_contents($backup, substr((string) file_get_contents($backup), 0, 5000));
-        self::assertStringContainsString('damaged or no backup', $this->script('two', "bin/restore {$backup}", 1));
-        self::assertStringContainsString('There is no workshop here yet', $this->script('four', 'bin/backup', 1));
+        self::assertStringContainsString('damaged or no backup', self::script("{$this->folder}/two", "bin/restore {$backup}", 1));
+        self::assertStringContainsString('There is no workshop here yet', self::script("{$this->folder}/four", 'bin/backup', 1));
         self::assertSame(2, (new Process(['bin/restore'], self::ROOT))->run());
-    }
-
-    private function script(string $place, string $script, int $code = 0): string
-    {
-        $process = new Process(['bash', '-c', $script], self::ROOT, ['VIVID_PULL_DATA' => "{$this->folder}/{$place}", 'APP_ENV' => 'production', 'CACHE_STORE' => false, 'SESSION_DRIVER' => false,
-            'QUEUE_CONNECTION' => false, 'DB_DATABASE' => false, 'DB_USERNAME' => false, 'DB_PASSWORD' => false, 'DB_PORT' => false, 'APP_KEY' => false, 'BCRYPT_ROUNDS' => '4'], null, 240);
-        $process->run();
-        $said = $process->getOutput().$process->getErrorOutput();
-        self::assertSame($code, $process->getExitCode(), "{$script}\n{$said}");
-
-        return $said;
     }
 }
