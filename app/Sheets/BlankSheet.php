@@ -6,9 +6,16 @@ namespace App\Sheets;
 
 use App\Models\Control;
 use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Spec\Aim;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
@@ -31,10 +38,28 @@ final readonly class BlankSheet
             'conditions' => implode(', ', array_filter([$spec->conditions->engine?->value, $spec->conditions->wheels?->label()], is_string(...))),
             'make_safe' => array_map(static fn (Step $one): string => $one->label, $family->makeSafe()),
             'look_over' => array_map(static fn (Inspection $one): array => [$one->label, $one->lookFor], $family->lookOver()),
-            'proofs' => array_map(static fn (Proof $one): array => [$one->question, array_map(static fn ($pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
+            'settings' => self::settings($spec),
+            'proofs' => array_map(static fn (Proof $one): array => [$one->question, $one->poses === [] ? array_values($one->answers) : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
+            'measured' => array_map(static fn (Aim $one): string => ucfirst($one->say()), array_values(array_filter($spec->others, static fn (Aim $one): bool => ! $one instanceof OutcomeTable))),
             'closing' => array_map(static fn (Step $one): string => $one->label, $family->closing()),
-            'adjusters' => array_map(static fn ($one): array => [$one->name(), $one->counting()->unit->plural()], array_values($run->adjusters())),
+            'adjusters' => array_map(static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()], array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() !== Sets::Nothing))),
             'cautions' => array_merge(...array_map(static fn (JobStage $stage): array => $family->cautions($stage), JobStage::cases())),
         ];
+    }
+
+    /**
+     * What is tried at each setting where no play is read, before anything is turned and after.
+     *
+     * @return list<array{string, list<string>}> the setting, and what can be seen there: the right one first
+     */
+    private static function settings(Spec $spec): array
+    {
+        $rows = [];
+        foreach ($spec->other(OutcomeTable::class)->settings ?? [] as $setting) {
+            $seen = array_filter($setting->sees, static fn (OutcomeWord $one): bool => $one->key !== $setting->wants);
+            $rows[] = [$setting->label, array_map(static fn (OutcomeWord $one): string => $one->label, [$setting->wanted(), ...array_values($seen)])];
+        }
+
+        return $rows;
     }
 }

@@ -184,7 +184,7 @@ final class DemoWorkshop
         $this->leftByChoice();
         foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle', 'TM-06/trigger', 'TR-02/drive', 'SN-03/selector', 'MW-07/bail'] as $name) {
             [$tag, $key] = explode('/', $name);
-            $this->control($tag, $key)->forceFill(['planned_on' => $this->now->toDateString(), 'due_on' => null])->save();
+            $this->control($tag, $key)->forceFill(['planned_on' => $this->now->toDateString()])->save();
         }
         Machine::query()->where('tag', 'SC-08')->update(['ran_until' => $this->now->subMinutes(118)]);
         $this->begun();

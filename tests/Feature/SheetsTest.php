@@ -8,6 +8,7 @@ use App\Models\Control;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use Tests\Support\HttpJob;
+use Tests\Support\Yard;
 use Tests\TestCase;
 
 /** What is printed, read back by tools that did not write it: qpdf holds the file against ISO 32000, pdftotext reads its words. */
@@ -43,6 +44,7 @@ final class SheetsTest extends TestCase
 
     public function test_a_blank_sheet_has_every_step_caution_and_proof_of_the_family(): void
     {
+        array_map(Yard::add(...), ['MW-07', 'SN-03', 'UC-01', 'TR-02']);
         $this->signIn('office');
         foreach (Control::query()->with('machine')->get() as $control) {
             $state = HttpJob::open($this->signIn(), $control->machine->tag, $control->key)->state;
@@ -56,6 +58,20 @@ final class SheetsTest extends TestCase
                 }
             }
         }
+    }
+
+    public function test_a_blank_sheet_of_what_has_no_play_lists_its_settings_and_what_else_is_measured(): void
+    {
+        array_map(Yard::add(...), ['MW-07', 'SN-03']);
+        $this->signIn('office');
+        $selector = $this->words('/api/machines/SN-03/controls/selector/blank');
+        self::assertSame(4, substr_count($selector, 'R1 Reverse Nothing Forward'), 'as found and as left, the right one first; words() reads a sheet twice');
+        self::assertStringNotContainsString('1st 2nd 3rd', $selector);
+        $bail = $this->words('/api/machines/MW-07/controls/bail/blank');
+        foreach (['what it does is tried under Prove', '4 Prove', 'Engine and blade stop', 'The blade stands within 3 s', '5 Close'] as $words) {
+            self::assertStringContainsString($words, $bail);
+        }
+        self::assertStringNotContainsString('Stands at, before', $bail, 'nothing on it is turned');
     }
 
     public function test_what_is_typed_is_printed_as_text_and_never_as_markup(): void
