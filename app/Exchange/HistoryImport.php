@@ -103,8 +103,9 @@ final class HistoryImport implements LineImport
                 $visits[] = ['id' => $visit, 'machine_id' => $control['machine'], 'opened_at' => $moment, 'closed_at' => $moment];
                 $jobs[] = ['id' => $line->job, 'visit_id' => $visit, 'control_id' => $control['control'], 'spec_version_id' => $control['spec'], 'open_control_id' => null,
                     'frame' => $control['frame'], 'usage_reading' => $line->usage, 'opened_at' => $moment, 'closed_at' => $moment];
-                $entries[] = $this->entry($line, $visit, 1, EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]], $at);
-                $entries[] = $this->entry($line, $visit, self::CLOSING_SEQ, EntryKind::Closed, $this->closing($line, $control), $at);
+                foreach ([[1, EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]]], [self::CLOSING_SEQ, EntryKind::Closed, $this->closing($line, $control)]] as [$seq, $kind, $body]) {
+                    $entries[] = FiledEntry::row(Uuid::uuid5($line->job, $kind->value)->toString(), $line->job, $visit, $seq, $kind, $body, $at->toIso8601String(), $line->signedBy, $this->by);
+                }
             }
             DB::table('visits')->insert($visits);
             DB::table('control_jobs')->insert($jobs);
@@ -191,20 +192,5 @@ final class HistoryImport implements LineImport
 
         return ['mm' => $mm, 'standard_mm' => $standard, 'expanded_mm' => 2 * $standard, 'engine' => $line->engine?->value, 'instrument' => 'from history', 'overdue_since' => null,
             'converted_from' => null, 'verdict' => $judged->kind->value ?? 'not_judged', 'sentence' => 'From history', 'chance_inside' => $judged?->chance];
-    }
-
-    /**
-     * @param  array<string, mixed>  $body
-     * @return array<string, mixed>
-     */
-    private function entry(HistoryRow $line, string $visit, int $seq, EntryKind $kind, array $body, CarbonImmutable $at): array
-    {
-        $text = (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-
-        return [
-            'id' => Uuid::uuid5($line->job, $kind->value)->toString(), 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $line->job, 'kind' => $kind->value, 'body' => $text, 'line' => null,
-            'at' => $at->toIso8601String(), 'at_utc' => $at->format('Y-m-d H:i:s.v'), 'received_at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'), 'user_id' => $this->by->id,
-            'by' => (string) json_encode(['id' => self::ENGINE, 'name' => $line->signedBy, 'role' => 'technician'], JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
-        ];
     }
 }

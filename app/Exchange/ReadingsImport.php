@@ -99,9 +99,10 @@ final class ReadingsImport implements LineImport
         foreach ($taken as $line) {
             assert($line instanceof ReadingRow);
             $visit = (string) $visits[$line->job];
-            $entries[] = $this->entry($line, $line->id, $visit, ++$last[$visit], EntryKind::Reading, $line->body);
+            $entries[] = FiledEntry::row($line->id, $line->job, $visit, ++$last[$visit], EntryKind::Reading, $line->body, $line->at, $line->by, $this->by);
             if ($line->takenBack) {
-                $entries[] = $this->entry($line, Uuid::uuid5($line->id, EntryKind::Void->value)->toString(), $visit, ++$last[$visit], EntryKind::Void, ['entry' => $line->id, 'reason' => 'Taken back before it came in']);
+                $entries[] = FiledEntry::row(Uuid::uuid5($line->id, EntryKind::Void->value)->toString(), $line->job, $visit, ++$last[$visit], EntryKind::Void,
+                    ['entry' => $line->id, 'reason' => 'Taken back before it came in'], $line->at, $line->by, $this->by);
             }
         }
         DB::table('entries')->insert($entries);
@@ -135,7 +136,7 @@ final class ReadingsImport implements LineImport
     private function mustFit(ReadingRow $line, stdClass $job): void
     {
         $state = $this->state($job);
-        $stamp = Node::of(['at' => $line->at, 'by' => $this->author($line)], '$');
+        $stamp = Node::of(['at' => $line->at, 'by' => FiledEntry::author($line->by)], '$');
         $reading = (new EntryCodec($state->run))->body(EntryKind::Reading, Node::of($line->body, 'reading'), new Stamp($line->id, EntryCodec::instant($stamp->at('at')), EntryCodec::person($stamp->at('by'))));
         assert($reading instanceof ReadingTaken);
         $day = substr($line->at, 0, 10);
@@ -157,26 +158,5 @@ final class ReadingsImport implements LineImport
         }
 
         return $this->states[$key];
-    }
-
-    /** @return array{id: string, name: string, role: string} */
-    private function author(ReadingRow $line): array
-    {
-        return ['id' => HistoryImport::ENGINE, 'name' => $line->by, 'role' => 'technician'];
-    }
-
-    /**
-     * @param  array<string, mixed>  $body
-     * @return array<string, mixed>
-     */
-    private function entry(ReadingRow $line, string $id, string $visit, int $seq, EntryKind $kind, array $body): array
-    {
-        $text = (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-
-        return [
-            'id' => $id, 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $line->job, 'kind' => $kind->value, 'body' => $text, 'line' => null,
-            'at' => $line->at, 'at_utc' => CarbonImmutable::parse($line->at)->utc()->format('Y-m-d H:i:s.v'), 'received_at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'), 'user_id' => $this->by->id,
-            'by' => (string) json_encode($this->author($line), JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
-        ];
     }
 }

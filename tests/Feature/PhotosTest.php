@@ -10,6 +10,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\HttpJob;
+use Tests\Support\Picture;
 use Tests\TestCase;
 
 /** Pictures: told by their content, made small, and without what a phone writes into them. */
@@ -26,7 +27,7 @@ final class PhotosTest extends TestCase
     public function test_a_picture_is_made_small_and_loses_where_it_was_taken(): void
     {
         $id = (string) Str::uuid();
-        $jpeg = self::withLocation(self::picture(2400, 1200));
+        $jpeg = self::withLocation(Picture::jpeg(2400, 1200));
         self::assertStringContainsString('GPSLatitude secret', $jpeg);
         $this->keep($id, $jpeg)->assertOk();
         $answer = $this->get("/api/jobs/{$this->job->id}/photos/{$id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
@@ -40,9 +41,9 @@ final class PhotosTest extends TestCase
     public function test_a_repeat_is_kept_once_and_another_picture_under_its_id_is_refused(): void
     {
         $id = (string) Str::uuid();
-        $this->keep($id, self::picture(60, 40))->assertOk();
-        $this->keep($id, self::picture(60, 40))->assertOk();
-        $this->keep($id, self::picture(61, 40))->assertStatus(409);
+        $this->keep($id, Picture::jpeg(60, 40))->assertOk();
+        $this->keep($id, Picture::jpeg(60, 40))->assertOk();
+        $this->keep($id, Picture::jpeg(61, 40))->assertStatus(409);
         self::assertSame(1, Photo::query()->count());
     }
 
@@ -52,7 +53,7 @@ final class PhotosTest extends TestCase
         yield 'nothing' => ['', 'That is no picture'];
         yield 'text that says it is a picture' => ["\xFF\xD8\xFFhello", 'no picture'];
         yield 'a script' => ['<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>', 'That is no picture'];
-        yield 'half a picture' => [substr(self::picture(60, 40), 0, 30), 'picture'];
+        yield 'half a picture' => [substr(Picture::jpeg(60, 40), 0, 30), 'picture'];
         yield 'a picture of another kind' => ["GIF89a\x01\x00\x01\x00\x80\x00\x00\xff\xff\xff\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;", 'That is no picture the bench can keep'];
     }
 
@@ -73,11 +74,11 @@ final class PhotosTest extends TestCase
     public function test_pictures_are_for_those_who_may_log_and_are_signed_in(): void
     {
         $this->get("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertNotFound();
-        $this->keep((string) Str::uuid(), self::picture(10, 10), 'no-such-job')->assertNotFound();
+        $this->keep((string) Str::uuid(), Picture::jpeg(10, 10), 'no-such-job')->assertNotFound();
         $this->signIn('office');
-        self::assertStringContainsString('may look at jobs but not log', (string) $this->keep((string) Str::uuid(), self::picture(10, 10))->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('may look at jobs but not log', (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'));
         $this->app->make('auth')->forgetGuards();
-        $this->keep((string) Str::uuid(), self::picture(10, 10))->assertUnauthorized();
+        $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertUnauthorized();
         $this->getJson("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertUnauthorized();
     }
 
@@ -85,16 +86,6 @@ final class PhotosTest extends TestCase
     private function keep(string $id, string $bytes, ?string $job = null): TestResponse
     {
         return $this->call('PUT', '/api/jobs/'.($job ?? $this->job->id)."/photos/{$id}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: $bytes);
-    }
-
-    private static function picture(int $width, int $height): string
-    {
-        $picture = imagecreatetruecolor(max(1, $width), max(1, $height));
-        self::assertNotFalse($picture);
-        ob_start();
-        imagejpeg($picture);
-
-        return (string) ob_get_clean();
     }
 
     /** The same with an application segment, as a phone writes one. */

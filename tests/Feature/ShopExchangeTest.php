@@ -23,6 +23,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\HttpJob;
+use Tests\Support\Picture;
 use Tests\TestCase;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
@@ -114,7 +115,7 @@ final class ShopExchangeTest extends TestCase
     public function test_what_is_wrong_is_named_with_its_place_and_nothing_is_kept(string $file, callable $damage, string $says): void
     {
         $job = HttpJob::open($this->signIn());
-        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), self::png(), CarbonImmutable::now());
+        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
         ShopExport::to("{$this->folder}/one.zip");
         $zip = new ZipArchive;
         $zip->open("{$this->folder}/one.zip");
@@ -215,8 +216,8 @@ final class ShopExchangeTest extends TestCase
         $job = HttpJob::resume($this, (string) DB::table('control_jobs')->whereNotNull('open_control_id')->value('id'));
         $job->line('n a note to take back')->assertOk();
         $job->line('v said by mistake')->assertOk();
-        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), self::png(), CarbonImmutable::now());
-        DB::table('spec_sketches')->insert(['spec_version_id' => DB::table('spec_versions')->max('id')] + Pictures::anew(self::png()));
+        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
+        DB::table('spec_sketches')->insert(['spec_version_id' => DB::table('spec_versions')->max('id')] + Pictures::anew(Picture::png()));
         FormerTag::query()->create(['machine_id' => DB::table('machines')->min('id'), 'tag' => 'OLD-1', 'until' => now()]);
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 2, 'replaced_at' => 6500])->assertOk();
         Audit::note(null, 'test', 'ünïcode “quoted” / slashed', ['n' => 1.0, 'empty' => (object) []]);
@@ -247,15 +248,5 @@ final class ShopExchangeTest extends TestCase
                 DB::table($table)->delete();
             }
         });
-    }
-
-    private static function png(): string
-    {
-        $picture = imagecreatetruecolor(60, 40);
-        self::assertNotFalse($picture);
-        ob_start();
-        imagepng($picture);
-
-        return (string) ob_get_clean();
     }
 }

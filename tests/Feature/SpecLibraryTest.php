@@ -9,6 +9,7 @@ use App\Models\SpecVersion;
 use Database\Demo\DemoFleet;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\HttpJob;
+use Tests\Support\Picture;
 use Tests\TestCase;
 
 /** The spec library: entered, held against its document by a second person, put in force; what judged a job stays as it was. */
@@ -66,7 +67,7 @@ final class SpecLibraryTest extends TestCase
         $id = SpecVersion::query()->where('control', 'clutch')->value('id');
         $this->signIn('oda')->putJson("/api/specs/{$id}", self::written(12, 19))->assertConflict();
         $this->deleteJson("/api/specs/{$id}")->assertConflict();
-        $this->call('PUT', "/api/specs/{$id}/sketch", content: self::png())->assertConflict();
+        $this->call('PUT', "/api/specs/{$id}/sketch", content: Picture::png())->assertConflict();
     }
 
     public function test_a_draft_that_a_job_was_judged_by_is_never_changed(): void
@@ -148,20 +149,10 @@ final class SpecLibraryTest extends TestCase
         $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');
         $this->get("/api/specs/{$id}/sketch")->assertNotFound();
         $this->call('PUT', "/api/specs/{$id}/sketch", content: 'no picture')->assertUnprocessable();
-        $this->call('PUT', "/api/specs/{$id}/sketch", content: self::png())->assertOk()->assertJsonPath('has_sketch', true);
+        $this->call('PUT', "/api/specs/{$id}/sketch", content: Picture::png())->assertOk()->assertJsonPath('has_sketch', true);
         $this->get("/api/specs/{$id}/sketch")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
-        $this->signIn('ines')->call('PUT', "/api/specs/{$id}/sketch", content: self::png())->assertForbidden();
+        $this->signIn('ines')->call('PUT', "/api/specs/{$id}/sketch", content: Picture::png())->assertForbidden();
         $this->signIn('tomas')->deleteJson("/api/specs/{$id}")->assertNoContent();
-    }
-
-    private static function png(): string
-    {
-        $picture = imagecreatetruecolor(60, 40);
-        self::assertNotFalse($picture);
-        ob_start();
-        imagepng($picture);
-
-        return (string) ob_get_clean();
     }
 
     /** @return array<string, mixed> */

@@ -12,7 +12,6 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
@@ -47,7 +46,9 @@ final class ShelfController
         self::mustKeep($request);
         $node = Node::fromJson($request->getContent())->object(['name', 'kind', 'resolution_mm', 'reach_mm', 'calibration']);
         $instrument = StandingCodec::instrument(Node::of(['id' => $id] + (array) $node->value));
-        self::mustBeADay($node);
+        if ($node->has('calibration') && $node->at('calibration')->has('due')) {
+            $node->at('calibration')->at('due')->day();
+        }
         $twin = Instrument::onTheShelf()->first(static fn (Instrument $one): bool => $one->id !== $id && mb_strtolower((string) $one->body['name']) === mb_strtolower($instrument->name));
         if ($twin !== null) {
             throw new Conflict("Another instrument is called {$instrument->name}. Give each its own name.");
@@ -83,14 +84,6 @@ final class ShelfController
             $due <= CarbonImmutable::parse($today)->addDays(self::SOON)->toDateString() => 'soon',
             default => 'good',
         };
-    }
-
-    private static function mustBeADay(Node $node): void
-    {
-        $due = $node->has('calibration') && $node->at('calibration')->has('due') ? $node->at('calibration')->at('due')->string(10) : null;
-        if ($due !== null && ! CarbonImmutable::canBeCreatedFromFormat($due, 'Y-m-d')) {
-            throw BadFile::at('$.calibration.due', 'this is no day, such as 2027-03-31.');
-        }
     }
 
     private static function mustKeep(Request $request): void

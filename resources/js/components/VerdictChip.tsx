@@ -35,12 +35,14 @@ const words = {
   unread: 'not read',
 } as const satisfies Record<VerdictKey, string>;
 
+export const verdictWord = (verdict: VerdictKey): string => words[verdict];
+
 type VerdictChipProps = { judged: Pick<Judged, 'verdict' | 'sentence'>; inAWord?: boolean };
 
 /** The verdict in the core's own words. */
 export const VerdictChip = ({ judged, inAWord = false }: VerdictChipProps) => (
   <Chip tone={tones[judged.verdict]} data-verdict={judged.verdict}>
     <Mark kind={marks[judged.verdict]} size="0.95em" />
-    {inAWord ? words[judged.verdict] : judged.sentence}
+    {inAWord ? verdictWord(judged.verdict) : judged.sentence}
   </Chip>
 );

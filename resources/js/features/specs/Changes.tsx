@@ -1,22 +1,12 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import type { VerdictKey } from '../../api/jobs';
 import { changesQuery, type SpecWhole } from '../../api/specs';
 import { Sheet } from '../../components/Buttons';
 import { MachineTag } from '../../components/MachineTag';
+import { verdictWord } from '../../components/VerdictChip';
 import { mm } from '../../lib/figures';
 import { day } from '../../lib/time';
-
-const words = {
-  inside: 'inside',
-  too_loose: 'too loose',
-  too_tight: 'too tight',
-  taut: 'taut',
-  cant_tell: "can't tell",
-  not_judged: 'not judged',
-  unread: 'unread',
-} as const satisfies Record<VerdictKey, string>;
 
 /** What this version would have said of jobs that other versions judged. What was signed stays signed. */
 export const Changes = ({ spec }: { spec: SpecWhole }) => {
@@ -47,7 +37,7 @@ export const Changes = ({ spec }: { spec: SpecWhole }) => {
           <Link to={`/jobs/${one.job}`}>{one.at === null ? 'job' : day(one.at)}</Link>
           <Box>left {mm(one.left_mm)} mm</Box>
           <Box>
-            was <b>{words[one.was]}</b>, would be <b>{words[one.would_be]}</b>
+            was <b>{verdictWord(one.was)}</b>, would be <b>{verdictWord(one.would_be)}</b>
           </Box>
         </Flex>
       ))}
