@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Http\Resources\ControlResource;
 use App\Models\Control;
+use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
@@ -54,7 +55,7 @@ final readonly class Today
             'intakes' => Intakes::open(),
             'carry_on' => collect($queue)->filter(static fn (array $row): bool => $row['control']['job'] !== null)->sortByDesc('control.at')->first(),
             'tagged' => $rows->filter(static fn (array $row): bool => $row['control']['tag'] !== null)->values()->all(),
-            'due' => $rows->filter(fn (array $row): bool => $this->isDueSoon($row))->sortBy('control.due_on')->take(self::MOST_DUE)->values()->all(),
+            'due' => $rows->filter(fn (array $row): bool => $this->isDueSoon($row))->sortBy('control.due_on')->values()->all(),
         ];
     }
 
@@ -96,14 +97,22 @@ final readonly class Today
         }, DayPlan::of($waiting, array_map(static fn (int $minutes): float => (float) $minutes, array_column($present, 'minutes', 'name')))->jobs);
     }
 
-    /** @return Collection<int, Control> */
+    /** @return Collection<int, Control> what waits, what is in work, what must not run, and the first few that fall due */
     private function controls(): Collection
     {
-        return Control::query()->with(['machine', 'specVersion', 'openJob'])
-            ->where(fn ($controls) => $controls->whereHas('openJob')
-                ->orWhereDate('planned_on', '<=', $this->now->toDateString())
-                ->orWhereDate('due_on', '<=', $this->now->addDays(self::SOON_DAYS)->toDateString())
-                ->orWhereNotNull('summary->tag->reason'))
+        $today = $this->now->toDateString();
+        // Each of these is one look at an index; all in one condition would be a look at every control.
+        $ids = collect([
+            ControlJob::query()->whereNotNull('open_control_id')->pluck('open_control_id'),
+            Control::query()->where('planned_on', '<=', $today)->pluck('id'),
+            Control::query()->where('is_tagged', true)->pluck('id'),
+            Control::query()->where('due_on', '<=', $this->now->addDays(self::SOON_DAYS)->toDateString())->where('is_tagged', false)
+                ->where(static fn ($unplanned) => $unplanned->whereNull('planned_on')->orWhere('planned_on', '>', $today))
+                ->whereDoesntHave('openJob')->whereHas('machine', static fn ($machines) => $machines->whereNull('retired_at'))
+                ->orderBy('due_on')->orderBy('id')->limit(self::MOST_DUE)->pluck('id'),
+        ])->flatten()->unique();
+
+        return Control::query()->with(['machine', 'specVersion', 'openJob'])->whereIn('controls.id', $ids)
             ->join('machines', 'machines.id', '=', 'controls.machine_id')->whereNull('machines.retired_at')
             ->orderBy('planned_on')->orderBy('machines.tag')
             ->select('controls.*')->get();

@@ -43,6 +43,7 @@ final readonly class ShopTables
     public const COLUMNS_LEFT_OUT = [
         'users.password' => 'no hash leaves the server; a lead makes new passwords',
         'users.pin' => 'no hash leaves the server',
+        'controls.is_tagged' => 'made by the database from the summary',
         'spec_versions.document' => 'made by the database from the body',
         'users.calendar_digest' => 'a secret of this address',
     ];

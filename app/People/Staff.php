@@ -89,12 +89,14 @@ final readonly class Staff
         return $password;
     }
 
-    public static function ownPassword(User $user, string $password): void
+    /** @param  string  $here  the session that stays; every other of theirs ends */
+    public static function ownPassword(User $user, string $password, string $here): void
     {
         if (mb_strlen($password) < self::LEAST_PASSWORD) {
             throw Refused::because('A password has at least '.self::LEAST_PASSWORD.' letters. A few words do well.');
         }
         $user->forceFill(['password' => $password])->save();
+        DB::table('sessions')->where('user_id', $user->id)->where('id', '!=', $here)->delete();
         Audit::note($user, 'own password changed', "{$user->name} ({$user->login})");
     }
 

@@ -40,6 +40,7 @@ return new class extends Migration
             $table->dropIndex('machine_search');
             $table->dropColumn(['usage_before', 'retired_at', 'retired_why']);
         });
+        DB::statement('alter table controls drop index control_tagged, drop column is_tagged');
         Schema::table('controls', static function (Blueprint $table): void {
             $table->dropColumn('due_usage');
         });
@@ -80,6 +81,8 @@ return new class extends Migration
             // Use in all at which the next look falls due, where use decides it; rebuildable from the log.
             $table->unsignedInteger('due_usage')->nullable()->after('due_on');
         });
+        // The bench asks which machines must not run, and reads no other summary for it.
+        DB::statement("alter table controls add is_tagged tinyint(1) as (json_value(summary, '$.tag.reason') is not null) persistent, add index control_tagged (is_tagged)");
         Schema::table('spec_versions', static function (Blueprint $table): void {
             // The control as it is drawn for every machine of the model; null where a machine drew its own first.
             $table->string('name', 60)->default('');

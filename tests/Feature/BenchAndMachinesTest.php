@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Problems\Problem;
 use App\Models\Control;
 use App\Models\Machine;
+use Illuminate\Database\UniqueConstraintViolationException;
+use PDOException;
 use Tests\Support\HttpJob;
+use Tests\Support\Yard;
 use Tests\TestCase;
 
 final class BenchAndMachinesTest extends TestCase
@@ -23,6 +27,32 @@ final class BenchAndMachinesTest extends TestCase
         self::assertSame('Make safe', $day->json('carry_on.control.stage'));
         self::assertSame('In neutral, parking brake set, wheels chocked.', $day->json('carry_on.control.next'));
         self::assertSame(24, $day->json('minutes'));
+    }
+
+    public function test_what_falls_due_soon_is_listed_earliest_first_and_only_the_first_few(): void
+    {
+        $this->signIn();
+        array_map(Yard::add(...), ['RT-02', 'RT-11', 'SC-02', 'SC-05', 'QB-01']);
+        $n = 0;
+        foreach (Control::query()->orderByDesc('id')->get() as $control) {
+            $control->forceFill(['due_on' => now()->addDays(++$n)->toDateString()])->save();
+        }
+        self::assertGreaterThan(10, $n);
+        Machine::query()->where('tag', 'QB-01')->update(['retired_at' => now(), 'retired_why' => 'sold']);
+        Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-05'))->update(['planned_on' => now()->toDateString()]);
+        $tagged = Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-02'))->where('key', 'clutch')->firstOrFail();
+        $tagged->forceFill(['due_on' => null, 'summary' => ['job' => 'x', 'tag' => ['reason' => 'Frayed', 'at' => now()->toIso8601String(), 'by' => 'Oda'], 'positions_steps' => []]])->save();
+        $day = $this->getJson('/api/bench')->assertOk();
+        $due = $day->json('due');
+        self::assertCount(8, $due);
+        $days = array_column(array_column($due, 'control'), 'due_on');
+        $sorted = $days;
+        sort($sorted);
+        self::assertSame($sorted, $days);
+        self::assertNotContains('QB-01', array_column($due, 'tag'), 'retired');
+        self::assertNotContains('SC-05', array_column($due, 'tag'), 'on the bench already');
+        self::assertSame(['SC-02'], array_column($day->json('tagged'), 'tag'), 'a tag is shown whatever falls due');
+        self::assertSame(['SC-05', 'SC-05'], array_column($day->json('queue'), 'tag'));
     }
 
     public function test_a_control_measured_cold_waits_until_the_engine_is(): void
@@ -63,6 +93,13 @@ final class BenchAndMachinesTest extends TestCase
         $this->signIn();
         $this->getJson('/api/rudder')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
         $this->putJson('/api/bench', [])->assertNotFound();
+    }
+
+    public function test_two_who_do_the_same_in_one_moment_get_a_sentence(): void
+    {
+        $answer = Problem::response(new UniqueConstraintViolationException('mariadb', 'insert', [], new PDOException('Duplicate entry')));
+        self::assertSame(409, $answer->getStatusCode());
+        self::assertStringContainsString('Somebody did the same in this moment', (string) $answer->getContent());
     }
 
     public function test_every_other_address_is_the_one_page(): void

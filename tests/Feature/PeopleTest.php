@@ -97,7 +97,13 @@ final class PeopleTest extends TestCase
     {
         $this->signIn('mirre')->putJson('/api/session/password', ['now' => 'wrong', 'next' => 'long enough words'])->assertUnprocessable();
         $this->putJson('/api/session/password', ['now' => 'tide-table-31', 'next' => 'short'])->assertUnprocessable();
+        $mirre = User::query()->where('login', 'mirre')->firstOrFail()->id;
+        $oda = User::query()->where('login', 'oda')->firstOrFail()->id;
+        foreach (['lost-phone' => $mirre, 'leads-tablet' => $oda] as $id => $user) {
+            DB::table('sessions')->insert(['id' => $id, 'user_id' => $user, 'payload' => '', 'last_activity' => time()]);
+        }
         $this->putJson('/api/session/password', ['now' => 'tide-table-31', 'next' => 'long enough words'])->assertNoContent();
+        self::assertSame(['leads-tablet'], DB::table('sessions')->whereIn('id', ['lost-phone', 'leads-tablet'])->pluck('id')->all(), 'whoever has the old password is out');
         $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'long enough words'])->assertOk();
         $fresh = $this->signIn('oda')->postJson('/api/people/mirre/password')->assertOk()->json('password');
         $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'long enough words'])->assertUnprocessable();

@@ -53,7 +53,7 @@ final class PeopleController
         if (! Hash::check($node->at('now')->string(200), User::of($request)->getAuthPassword())) {
             throw Refused::because('That is not your present password.');
         }
-        Staff::ownPassword(User::of($request), $node->at('next')->string(200));
+        Staff::ownPassword(User::of($request), $node->at('next')->string(200), $request->session()->getId());
 
         return new Response(status: 204);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Problems;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
@@ -44,6 +45,7 @@ final readonly class Problem
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
             $e instanceof QueryException && in_array((int) ($e->errorInfo[1] ?? 0), self::DISK_FULL, true) => [507, 'disk-full', 'The disk is full',
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
+            $e instanceof UniqueConstraintViolationException => [409, 'conflict', 'Stands already', 'Somebody did the same in this moment. Look at what stands there now, then try again.'],
             $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],
             $e instanceof AuthenticationException => [401, 'sign-in', 'Sign in first', 'Your session has ended. Sign in again; what you typed is kept.'],
             $e instanceof TokenMismatchException => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
