@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use App\Bench\JobHead;
 use App\Bench\JobLog;
+use App\Http\Problems\Problem;
 use App\Models\ControlJob;
 use App\Models\User;
 use Illuminate\Database\QueryException;
@@ -245,9 +246,12 @@ final class ShopImport
 
     private static function plain(QueryException $e): string
     {
-        return match ((int) ($e->errorInfo[1] ?? 0)) {
-            1062 => 'two lines have the same id, or stand for the same thing.',
-            1452 => 'a line points at one that is not there.',
+        $code = (int) ($e->errorInfo[1] ?? 0);
+
+        return match (true) {
+            Problem::isDiskFull($e) => 'its disk is full.',
+            $code === 1062 => 'two lines have the same id, or stand for the same thing.',
+            $code === 1452 => 'a line points at one that is not there.',
             default => 'a value does not fit its column.',
         };
     }

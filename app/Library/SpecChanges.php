@@ -53,6 +53,11 @@ final readonly class SpecChanges
         if ($spec->aim === null || $left === null || ($record['point'] ?? null) !== $spec->aim->point->value) {
             return null;
         }
+        // A figure for a cold engine says nothing of what was read hot.
+        $engine = $spec->conditions->engine?->value;
+        if ($engine !== null && ($left['engine'] ?? $engine) !== $engine) {
+            return null;
+        }
 
         return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? $left['expanded_mm'] / 2));
     }

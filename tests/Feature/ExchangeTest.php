@@ -13,8 +13,10 @@ use App\Exchange\SpecExport;
 use App\Models\ImportFile;
 use App\Models\SpecVersion;
 use App\Models\User;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PDOException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -110,6 +112,21 @@ final class ExchangeTest extends TestCase
         self::assertSame('failed', $file['state']);
         self::assertStringContainsString($why, (string) $file['sentence']);
         $this->postJson("/api/imports/{$file['id']}/run", ['without_rejected' => true])->assertConflict();
+    }
+
+    public function test_a_disk_that_fills_while_a_file_is_taken_in_says_so_and_nothing_of_it_is_kept(): void
+    {
+        $file = $this->taken('history', self::HEAD."\nRT-14,clutch,2025-01-10,2000,,15.3,Bo\n");
+        $full = new PDOException('The table is full');
+        $full->errorInfo = ['HY000', 1114, "The table 'entries' is full"];
+        DB::connection()->beforeExecuting(static function (string $query) use ($full): void {
+            if (str_starts_with($query, 'insert into `entries`')) {
+                throw new QueryException('mariadb', $query, [], $full);
+            }
+        });
+        $failed = $this->postJson("/api/imports/{$file['id']}/run", ['without_rejected' => false])->assertOk();
+        self::assertSame(['failed', 'The disk of the server is full: nothing of the file was kept. Make room and take it in again.'], [$failed->json('state'), $failed->json('sentence')]);
+        self::assertSame(0, DB::table('control_jobs')->count() + DB::table('visits')->count());
     }
 
     public function test_files_are_kept_under_their_senders_id_and_forgotten(): void

@@ -49,6 +49,8 @@ final class SpecLibraryTest extends TestCase
         $changes = $this->getJson("/api/specs/{$id}/changes")->assertOk()->json();
         self::assertSame([1, $job->id, 'inside', 'too_tight'], [$changes['looked_at'], $changes['changed'][0]['job'], $changes['changed'][0]['was'], $changes['changed'][0]['would_be']]);
         self::assertSame('inside', $this->getJson('/api/machines/RT-14')->json('controls.0.history.0.left_verdict'));
+        $hot = $this->postJson('/api/specs', array_replace_recursive(self::written(14, 18), ['spec' => ['conditions' => ['engine' => 'hot']]]))->assertCreated()->json('id');
+        $this->getJson("/api/specs/{$hot}/changes")->assertOk()->assertJsonPath('looked_at', 0);
     }
 
     public function test_a_draft_is_put_right_by_who_entered_it_and_thrown_away(): void

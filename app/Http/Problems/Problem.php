@@ -35,6 +35,11 @@ final readonly class Problem
         return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'] + $headers, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
+    public static function isDiskFull(Throwable $e): bool
+    {
+        return $e instanceof QueryException && in_array((int) ($e->errorInfo[1] ?? 0), self::DISK_FULL, true);
+    }
+
     /** @return array{int, string, string, string} status, type, title, detail */
     private static function describe(Throwable $e): array
     {
@@ -43,7 +48,7 @@ final readonly class Problem
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
-            $e instanceof QueryException && in_array((int) ($e->errorInfo[1] ?? 0), self::DISK_FULL, true) => [507, 'disk-full', 'The disk is full',
+            self::isDiskFull($e) => [507, 'disk-full', 'The disk is full',
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
             $e instanceof UniqueConstraintViolationException => [409, 'conflict', 'Stands already', 'Somebody did the same in this moment. Look at what stands there now, then try again.'],
             $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],
