@@ -14,7 +14,7 @@ use VividPull\Core\Spec\Wheels;
 /** One reading as a line: what was read, where and with what, and of which job it is. */
 final readonly class ReadingRow
 {
-    public const COLUMNS = ['reading', 'job', 'machine', 'control', 'at', 'by', 'point', 'pose', 'engine', 'wheels', 'instrument', 'entered', 'value_mm', 'written_step_mm', 'taken_back'];
+    public const COLUMNS = ['reading', 'job', 'machine', 'control', 'at', 'by', 'point', 'pose', 'engine', 'wheels', 'instrument', 'entered', 'value_mm', 'written_step_mm', 'put_right', 'taken_back'];
 
     /** @param  array<string, mixed>  $body  as the log keeps it */
     private function __construct(
@@ -25,6 +25,7 @@ final readonly class ReadingRow
         public string $at,
         public string $by,
         public array $body,
+        public bool $putRight,
         public bool $takenBack,
     ) {}
 
@@ -37,7 +38,11 @@ final readonly class ReadingRow
     {
         $cells = Cells::of($row, self::COLUMNS, 'a file of readings');
         $text = static fn (string $name, int $most): string => $cells->text($name, $most) ?? throw Refused::because("{$name}: this is empty.");
-        $back = $cells->text('taken_back', 3);
+        $said = static function (string $name) use ($cells): bool {
+            $word = $cells->text($name, 3);
+
+            return $word === null ? false : $word === 'yes' || throw Refused::because("{$name}: ".Quoted::text($word).' is neither “yes” nor empty.');
+        };
 
         return new self(
             $cells->uuid('reading') ?? throw Refused::because('reading: each has an id of its own, a UUID.'),
@@ -53,7 +58,7 @@ final readonly class ReadingRow
                 ...self::where($cells->enum('pose', Pose::class)?->value, 'pose'),
                 ...self::where($cells->mm('written_step_mm'), 'written_step_mm'),
             ],
-            $back === null ? false : $back === 'yes' || throw Refused::because('taken_back: '.Quoted::text($back).' is neither “yes” nor empty.'),
+            $said('put_right'), $said('taken_back'),
         );
     }
 
@@ -61,10 +66,10 @@ final readonly class ReadingRow
      * @param  array<string, mixed>  $body
      * @return list<string|float|null> in the order of the columns
      */
-    public static function cells(string $id, string $job, string $machine, string $control, string $at, string $by, array $body, bool $takenBack): array
+    public static function cells(string $id, string $job, string $machine, string $control, string $at, string $by, array $body, bool $putRight, bool $takenBack): array
     {
         return [$id, $job, $machine, $control, $at, $by, $body['point'], $body['pose'] ?? null, $body['engine'], $body['wheels'], $body['instrument'], $body['entered'],
-            (float) $body['mm'], isset($body['written_step_mm']) ? (float) $body['written_step_mm'] : null, $takenBack ? 'yes' : null];
+            (float) $body['mm'], isset($body['written_step_mm']) ? (float) $body['written_step_mm'] : null, $putRight ? 'yes' : null, $takenBack ? 'yes' : null];
     }
 
     /** @return array<string, string|float> */

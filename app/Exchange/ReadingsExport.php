@@ -7,8 +7,9 @@ namespace App\Exchange;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use VividPull\Core\Bench\EntryKind;
 
-/** Every reading as it was logged, taken back or not: job by job, and in each as its log has them. */
+/** Every reading as its log has it now, put right or taken back: job by job. */
 final readonly class ReadingsExport extends TableExport
 {
     private const JOBS = 200;
@@ -48,18 +49,37 @@ final readonly class ReadingsExport extends TableExport
         assert($row instanceof stdClass);
 
         return ReadingRow::cells((string) $row->id, (string) $row->job_id, (string) $row->of->tag, (string) $row->of->key, (string) $row->at, (string) json_decode((string) $row->by, true)['name'],
-            (array) json_decode((string) $row->body, true), $row->void !== null);
+            $row->body, $row->putRight, $row->takenBack);
     }
 
     /**
+     * The readings of these jobs with what became of each: put right later, or taken back.
+     *
      * @param  Collection<array-key, array-key>  $jobs
-     * @return iterable<stdClass>
+     * @return list<stdClass>
      */
-    private function of(Collection $jobs): iterable
+    private function of(Collection $jobs): array
     {
-        return DB::table('entries')
-            ->leftJoin('entries as voids', static fn ($join) => $join->on('voids.visit_id', '=', 'entries.visit_id')->where('voids.kind', 'void')->whereRaw("json_value(voids.body, '$.entry') = cast(entries.id as char)"))
-            ->whereIn('entries.job_id', $jobs)->where('entries.kind', 'reading')->orderBy('entries.job_id')->orderBy('entries.seq')
-            ->get(['entries.id', 'entries.job_id', 'entries.at', 'entries.by', 'entries.body', 'voids.id as void']);
+        $entries = DB::table('entries')->whereIn('job_id', $jobs)->whereIn('kind', [EntryKind::Reading->value, EntryKind::Void->value, EntryKind::Amend->value])
+            ->orderBy('job_id')->orderBy('seq')->get(['id', 'job_id', 'kind', 'at', 'by', 'body']);
+        [$readings, $amends, $voids] = [[], [], []];
+        foreach ($entries as $entry) {
+            $entry->body = (array) json_decode((string) $entry->body, true);
+            match ($entry->kind) {
+                EntryKind::Reading->value => $readings[] = $entry,
+                EntryKind::Void->value => $voids[$entry->body['entry']] = true,
+                default => $amends[$entry->body['entry']][] = $entry,
+            };
+        }
+        foreach ($readings as $reading) {
+            $standing = array_values(array_filter($amends[$reading->id] ?? [], static fn (stdClass $one): bool => ! isset($voids[$one->id])));
+            $last = $standing[count($standing) - 1]->body ?? null;
+            $isReading = $last === null || $last['kind'] === EntryKind::Reading->value;
+            $reading->putRight = $last !== null && $isReading;
+            $reading->takenBack = isset($voids[$reading->id]) || ! $isReading;
+            $reading->body = $reading->putRight ? $last['body'] : $reading->body;
+        }
+
+        return $readings;
     }
 }

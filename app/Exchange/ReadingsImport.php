@@ -99,16 +99,25 @@ final class ReadingsImport implements LineImport
         foreach ($taken as $line) {
             assert($line instanceof ReadingRow);
             $visit = (string) $visits[$line->job];
-            $entries[] = FiledEntry::row($line->id, $line->job, $visit, ++$last[$visit], EntryKind::Reading, $line->body, $line->at, $line->by, $this->by);
-            if ($line->takenBack) {
-                $entries[] = FiledEntry::row(Uuid::uuid5($line->id, EntryKind::Void->value)->toString(), $line->job, $visit, ++$last[$visit], EntryKind::Void,
-                    ['entry' => $line->id, 'reason' => 'Taken back before it came in'], $line->at, $line->by, $this->by);
+            $then = [
+                [$line->id, EntryKind::Reading, $line->body],
+                ...($line->putRight ? [[self::later($line, EntryKind::Amend), EntryKind::Amend, ['entry' => $line->id, 'kind' => EntryKind::Reading->value, 'body' => $line->body, 'reason' => 'Put right before it came in']]] : []),
+                ...($line->takenBack ? [[self::later($line, EntryKind::Void), EntryKind::Void, ['entry' => $line->id, 'reason' => 'Taken back before it came in']]] : []),
+            ];
+            foreach ($then as [$id, $kind, $body]) {
+                $entries[] = FiledEntry::row($id, $line->job, $visit, ++$last[$visit], $kind, $body, $line->at, $line->by, $this->by);
             }
         }
         DB::table('entries')->insert($entries);
     }
 
     public function finish(): void {}
+
+    /** An id that what became of this reading always has. */
+    private static function later(ReadingRow $line, EntryKind $kind): string
+    {
+        return Uuid::uuid5($line->id, $kind->value)->toString();
+    }
 
     private function job(ReadingRow $line): stdClass
     {

@@ -25,7 +25,7 @@ final class ReadingsExchangeTest extends TestCase
     private const JOB = '11111111-2222-4333-8444-555555555555';
 
     private const GOOD = ['reading' => 'aaaaaaaa-0000-4000-8000-000000000001', 'job' => self::JOB, 'machine' => 'RT-14', 'control' => 'clutch', 'at' => '2025-01-10T09:30:00+01:00', 'by' => 'Bo',
-        'point' => 'lever_tip', 'pose' => 'straight', 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule-300', 'entered' => '15.3', 'value_mm' => '15.3', 'written_step_mm' => '', 'taken_back' => ''];
+        'point' => 'lever_tip', 'pose' => 'straight', 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule-300', 'entered' => '15.3', 'value_mm' => '15.3', 'written_step_mm' => '', 'put_right' => '', 'taken_back' => ''];
 
     public function test_readings_fill_the_log_of_the_job_that_history_made(): void
     {
@@ -104,6 +104,19 @@ final class ReadingsExchangeTest extends TestCase
         }
     }
 
+    public function test_a_reading_that_was_put_right_goes_out_as_it_stands_now(): void
+    {
+        $job = HttpJob::open($this->signIn())->ready()->read('25.3', '15.2', '15.1');
+        $readings = array_column(array_filter($job->state['log'], static fn (array $row): bool => $row['kind'] === 'reading'), 'id');
+        $job->body('amend', ['entry' => $readings[0], 'line' => '15.3', 'reason' => 'mistyped'])->assertOk();
+        $job->line('v second thought')->assertOk();
+        $job->body('amend', ['entry' => $readings[1], 'line' => '14.9', 'reason' => 'mistyped'])->assertOk();
+        $rows = array_column(json_decode(self::text(new ReadingsExport, 'json'), true)['readings'], null, 'reading');
+        self::assertSame([25.3, null], [$rows[$readings[0]]['value_mm'], $rows[$readings[0]]['put_right']], 'what was put right and taken back again counts as it was');
+        self::assertSame([14.9, 'yes'], [$rows[$readings[1]]['value_mm'], $rows[$readings[1]]['put_right']]);
+        self::assertSame([15.1, null, null], [$rows[$readings[2]]['value_mm'], $rows[$readings[2]]['put_right'], $rows[$readings[2]]['taken_back']]);
+    }
+
     public function test_jobs_done_here_come_back_with_their_history_and_readings(): void
     {
         $done = HttpJob::open($this->signIn())->ready()->read('15.3', '15.1', '15.2');
@@ -131,7 +144,7 @@ final class ReadingsExchangeTest extends TestCase
             $rows[] = [
                 'reading' => Uuid::uuid5(self::JOB, "{$n}")->toString(), 'job' => (string) $jobs[$n % count($jobs)], 'at' => sprintf('2024-0%d-1%dT%02d:%02d:00+02:00', $chance->getInt(1, 9), $chance->getInt(0, 9), $chance->getInt(0, 23), $chance->getInt(0, 59)),
                 'by' => $words[($n + 3) % count($words)], 'pose' => ['straight', ''][$n % 2], 'engine' => ['cold', 'hot'][$n % 2], 'wheels' => ['on_ground', 'on_stand'][$n % 2], 'instrument' => ['rule-300', 'caliper-1'][$n % 2],
-                'entered' => $words[$n % count($words)], 'value_mm' => (string) ($chance->getInt(0, 1900) / 100), 'written_step_mm' => ['', '0.79'][$n % 2], 'taken_back' => ['', '', 'yes'][$n % 3],
+                'entered' => $words[$n % count($words)], 'value_mm' => (string) ($chance->getInt(0, 1900) / 100), 'written_step_mm' => ['', '0.79'][$n % 2], 'put_right' => ['', '', '', 'yes'][$n % 4], 'taken_back' => ['', '', 'yes'][$n % 3],
             ] + self::GOOD;
         }
 

@@ -12,7 +12,7 @@ import { ImportReport } from './ImportReport';
 
 const out = [
   { key: 'history', name: 'History', about: 'Every signed job: found, left, against what use, by whom' },
-  { key: 'readings', name: 'Readings', about: 'Every reading as it was logged' },
+  { key: 'readings', name: 'Readings', about: 'Every reading, put right or taken back where it was' },
   { key: 'specs', name: 'Specs', about: 'The newest version of every spec' },
 ] as const;
 const forms = [
