@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Bench\SignedElsewhere;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\EntryKind;
@@ -11,9 +12,6 @@ use VividPull\Core\Bench\EntryKind;
 /** An entry that comes from a file: said by whom the file names, let in by whoever took it in. */
 final readonly class FiledEntry
 {
-    /** Stands for the person in the log: a name in a file is nobody who signs in here. */
-    public const AUTHOR = 'history';
-
     private const INSTANT = 'Y-m-d H:i:s.v';
 
     /**
@@ -35,6 +33,6 @@ final readonly class FiledEntry
     /** @return array{id: string, name: string, role: string} */
     public static function author(string $name): array
     {
-        return ['id' => self::AUTHOR, 'name' => $name, 'role' => 'technician'];
+        return ['id' => SignedElsewhere::AUTHOR, 'name' => $name, 'role' => 'technician'];
     }
 }

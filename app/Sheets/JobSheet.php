@@ -7,6 +7,7 @@ namespace App\Sheets;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\ShopClock;
+use App\Bench\SignedElsewhere;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
@@ -29,6 +30,7 @@ final readonly class JobSheet
         $state = JobLog::of($job)->replay();
         $closed = $state->facts->closed;
         $band = $state->spec->aim?->band;
+        $signed = SignedElsewhere::of($job->id, $state);
         $control = ControlJob::query()->with('control')->findOrFail($job->id)->control;
 
         return [
@@ -37,8 +39,8 @@ final readonly class JobSheet
             'outcome' => $closed?->outcome->value,
             'outcome_words' => $closed === null ? 'Still open: this is no record yet' : self::OUTCOMES[$closed->outcome->value],
             'reason' => $closed?->outcome === ClosingOutcome::Tagged ? $state->facts->tag?->reason : $state->facts->byChoice?->reason,
-            'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $state->judgement->foundGroup?->found->mean, $state->judgement->nowGroup?->found->mean),
-            'readings' => self::readings($state),
+            'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
+            'readings' => $signed === null ? self::readings($state) : self::signed($signed),
             'spec' => [
                 'says' => $state->spec->say(),
                 'printed' => $state->spec->book->printed,
@@ -80,6 +82,20 @@ final readonly class JobSheet
         }
 
         return array_values(array_filter($rows, is_array(...)));
+    }
+
+    /**
+     * @param  array{found: array<string, mixed>|null, left: array<string, mixed>|null}  $signed
+     * @return list<array<string, mixed>>
+     */
+    private static function signed(array $signed): array
+    {
+        $row = static fn (string $mark, string $name, ?array $one): ?array => $one === null ? null : [
+            'mark' => $mark, 'name' => $name, 'mm' => number_format($one['mm'], 2), 'expanded' => number_format($one['expanded_mm'], 2), 'count' => 0, 'instrument' => '', 'overdue' => null, 'state' => '',
+            'verdict' => $one['sentence'], 'chance' => $one['chance_inside'] === null ? null : (int) floor($one['chance_inside'] * 100),
+        ];
+
+        return array_values(array_filter([$row('found', 'As found', $signed['found']), $row('left', 'As left', $signed['left'])], is_array(...)));
     }
 
     /** @return array<string, mixed>|null */

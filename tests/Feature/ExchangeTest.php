@@ -41,7 +41,8 @@ final class ExchangeTest extends TestCase
         self::assertSame([15.2, 15.3, 15.3], array_column($control['history'], 'left_mm'));
         self::assertSame('Plates are wearing', $control['story']['heading']);
         self::assertSame('Bo', $control['history'][0]['by']);
-        $this->getJson("/api/jobs/{$control['history'][0]['job']}")->assertOk();
+        $state = $this->getJson("/api/jobs/{$control['history'][0]['job']}")->assertOk()->json('state');
+        self::assertSame([11.4, 'inside', 15.2, 'As its file says'], [$state['found']['mm'], $state['found']['verdict'], $state['now']['mm'], $state['now']['sentence']], 'the record of the file counts');
         $this->get("/api/jobs/{$control['history'][0]['job']}/sheet")->assertOk();
         $again = $this->taken('history', self::HEAD."\nRT-14,clutch,2025-01-10,2000,,15.3,Bo\n");
         self::assertSame([0, 1], [$again['new'], $again['standing']], 'the same line twice is one job');

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Control;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
+use Tests\Support\Exchanges;
 use Tests\Support\HttpJob;
 use Tests\Support\Yard;
 use Tests\TestCase;
@@ -14,6 +15,8 @@ use Tests\TestCase;
 /** What is printed, read back by tools that did not write it: qpdf holds the file against ISO 32000, pdftotext reads its words. */
 final class SheetsTest extends TestCase
 {
+    use Exchanges;
+
     public function test_a_job_sheet_says_what_was_found_and_left_against_what_and_by_whom(): void
     {
         $job = HttpJob::open($this->signIn('ines'))->ready()->read('25.0', '25.5', '25.0');
@@ -72,6 +75,15 @@ final class SheetsTest extends TestCase
             self::assertStringContainsString($words, $bail);
         }
         self::assertStringNotContainsString('Stands at, before', $bail, 'nothing on it is turned');
+    }
+
+    public function test_a_job_that_came_in_by_file_prints_what_its_file_says(): void
+    {
+        $this->takenIn('history', 'job,'.self::HEAD."\n11111111-2222-4333-8444-555555555555,RT-14,clutch,2025-01-10,2000,21.25,15.3,Bo Marl\n", 1);
+        $text = $this->words('/api/jobs/11111111-2222-4333-8444-555555555555/sheet');
+        foreach (['Fit for use', '21.25 ± 1.00 mm', '15.30 ± 1.00 mm', 'As its file says', 'Bo Marl', '10 January 2025'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
     }
 
     public function test_what_is_typed_is_printed_as_text_and_never_as_markup(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Bench\JobHead;
+use App\Bench\SignedElsewhere;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Wire\StateCodec;
@@ -29,8 +30,16 @@ final readonly class JobResource
                 'stood_minutes' => self::stood($job->ranUntil),
             ],
             'control' => ['key' => $job->controlKey, 'name' => $job->controlName],
-            'state' => StateCodec::encode($state),
+            'state' => self::state($job, $state),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function state(JobHead $job, BenchState $state): array
+    {
+        $signed = SignedElsewhere::of($job->id, $state);
+
+        return array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state);
     }
 
     /**

@@ -24,7 +24,7 @@
     <td style="white-space: nowrap"><img class="mark" src="{{ \App\Sheets\Drawing::mark($one['mark']) }}" alt=""> {{ $one['name'] }}</td>
     <td class="figure">{{ $one['mm'] }} ± {{ $one['expanded'] }} mm</td>
     <td>{{ $one['verdict'] }}@if ($one['chance'] !== null)<div class="small soft">{{ $one['chance'] }} % chance of inside</div>@endif</td>
-    <td>{{ $one['instrument'] }}, {{ $one['count'] === 1 ? 'once' : "{$one['count']} times" }}@if ($one['overdue'] !== null)<div class="small">calibration overdue since {{ $one['overdue'] }}</div>@endif</td>
+    <td>@if ($one['count'] > 0){{ $one['instrument'] }}, {{ $one['count'] === 1 ? 'once' : "{$one['count']} times" }}@endif @if ($one['overdue'] !== null)<div class="small">calibration overdue since {{ $one['overdue'] }}</div>@endif</td>
     <td>{{ $one['state'] }}</td>
   </tr>
   @endforeach

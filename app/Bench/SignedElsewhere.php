@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\EntryRow;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\EntryKind;
+
+/** What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its log would be judged to. */
+final readonly class SignedElsewhere
+{
+    /** Stands for the person in the log of such a job: a name in a file is nobody who signs in here. */
+    public const AUTHOR = 'history';
+
+    private const WORDS = 'As its file says';
+
+    /** @return array{found: array<string, mixed>|null, left: array<string, mixed>|null}|null null for a job that was done here */
+    public static function of(string $job, BenchState $state): ?array
+    {
+        if ($state->facts->closed?->stamp->by->id !== self::AUTHOR) {
+            return null;
+        }
+        $record = EntryRow::query()->where('job_id', $job)->where('kind', EntryKind::Closed->value)->firstOrFail()->body['record'] ?? [];
+
+        return ['found' => self::judged($record['found'] ?? null), 'left' => self::judged($record['left'] ?? null)];
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $reading
+     * @return array<string, mixed>|null as a state says a judged reading
+     */
+    private static function judged(?array $reading): ?array
+    {
+        return $reading === null ? null : [
+            'mm' => (float) $reading['mm'], 'expanded_mm' => (float) $reading['expanded_mm'], 'standard_mm' => (float) $reading['standard_mm'], 'freedom' => null, 'count' => 0, 'instrument' => null,
+            'overdue_since' => null, 'converted_from' => null, 'verdict' => $reading['verdict'], 'sentence' => self::WORDS, 'advice' => null, 'chance_inside' => $reading['chance_inside'] ?? null, 'beyond_mm' => 0.0,
+        ];
+    }
+}
