@@ -81,9 +81,10 @@ final class SheetsTest extends TestCase
     {
         $this->takenIn('history', 'job,'.self::HEAD."\n11111111-2222-4333-8444-555555555555,RT-14,clutch,2025-01-10,2000,21.25,15.3,Bo Marl\n", 1);
         $text = $this->words('/api/jobs/11111111-2222-4333-8444-555555555555/sheet');
-        foreach (['Fit for use', '21.25 ± 1.00 mm', '15.30 ± 1.00 mm', 'As its file says', 'Bo Marl', '10 January 2025'] as $words) {
+        foreach (['Fit for use', '21.25 ± 1.00 mm', '15.30 ± 1.00 mm', 'As its file says', 'It came in by file.', 'Bo Marl', '10 January 2025'] as $words) {
             self::assertStringContainsString($words, $text);
         }
+        self::assertStringNotContainsString('Make safe', $text, 'what nobody said is not listed as undone');
     }
 
     public function test_what_is_typed_is_printed_as_text_and_never_as_markup(): void

@@ -16,6 +16,8 @@ final readonly class JobResource
     /** @return array<string, mixed> */
     public static function of(JobHead $job, BenchState $state): array
     {
+        $signed = SignedElsewhere::of($job->id, $state);
+
         return [
             'id' => $job->id,
             'visit' => $job->visit,
@@ -30,16 +32,9 @@ final readonly class JobResource
                 'stood_minutes' => self::stood($job->ranUntil),
             ],
             'control' => ['key' => $job->controlKey, 'name' => $job->controlName],
-            'state' => self::state($job, $state),
+            'from_file' => $signed !== null,
+            'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function state(JobHead $job, BenchState $state): array
-    {
-        $signed = SignedElsewhere::of($job->id, $state);
-
-        return array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state);
     }
 
     /**

@@ -313,6 +313,7 @@ const job = z.object({
   id: z.string(),
   opened_at: z.string(),
   corrects: z.string().nullable(),
+  from_file: z.boolean(),
   people: z.array(z.object({ name: z.string(), role: z.enum(roles), at: z.string() })),
   machine: z.object({
     tag: z.string(),

@@ -14,6 +14,8 @@
   @if ($outcome === 'tagged')<div class="why">Only a new job that passes, signed by a lead, lifts this tag.</div>@endif
 </div>
 
+@if ($from_file)<div class="note">It came in by file. What was confirmed, looked over and tried was not in it.</div>@endif
+
 @if ($readings !== [])
 <h2>Found and left</h2>
 @if ($tape !== null)<img src="{{ $tape }}" style="width: 100%; height: 20.5mm; margin-top: 3pt" alt="">@endif
@@ -50,7 +52,7 @@
   @endforeach
 </table>
 
-@foreach ($stages as $stage)
+@foreach ($from_file ? [] : $stages as $stage)
 @if ($stage['items'] !== [])
 <div class="keep">
 <h3>{{ $stage['title'] }}</h3>

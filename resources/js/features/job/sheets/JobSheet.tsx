@@ -42,6 +42,11 @@ export const JobSheet = () => {
           which stays as it was signed.
         </Box>
       )}
+      {job.from_file && (
+        <Box bg="violet.wash" borderRadius="md" padding="3" marginBottom="3">
+          <b>It came in by file.</b> What was confirmed, looked over and tried was not in it.
+        </Box>
+      )}
       {state.by_choice !== null && (
         <Box bg="amber.wash" borderRadius="md" padding="3" marginBottom="3">
           <b>Outside by choice.</b> {state.by_choice}
