@@ -44,7 +44,8 @@ final readonly class ShopTables
         'users.password' => 'no hash leaves the server; a lead makes new passwords',
         'users.pin' => 'no hash leaves the server',
         'controls.is_tagged' => 'made by the database from the summary',
-        'spec_versions.document' => 'made by the database from the body',
+        'machines.words' => 'made by the database from tag, plate, name and kind',
+        'spec_versions.words' => 'made by the database from model, control, name and body',
         'users.calendar_digest' => 'a secret of this address',
     ];
 

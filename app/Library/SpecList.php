@@ -67,8 +67,7 @@ final readonly class SpecList
             if ($word === '') {
                 continue;
             }
-            $like = '%'.addcslashes($word, '%_\\').'%';
-            $query->where(static fn (QueryBuilder $any) => $any->where('model', 'like', $like)->orWhere('control', 'like', $like)->orWhere('name', 'like', $like)->orWhere('document', 'like', $like));
+            $query->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
         }
 
         // Asked last, so that it is asked only of what has the words.

@@ -70,7 +70,7 @@ final class BenchAndMachinesTest extends TestCase
     public function test_machines_are_found_by_tag_plate_name_and_kind(): void
     {
         $this->signIn();
-        foreach (['rt-14' => 'RT-14', 'sfp 514' => 'RT-14', 'strand' => 'QB-03', 'quad' => 'QB-03'] as $find => $tag) {
+        foreach (['rt-14' => 'RT-14', 'sfp 514' => 'RT-14', 'strand' => 'QB-03', 'quad' => 'QB-03', 'ridge  trail' => 'RT-14', 'STRAND 450 qb' => 'QB-03'] as $find => $tag) {
             self::assertSame([$tag], array_column($this->getJson('/api/machines?find='.urlencode($find))->json('machines'), 'tag'), $find);
         }
         $this->getJson('/api/machines?find='.urlencode("%_' or 1=1 --"))->assertOk()->assertJsonPath('machines', []);
