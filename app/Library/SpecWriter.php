@@ -15,8 +15,11 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\PrintedBand;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\Node;
@@ -139,7 +142,7 @@ final readonly class SpecWriter
         }
         $spec = SpecCodec::decode($node->at('spec'));
         self::mustAgree($node, $spec);
-        RunCodec::decode($node->at('run'));
+        self::mustMove($spec, RunCodec::decode($node->at('run')), $node->at('spec'));
         $body = SpecCodec::encode($spec);
         $body['source']['entered_by'] = $by->name;
         $body['source']['checked_by'] = null;
@@ -152,6 +155,16 @@ final readonly class SpecWriter
             'body' => $body,
             'run' => (array) $node->at('run')->value,
         ];
+    }
+
+    /** What moves the arm of a table is an adjuster of the run that is drawn with it. */
+    private static function mustMove(Spec $spec, Run $run, Node $node): void
+    {
+        foreach (array_keys($spec->other(OutcomeTable::class)->movers ?? []) as $adjuster) {
+            if ($run->adjuster($adjuster) === null) {
+                throw BadFile::at($node->at('others')->path, 'it is moved by '.Quoted::text($adjuster).', which is no adjuster of this run. Take it out of what moves it, or add the adjuster.');
+            }
+        }
     }
 
     /** What is printed and what is held against must be one thing, and two units must mean the same unless somebody says that the book itself errs. */

@@ -146,6 +146,16 @@ final class SpecLibraryTest extends TestCase
         $this->getJson('/api/specs/starting/rudder')->assertNotFound();
     }
 
+    public function test_a_table_is_moved_by_an_adjuster_of_its_own_run(): void
+    {
+        $start = $this->signIn('tomas')->getJson('/api/specs/starting/speed_selector')->assertOk()->json();
+        $spec = ['model' => 'Morrigan Pier 81', 'control' => 'selector', 'name' => 'Speed selector', 'minutes' => 20, 'spec' => $start['spec'], 'run' => $start['run']];
+        $this->postJson('/api/specs', $spec)->assertCreated();
+        $spec['spec']['others'][0]['movers'][0]['adjuster'] = 'gone';
+        $this->postJson('/api/specs', $spec)->assertUnprocessable()
+            ->assertJsonPath('detail', '$.spec.others: it is moved by “gone”, which is no adjuster of this run. Take it out of what moves it, or add the adjuster.');
+    }
+
     public function test_a_sketch_is_kept_with_its_draft(): void
     {
         $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');

@@ -59,6 +59,26 @@ final class OutOfRange extends DomainException implements CoreError
         return new self("At {$setting}, {$wanted} is wanted, but it is not one of the things that can be told apart there.");
     }
 
+    public static function sight(string $label, float $low, float $high): self
+    {
+        return new self("{$label} is seen from {$low} to {$high}: the first must lie below the second.");
+    }
+
+    public static function sightAnywhere(string $label): self
+    {
+        return new self("{$label} would be seen wherever the arm stands. Say from where or to where, or that it proves nothing.");
+    }
+
+    public static function twice(string $what, string $name): self
+    {
+        return new self("{$what}: {$name} stands there twice.");
+    }
+
+    public static function trial(float $trial, float $most): self
+    {
+        return new self("The first try of {$trial} is more than the {$most} that are ever moved at once.");
+    }
+
     public static function pull(float $pull, float $release): self
     {
         return new self("It took {$pull} N to pull and {$release} N as it was let back: friction works against both, so the pull is the greater. Read both again at the same place.");

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
+use VividPull\Core\Errors\OutOfRange;
+
 /**
  * What a control must do at each of its settings, where no play is read and the truth is in what the machine does: the
  * detents of a speed selector, the modes of an arm that several cables meet at, a drive that should neither creep nor slip.
@@ -36,9 +38,17 @@ final readonly class OutcomeTable implements Aim
     /**
      * @param  non-empty-list<OutcomeSetting>  $settings
      * @param  non-empty-list<Mover>  $movers
+     *
+     * @throws OutOfRange If two settings or movers have one key, or the first try is more than ever is moved at once.
      */
     public static function of(string $arm, string $unit, string $plus, string $minus, array $settings, array $movers, float $trial, float $mostAtOnce): self
     {
+        Keys::mustDiffer('Settings', array_map(static fn (OutcomeSetting $one): string => $one->key, $settings));
+        Keys::mustDiffer('What moves it', array_map(static fn (Mover $one): string => $one->adjuster, $movers));
+        if ($trial > $mostAtOnce) {
+            throw OutOfRange::trial($trial, $mostAtOnce);
+        }
+
         return new self(
             $arm,
             $unit,

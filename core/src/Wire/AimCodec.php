@@ -105,7 +105,7 @@ final readonly class AimCodec
 
         return $node->has('proves_nothing') && $node->at('proves_nothing')->boolean()
             ? OutcomeWord::provingNothing($node->at('key')->id(), $node->at('label')->string(80))
-            : OutcomeWord::between($node->at('key')->id(), $node->at('label')->string(80), $edge('low'), $edge('high'));
+            : $node->making(static fn (): OutcomeWord => OutcomeWord::between($node->at('key')->id(), $node->at('label')->string(80), $edge('low'), $edge('high')));
     }
 
     private static function mover(Node $node): Mover

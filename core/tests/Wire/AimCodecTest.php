@@ -46,8 +46,16 @@ final class AimCodecTest extends TestCase
         yield 'a time of nothing' => [['kind' => 'time_limit', 'at_most_s' => 0], '$.at_most_s: 0 is not between'];
         yield 'a pull lighter than its way back' => [['kind' => 'pull', 'pull_n' => 30, 'release_n' => 40, 'at_mm' => 120], 'the pull is the greater'];
         yield 'a table of no settings' => [['settings' => []] + $table, 'at least one setting'];
-        yield 'something wanted that cannot be told' => [['settings' => [['key' => 'a', 'label' => 'A', 'at' => 0, 'wants' => 'gold', 'sees' => [['key' => 'x', 'label' => 'X'], ['key' => 'y', 'label' => 'Y']]]]] + $table, 'At A, “gold” is wanted, but it is not one of the things that can be told apart there.'];
-        yield 'only one thing to be seen' => [['settings' => [['key' => 'a', 'label' => 'A', 'at' => 0, 'wants' => 'x', 'sees' => [['key' => 'x', 'label' => 'X']]]]] + $table, 'not one of the things that can be told apart'];
+        yield 'something wanted that cannot be told' => [['settings' => [['key' => 'a', 'label' => 'A', 'at' => 0, 'wants' => 'gold', 'sees' => [['key' => 'x', 'label' => 'X', 'low' => 0], ['key' => 'y', 'label' => 'Y', 'high' => 0]]]]] + $table, 'At A, “gold” is wanted, but it is not one of the things that can be told apart there.'];
+        yield 'only one thing to be seen' => [['settings' => [['key' => 'a', 'label' => 'A', 'at' => 0, 'wants' => 'x', 'sees' => [['key' => 'x', 'label' => 'X', 'low' => 0]]]]] + $table, 'not one of the things that can be told apart'];
+        $seeing = static fn (array ...$sees): array => ['settings' => [['key' => 'a', 'label' => 'A', 'at' => 0, 'wants' => 'x', 'sees' => $sees]]] + $table;
+        $right = ['key' => 'x', 'label' => 'X', 'low' => 0];
+        yield 'edges the wrong way round' => [$seeing($right, ['key' => 'y', 'label' => 'Y', 'low' => 5, 'high' => -5]), '$.settings[0].sees[1]: “Y” is seen from 5 to -5: the first must lie below the second.'];
+        yield 'something seen wherever the arm stands' => [$seeing($right, ['key' => 'y', 'label' => 'Y']), '“Y” would be seen wherever the arm stands'];
+        yield 'one thing seen twice' => [$seeing($right, ['key' => 'y', 'label' => 'Y', 'high' => 0], ['key' => 'y', 'label' => 'Z', 'high' => -1]), 'What is seen at A: “y” stands there twice.'];
+        yield 'one setting twice' => [['settings' => [...$seeing($right, ['key' => 'y', 'label' => 'Y', 'high' => 0])['settings'], ...$seeing($right, ['key' => 'y', 'label' => 'Y', 'high' => 0])['settings']]] + $table, 'Settings: “a” stands there twice.'];
+        yield 'one mover twice' => [['movers' => [['adjuster' => 'rungs', 'error' => 0.1], ['adjuster' => 'rungs', 'error' => 0.2]]] + $table, 'What moves it: “rungs” stands there twice.'];
+        yield 'a first try beyond the most' => [['trial' => 3, 'most_at_once' => 2] + $table, 'The first try of 3 is more than the 2 that are ever moved at once.'];
         yield 'a mover that moves nothing' => [['movers' => [['adjuster' => 'rungs', 'per_step' => 0, 'error' => 0.1]]] + $table, '$.movers[0].per_step'];
     }
 

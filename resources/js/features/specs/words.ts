@@ -193,7 +193,7 @@ const unseen = ['spec', 'run', 'others', 'book', 'hand', 'aim', 'conditions', 's
 
 /** A refusal that names a place in the file, as a person finds that place in the form. */
 export const inTheForm = (sentence: string): string =>
-  sentence.replace(/^\$\.([\w.[\]]+): /, (_, path: string) => {
+  sentence.replace(/^\$\.([\w.[\]]+): (.)/, (_, path: string, first: string) => {
     const steps = path
       .split('.')
       .map((step) => /^(\w+)(?:\[(\d+)\])?$/.exec(step))
@@ -203,5 +203,5 @@ export const inTheForm = (sentence: string): string =>
         ([, key = '', n]) => `${places[key] ?? key.replaceAll('_', ' ')}${n === undefined ? '' : ` ${Number(n) + 1}`}`,
       );
     const place = steps.join(', ');
-    return place === '' ? '' : `${place.charAt(0).toUpperCase()}${place.slice(1)}: `;
+    return place === '' ? first.toUpperCase() : `${place.charAt(0).toUpperCase()}${place.slice(1)}: ${first}`;
   });
