@@ -59,6 +59,27 @@ final class ShopMemoryTest extends BrowserTestCase
         self::assertEquals(7.5, $this->written($second['model'])['backward']['high_mm']);
     }
 
+    public function test_the_readings_behind_a_history_come_in_and_stand_in_the_job_of_their_line(): void
+    {
+        $job = 'aaaaaaaa-1111-4222-8333-bbbbbbbbbbbb';
+        $send = function (string $kind, string ...$lines): void {
+            $file = sys_get_temp_dir()."/{$kind}-".bin2hex(random_bytes(4)).'.csv';
+            file_put_contents($file, implode("\r\n", $lines)."\r\n");
+            $this->visit('/shop')->click('[data-part=data]')->click("[data-kind={$kind}]")->await('input[type=file]')->browser->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys($file);
+            $this->await('[data-run]');
+            unlink($file);
+        };
+        $head = 'reading;job;machine;control;at;by;point;engine;wheels;instrument;entered;value_mm';
+        $line = static fn (string $n, string $of, string $mm): string => "aaaaaaaa-1111-4222-8333-00000000000{$n};{$of};RT-20;throttle;2026-03-10T08:15:00+00:00;Bo;grip_flange;cold;on_ground;rule-300;{$mm};{$mm}";
+        $this->as('oda');
+        $send('history', 'job;machine;control;day;usage;found_mm;left_mm;signed_by', "{$job};RT-20;throttle;2026-03-10;210;4,1;4,1;Bo");
+        $this->click('[data-run]')->see('Taken in: 1 line.');
+        $send('readings', $head, $line('1', $job, '4,25'), $line('2', 'aaaaaaaa-1111-4222-8333-cccccccccccc', '4'), $line('3', $job, '900'));
+        $this->see('2 lines cannot be taken', 'line 3', 'Take in the history first', 'line 4', 'reaches 300 mm')->click('[data-run]')->see('Taken in: 1 line.');
+        $this->visit("/jobs/{$job}")->see('It came in by file.', 'As its file says', '4.1', 'Signed by Bo')->accessible('a job from a file');
+        self::assertStringContainsString('4.25', $this->text('main'), 'its reading stands in the log');
+    }
+
     /** @return array<string, mixed> the newest version of a model, as the library keeps it */
     private function written(string $model): array
     {

@@ -76,7 +76,14 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
             </Button>
           )}
           {old === null && (
-            <Button look={then === undefined ? 'plain' : 'quiet'} onClick={() => setOld('')} data-replaced>
+            <Button
+              look={then === undefined ? 'plain' : 'quiet'}
+              onClick={() => {
+                setOld('');
+                read.reset();
+              }}
+              data-replaced
+            >
               It was replaced
             </Button>
           )}
