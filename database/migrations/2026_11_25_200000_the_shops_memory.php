@@ -92,6 +92,11 @@ return new class extends Migration
             // Null is a draft: nobody else has held it against the document yet.
             $table->dateTime('checked_at')->nullable();
         });
+        // What stood here before is named and drawn as on the first machine that has it, and checked where its source says by whom.
+        DB::statement('update spec_versions v join (select spec_version_id, min(id) as id from controls group by spec_version_id) f on f.spec_version_id = v.id join controls c on c.id = f.id
+            set v.name = c.name, v.minutes = c.minutes, v.run = c.run');
+        DB::statement("update spec_versions set name = control where name = ''");
+        DB::statement("update spec_versions set checked_at = coalesce(updated_at, now()) where json_value(body, '$.source.checked_by') is not null");
         // The library is searched by these alone, thousands of specs in one look at the index.
         DB::statement("alter table spec_versions add words varchar(400) collate utf8mb4_general_ci as (concat_ws(' ', model, control, name, json_value(body, '$.source.document'))) persistent,
             add index spec_search (model, control, version, words)");
