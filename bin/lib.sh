@@ -190,12 +190,15 @@ dump_workshop() {
 
 # upgrade_tables: what a new version changes about the tables is done only once the data are safe as they were.
 upgrade_tables() {
+    local changes=0
     if php artisan migrate:status --no-ansi 2>/dev/null | grep -q Ran && php artisan migrate:status --no-ansi --pending 2>/dev/null | grep -q Pending; then
         say 'The tables change with this version; backing up first'
         mkdir -p "$DATA/backups"
         dump_workshop "$DATA/backups/before-upgrade-$(date +%Y%m%d-%H%M%S).sql.gz" || fail 'Without a backup nothing is changed. Make room on the disk and start again.'
+        changes=1
     fi
     quietly 'migrate' php artisan migrate --force
+    [ "$changes" -eq 0 ] || quietly 'due dates' php artisan workshop:due
 }
 
 stop_mariadb() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -uroot shutdown >/dev/null 2>&1; }

@@ -52,11 +52,12 @@ final class BackupTest extends TestCase
         $upgrade = <<<'SH'
             . bin/lib.sh; open_workshop; php artisan migrate:rollback --step=1 --force; upgrade_tables
             mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$DB_USERNAME" -p"$DB_PASSWORD" "$DB_DATABASE" -N -e \
-                "select concat('neither named, drawn nor checked: ', count(*)) from spec_versions where name = '' or (run is null and id in (select spec_version_id from controls)) or (checked_at is null and json_value(body, '$.source.checked_by') is not null)"
+                "select concat('due by use: ', count(*) > 0) from controls where due_usage is not null; select concat('neither named, drawn nor checked: ', count(*)) from spec_versions where name = '' or (run is null and id in (select spec_version_id from controls)) or (checked_at is null and json_value(body, '$.source.checked_by') is not null)"
             close_workshop
             SH;
         $said = self::script("{$this->folder}/two", $upgrade);
         self::assertStringContainsString('backing up first', $said);
+        self::assertStringContainsString('due by use: 1', $said, 'due dates are found anew');
         self::assertStringContainsString('neither named, drawn nor checked: 0', $said, 'what stood there before goes on in force');
         self::assertCount(1, (array) glob("{$this->folder}/two/backups/before-upgrade-*.sql.gz"), 'an upgrade backs up before it changes a table');
         $this->refusals((string) $backup);
