@@ -46,8 +46,9 @@ final class MachineKeepingController
     {
         $machine = Machines::find($tag);
         $node = Node::fromJson($request->getContent())->object(['retired'], ['why']);
+        $why = $node->optionalString('why', 200);
         $node->at('retired')->boolean()
-            ? Machines::retire($machine, trim($node->at('why')->string(200)), User::of($request))
+            ? Machines::retire($machine, trim($why ?? $node->at('why')->string(200)), User::of($request))
             : Machines::bringBack($machine, User::of($request));
 
         return $this->machines->show($machine->tag);
