@@ -48,7 +48,8 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->see('What it does at its settings')->field('model', 'Ondrel Drift 71')->clickText('Take R2 out')->gone('[data-setting-fields=r2]')->field('arm', 'swash arm')->field('trial', 'half')->accessible('a table of outcomes')
             ->click('[data-primary]')->see('half');
         $this->field('trial', '0,25')->click('[data-add-setting]')->click('[data-primary]')->see('Setting 8, name: this is empty')->field('setting_1_label', 'Fast')
-            ->field('setting_1_seen_1', 'Runs')->field('setting_1_seen_2', 'Stalls')->click('[data-primary]')->see('At Fast', 'Runs', 'Throw away');
+            ->field('setting_1_seen_1', 'Runs')->field('setting_1_seen_2', 'Stalls')->click('[data-primary]')->see('Setting 8, seen 1: “Runs” would be seen wherever the arm stands')
+            ->field('setting_1_seen_1_low', '0')->field('setting_1_seen_2_high', '0')->click('[data-primary]')->see('At Fast', 'Runs', 'Throw away');
         $table = $this->written('Ondrel Drift 71')['others'][0];
         self::assertSame(['swash arm', 0.25, ['r1', 'f1', 'f2', 'f3', 'f4', 'f5', 'f6', 'setting_1']], [$table['arm'], $table['trial'], array_column($table['settings'], 'key')]);
 

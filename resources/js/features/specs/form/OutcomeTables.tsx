@@ -233,6 +233,7 @@ const OneSight = ({ sight, name, unit, mayGo, onChange, onRemove }: SightProps) 
       <>
         <Entry
           label={`From, ${unit}`}
+          name={`${name}_low`}
           value={sight.low}
           onChange={(low) => onChange({ low })}
           kind="decimal"
@@ -240,6 +241,7 @@ const OneSight = ({ sight, name, unit, mayGo, onChange, onRemove }: SightProps) 
         />
         <Entry
           label={`To, ${unit}`}
+          name={`${name}_high`}
           value={sight.high}
           onChange={(high) => onChange({ high })}
           kind="decimal"
