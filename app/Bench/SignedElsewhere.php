@@ -11,18 +11,22 @@ use VividPull\Core\Bench\EntryKind;
 /** What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its log would be judged to. */
 final readonly class SignedElsewhere
 {
-    /** Stands for the person in the log of such a job: a name in a file is nobody who signs in here. */
-    public const AUTHOR = 'history';
+    /** What the record of such a job says made it, and who stands in its log: a name in a file is nobody who signs in here. */
+    public const HISTORY = 'history';
 
     private const WORDS = 'As its file says';
 
     /** @return array{found: array<string, mixed>|null, left: array<string, mixed>|null}|null null for a job that was done here */
     public static function of(string $job, BenchState $state): ?array
     {
-        if ($state->facts->closed?->stamp->by->id !== self::AUTHOR) {
+        if ($state->facts->closed?->stamp->by->id !== self::HISTORY) {
             return null;
         }
         $record = EntryRow::query()->where('job_id', $job)->where('kind', EntryKind::Closed->value)->firstOrFail()->body['record'] ?? [];
+        // Somebody here may sign in by that word; what they sign has another maker.
+        if (($record['engine'] ?? null) !== self::HISTORY) {
+            return null;
+        }
 
         return ['found' => self::judged($record['found'] ?? null), 'left' => self::judged($record['left'] ?? null)];
     }

@@ -33,6 +33,6 @@ final readonly class FiledEntry
     /** @return array{id: string, name: string, role: string} */
     public static function author(string $name): array
     {
-        return ['id' => SignedElsewhere::AUTHOR, 'name' => $name, 'role' => 'technician'];
+        return ['id' => SignedElsewhere::HISTORY, 'name' => $name, 'role' => 'technician'];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use App\Bench\ControlPast;
 use App\Bench\NextLook;
+use App\Bench\SignedElsewhere;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
@@ -29,9 +30,6 @@ use VividPull\Core\Wire\SpecCodec;
 final class HistoryImport implements LineImport
 {
     public const EARLIEST = '1950-01-01';
-
-    /** What the record of such a job says made it. */
-    public const ENGINE = 'history';
 
     /** Where a closing stands in its log: far enough down that the job's readings have room before it, should they come in too. */
     public const CLOSING_SEQ = 1_000_000;
@@ -166,7 +164,7 @@ final class HistoryImport implements LineImport
     {
         return [
             'record' => [
-                'engine' => self::ENGINE, 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
+                'engine' => SignedElsewhere::HISTORY, 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
                 'found' => self::reading($line->found, $line->foundU, $line, $control),
                 'left' => self::reading($line->left, $line->leftU, $line, $control),
                 'given_before_mm' => $line->given,

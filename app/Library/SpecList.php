@@ -6,6 +6,7 @@ namespace App\Library;
 
 use App\Models\Control;
 use App\Models\SpecVersion;
+use App\Models\Words;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -17,8 +18,6 @@ use VividPull\Core\Wire\SpecCodec;
 final readonly class SpecList
 {
     private const PAGE = 50;
-
-    private const MOST_WORDS = 6;
 
     /** @return array{specs: list<array<string, mixed>>, total: int, page: int, pages: int} */
     public static function page(string $find, int $page): array
@@ -63,11 +62,8 @@ final readonly class SpecList
     private static function newest(string $find): QueryBuilder
     {
         $query = DB::table('spec_versions');
-        foreach (array_slice(explode(' ', trim((string) preg_replace('/\s+/u', ' ', $find))), 0, self::MOST_WORDS) as $word) {
-            if ($word === '') {
-                continue;
-            }
-            $query->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
+        foreach (Words::patterns($find) as $pattern) {
+            $query->where('words', 'like', $pattern);
         }
 
         // Asked last, so that it is asked only of what has the words.

@@ -48,6 +48,15 @@ final class ExchangeTest extends TestCase
         self::assertSame([0, 1], [$again['new'], $again['standing']], 'the same line twice is one job');
     }
 
+    public function test_somebody_who_signs_in_by_the_word_history_signs_jobs_of_their_own(): void
+    {
+        User::query()->where('login', 'ines')->update(['login' => 'history']);
+        $job = HttpJob::open($this->signIn('history'))->ready()->read('15.3', '15.1', '15.2');
+        $job->body('tag', ['reason' => 'for the test'])->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('from_file', false)->assertJsonPath('state.found.count', 3);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function spreadsheets(): iterable
     {

@@ -15,6 +15,7 @@ use App\Http\Resources\JobResource;
 use App\Models\Control;
 use App\Models\FormerTag;
 use App\Models\Machine;
+use App\Models\Words;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -30,30 +31,22 @@ final class MachineController
 {
     private const MOST_FOUND = 12;
 
-    private const MOST_WORDS = 6;
-
     public function index(Request $request): JsonResponse
     {
         $asked = $request->query('find');
         $find = is_string($asked) ? mb_substr(trim($asked), 0, 40) : '';
-        $words = array_slice(array_filter(explode(' ', $find), static fn (string $word): bool => $word !== ''), 0, self::MOST_WORDS);
+        $patterns = Words::patterns($find);
         $former = $find === '' ? [] : FormerTag::query()->where('tag', $find)->pluck('machine_id')->all();
         $ids = Machine::query()
             ->where(static fn ($m) => $request->query('retired') === 'too' ? $m : $m->whereNull('retired_at'))
-            ->when($words !== [], static fn (Builder $machines) => $machines->where(static fn (Builder $any) => $any->where(static function (Builder $all) use ($words): void {
-                foreach ($words as $word) {
-                    $all->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
+            ->when($patterns !== [], static fn (Builder $machines) => $machines->where(static fn (Builder $any) => $any->where(static function (Builder $all) use ($patterns): void {
+                foreach ($patterns as $pattern) {
+                    $all->where('words', 'like', $pattern);
                 }
             })->orWhereIn('id', $former)))
             ->orderByRaw('tag = ? desc, tag', [$find])->limit($find === '' ? 500 : self::MOST_FOUND)->pluck('id');
-        $found = Machine::query()->whereIn('id', $ids)->get()->keyBy('id');
-        $machines = [];
-        foreach ($ids as $id) {
-            $machine = $found->get($id);
-            if ($machine !== null) {
-                $machines[] = self::brief($machine);
-            }
-        }
+        $place = $ids->flip();
+        $machines = Machine::query()->whereIn('id', $ids)->get()->sortBy(static fn (Machine $one): int => $place[$one->id] ?? 0)->toBase()->map(self::brief(...))->values()->all();
 
         return new JsonResponse(['machines' => $machines]);
     }

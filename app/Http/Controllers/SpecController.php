@@ -15,6 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Bench\Permission;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StartingSpec;
@@ -34,7 +35,7 @@ final class SpecController
 
     public function show(Request $request, int $spec): JsonResponse
     {
-        return new JsonResponse($this->whole(SpecVersion::query()->with('enteredBy')->findOrFail($spec), User::of($request)));
+        return new JsonResponse($this->whole(self::find($spec), User::of($request)));
     }
 
     public function store(Request $request): JsonResponse
@@ -46,26 +47,26 @@ final class SpecController
 
     public function update(Request $request, int $spec): JsonResponse
     {
-        $found = SpecVersion::query()->with('enteredBy')->findOrFail($spec);
+        $found = self::find($spec);
 
         return new JsonResponse($this->whole(SpecWriter::change($found, Node::fromJson($request->getContent()), User::of($request)), User::of($request)));
     }
 
     public function destroy(Request $request, int $spec): Response
     {
-        SpecWriter::discard(SpecVersion::query()->with('enteredBy')->findOrFail($spec), User::of($request));
+        SpecWriter::discard(self::find($spec), User::of($request));
 
         return new Response(status: 204);
     }
 
     public function check(Request $request, int $spec): JsonResponse
     {
-        return new JsonResponse($this->whole(SpecWriter::check(SpecVersion::query()->with('enteredBy')->findOrFail($spec), User::of($request)), User::of($request)));
+        return new JsonResponse($this->whole(SpecWriter::check(self::find($spec), User::of($request)), User::of($request)));
     }
 
     public function adopt(Request $request, int $spec): JsonResponse
     {
-        $found = SpecVersion::query()->with('enteredBy')->findOrFail($spec);
+        $found = self::find($spec);
         SpecWriter::adopt($found, User::of($request));
 
         return new JsonResponse($this->whole($found, User::of($request)));
@@ -93,7 +94,7 @@ final class SpecController
     /** A sketch of where the book measures, as its picture shows it. */
     public function keepSketch(Request $request, int $spec): JsonResponse
     {
-        $found = SpecVersion::query()->with('enteredBy')->findOrFail($spec);
+        $found = self::find($spec);
         SpecWriter::sketch($found, $request->getContent(), User::of($request));
 
         return new JsonResponse($this->whole($found, User::of($request)));
@@ -105,6 +106,11 @@ final class SpecController
 
         return is_string($jpeg) ? new Response($jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache', 'X-Content-Type-Options' => 'nosniff'])
             : throw (new ModelNotFoundException)->setModel(SpecVersion::class);
+    }
+
+    private static function find(int $spec): SpecVersion
+    {
+        return SpecVersion::query()->with('enteredBy')->findOrFail($spec);
     }
 
     /** @return array<string, mixed> */
@@ -121,9 +127,9 @@ final class SpecController
             'has_sketch' => DB::table('spec_sketches')->where('spec_version_id', $spec->id)->exists(),
             'checked_at' => $spec->checked_at?->toIso8601String(),
             'may' => [
-                'change' => $spec->isDraft() && ($isOwn || $user->role->mayLiftTag()),
+                'change' => $spec->isDraft() && ($isOwn || $user->role->may(Permission::KeepShop)),
                 'check' => $spec->isDraft() && ! $isOwn && $user->role->maySignOff(),
-                'adopt' => ! $spec->isDraft() && $user->role->mayLiftTag() && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
+                'adopt' => ! $spec->isDraft() && $user->role->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
             ],
             'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),
             'machines' => $controls->map(static fn (Control $one): array => [

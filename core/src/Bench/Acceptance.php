@@ -91,6 +91,21 @@ final readonly class Acceptance
         }
     }
 
+    private static function author(BenchState $state, Entry $entry): void
+    {
+        $by = $entry->stamp->by;
+        $closed = $state->facts->closed;
+        if ($closed !== null) {
+            throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
+        }
+        if (! $by->role->mayLog()) {
+            throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
+        }
+        if (! $entry instanceof Joined && ! isset($state->facts->joined[$by->id])) {
+            throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
+        }
+    }
+
     /**
      * Whether a reading can have been taken on this control, whoever took it and when.
      *
@@ -117,21 +132,6 @@ final readonly class Acceptance
         $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
         if (! $isOfSecond && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
             throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
-        }
-    }
-
-    private static function author(BenchState $state, Entry $entry): void
-    {
-        $by = $entry->stamp->by;
-        $closed = $state->facts->closed;
-        if ($closed !== null) {
-            throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
-        }
-        if (! $by->role->mayLog()) {
-            throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
-        }
-        if (! $entry instanceof Joined && ! isset($state->facts->joined[$by->id])) {
-            throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
         }
     }
 

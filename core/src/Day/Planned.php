@@ -16,9 +16,4 @@ final readonly class Planned
         /** Whose hours hold it; null where nobody's do. */
         public ?string $person,
     ) {}
-
-    public function fits(): bool
-    {
-        return $this->person !== null;
-    }
 }

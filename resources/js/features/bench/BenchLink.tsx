@@ -1,18 +1,18 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { BenchRow } from '../../api/bench';
 import { MachineTag } from '../../components/MachineTag';
-import { placeOf } from './place';
 
 const Row = chakra(Link);
 
-/** A machine in one of the Bench's short lists, and the way to it. */
-export const BenchLink = ({ row, stop = false, children }: { row: BenchRow; stop?: boolean; children: ReactNode }) => (
+type BenchLinkProps = { to: string; tag: string; stop?: boolean; end?: ReactNode; children: ReactNode };
+
+/** A machine in one of the Bench's short lists, and the way to what is said of it. */
+export const BenchLink = ({ to, tag, stop = false, end, children }: BenchLinkProps) => (
   <Row
-    to={placeOf(row)}
+    to={to}
     display="grid"
-    gridTemplateColumns="5.25rem 1fr"
+    gridTemplateColumns="5.25rem 1fr auto"
     gap="3"
     alignItems="center"
     minHeight="3.25rem"
@@ -24,8 +24,9 @@ export const BenchLink = ({ row, stop = false, children }: { row: BenchRow; stop
     _hover={{ bg: 'well' }}
   >
     <Box>
-      <MachineTag tag={row.tag} stop={stop} size="sm" />
+      <MachineTag tag={tag} stop={stop} size="sm" />
     </Box>
     <Box lineHeight="snug">{children}</Box>
+    {end}
   </Row>
 );

@@ -4,6 +4,7 @@ import { Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { moment } from '../../lib/time';
 import { BenchLink } from './BenchLink';
+import { placeOf } from './place';
 
 export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
   <Sheet padding="4" tone={rows.length === 0 ? 'plain' : 'stop'}>
@@ -15,7 +16,7 @@ export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
     </Flex>
     {rows.length === 0 && <Box color="soft">No machine is tagged.</Box>}
     {rows.map((row) => (
-      <BenchLink key={`${row.tag} ${row.control.key}`} row={row} stop>
+      <BenchLink key={`${row.tag} ${row.control.key}`} to={placeOf(row)} tag={row.tag} stop>
         {row.control.tag?.reason}
         <Box textStyle="small">
           {row.control.name}, tagged {moment(row.control.tag?.at ?? '')} by {row.control.tag?.by}

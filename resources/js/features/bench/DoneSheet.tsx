@@ -1,9 +1,8 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import { Link } from 'react-router';
+import { Box, Heading } from '@chakra-ui/react';
 import type { Done } from '../../api/bench';
 import { Sheet } from '../../components/Buttons';
-import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
+import { BenchLink } from './BenchLink';
 
 const marks = { fit: 'inside', by_choice: 'found', tagged: 'tag' } as const;
 
@@ -15,26 +14,17 @@ export const DoneSheet = ({ done }: { done: readonly Done[] }) =>
         Done today
       </Heading>
       {done.map((one) => (
-        <Flex
+        <BenchLink
           key={one.job}
-          gap="3"
-          alignItems="center"
-          borderTopWidth="thin"
-          borderColor="line"
-          paddingBlock="2"
-          asChild
+          to={`/jobs/${one.job}`}
+          tag={one.tag}
+          end={<Mark kind={one.outcome === null ? 'quiet' : marks[one.outcome]} />}
         >
-          <Link to={`/jobs/${one.job}`} style={{ textDecoration: 'none', color: 'inherit' }}>
-            <MachineTag tag={one.tag} size="sm" />
-            <Box flex="1" lineHeight="snug">
-              {one.control_name}
-              <Box textStyle="small">
-                {one.spent} min, {one.planned} planned
-              </Box>
-            </Box>
-            <Mark kind={one.outcome === null ? 'quiet' : marks[one.outcome]} />
-          </Link>
-        </Flex>
+          {one.control_name}
+          <Box textStyle="small">
+            {one.spent} min, {one.planned} planned
+          </Box>
+        </BenchLink>
       ))}
     </Sheet>
   );

@@ -3,6 +3,7 @@ import type { BenchRow } from '../../api/bench';
 import { LinkButton, Sheet } from '../../components/Buttons';
 import { due } from '../../lib/time';
 import { BenchLink } from './BenchLink';
+import { placeOf } from './place';
 
 export const DueSoon = ({ rows }: { rows: readonly BenchRow[] }) => (
   <Sheet padding="4">
@@ -11,7 +12,7 @@ export const DueSoon = ({ rows }: { rows: readonly BenchRow[] }) => (
     </Heading>
     {rows.length === 0 && <Box color="soft">Nothing falls due within a month.</Box>}
     {rows.map((row) => (
-      <BenchLink key={`${row.tag} ${row.control.key}`} row={row}>
+      <BenchLink key={`${row.tag} ${row.control.key}`} to={placeOf(row)} tag={row.tag}>
         {row.control.name.toLowerCase()} {row.control.due_in ?? due(row.control.due_on ?? '')}
         <Box textStyle="small">{row.control.due_why}</Box>
       </BenchLink>

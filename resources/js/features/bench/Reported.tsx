@@ -1,9 +1,8 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import { Link } from 'react-router';
+import { Box, Heading } from '@chakra-ui/react';
 import type { Intake } from '../../api/machines';
 import { Sheet } from '../../components/Buttons';
-import { MachineTag } from '../../components/MachineTag';
 import { moment } from '../../lib/time';
+import { BenchLink } from './BenchLink';
 
 /** What riders and drivers said, until a job takes it up or somebody answers. */
 export const Reported = ({ intakes }: { intakes: readonly Intake[] }) =>
@@ -13,25 +12,12 @@ export const Reported = ({ intakes }: { intakes: readonly Intake[] }) =>
         Reported
       </Heading>
       {intakes.map((one) => (
-        <Flex
-          key={one.id}
-          gap="3"
-          alignItems="flex-start"
-          borderTopWidth="thin"
-          borderColor="line"
-          paddingBlock="2.5"
-          asChild
-        >
-          <Link to={`/machines/${one.tag}#${one.control ?? ''}`} style={{ textDecoration: 'none', color: 'inherit' }}>
-            <MachineTag tag={one.tag} size="sm" />
-            <Box lineHeight="snug">
-              {one.words}
-              <Box textStyle="small">
-                {one.control_name ?? one.machine}, {moment(one.at)} by {one.by}
-              </Box>
-            </Box>
-          </Link>
-        </Flex>
+        <BenchLink key={one.id} to={`/machines/${one.tag}#${one.control ?? ''}`} tag={one.tag}>
+          {one.words}
+          <Box textStyle="small">
+            {one.control_name ?? one.machine}, {moment(one.at)} by {one.by}
+          </Box>
+        </BenchLink>
       ))}
     </Sheet>
   );
