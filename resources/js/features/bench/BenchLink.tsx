@@ -12,7 +12,7 @@ export const BenchLink = ({ to, tag, stop = false, end, children }: BenchLinkPro
   <Row
     to={to}
     display="grid"
-    gridTemplateColumns="5.25rem 1fr auto"
+    gridTemplateColumns={end === undefined ? '5.25rem 1fr' : '5.25rem 1fr auto'}
     gap="3"
     alignItems="center"
     minHeight="3.25rem"
