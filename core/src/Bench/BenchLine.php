@@ -51,7 +51,7 @@ final readonly class BenchLine
         if ($length > self::LONGEST) {
             throw NotUnderstood::tooLong($length, self::LONGEST);
         }
-        $plain = trim((string) preg_replace('/\s+/u', ' ', strtr($line, ['−' => '-'])));
+        $plain = trim((string) preg_replace('/\s+/u', ' ', strtr($line, ['−' => '-', "\u{FEFF}" => ''])));
         if ($plain === '') {
             throw NotUnderstood::nothing();
         }
@@ -258,7 +258,7 @@ final readonly class BenchLine
         return new Draft(EntryKind::Reading, [
             'mm' => $read->value,
             'entered' => $read->entered,
-            'written_step_mm' => self::fineness($read),
+            'written_step_mm' => $read->coarseness,
             'point' => ($this->shown->point ?? $this->pointAsked())->value,
             'pose' => ($this->shown->pose ?? Pose::Straight)->value,
             'engine' => $condition->engine->value,
@@ -282,12 +282,6 @@ final readonly class BenchLine
     private function pointAsked(): ReadingPoint
     {
         return ($this->item()?->isSecond === true ? $this->state->run->secondPulls()?->point() : null) ?? $this->state->spec->play()->point;
-    }
-
-    /** How fine it was written, where that says something: in 32nds or tenths of an inch, but not in whole ones. */
-    private static function fineness(ReadQuantity $read): float
-    {
-        return $read->unit === Unit::Inch && $read->writtenStep < Unit::Inch->factor() ? $read->writtenStep : 0.0;
     }
 
     private function instrument(): string

@@ -7,15 +7,22 @@ namespace VividPull\Core\Quantity;
 use VividPull\Core\Errors\NotUnderstood;
 
 /**
- * Reads a quantity as people write it: `4`, `4.2mm`, `4,2`, `3/32`, `1 1/16 in`, `1/16"`, `nickel`, `2.2 ft-lb`.
+ * Reads a quantity as people write it: `4`, `4.2mm`, `4,2`, `3/32`, `1 1/16 in`, `1-1/16"`, `⅛`, `half inch`, `62 thou`, `nickel`, `2.2 ft-lb`.
  *
  * A bare number is in the default unit; a bare fraction is inches, and the answer says so; a comma is a decimal mark.
+ * `3 to 4` is kept as its middle. Only what was written coarser than it was read widens it: a range by its width, an unreduced fraction
+ * (`4/8`) by its parts, and `about` by the step it was written in.
  */
 final readonly class QuantityReader
 {
     private const LONGEST = 60;
 
-    private const NUMBER = '/^(?<number>\d[\d.,\/]*(?:[ \-]\d+\s*\/\s*\d+|\s*\/\s*\d+)?|[.,]\d+)\s*(?<unit>.*)$/su';
+    private const NUMBER = '(?:\d[\d.,\/]*(?: \d+\s*\/\s*\d+|\s*\/\s*\d+)?|[.,]\d+)';
+
+    private const ONE = '/^(?<number>'.self::NUMBER.')\s*(?<unit>.*)$/su';
+
+    /** A dash joins two sizes only where a mixed number is not meant: `3-4 mm`, but `1-1/16`. */
+    private const RANGE = '/^(?<from>'.self::NUMBER.')\s*(?<unit_from>[^\d\s\-]*)\s*(?:to|till|-|…|\.\.\.?)\s*(?<to>'.self::NUMBER.')\s*(?<unit>.*)$/su';
 
     private function __construct(private Unit $default) {}
 
@@ -24,38 +31,72 @@ final readonly class QuantityReader
         return new self($unit);
     }
 
-    /** @throws NotUnderstood If the text is not one number with at most one known unit, or the name of a coin. */
+    /** @throws NotUnderstood If the text is not one number or range with at most one known unit, or the name of a coin. */
     public function read(string $text): ReadQuantity
     {
-        $plain = $this->plain($text);
+        $entered = $this->entered($text);
+        $written = Writing::of($entered);
+        $plain = $written->plain;
+        if ($plain === '') {
+            throw NotUnderstood::nothing();
+        }
         $coin = Coin::tryFromText($plain);
         if ($coin !== null) {
-            return ReadQuantity::coin($plain, $coin);
+            return ReadQuantity::coin($entered, $coin);
         }
         if (preg_match('/^[+\-]/', $plain) === 1) {
-            throw NotUnderstood::line('Read '.$plain.', but a measured size has no sign. Type it without the sign.');
+            throw NotUnderstood::line('Read '.$entered.', but a measured size has no sign. Type it without the sign.');
         }
-        if (preg_match(self::NUMBER, $plain, $part) !== 1) {
-            throw NotUnderstood::noNumber($plain);
+        if (preg_match(self::RANGE, $plain, $part) === 1) {
+            return $this->range($entered, $part['from'], $part['to'], trim($part['unit_from']), trim($part['unit']));
         }
+        if (preg_match(self::ONE, $plain, $part) !== 1) {
+            throw NotUnderstood::noNumber($entered);
+        }
+        $number = Fraction::fromText($part['number']);
+        [$unit, $assumed] = $this->unit($number, trim($part['unit']), $part['number']);
 
-        return $this->measured($plain, Fraction::fromText($part['number']), trim($part['unit']));
+        return ReadQuantity::measured($entered, $number, $unit, self::coarseness($number, $written->isRough) * $unit->factor(), $assumed);
     }
 
-    private function measured(string $entered, Fraction $number, string $unit): ReadQuantity
+    /** `3 to 4`: its middle, known to half its width either way. */
+    private function range(string $entered, string $from, string $to, string $unitFrom, string $unitTo): ReadQuantity
+    {
+        [$low, $high] = [Fraction::fromText($from), Fraction::fromText($to)];
+        [$unit, $assumed] = $this->unit($high, $unitTo === '' ? $unitFrom : $unitTo, $to);
+        if ($unitFrom !== '' && $this->unit($low, $unitFrom, $from)[0] !== $unit) {
+            throw NotUnderstood::line("Read {$entered} as a range, but its two ends are in two units. Type both in one.");
+        }
+        if ($high->toFloat() <= $low->toFloat()) {
+            throw NotUnderstood::line("Read {$entered} as a range, but {$to} is not above {$from}. Type the smaller one first.");
+        }
+
+        return ReadQuantity::middle($entered, $low->halfwayTo($high), $unit, ($high->toFloat() - $low->toFloat()) * $unit->factor(),
+            ($assumed === null ? '' : "{$assumed} ")."Kept as the middle of {$from} and {$to}, known to half of what lies between.");
+    }
+
+    /** How coarse a number was written beyond what its instrument shows, in the unit it was written in; 0 where it was not. */
+    private static function coarseness(Fraction $number, bool $isRough): float
+    {
+        return match (true) {
+            $isRough && $number->writtenAsFraction => $number->writtenStep() / 2,
+            $isRough => $number->writtenStep(),
+            ! $number->isReduced => $number->writtenStep(),
+            default => 0.0,
+        };
+    }
+
+    /** @return array{Unit, ?string} the unit, and what was taken for granted of it */
+    private function unit(Fraction $number, string $unit, string $said): array
     {
         if ($unit === '' && $number->writtenAsFraction) {
-            return ReadQuantity::measured($entered, $number, Unit::Inch, 'A fraction without a unit was taken as inches.');
-        }
-        $known = $unit === '' ? $this->default : Unit::tryFromText($unit);
-        if ($known === null) {
-            throw NotUnderstood::unit(trim(mb_substr($entered, 0, mb_strlen($entered) - mb_strlen($unit))), $unit);
+            return [Unit::Inch, 'A fraction without a unit was taken as inches.'];
         }
 
-        return ReadQuantity::measured($entered, $number, $known, null);
+        return [$unit === '' ? $this->default : Unit::tryFromText($unit) ?? throw NotUnderstood::unit($said, $unit), null];
     }
 
-    private function plain(string $text): string
+    private function entered(string $text): string
     {
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw NotUnderstood::line('The line holds characters that are no text. Type it again.');
@@ -64,8 +105,7 @@ final readonly class QuantityReader
         if ($length > self::LONGEST) {
             throw NotUnderstood::tooLong($length, self::LONGEST);
         }
-        $marks = ['″' => '"', '”' => '"', '“' => '"', '−' => '-', '⁄' => '/', '·' => '·', '½' => ' 1/2', '¼' => ' 1/4', '¾' => ' 3/4'];
-        $plain = trim((string) preg_replace('/\s+/u', ' ', strtr($text, $marks)));
+        $plain = trim((string) preg_replace('/\s+/u', ' ', strtr($text, ["\u{FEFF}" => '', '·' => '·'])));
         if ($plain === '') {
             throw NotUnderstood::nothing();
         }

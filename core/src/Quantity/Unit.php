@@ -10,6 +10,7 @@ enum Unit: string
     case Millimetre = 'mm';
     case Centimetre = 'cm';
     case Inch = 'in';
+    case Thou = 'thou';
     case Newton = 'N';
     case PoundForce = 'lbf';
     case KilogramForce = 'kgf';
@@ -26,17 +27,12 @@ enum Unit: string
     private const SPELLINGS = [
         'mm' => self::Millimetre, 'millimetre' => self::Millimetre, 'millimetres' => self::Millimetre,
         'millimeter' => self::Millimetre, 'millimeters' => self::Millimetre,
-        'cm' => self::Centimetre, 'centimetre' => self::Centimetre, 'centimetres' => self::Centimetre,
-        'in' => self::Inch, 'in.' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'inches' => self::Inch,
+        'cm' => self::Centimetre, 'centimetre' => self::Centimetre, 'centimetres' => self::Centimetre, 'centimeter' => self::Centimetre, 'centimeters' => self::Centimetre,
+        'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'inches' => self::Inch,
+        'thou' => self::Thou, 'thousandth' => self::Thou, 'thousandths' => self::Thou, 'mil' => self::Thou, 'mils' => self::Thou,
         'n' => self::Newton, 'newton' => self::Newton, 'newtons' => self::Newton,
-        'lbf' => self::PoundForce, 'lb' => self::PoundForce, 'lbs' => self::PoundForce,
+        'lbf' => self::PoundForce, 'lb' => self::PoundForce, 'lbs' => self::PoundForce, 'pound' => self::PoundForce, 'pounds' => self::PoundForce,
         'kgf' => self::KilogramForce,
-        'nm' => self::NewtonMetre, 'n·m' => self::NewtonMetre, 'n-m' => self::NewtonMetre, 'n m' => self::NewtonMetre,
-        'lbf·ft' => self::PoundForceFoot, 'lbf-ft' => self::PoundForceFoot, 'lb-ft' => self::PoundForceFoot,
-        'ft-lb' => self::PoundForceFoot, 'ft-lbf' => self::PoundForceFoot, 'ft·lbf' => self::PoundForceFoot,
-        'ft·lb' => self::PoundForceFoot, 'lbf ft' => self::PoundForceFoot, 'ft lb' => self::PoundForceFoot,
-        'lbf·in' => self::PoundForceInch, 'in-lb' => self::PoundForceInch, 'lb-in' => self::PoundForceInch,
-        'lbf-in' => self::PoundForceInch, 'lbf in' => self::PoundForceInch, 'in-lbf' => self::PoundForceInch,
         '°' => self::Degree, 'deg' => self::Degree, 'degree' => self::Degree, 'degrees' => self::Degree,
         'km' => self::Kilometre, 'mi' => self::Mile, 'mile' => self::Mile, 'miles' => self::Mile,
         's' => self::Second, 'sec' => self::Second, 'second' => self::Second, 'seconds' => self::Second,
@@ -44,9 +40,27 @@ enum Unit: string
         'mph' => self::MileAnHour, 'mi/h' => self::MileAnHour,
     ];
 
+    private const OF_FORCE = '(?:lbf|lbs?|pounds?)';
+
+    private const JOINT = '[ ·*.\-]*';
+
+    /** A full stop behind a unit, and how the two halves of a torque are joined, say nothing. */
     public static function tryFromText(string $text): ?self
     {
-        return self::SPELLINGS[mb_strtolower(trim($text))] ?? null;
+        $plain = mb_strtolower(trim($text));
+        $bare = rtrim($plain, '.');
+        [$force, $joint] = [self::OF_FORCE, self::JOINT];
+        foreach ([
+            "n{$joint}m" => self::NewtonMetre, 'newton'.$joint.'met(?:re|er)s?' => self::NewtonMetre,
+            "{$force}{$joint}(?:ft|feet|foot)" => self::PoundForceFoot, "(?:ft|feet|foot){$joint}{$force}" => self::PoundForceFoot,
+            "{$force}{$joint}(?:in|inch|inches)" => self::PoundForceInch, "(?:in|inch){$joint}{$force}" => self::PoundForceInch,
+        ] as $pattern => $unit) {
+            if (preg_match("/^{$pattern}$/u", $bare) === 1) {
+                return $unit;
+            }
+        }
+
+        return self::SPELLINGS[$bare] ?? null;
     }
 
     /** The unit a bare number of this dimension is in. */
@@ -65,13 +79,13 @@ enum Unit: string
 
     public static function namesForPeople(): string
     {
-        return 'mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph';
+        return 'mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph';
     }
 
     public function dimension(): Dimension
     {
         return match ($this) {
-            self::Millimetre, self::Centimetre, self::Inch => Dimension::Length,
+            self::Millimetre, self::Centimetre, self::Inch, self::Thou => Dimension::Length,
             self::Newton, self::PoundForce, self::KilogramForce => Dimension::Force,
             self::NewtonMetre, self::PoundForceFoot, self::PoundForceInch => Dimension::Torque,
             self::Degree => Dimension::Angle,
@@ -91,6 +105,7 @@ enum Unit: string
             self::Millimetre, self::Newton, self::NewtonMetre, self::Degree, self::Kilometre, self::Second, self::KilometreAnHour => 1.0,
             self::Centimetre => 10.0,
             self::Inch => 25.4,
+            self::Thou => 0.0254,
             self::PoundForce => 4.4482216152605,
             self::KilogramForce => 9.80665,
             self::PoundForceFoot => 1.3558179483314004,
@@ -104,6 +119,7 @@ enum Unit: string
     {
         return match ($this) {
             self::Inch => $number->top * 127 / ($number->below * 5),
+            self::Thou => $number->top * 127 / ($number->below * 5000),
             default => $number->top * $this->factor() / $number->below,
         };
     }

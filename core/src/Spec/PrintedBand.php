@@ -83,6 +83,9 @@ final readonly class PrintedBand
         if ($read->dimension !== Dimension::Length) {
             throw NotUnderstood::line(Quoted::text($text).' is no length, and play is a length.');
         }
+        if ($read->isRange) {
+            throw NotUnderstood::line(Quoted::text($text).' is a range, where one edge of the band belongs. Write the band as it is printed: 10–20 mm.');
+        }
 
         return $read;
     }

@@ -49,11 +49,14 @@ use VividPull\Core\Cable\ReplacementReason;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
+use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
@@ -217,13 +220,30 @@ final readonly class EntryCodec
             $stamp,
             $body->at('mm')->number(-10_000, 1e9),
             $body->at('entered')->string(60),
-            $body->has('written_step_mm') ? $body->at('written_step_mm')->number(0, 1000) : 0.0,
+            self::coarseness($body),
             $body->at('point')->enum(ReadingPoint::class),
             $body->has('pose') ? $body->at('pose')->enum(Pose::class) : Pose::Straight,
             $body->at('engine')->enum(EngineHeat::class),
             $body->at('wheels')->enum(Wheels::class),
             $body->at('instrument')->string(40),
         );
+    }
+
+    /**
+     * How coarse a reading was written beyond what its instrument shows. Logs from before said 12.7 of `1/2 in`, which is half an inch and no
+     * coarser than the rule: where the words tell, they count.
+     */
+    private static function coarseness(Node $body): float
+    {
+        $said = $body->has('written_step_mm') ? $body->at('written_step_mm')->number(0, 1000) : 0.0;
+        if ($said === 0.0) {
+            return 0.0;
+        }
+        try {
+            return QuantityReader::defaultingTo(Unit::Millimetre)->read($body->at('entered')->string(60))->coarseness;
+        } catch (NotUnderstood) {
+            return $said;
+        }
     }
 
     private function move(Node $body, Stamp $stamp): Moved

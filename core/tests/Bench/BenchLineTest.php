@@ -33,12 +33,13 @@ final class BenchLineTest extends TestCase
         self::assertSame([1.95, 'coin'], [$draft->body['mm'], $draft->body['instrument']]);
     }
 
-    public function test_inches_keep_how_fine_they_were_written(): void
+    public function test_a_fraction_is_as_fine_as_its_instrument_unless_it_was_written_coarser(): void
     {
         $draft = self::draft('1 1/32 in');
         self::assertEqualsWithDelta(25.4 * 33 / 32, $draft->body['mm'], 1e-12);
-        self::assertEqualsWithDelta(25.4 / 32, $draft->body['written_step_mm'], 1e-12);
-        self::assertSame(0.0, self::draft('1 in')->body['written_step_mm'], 'a whole inch says nothing of how fine it was read');
+        self::assertSame(0.0, $draft->body['written_step_mm']);
+        self::assertSame(0.0, self::draft('1/2 in')->body['written_step_mm'], 'half an inch is half an inch');
+        self::assertEqualsWithDelta(25.4 / 8, self::draft('4/8 in')->body['written_step_mm'], 1e-12);
     }
 
     /** @return iterable<string, array{string, float}> */

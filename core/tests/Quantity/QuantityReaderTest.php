@@ -33,6 +33,27 @@ final class QuantityReaderTest extends TestCase
         yield 'spaces anywhere' => ["  4.2 \t mm ", 4.2];
         yield 'a fraction of a millimetre, when it says so' => ['1/2 mm', 0.5];
         yield 'zero is a size' => ['0', 0.0];
+        foreach (['⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅓' => 1 / 3, '⅔' => 2 / 3, '1⅛' => 9 / 8, '1 ⅝ in' => 13 / 8] as $text => $inches) {
+            yield "a vulgar fraction: {$text}" => [$text, 25.4 * $inches];
+        }
+        yield 'a dash without spaces joins' => ['1-1/16', 25.4 * 17 / 16];
+        yield 'a dash with spaces joins' => ['1 - 1/16', 25.4 * 17 / 16];
+        yield 'and joins' => ['1 and 1/16', 25.4 * 17 / 16];
+        yield 'half an inch in words' => ['half inch', 12.7];
+        yield 'half an inch in more words' => ['half an inch', 12.7];
+        yield 'a sixteenth is of an inch' => ['a sixteenth', 25.4 / 16];
+        yield 'sixteenths in words' => ['three sixteenths', 25.4 * 3 / 16];
+        yield 'a quarter inch is no coin' => ['a quarter inch', 25.4 / 4];
+        yield 'words with a whole number' => ['one and a half inches', 38.1];
+        yield 'two primes are inches' => ["1/2''", 12.7];
+        yield 'thousandths' => ['62 thou', 62 * 0.0254];
+        yield 'mils' => ['62 mil', 62 * 0.0254];
+        yield 'a full stop behind the unit' => ['4 mm.', 4.0];
+        yield 'a byte-order mark before it' => ["\u{FEFF}4.2 mm", 4.2];
+        yield 'a range is kept as its middle' => ['3 to 4', 3.5];
+        yield 'a range with a dash' => ['3-4 mm', 3.5];
+        yield 'a range of fractions' => ['1/8 - 1/4 in', 25.4 * 3 / 16];
+        yield 'roughly' => ['about 1/2', 12.7];
     }
 
     #[DataProvider('lengths')]
@@ -41,7 +62,7 @@ final class QuantityReaderTest extends TestCase
         $read = QuantityReader::defaultingTo(Unit::Millimetre)->read($text);
         self::assertSame(Dimension::Length, $read->dimension);
         self::assertEqualsWithDelta($mm, $read->value, 1e-12 * max(1.0, $mm));
-        self::assertSame(trim((string) preg_replace('/\s+/', ' ', strtr($text, ['″' => '"', '½' => ' 1/2']))), $read->entered);
+        self::assertSame(trim((string) preg_replace('/\s+/', ' ', strtr($text, ["\u{FEFF}" => '']))), $read->entered, 'as it was typed');
     }
 
     public function test_a_fraction_taken_as_inches_is_said_aloud(): void
@@ -59,6 +80,42 @@ final class QuantityReaderTest extends TestCase
         self::assertEqualsWithDelta(1.0, $reader->read('4')->writtenStep, 1e-15);
     }
 
+    /** @return iterable<string, array{string, float}> */
+    public static function coarser(): iterable
+    {
+        yield 'half an inch is half an inch' => ['1/2 in', 0.0];
+        yield 'a 32nd is as fine as the rule' => ['17/32 in', 0.0];
+        yield 'a decimal says nothing of the scale' => ['0.5 in', 0.0];
+        yield 'four eighths were read in eighths' => ['4/8', 25.4 / 8];
+        yield 'about a half is known to a quarter either side of nothing' => ['about 1/2 in', 25.4 / 4];
+        yield 'about 4 mm is known to its last digit' => ['about 4 mm', 1.0];
+        yield 'a range is known to its width' => ['3 to 4 mm', 1.0];
+    }
+
+    #[DataProvider('coarser')]
+    public function test_only_what_was_written_coarser_than_it_was_read_widens_it(string $text, float $mm): void
+    {
+        self::assertEqualsWithDelta($mm, QuantityReader::defaultingTo(Unit::Millimetre)->read($text)->coarseness, 1e-12);
+    }
+
+    /** @return iterable<string, array{string, float, Dimension}> */
+    public static function others(): iterable
+    {
+        yield 'inch pounds with a space' => ['20 in lb', 20 * 0.1129848290276167, Dimension::Torque];
+        yield 'inch pounds with stops' => ['20 in. lbs.', 20 * 0.1129848290276167, Dimension::Torque];
+        yield 'newton metres with a stop' => ['2 N.m', 2.0, Dimension::Torque];
+        yield 'foot pounds with stops' => ['3 ft. lbs.', 3 * 1.3558179483314004, Dimension::Torque];
+        yield 'pounds are a force on a lever' => ['6 pounds', 6 * 4.4482216152605, Dimension::Force];
+    }
+
+    #[DataProvider('others')]
+    public function test_torques_and_forces_are_read_as_people_write_them(string $text, float $value, Dimension $dimension): void
+    {
+        $read = QuantityReader::defaultingTo(Unit::Millimetre)->read($text);
+        self::assertSame($dimension, $read->dimension);
+        self::assertEqualsWithDelta($value, $read->value, 1e-9);
+    }
+
     public function test_a_job_in_inches_reads_bare_numbers_as_inches(): void
     {
         self::assertEqualsWithDelta(25.4, QuantityReader::defaultingTo(Unit::Inch)->read('1')->value, 1e-15);
@@ -74,9 +131,12 @@ final class QuantityReaderTest extends TestCase
         yield 'only spaces' => ['   ', 'Nothing was typed. Type a reading, such as 25.3, and press Enter.'];
         yield 'below zero' => ['-3', 'Read -3, but a measured size has no sign. Type it without the sign.'];
         yield 'a gauge with a sign' => ['+4.20', 'Read +4.20, but a measured size has no sign. Type it without the sign.'];
-        yield 'a unit nobody listed' => ['4 furlong', 'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
+        yield 'a unit nobody listed' => ['4 furlong', 'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
+        yield 'a coin or a part of an inch' => ['a quarter', 'Read a quarter, which may be the coin or a quarter of an inch. Type quarter for the coin, or 1/4 in.'];
+        yield 'a range the wrong way round' => ['4 to 3', 'Read 4 to 3 as a range, but 3 is not above 4. Type the smaller one first.'];
+        yield 'a range in two units' => ['3 mm to 1/4 in', 'Read 3 mm to 1/4 in as a range, but its two ends are in two units. Type both in one.'];
         yield 'two dots' => ['1.2.3', '“1.2.3” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.'];
-        yield 'an exponent' => ['1e5', 'Read 1, but “e5” is not a unit I know. Use mm, cm, in, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
+        yield 'an exponent' => ['1e5', 'Read 1, but “e5” is not a unit I know. Use mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
     }
 
     #[DataProvider('refused')]
@@ -122,7 +182,7 @@ final class QuantityReaderTest extends TestCase
         $seed = 11;
         $chance = new Randomizer(new Mt19937($seed));
         $reader = QuantityReader::defaultingTo(Unit::Millimetre);
-        $letters = ['1', '0', '9', '/', '.', ',', ' ', '-', '+', 'i', 'n', 'm', '"', '½', 'é', '٣', "\xff", "\t"];
+        $letters = ['half', ' to ', 'about ', 'a ', '⅛', '1', '0', '9', '/', '.', ',', ' ', '-', '+', 'i', 'n', 'm', '"', '½', 'é', '٣', "\xff", "\t"];
         $answered = 0;
         for ($i = 0; $i < 3000; $i++) {
             $text = '';

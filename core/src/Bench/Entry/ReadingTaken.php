@@ -18,7 +18,7 @@ final readonly class ReadingTaken extends Entry
         Stamp $stamp,
         public float $mm,
         public string $entered,
-        /** The step the person wrote in, in mm, where it is coarser than the instrument: 0.79 for a 32nd; 0 if not. */
+        /** How coarse the person wrote it beyond what the instrument shows, in mm: 3.2 for 4/8 in, 1 for 3 to 4 mm; 0 where not. */
         public float $writtenStep,
         public ReadingPoint $point,
         public Pose $pose,
