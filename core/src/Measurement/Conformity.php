@@ -5,20 +5,28 @@ declare(strict_types=1);
 namespace VividPull\Core\Measurement;
 
 use VividPull\Core\Spec\SpecBand;
-use VividPull\Core\Statistics\NormalDistribution;
+use VividPull\Core\Statistics\StudentDistribution;
 
-/** Conformance probabilities and guard bands (JCGM 106:2012, 7 and 8), with a normal distribution about the mean. */
+/**
+ * Conformance probabilities and guard bands (JCGM 106:2012, 7 and 8), with Student's distribution about the mean: the same
+ * truncated degrees of freedom that give U (JCGM 100:2008, G.4).
+ */
 final readonly class Conformity
 {
-    /** P(play is in the band), for a mean and its standard uncertainty in mm. */
-    public static function chanceInside(float $mean, float $standard, SpecBand $band): float
-    {
-        if ($standard <= 0.0) {
-            return $band->contains($mean) ? 1.0 : 0.0;
-        }
-        $below = $band->high === null ? 1.0 : NormalDistribution::cumulative(($band->high - $mean) / $standard);
+    private const HALVINGS = 20;
 
-        return max(0.0, $below - NormalDistribution::cumulative(($band->floor() - $mean) / $standard));
+    /**
+     * P(play is in the band), for a mean and how it may lie about the truth. Of a mean inside the band no more than is left when the marks
+     * have shifted it as far towards the edges as they can: a reading one mark inside an edge may be of a play on that edge.
+     */
+    public static function chanceInside(float $mean, Spread $spread, SpecBand $band): float
+    {
+        $chance = self::between($band->floor() - $mean, ($band->high ?? INF) - $mean, $spread->standard, $spread->freedom);
+        if ($spread->marks <= 0.0 || ! $band->contains($mean)) {
+            return $chance;
+        }
+
+        return min($chance, self::between($band->floor() - $mean + $spread->marks, ($band->high ?? INF) - $mean - $spread->marks, $spread->random, $spread->freedom));
     }
 
     public static function decide(float $mean, float $chance, SpecBand $band, DecisionRule $rule): VerdictKind
@@ -49,32 +57,50 @@ final readonly class Conformity
      *
      * @return array{float, float}|null
      */
-    public static function acceptance(SpecBand $band, float $standard, DecisionRule $rule): ?array
+    public static function acceptance(SpecBand $band, Spread $spread, DecisionRule $rule): ?array
     {
-        if ($rule === DecisionRule::Plain || $standard <= 0.0) {
+        if ($rule === DecisionRule::Plain || $spread->standard <= 0.0) {
             return [$band->floor(), $band->ceiling()];
         }
         if ($band->high === null) {
-            return [$band->floor() + NormalDistribution::quantile(DecisionRule::CONFIDENCE) * $standard, INF];
+            return [$band->floor() + self::guard($spread), INF];
         }
         $middle = ($band->floor() + $band->high) / 2;
-        if (self::chanceInside($middle, $standard, $band) < DecisionRule::CONFIDENCE) {
+        if (self::chanceInside($middle, $spread, $band) < DecisionRule::CONFIDENCE) {
             return null;
         }
-        $edge = self::edgeBelow($band, $standard, $middle);
+        $edge = self::edgeBelow($band, $spread, $middle);
 
         return [$edge, 2 * $middle - $edge];
     }
 
-    private static function edgeBelow(SpecBand $band, float $standard, float $middle): float
+    /** How far inside an edge without another a mean must lie to be called inside, in mm. */
+    public static function guard(Spread $spread): float
+    {
+        $t = StudentDistribution::coverageFactor(2 * DecisionRule::CONFIDENCE - 1, max(1, (int) min(floor($spread->freedom), 1e9)));
+
+        return max($t * $spread->standard, $spread->marks + $t * $spread->random);
+    }
+
+    private static function edgeBelow(SpecBand $band, Spread $spread, float $middle): float
     {
         $out = $band->floor();
         $in = $middle;
-        for ($i = 0; $i < 50; $i++) {
+        for ($i = 0; $i < self::HALVINGS; $i++) {
             $try = ($out + $in) / 2;
-            self::chanceInside($try, $standard, $band) >= DecisionRule::CONFIDENCE ? $in = $try : $out = $try;
+            self::chanceInside($try, $spread, $band) >= DecisionRule::CONFIDENCE ? $in = $try : $out = $try;
         }
 
         return $in;
+    }
+
+    private static function between(float $low, float $high, float $standard, float $freedom): float
+    {
+        if ($standard <= 0.0) {
+            return $low <= 0.0 && $high >= 0.0 ? 1.0 : 0.0;
+        }
+        $below = $high === INF ? 1.0 : StudentDistribution::cumulative($high / $standard, $freedom);
+
+        return max(0.0, $below - StudentDistribution::cumulative($low / $standard, $freedom));
     }
 }

@@ -25,7 +25,7 @@ final readonly class Foresight
         $pooled = $this->standing->repeatability($this->by, $instrument);
         for ($n = 1; $n <= self::MOST_REPEATS; $n++) {
             $expected = Uncertainty::expected($middle, $n, $instrument, $pooled);
-            $chance = Conformity::chanceInside($middle, $expected->standard(), $this->band);
+            $chance = Conformity::chanceInside($middle, $expected->spread(), $this->band);
             if (Conformity::decide($middle, $chance, $this->band, $this->rule) === VerdictKind::Inside) {
                 return $n;
             }

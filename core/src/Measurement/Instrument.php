@@ -18,6 +18,8 @@ final readonly class Instrument
         public float $resolution,
         public float $reach,
         public ?Calibration $calibration,
+        /** Marks to the inch, where it is read in inches too: 32, 64, 1000; null where it has none of its own. */
+        public ?int $inchMarks = null,
     ) {}
 
     /** @throws OutOfRange If resolution or reach is not above zero. */
@@ -28,6 +30,7 @@ final readonly class Instrument
         float $resolution,
         float $reach,
         ?Calibration $calibration,
+        ?int $inchMarks = null,
     ): self {
         if (! ($resolution > 0.0)) {
             throw OutOfRange::positive('An instrument\'s resolution, in mm,', $resolution);
@@ -36,7 +39,13 @@ final readonly class Instrument
             throw OutOfRange::positive('An instrument\'s reach, in mm,', $reach);
         }
 
-        return new self($id, $name, $kind, $resolution, $reach, $calibration);
+        return new self($id, $name, $kind, $resolution, $reach, $calibration, $inchMarks);
+    }
+
+    /** The marks that a reading was taken at, in mm: those of the scale that the person read. */
+    public function marksFor(bool $inInches): float
+    {
+        return $inInches && $this->inchMarks !== null ? 25.4 / $this->inchMarks : $this->resolution;
     }
 
     /** Any coin that drags in the gap: known to about 0.15 mm either way (ours). */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Measurement;
 
+use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\ReadingGroup;
 
 /**
@@ -23,8 +24,10 @@ final readonly class Pooling
     {
         $sums = [];
         foreach ($groups as $group) {
-            $values = array_map(static fn ($reading): float => $reading->mm, $group->readings);
-            if (count($values) < 2) {
+            // What was misread, or is still asked about, says nothing of how a hand repeats.
+            $values = array_map(static fn (ReadingTaken $reading): float => $reading->mm,
+                array_filter($group->readings, static fn (ReadingTaken $reading): bool => ! in_array($reading, $group->leftOut, true)));
+            if (count($values) < 2 || $group->doubt !== null) {
                 continue;
             }
             $mean = array_sum($values) / count($values);

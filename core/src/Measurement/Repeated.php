@@ -32,20 +32,23 @@ final readonly class Repeated
         return sqrt($this->repeat() ** 2 + $this->shared ** 2);
     }
 
-    /** What so many more readings of the same mean and spread would bring it to. */
-    public function standardWith(int $more): float
+    /** How the mean may lie about the truth, times a factor, with so many more readings of the same mean and spread. */
+    public function spread(float $factor = 1.0, int $more = 0): Spread
     {
-        return sqrt($this->spread->deviation ** 2 / ($this->count + $more) + $this->shared ** 2);
+        return Spread::of($factor * sqrt($this->spread->deviation ** 2 / ($this->count + $more) + $this->shared ** 2), $this->freedom() + $more);
+    }
+
+    public function freedom(): float
+    {
+        return WelchSatterthwaite::freedom([
+            ['u' => $this->repeat(), 'freedom' => $this->spread->freedom],
+            ['u' => $this->shared, 'freedom' => INF],
+        ]);
     }
 
     public function expanded(): float
     {
-        $freedom = WelchSatterthwaite::freedom([
-            ['u' => $this->repeat(), 'freedom' => $this->spread->freedom],
-            ['u' => $this->shared, 'freedom' => INF],
-        ]);
-
-        return StudentDistribution::coverageFactor(0.95, max(1, (int) min(floor($freedom), 1e9))) * $this->standard();
+        return StudentDistribution::coverageFactor(0.95, max(1, (int) min(floor($this->freedom()), 1e9))) * $this->standard();
     }
 
     private function repeat(): float

@@ -6,53 +6,111 @@ namespace VividPull\Core\Measurement;
 
 use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Statistics\StudentDistribution;
 
 /**
- * How play changes as the bars turn, and the band that the straight pose must keep so that every pose stays inside:
- * [low − min d, high − max d], straight's own 0 included, tightened by the standard uncertainty of each d.
+ * How play changes as the bars turn. Every pose that was read is judged by its own reading; d = pose − straight serves to foresee a
+ * pose not read since the last move, and to plan: straight must keep [low − min d, high − max d], its own 0 included.
  */
 final readonly class Sweep
 {
-    /** What a pose that was not read yet is allowed to differ by, in mm; our own figure. */
+    /** What a pose that nobody read yet is allowed to differ by when planning, in mm; our own figure. */
     public const ALLOWANCE = 0.5;
 
-    /** @param  array<string, array{d: float, u: float, read: bool}>  $poses  pose minus straight, in mm, by pose */
-    private function __construct(public array $poses) {}
+    /** The reading's own uncertainty stands in the verdict already; of u(d) = √2·u about half comes on top: √(u² + 2u²) − u. */
+    private const SHARE = 0.5;
 
-    /** @param  array<string, array{d: float, u: float}|null>  $offsets  by pose; null where it was not read */
-    public static function of(array $offsets): self
+    /** Allowances never take more than two thirds of a band away. */
+    private const LEFT = 3;
+
+    /** Before a cable is accused (ISO 14253-1's confidence), shared by all pairs of poses. */
+    private const SURE = 0.95;
+
+    /**
+     * @param  array<string, array{d: float, u: float, read: bool}>  $poses  pose minus straight, in mm, by pose
+     * @param  list<array{apart: float, u: float, freedom: float}>  $pairs  of poses read at one setting
+     */
+    private function __construct(public array $poses, private array $pairs) {}
+
+    /**
+     * @param  array<string, array{d: float, u: float}|null>  $offsets  by pose; null where it was not read
+     * @param  list<array{apart: float, u: float, freedom: float}>  $pairs
+     */
+    public static function of(array $offsets, array $pairs = []): self
     {
         return new self(array_map(static fn (?array $o): array => $o === null
             ? ['d' => 0.0, 'u' => self::ALLOWANCE, 'read' => false]
-            : ['d' => $o['d'], 'u' => $o['u'], 'read' => true], $offsets));
+            : ['d' => $o['d'], 'u' => $o['u'], 'read' => true], $offsets), $pairs);
     }
 
-    /** The straight band with the poses that were read. Null when they spread wider than the band is. */
-    public function measuredBand(SpecBand $band): ?SpecBand
+    /** Whether poses that were read at one setting lie further apart than the band is wide, with a chance of at least 95 %. */
+    public function isWiderThan(SpecBand $band): bool
     {
-        return self::working($band, array_filter($this->poses, static fn (array $pose): bool => $pose['read']));
-    }
-
-    /** The straight band with an allowance for each pose not read yet. Null when they spread wider than the band is. */
-    public function plannedBand(SpecBand $band): ?SpecBand
-    {
-        return self::working($band, $this->poses);
-    }
-
-    /** @param  array<string, array{d: float, u: float, read: bool}>  $poses */
-    private static function working(SpecBand $band, array $poses): ?SpecBand
-    {
-        $least = 0.0;
-        $most = 0.0;
-        foreach ($poses as $pose) {
-            $least = min($least, $pose['d'] - $pose['u']);
-            $most = max($most, $pose['d'] + $pose['u']);
+        $width = $band->high === null ? INF : $band->high - $band->floor();
+        foreach ($this->pairs as $pair) {
+            $z = $pair['u'] <= 0.0 ? ($pair['apart'] > $width ? INF : -INF) : ($pair['apart'] - $width) / $pair['u'];
+            if (StudentDistribution::cumulative($z, $pair['freedom']) >= 1 - (1 - self::SURE) / count($this->pairs)) {
+                return true;
+            }
         }
-        if ($poses === []) {
+
+        return false;
+    }
+
+    /**
+     * The band straight must keep so that these poses, read at an earlier setting, stay inside as well; the whole band where none would do.
+     *
+     * @param  list<string>  $unread  poses not read since the last move
+     */
+    public function foreseen(SpecBand $band, array $unread): SpecBand
+    {
+        $known = array_filter(array_intersect_key($this->poses, array_flip($unread)), static fn (array $pose): bool => $pose['read']);
+        [$least, $most] = self::extremes($known);
+
+        return self::between($band->floor() - $least, $band->high === null ? null : $band->high - $most) ?? $band;
+    }
+
+    /** What is planned for: the straight band with all poses, an allowance for those nobody read, and never nothing at all. */
+    public function plannedBand(SpecBand $band): SpecBand
+    {
+        if ($this->poses === []) {
             return $band;
         }
+        $read = array_filter($this->poses, static fn (array $pose): bool => $pose['read']);
+        [$least, $most] = self::extremes($read);
+        $tighter = max(0.0, ...array_values(array_map(static fn (array $pose): float => $pose['read'] ? self::SHARE * $pose['u'] : $pose['u'], $this->poses)));
+        $low = $band->floor() - $least;
+        if ($band->high === null) {
+            return SpecBand::between($low + $tighter, null);
+        }
+        $high = $band->high - $most;
+        if ($high <= $low) {
+            // Not known to be a fault: the middle is the best there is.
+            $middle = max($band->floor(), min($band->high, ($low + $high) / 2));
+            $half = ($band->high - $band->floor()) / (2 * self::LEFT);
+
+            return SpecBand::between(max(0.0, $middle - $half), $middle + $half);
+        }
+        $tighter = min($tighter, ($high - $low) * (self::LEFT - 1) / (2 * self::LEFT));
+
+        return SpecBand::between($low + $tighter, $high - $tighter);
+    }
+
+    /**
+     * @param  array<string, array{d: float, u: float, read: bool}>  $poses
+     * @return array{float, float}
+     */
+    private static function extremes(array $poses): array
+    {
+        $d = [0.0, ...array_values(array_map(static fn (array $pose): float => $pose['d'], $poses))];
+
+        return [min($d), max($d)];
+    }
+
+    private static function between(float $low, ?float $high): ?SpecBand
+    {
         try {
-            return SpecBand::between($band->floor() - $least, $band->high === null ? null : $band->high - $most);
+            return SpecBand::between($low, $high);
         } catch (OutOfRange) {
             return null;
         }

@@ -11,14 +11,20 @@ use VividPull\Core\Statistics\WelchSatterthwaite;
 /**
  * The mean of repeated readings and how well it is known, after JCGM 100:2008.
  *
- * Type A: s/√n from three readings on, else the pooled s of person and instrument over √n. Type B: resolution/√12
- * for each mark read. Calibration: U/k, kept apart because readings with one instrument share it.
+ * Type A: s/√n, where s puts the readings' own spread together with what is known of the person and the instrument from before, each
+ * weighed by its degrees of freedom: s² = (ν₀s₀² + (n − 1)s₁²)/(ν₀ + n − 1). That is the posterior of a variance with a scaled inverse
+ * chi-square before it (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.3), and the mean then is Student's with ν₀ + n − 1. So three
+ * readings that agree by chance count for no more than they should. Type B: resolution/√12 for each mark read, which does not average
+ * away. Calibration: U/k, kept apart because readings with one instrument share it.
  */
 final readonly class Uncertainty
 {
     private const COVERAGE = 0.95;
 
-    private const OWN_DEVIATION_FROM = 3;
+    private const NEXT = 3;
+
+    /** Readings that fall on one mark say no more of a hand than that it repeats within a third of the marks (ours). */
+    private const FINEST_HAND = 3.0;
 
     private function __construct(
         public float $mean,
@@ -27,43 +33,43 @@ final readonly class Uncertainty
         public float $repeatFreedom,
         public float $resolution,
         public float $calibration,
-        /** Type A part by all that is known of the person and instrument, these readings included. */
-        private float $pooledRepeat,
+        /** The marks, or the step it was written in where that is coarser; mm. */
+        private float $step,
     ) {}
 
     /**
      * @param  non-empty-list<float>  $values  mm
      * @param  float  $step  the coarser of the instrument's resolution and the step the person wrote in, mm
+     * @param  bool  $together  false where the person stands by readings that do not go together: then only their own spread tells
      */
-    public static function ofReadings(array $values, Instrument $instrument, Repeatability $pooled, float $step): self
+    public static function ofReadings(array $values, Instrument $instrument, Repeatability $pooled, float $step, bool $together = true): self
     {
         $n = count($values);
-        $own = $n >= self::OWN_DEVIATION_FROM;
-        $deviation = $own ? SampleDeviation::of($values) : $pooled->deviation;
-        $all = $n < 2 ? $pooled : $pooled->with(SampleDeviation::of($values), $n - 1.0);
+        $spread = match (true) {
+            $n < 2 => $pooled,
+            $together => $pooled->with(SampleDeviation::of($values), $n - 1.0),
+            default => Repeatability::pooled(max($pooled->deviation, SampleDeviation::of($values)), $n - 1.0),
+        };
 
-        return new self(
-            array_sum($values) / $n,
-            $n,
-            $deviation / sqrt($n),
-            $own ? $n - 1.0 : $pooled->freedom,
-            self::ofResolution($instrument, $step),
-            $instrument->calibration?->standard() ?? 0.0,
-            $all->deviation / sqrt($n),
-        );
+        return self::by(array_sum($values) / $n, $n, $spread, $instrument, $step);
     }
 
     /** What n readings with an instrument could be expected to reach, before any is taken. */
     public static function expected(float $mean, int $n, Instrument $instrument, Repeatability $pooled): self
     {
+        return self::by($mean, $n, $n < 2 ? $pooled : $pooled->with($pooled->deviation, $n - 1.0), $instrument, $instrument->resolution);
+    }
+
+    private static function by(float $mean, int $n, Repeatability $spread, Instrument $instrument, float $step): self
+    {
         return new self(
             $mean,
             $n,
-            $pooled->deviation / sqrt($n),
-            $pooled->freedom,
-            self::ofResolution($instrument, $instrument->resolution),
+            max($spread->deviation, $step / self::FINEST_HAND) / sqrt($n),
+            $spread->freedom,
+            self::ofResolution($instrument, $step),
             $instrument->calibration?->standard() ?? 0.0,
-            $pooled->deviation / sqrt($n),
+            $step,
         );
     }
 
@@ -81,7 +87,7 @@ final readonly class Uncertainty
             $this->repeatFreedom,
             $this->resolution * $factor,
             hypot($this->calibration * $factor, $this->mean * $factor * $relative),
-            $this->pooledRepeat * $factor,
+            $this->step * $factor,
         );
     }
 
@@ -91,19 +97,40 @@ final readonly class Uncertainty
         return sqrt($this->repeat ** 2 + $this->resolution ** 2 + $this->calibration ** 2);
     }
 
-    /**
-     * For differences, and so for learning: without what all readings of one instrument share, and with the spread of
-     * all that is known of the person, since three readings that happen to agree would else count far too much.
-     */
+    /** For differences, and so for learning: without what all readings of one instrument share. */
     public function standardOfDifference(): float
     {
-        return sqrt($this->pooledRepeat ** 2 + $this->resolution ** 2);
+        return sqrt($this->repeat ** 2 + $this->resolution ** 2);
     }
 
     /** What the next three readings by this person with this instrument can be expected to have, calibration apart. */
     public function standardOfNext(): float
     {
-        return sqrt($this->pooledRepeat ** 2 * $this->count / self::OWN_DEVIATION_FROM + $this->resolution ** 2);
+        return sqrt($this->repeat ** 2 * $this->count / self::NEXT + $this->resolution ** 2);
+    }
+
+    /** How this mean may lie about the truth. */
+    public function spread(): Spread
+    {
+        return $this->spreadOf($this->count);
+    }
+
+    /** The same of so many readings of the same hand. */
+    public function spreadOf(int $n): Spread
+    {
+        $repeat = $this->repeat * sqrt($this->count / $n);
+        $freedom = WelchSatterthwaite::freedom([
+            ['u' => $repeat, 'freedom' => $this->repeatFreedom + $n - $this->count],
+            ['u' => hypot($this->resolution, $this->calibration), 'freedom' => INF],
+        ]);
+
+        return Spread::rounded(sqrt($repeat ** 2 + $this->resolution ** 2 + $this->calibration ** 2), $freedom, hypot($repeat, $this->calibration), $this->ofOneReading(), $this->step, $n);
+    }
+
+    /** Standard deviation of one reading by hand, marks and calibration apart, in mm. */
+    public function ofOneReading(): float
+    {
+        return $this->repeat * sqrt($this->count);
     }
 
     public function freedom(): float
@@ -117,14 +144,17 @@ final readonly class Uncertainty
     /** U at 95 %: Student's factor for the truncated effective degrees of freedom, times the combined uncertainty. */
     public function expanded(): float
     {
-        $freedom = $this->freedom();
-        $whole = is_infinite($freedom) ? PHP_INT_MAX : max(1, (int) min(floor($freedom), 1e9));
+        return StudentDistribution::coverageFactor(self::COVERAGE, max(1, (int) min(floor($this->freedom()), 1e9))) * $this->standard();
+    }
 
-        return StudentDistribution::coverageFactor(self::COVERAGE, $whole) * $this->standard();
+    /** P(play > 0). */
+    public function chanceOfPlay(): float
+    {
+        return $this->standard() <= 0.0 ? (float) ($this->mean > 0.0) : StudentDistribution::cumulative($this->mean / $this->standard(), $this->freedom());
     }
 
     /** One rectangular part a mark, added in squares. */
-    private static function ofResolution(Instrument $instrument, float $step): float
+    public static function ofResolution(Instrument $instrument, float $step): float
     {
         return $step / sqrt(12) * sqrt($instrument->kind->marksRead());
     }

@@ -33,6 +33,17 @@ final readonly class StudentDistribution
         return $odd ? 2 / M_PI * ($theta + sin($theta) * $sum) : sin($theta) * $sum;
     }
 
+    /** P(T ≤ t); with infinite freedom, or more than counts, the normal distribution. */
+    public static function cumulative(float $t, float $freedom): float
+    {
+        if ($freedom > self::NEARLY_NORMAL) {
+            return NormalDistribution::cumulative($t);
+        }
+        $half = self::within(abs($t), max(1, (int) floor($freedom))) / 2;
+
+        return $t < 0.0 ? 0.5 - $half : 0.5 + $half;
+    }
+
     /**
      * The t that |T| stays below with the given coverage, such as 0.95.
      *

@@ -57,6 +57,12 @@ final readonly class ThroughOrigin
         return max($this->residual ?? 0.0, $least) / sqrt($this->weight);
     }
 
+    /** Standard error of the slope where the weights are 1/u² and the scatter is just that. */
+    public function errorOfUnit(): float
+    {
+        return 1 / sqrt($this->weight);
+    }
+
     public function freedom(): int
     {
         return $this->points - 1;

@@ -10,7 +10,7 @@ use VividPull\Core\Measurement\Foresight;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Pooling;
 use VividPull\Core\Spec\SpecBand;
-use VividPull\Core\Statistics\NormalDistribution;
+use VividPull\Core\Statistics\StudentDistribution;
 use VividPull\Core\Tests\Support\TestJob;
 
 final class ForesightTest extends TestCase
@@ -19,8 +19,8 @@ final class ForesightTest extends TestCase
     public static function bands(): iterable
     {
         yield 'ten millimetres are plain to any instrument' => [10.0, 1, 1];
-        yield 'half a millimetre is beyond a rule however often it is read' => [0.5, null, 1];
-        yield 'four tenths want two readings of a caliper' => [0.4, null, 2];
+        yield 'half a millimetre is beyond a rule however often it is read' => [0.5, null, 2];
+        yield 'four tenths want three readings of a caliper' => [0.4, null, 3];
         yield 'a tenth is beyond both' => [0.1, null, null];
     }
 
@@ -33,11 +33,15 @@ final class ForesightTest extends TestCase
 
     public function test_the_count_is_the_fewest_for_which_the_middle_is_called_inside(): void
     {
-        // Half a band of w at 95 % both ways needs u ≤ w/2 / 1.96; the rule has 0.3/√n and 0.5/√12 twice.
-        $u = static fn (int $n): float => sqrt(0.3 ** 2 / $n + 2 * 0.5 ** 2 / 12);
+        // Half a band of w at 95 % both ways needs u ≤ w/2 over Student's t.975; the rule has 0.3/√n with 5 + n − 1 degrees of freedom, and
+        // 0.5/√12 twice, which has any number of them (Welch and Satterthwaite). And it needs as much again of 0.3/√n alone once the marks
+        // have shifted the mean by what they can: half of 0.5 over n, for a hand of 0.3 repeats more coarsely than the marks.
         foreach ([1, 2, 3, 5] as $n) {
-            $width = 2 * $u($n) * NormalDistribution::quantile(0.975) + 1e-6;
-            [$foresight, $shelf] = self::at($width);
+            $repeat = 0.3 / sqrt($n);
+            $u = sqrt($repeat ** 2 + 2 * 0.5 ** 2 / 12);
+            $t = StudentDistribution::coverageFactor(0.95, (int) floor($u ** 4 / ($repeat ** 4 / (5 + $n - 1))));
+            $marks = 0.5 / M_PI * exp(-2 * (M_PI * 0.3 / 0.5) ** 2) + 0.5 / (2 * $n);
+            [$foresight, $shelf] = self::at(2 * max($t * $u, $marks + $t * $repeat) + 1e-6);
             self::assertSame($n, $foresight->readingsWith($shelf['rule']));
         }
     }

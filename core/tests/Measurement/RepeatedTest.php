@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeated;
+use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Spec\SpecBand;
@@ -32,8 +33,8 @@ final class RepeatedTest extends TestCase
     public function test_more_runs_help_down_to_what_they_all_share(): void
     {
         $found = Repeated::of(MeasureKey::BladeStop, [2.5]);
-        self::assertLessThan($found->standard(), $found->standardWith(5));
-        self::assertGreaterThan(0.1, $found->standardWith(1000));
+        self::assertLessThan($found->standard(), $found->spread(1.0, 5)->standard);
+        self::assertGreaterThan(0.1, $found->spread(1.0, 1000)->standard);
     }
 
     public function test_a_blade_has_three_seconds(): void
@@ -44,7 +45,7 @@ final class RepeatedTest extends TestCase
             self::assertNotSame([], $runs);
             $found = Repeated::of(MeasureKey::BladeStop, array_values($runs));
 
-            return Verdict::ofLimit($found->mean, $found->standard(), $limit, DecisionRule::Guarded, MeasureKey::BladeStop, static fn (): string => 'again')->kind;
+            return Verdict::ofLimit($found->mean, $found->spread(), $limit, DecisionRule::Guarded, MeasureKey::BladeStop, static fn (): string => 'again')->kind;
         };
         self::assertSame(VerdictKind::Inside, $kind(2.1, 2.3, 2.2));
         self::assertSame(VerdictKind::CantTell, $kind(2.9, 3.0, 2.9), 'on the limit is not inside it');
@@ -53,9 +54,9 @@ final class RepeatedTest extends TestCase
 
     public function test_a_verdict_is_in_the_unit_of_what_is_measured(): void
     {
-        $verdict = Verdict::ofLimit(3.5, 0.1, SpecBand::between(null, 3.0), DecisionRule::Guarded, MeasureKey::BladeStop, static fn (): string => '');
+        $verdict = Verdict::ofLimit(3.5, Spread::of(0.1), SpecBand::between(null, 3.0), DecisionRule::Guarded, MeasureKey::BladeStop, static fn (): string => '');
         self::assertSame('Outside: 0.50 s over its limit', $verdict->sentence);
-        $worn = Verdict::ofLimit(2.7, 0.01, SpecBand::between(2.85, null), DecisionRule::Guarded, MeasureKey::FrictionPlate, static fn (): string => '');
+        $worn = Verdict::ofLimit(2.7, Spread::of(0.01), SpecBand::between(2.85, null), DecisionRule::Guarded, MeasureKey::FrictionPlate, static fn (): string => '');
         self::assertSame('Outside: 0.15 mm under its limit', $worn->sentence);
     }
 }

@@ -13,14 +13,37 @@ use VividPull\Core\Measurement\Uncertainty;
 
 final class UncertaintyTest extends TestCase
 {
-    public function test_three_readings_use_their_own_spread(): void
+    public function test_three_readings_put_their_own_spread_together_with_what_is_known(): void
     {
-        // s of 25.3, 25.0, 25.5 is √((0.1 − 1/30)² …): worked with R, sd(c(25.3,25,25.5)) = 0.2516611478.
+        // s of 25.3, 25.0, 25.5 by R, sd(c(25.3,25,25.5)) = 0.2516611478; (5 × 0.3² + 2 × 0.2517²)/7, with 7 degrees of freedom
+        // (posterior of a variance with a scaled inverse chi-square before it: Gelman et al., Bayesian Data Analysis, 3.3).
         $u = Uncertainty::ofReadings([25.3, 25.0, 25.5], self::rule(), self::pooled(), 0.5);
+        $square = (5 * 0.09 + 2 * 0.2516611478 ** 2) / 7;
         self::assertEqualsWithDelta(25.2666666667, $u->mean, 1e-9);
-        self::assertEqualsWithDelta(0.2516611478 / sqrt(3), $u->repeat, 1e-9);
+        self::assertEqualsWithDelta(sqrt($square / 3), $u->repeat, 1e-9);
+        self::assertSame(7.0, $u->repeatFreedom);
         self::assertEqualsWithDelta(0.5 / sqrt(12) * sqrt(2), $u->resolution, 1e-12);
-        self::assertEqualsWithDelta(sqrt(0.2516611478 ** 2 / 3 + 0.25 / 6), $u->standard(), 1e-9);
+        self::assertEqualsWithDelta(sqrt($square / 3 + 0.25 / 6), $u->standard(), 1e-9);
+    }
+
+    public function test_readings_on_one_mark_do_not_make_a_hand_steadier_than_a_third_of_the_marks(): void
+    {
+        $u = Uncertainty::ofReadings([25.0, 25.0, 25.0], self::rule(), Repeatability::pooled(0.0, 200.0), 0.5);
+        self::assertEqualsWithDelta(0.5 / 3 / sqrt(3), $u->repeat, 1e-12);
+    }
+
+    public function test_readings_that_a_person_stands_by_though_they_do_not_go_together_tell_by_their_own_spread(): void
+    {
+        $u = Uncertainty::ofReadings([15.0, 15.5, 25.0], self::rule(), self::pooled(), 0.5, false);
+        self::assertEqualsWithDelta(5.6347 / sqrt(3), $u->repeat, 1e-3); // R: sd(c(15, 15.5, 25)) = 5.6347
+        self::assertSame(2.0, $u->repeatFreedom);
+    }
+
+    public function test_play_is_there_with_the_chance_that_its_reading_gives(): void
+    {
+        // One reading of 0.5 ± 0.3 by 5 degrees of freedom, the marks negligible: P(T > −1.667) = 0.9219 (R: pt(0.5/0.3, 5)).
+        $fine = Instrument::of('i', 'i', InstrumentKind::Caliper, 1e-6, 100, null);
+        self::assertEqualsWithDelta(0.9218, Uncertainty::ofReadings([0.5], $fine, self::pooled(), 1e-6)->chanceOfPlay(), 5e-4);
     }
 
     public function test_one_reading_leans_on_what_is_on_file_for_the_person(): void
@@ -46,7 +69,7 @@ final class UncertaintyTest extends TestCase
         self::assertEqualsWithDelta((5 * 0.09 + 2 * 0.01) / 7 / 3 + 0.05 ** 2 / 12, $u->standardOfDifference() ** 2, 1e-12);
     }
 
-    public function test_writing_in_thirty_seconds_is_as_coarse_as_it_looks(): void
+    public function test_what_was_written_coarser_than_it_was_read_is_as_coarse_as_it_looks(): void
     {
         $fine = Uncertainty::ofReadings([26.0], self::caliper(), self::pooled(), 0.05);
         $coarse = Uncertainty::ofReadings([26.0], self::caliper(), self::pooled(), 25.4 / 32);
@@ -66,10 +89,11 @@ final class UncertaintyTest extends TestCase
 
     public function test_u_is_students_factor_times_the_combined_uncertainty(): void
     {
-        // repeat 0.1/√3 with 2 degrees of freedom, resolution 0.05/√12 exact: R gives ν_eff 2.255…, truncated to 2.
+        // s² = (5 × 0.3² + 2 × 0.1²)/7 over three readings, 7 degrees of freedom; the mark of 0.05 adds 0.05/√12: ν_eff 7.0…, truncated to 7.
         $u = Uncertainty::ofReadings([15.0, 15.1, 15.2], Instrument::of('c', 'c', InstrumentKind::Caliper, 0.05, 150, null), self::pooled(), 0.05);
-        self::assertSame(2, (int) floor($u->freedom()));
-        self::assertEqualsWithDelta(4.302652729749 * $u->standard(), $u->expanded(), 1e-9);
+        self::assertSame(7, (int) floor($u->freedom()));
+        // t.975 with 7 degrees of freedom: 2.364624251593 (R: qt(.975, 7)).
+        self::assertEqualsWithDelta(2.364624251593 * $u->standard(), $u->expanded(), 1e-9);
     }
 
     private static function rule(): Instrument

@@ -14,6 +14,7 @@ use VividPull\Core\Measurement\Uncertainty;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Tests\Support\Chance;
 
 final class VerdictTest extends TestCase
 {
@@ -50,7 +51,7 @@ final class VerdictTest extends TestCase
     {
         self::assertSame('Outside: too loose by 5.3', self::judge(25.3, DecisionRule::Guarded)->sentence);
         self::assertSame('Outside: too tight by 2.0', self::judge(8.0, DecisionRule::Guarded)->sentence);
-        self::assertSame("Can't tell: 50 % chance of inside", self::judge(10.0, DecisionRule::Guarded)->sentence);
+        self::assertSame("Can't tell: 57 % chance of inside", self::judge(10.036, DecisionRule::Guarded)->sentence);
     }
 
     public function test_the_chance_is_always_given(): void
@@ -82,11 +83,64 @@ final class VerdictTest extends TestCase
         self::assertSame(VerdictKind::TooTight, self::judge(1.0, DecisionRule::Guarded, $atLeast)->kind);
     }
 
+    public function test_three_readings_that_agree_by_chance_are_no_surer_than_the_person(): void
+    {
+        // Band 2 to 6, three times 2.02 with a caliper: s² = (5 × 0.12² + 2 × 0)/7 by what is usual (ours), u = s/√3 with 7 degrees of freedom.
+        $caliper = Instrument::of('c', 'c', InstrumentKind::Caliper, 0.02, 150, null);
+        $found = Uncertainty::ofReadings([2.02, 2.02, 2.02], $caliper, Repeatability::usualFor(InstrumentKind::Caliper), 0.02);
+        $verdict = Verdict::of($found, SpecBand::between(2.0, 6.0), DecisionRule::Guarded, static fn (): null => null);
+        self::assertSame(VerdictKind::CantTell, $verdict->kind);
+        self::assertLessThan(0.7, $verdict->chanceInside);
+    }
+
+    public function test_the_chance_uses_the_same_curve_as_u(): void
+    {
+        // On the edge by t.95 with 5 degrees of freedom, 2.015 (JCGM 100:2008, table G.2): just sure.
+        $caliper = Instrument::of('c', 'c', InstrumentKind::Caliper, 1e-6, 150, null);
+        foreach ([[2.015 + 0.001, VerdictKind::Inside], [2.015 - 0.001, VerdictKind::CantTell]] as [$t, $kind]) {
+            $found = Uncertainty::ofReadings([10.0 + 0.2 * $t], $caliper, Repeatability::pooled(0.2, 5.0), 1e-6);
+            self::assertSame($kind, Verdict::of($found, SpecBand::between(10.0, 20.0), DecisionRule::Guarded, static fn (): null => null)->kind);
+        }
+    }
+
+    /** @return iterable<string, array{InstrumentKind, float, float, float}> kind, marks, hand, where the edge lies between two marks */
+    public static function atTheEdge(): iterable
+    {
+        foreach (InstrumentKind::cases() as $kind) {
+            foreach (['fine' => 0.02, 'usual' => 0.05, 'coarse' => 0.5, 'very coarse' => 1.0] as $name => $marks) {
+                foreach ([0.0, 0.25, 0.5] as $between) {
+                    yield "{$kind->value}, {$name} marks, edge {$between} of a mark" => [$kind, $marks, $kind->usualDeviation(), $between];
+                }
+            }
+        }
+        yield 'a hand much steadier than the marks' => [InstrumentKind::Caliper, 0.1, 0.005, 0.5];
+    }
+
+    #[DataProvider('atTheEdge')]
+    public function test_with_the_truth_on_an_edge_inside_is_said_in_at_most_one_of_twenty(InstrumentKind $kind, float $marks, float $hand, float $between): void
+    {
+        $chance = new Chance(2106);
+        $instrument = Instrument::of('i', 'i', $kind, $marks, 300, null);
+        $edge = $marks * (round(10 / $marks) + $between);
+        $band = SpecBand::between($edge, $edge + 10.0);
+        $pooled = $hand === $kind->usualDeviation() ? Repeatability::usualFor($kind) : Repeatability::pooled($hand, 30.0);
+        foreach ([1, 2, 3, 5, 10] as $n) {
+            $false = 0;
+            for ($case = 0; $case < 300; $case++) {
+                $values = array_map(static fn (): float => round($chance->normal($edge, $hand) / $marks) * $marks, range(1, $n));
+                $found = Uncertainty::ofReadings($values, $instrument, $pooled, $marks);
+                $false += (int) Verdict::of($found, $band, DecisionRule::Guarded, static fn (): null => null)->is(VerdictKind::Inside);
+            }
+            // 5 % of 300 are 15; three standard deviations of that are 11 more.
+            self::assertLessThanOrEqual(26, $false, "seed 2106, n {$n}");
+        }
+    }
+
     private static function judge(float $mean, DecisionRule $rule, ?SpecBand $band = null, float $u = 0.2): Verdict
     {
-        $instrument = Instrument::of('i', 'i', InstrumentKind::Caliper, 1e-6, 100, null);
-        $found = Uncertainty::ofReadings([$mean], $instrument, Repeatability::pooled($u, 1e9), 1e-6);
+        $instrument = Instrument::of('i', 'i', InstrumentKind::Caliper, 1e-12, 100, null);
+        $found = Uncertainty::ofReadings([$mean], $instrument, Repeatability::pooled($u, 1e9), 1e-12);
 
-        return Verdict::of($found, $band ?? SpecBand::between(10.0, 20.0), $rule, static fn (): string => 'advice');
+        return Verdict::of($found, $band ?? SpecBand::between(10.0, 20.0), $rule, static fn (): null => null);
     }
 }

@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\References;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\SampleDeviation;
 use VividPull\Core\Statistics\StudentDistribution;
@@ -36,7 +37,7 @@ final class PublishedStatisticsTest extends TestCase
     public function test_the_upper_end_of_a_guarded_band_mirrors_the_lower(): void
     {
         foreach ([0.1, 0.4] as $u) {
-            $accepted = Conformity::acceptance(SpecBand::between(9.0, 11.0), $u, DecisionRule::Guarded);
+            $accepted = Conformity::acceptance(SpecBand::between(9.0, 11.0), Spread::of($u), DecisionRule::Guarded);
             self::assertNotNull($accepted);
             self::assertEqualsWithDelta(20.0, $accepted[0] + $accepted[1], 1e-9);
         }
