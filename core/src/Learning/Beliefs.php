@@ -10,5 +10,5 @@ use VividPull\Core\Bench\ReadingGroup;
 final readonly class Beliefs
 {
     /** @param  list<array{group: ReadingGroup, surprise: Surprise}>  $surprises */
-    public function __construct(public TaughtPlay $play, public array $surprises, public int $groupsUsed) {}
+    public function __construct(public TaughtPlay $play, public array $surprises, public int $groupsUsed, public LockCreep $creep) {}
 }

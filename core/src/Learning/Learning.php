@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 use VividPull\Core\Bench\Facts;
+use VividPull\Core\Bench\MoveMade;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
@@ -22,21 +23,19 @@ final readonly class Learning
     public static function believe(Spec $spec, Run $run, Facts $facts): Beliefs
     {
         if ($spec->aim === null) {
-            return new Beliefs(TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0), [], 0);
+            return new Beliefs(TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0), [], 0, $facts->standing->creep);
         }
-        $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0);
-        $slack = 0.0;
-        $stretch = 0;
+        $learning = new self($spec, $run, $facts, self::ways($run, $facts));
+        $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0, $learning->firstWay());
+        $creep = $facts->standing->creep;
+        $last = null;
         $surprises = [];
         $used = 0;
         foreach ($facts->groups as $group) {
             if (! self::teaches($spec, $group)) {
                 continue;
             }
-            $play = $group->stretch === $stretch
-                ? $play->after($group->slack - $slack)
-                : TaughtPlay::startingFrom(self::after($play, $spec, $run, $facts, $stretch, $group->stretch), $group->slack);
-            [$slack, $stretch] = [$group->slack, $group->stretch];
+            $play = $learning->moved($play, $creep, $last, $group->slack, $group->stretch, $group->setting, $group->moves);
             $answer = $group->isTaut()
                 ? $play->givenTaut($group->found->mean, $group->found->standardOfDifference())
                 : $play->given($group->found->mean, $group->found->standardOfDifference());
@@ -46,13 +45,61 @@ final readonly class Learning
             } else {
                 $play = $answer;
             }
+            $creep = $last !== null && self::isLockedPair($last, $group) ? $creep->with(($group->found->mean - $last->found->mean) / $play->ratio()) : $creep;
+            $last = $group;
             $used++;
         }
-        $now = $facts->stretch === $stretch
-            ? $play->after($facts->slack - $slack)
-            : TaughtPlay::startingFrom(self::after($play, $spec, $run, $facts, $stretch, $facts->stretch), $facts->slack);
 
-        return new Beliefs($now, $surprises, $used);
+        return new Beliefs($learning->moved($play, $creep, $last, $facts->slack, $facts->stretch, $facts->setting, count($facts->moves)), $surprises, $used, $creep);
+    }
+
+    /** @param  list<float>  $ways  of each move: +1 slack given, −1 taken away, 0 where it moved no play of this cable */
+    private function __construct(private Spec $spec, private Run $run, private Facts $facts, private array $ways) {}
+
+    /** From one reading to the next: what was moved and locked in between. */
+    private function moved(TaughtPlay $play, LockCreep $creep, ?ReadingGroup $last, float $slack, int $stretch, int $setting, int $moves): TaughtPlay
+    {
+        $from = $last->stretch ?? 0;
+        if ($stretch !== $from) {
+            return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from, $stretch), $slack, $this->wayBefore($moves));
+        }
+        $play = $play->after($slack - ($last->slack ?? 0.0), $this->wayBefore($moves));
+        $locks = ($setting - ($last->setting ?? 0)) - ($moves - ($last->moves ?? 0));
+
+        return $last === null || $locks < 1 ? $play : $play->shaken($locks * $creep->mean(), sqrt($locks) * $creep->deviation());
+    }
+
+    /** From which side it was found: nobody knows, so the first move is taken for one more the same way, and only turning back can tell of sides. */
+    private function firstWay(): float
+    {
+        return array_values(array_filter($this->ways, static fn (float $way): bool => $way !== 0.0))[0] ?? 0.0;
+    }
+
+    private function wayBefore(int $moves): float
+    {
+        for ($place = $moves - 1; $place >= 0; $place--) {
+            if (($this->ways[$place] ?? 0.0) !== 0.0) {
+                return $this->ways[$place];
+            }
+        }
+
+        return $this->firstWay();
+    }
+
+    /** @return list<float> */
+    private static function ways(Run $run, Facts $facts): array
+    {
+        $adjusters = $run->playAdjusters();
+
+        return array_map(static fn (MoveMade $move): float => $move->entry->steps === null || ! isset($adjusters[$move->entry->adjuster]) ? 0.0
+            : (float) ($adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps) <=> 0.0), $facts->moves);
+    }
+
+    /** Read before a lock and after it, with nothing else in between: what the lock did. */
+    private static function isLockedPair(ReadingGroup $before, ReadingGroup $after): bool
+    {
+        return $before->stretch === $after->stretch && $before->moves === $after->moves && $after->setting === $before->setting + 1
+            && ! $before->isTaut() && ! $after->isTaut();
     }
 
     public static function prior(Spec $spec, Run $run, Facts $facts): RatioPrior
@@ -66,7 +113,8 @@ final readonly class Learning
         return $from < $facts->ratioFrom && $to >= $facts->ratioFrom ? self::drawn($spec, $run) : $play->taught();
     }
 
-    private static function drawn(Spec $spec, Run $run): RatioPrior
+    /** What the drawing, or the family, says of R before anything was read. */
+    public static function drawn(Spec $spec, Run $run): RatioPrior
     {
         $point = $spec->play()->point;
 
@@ -79,7 +127,7 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->crossed
+        return $group->doubt === null && $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->crossed
             && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
     }
 

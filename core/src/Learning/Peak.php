@@ -25,15 +25,15 @@ final readonly class Peak
         return new self($prior->ln, $prior->spread, 0.0);
     }
 
-    public function with(RatioPrior $prior, Sums $sums): self
+    public function with(RatioPrior $prior, float $xx, float $xy): self
     {
         $precision = 1 / ($prior->spread * $prior->spread);
         $ln = $this->ln;
         for ($i = 0; $i < self::STEPS; $i++) {
             $ratio = exp($ln);
-            $slope = ($ln - $prior->ln) * $precision - $ratio * $sums->xy + $ratio * $ratio * $sums->xx;
+            $slope = ($ln - $prior->ln) * $precision - $ratio * $xy + $ratio * $ratio * $xx;
             // Where the curve bends the other way, the squared part alone still leads downhill.
-            $bend = $precision + max($ratio * $ratio * $sums->xx, 2 * $ratio * $ratio * $sums->xx - $ratio * $sums->xy);
+            $bend = $precision + max($ratio * $ratio * $xx, 2 * $ratio * $ratio * $xx - $ratio * $xy);
             $step = max(-$prior->spread, min($prior->spread, $slope / $bend));
             $ln = max($prior->ln - self::FARTHEST * $prior->spread, min($prior->ln + self::FARTHEST * $prior->spread, $ln - $step));
             if ($step * $step * $bend < self::CLOSE * self::CLOSE) {
@@ -45,8 +45,8 @@ final readonly class Peak
 
         return new self(
             $ln,
-            1 / sqrt($precision + max(0.0, 2 * $ratio * $ratio * $sums->xx - $ratio * $sums->xy)),
-            $ratio * $sums->xy - 0.5 * $ratio * $ratio * $sums->xx - 0.5 * $off * $off,
+            1 / sqrt($precision + max(0.0, 2 * $ratio * $ratio * $xx - $ratio * $xy)),
+            $ratio * $xy - 0.5 * $ratio * $ratio * $xx - 0.5 * $off * $off,
         );
     }
 }

@@ -5,27 +5,39 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * What is believed of R: shares on a grid of ln R laid about the most likely value.
+ * What is believed of R and of the side: shares of nodes of ln R, laid about the most likely value of each hypothesis.
  *
- * ln R is normal before (mean ln, deviation k); readings add ln L(R) = −½(Syy − 2R·Sxy + R²·Sxx). The grid spans six
- * standard deviations of the curve at its peak either way, so that it stays fine however much was learned.
+ * Each grid spans six standard deviations of its curve at the peak either way, so that it stays fine however much was learned; the
+ * weight of a node is its height times the width of its cell, so that hypotheses weigh by their evidence.
  */
 final readonly class Posterior
 {
-    private const HALF = 30;
+    /** Nodes to either side of the peak: of the likeliest hypothesis, and of those beside it. */
+    private const HALF = 24;
+
+    private const HALF_BESIDE = 12;
 
     private const REACH = 6.0;
 
     /** Shares below this are left out of every sum. */
     private const NEGLIGIBLE = 1e-9;
 
+    /** Hypotheses of less evidence than this, next to the best, are not gone into. */
+    private const LEAST_EVIDENCE = 2e-3;
+
     /**
      * @param  list<float>  $ratios  R at the nodes that count
      * @param  list<float>  $shares  their shares, adding up to one
+     * @param  list<float>  $sides  what one step of side adds to play there, in mm
+     * @param  list<float>  $sideVariances
+     * @param  list<float>  $cells  variance of ln R within the cell of each node, about that node
      */
     private function __construct(
         public array $ratios,
         public array $shares,
+        public array $sides,
+        public array $sideVariances,
+        public array $cells,
         /** Expected R. */
         public float $ratio,
         /** Variance of R. */
@@ -33,58 +45,68 @@ final readonly class Posterior
         /** Mean and standard deviation of ln R, to hand on. */
         public float $ln,
         public float $spread,
-        /** Variance of ln R within the cell of one node, about that node. */
-        public float $cell,
+        /** Expected side, and the share of the hypotheses under which the side matters. */
+        public float $side,
+        public float $sideChance,
     ) {}
 
-    /** @param  list<TautReading>  $taut */
-    public static function of(RatioPrior $prior, Sums $sums, Peak $peak, array $taut): self
+    /**
+     * @param  non-empty-list<Hypothesis>  $hypotheses
+     * @param  list<TautReading>  $taut
+     */
+    public static function of(array $hypotheses, Sums $sums, array $taut): self
     {
-        $step = $peak->spread * self::REACH / self::HALF;
-        $ratios = [];
-        $weights = [];
+        $rough = array_map(static fn (Hypothesis $one): float => $one->roughEvidence(), $hypotheses);
+        $best = max($rough);
+        $nodes = [];
         $total = 0.0;
-        for ($node = -self::HALF; $node <= self::HALF; $node++) {
-            $ln = $peak->ln + $node * $step;
-            $off = ($ln - $prior->ln) / $prior->spread;
-            $ratio = exp($ln);
-            $weight = exp($ratio * $sums->xy - 0.5 * $ratio * $ratio * $sums->xx - 0.5 * $off * $off - $peak->height);
-            foreach ($taut as $reading) {
-                $weight *= $reading->likelihood($ratio, $sums);
+        foreach ($hypotheses as $place => $hypothesis) {
+            if ($rough[$place] < $best + log(self::LEAST_EVIDENCE)) {
+                continue;
             }
-            $ratios[] = $ratio;
-            $weights[] = $weight;
-            $total += $weight;
+            $half = $rough[$place] === $best ? self::HALF : self::HALF_BESIDE;
+            $peak = $hypothesis->peak();
+            $step = $peak->spread * self::REACH / $half;
+            $scale = log($step) - $best;
+            [$side, $variance, $cell] = [$hypothesis->side, $hypothesis->side === 0.0 ? 0.0 : $hypothesis->sideVariance, $step * $step / 12];
+            for ($node = -$half; $node <= $half; $node++) {
+                $ln = $peak->ln + $node * $step;
+                $ratio = exp($ln);
+                $weight = exp($hypothesis->height($ln, $ratio) + $scale);
+                foreach ($taut as $reading) {
+                    $weight *= $reading->likelihood($ratio, $sums, $hypothesis);
+                }
+                $nodes[] = [$ln, $ratio, $weight, $side === 0.0 ? 0.0 : $hypothesis->sideOf($ratio), $variance, $cell];
+                $total += $weight;
+            }
         }
 
         // Taut where nothing lets it be: the reading is left aside, for a surprise was told already.
-        return $total > 0.0 || $taut === []
-            ? self::summed($ratios, $weights, $total, $peak->ln - self::HALF * $step, $step)
-            : self::of($prior, $sums, $peak, []);
+        return $total > 0.0 || $taut === [] ? self::summed($nodes, $total) : self::of($hypotheses, $sums, []);
     }
 
-    /**
-     * @param  list<float>  $ratios
-     * @param  list<float>  $weights
-     */
-    private static function summed(array $ratios, array $weights, float $total, float $first, float $step): self
+    /** @param  list<array{float, float, float, float, float, float}>  $nodes  ln R, R, weight, side, its variance, cell */
+    private static function summed(array $nodes, float $total): self
     {
-        $kept = [[], []];
-        [$mean, $square, $ln, $lnSquare] = [0.0, 0.0, 0.0, 0.0];
-        foreach ($weights as $node => $weight) {
+        $nodes = array_filter($nodes, static fn (array $node): bool => $node[2] >= self::NEGLIGIBLE * $total);
+        $total = array_sum(array_column($nodes, 2));
+        [$ratios, $shares, $sides, $variances, $cells] = [[], [], [], [], []];
+        [$mean, $square, $ln, $lnSquare, $side, $sided] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
+        foreach ($nodes as [$at, $ratio, $weight, $sideHere, $sideVariance, $cell]) {
             $share = $weight / $total;
-            if ($share < self::NEGLIGIBLE) {
-                continue;
-            }
-            $at = $first + $node * $step;
-            $kept[0][] = $ratios[$node];
-            $kept[1][] = $share;
-            $mean += $share * $ratios[$node];
-            $square += $share * $ratios[$node] ** 2;
+            $ratios[] = $ratio;
+            $shares[] = $share;
+            $sides[] = $sideHere;
+            $variances[] = $sideVariance;
+            $cells[] = $cell;
+            $mean += $share * $ratio;
+            $square += $share * $ratio * $ratio;
             $ln += $share * $at;
             $lnSquare += $share * $at * $at;
+            $side += $share * $sideHere;
+            $sided += $sideVariance > 0.0 ? $share : 0.0;
         }
 
-        return new self($kept[0], $kept[1], $mean, max(0.0, $square - $mean * $mean), $ln, sqrt(max(1e-12, $lnSquare - $ln * $ln)), $step * $step / 12);
+        return new self($ratios, $shares, $sides, $variances, $cells, $mean, max(0.0, $square - $mean * $mean), $ln, sqrt(max(1e-12, $lnSquare - $ln * $ln)), $side, $sided);
     }
 }

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Learning;
+
+/**
+ * One way in which a machine may be: its ratio as it was told or quite another, and its play the same from either side or not.
+ *
+ * Given R, play is y = a + R·x + h·d, with the level a under a flat prior and the side h normal about 0 with deviation τ; both are
+ * integrated out, which leaves the sums of x and y less what d explains of them: Sxx − Sxd²/(Sdd + 1/τ²), and so on.
+ */
+final readonly class Hypothesis
+{
+    private float $constant;
+
+    private function __construct(
+        /** Its share before anything was read. */
+        public float $share,
+        public RatioPrior $prior,
+        /** τ² in mm² of play; 0 where the side does not matter. */
+        public float $side,
+        private Peak $peak,
+        private float $xx,
+        private float $xy,
+        private float $yy,
+        /** What play shifts by when it is come from the other side, at R = 0 and for each R; and its variance. */
+        private float $sideAt,
+        private float $sideSlope,
+        public float $sideVariance,
+        private float $sideFit,
+    ) {
+        $this->constant = log($share / $prior->spread) - 0.5 * log($sideFit) - 0.5 * $yy;
+    }
+
+    /** @param  Peak|null  $near  where its peak was before the last reading; null to look from its prior on */
+    public static function of(float $share, RatioPrior $prior, float $side, Sums $sums, ?Peak $near = null): self
+    {
+        $near ??= Peak::ofPrior($prior);
+        if ($side === 0.0) {
+            return new self($share, $prior, 0.0, $near->with($prior, $sums->xx, $sums->xy), $sums->xx, $sums->xy, $sums->yy, 0.0, 0.0, 0.0, 1.0);
+        }
+        $below = $sums->dd + 1 / $side;
+        [$xx, $xy, $yy] = [$sums->xx - $sums->dx ** 2 / $below, $sums->xy - $sums->dx * $sums->dy / $below, $sums->yy - $sums->dy ** 2 / $below];
+
+        return new self($share, $prior, $side, $near->with($prior, $xx, $xy), $xx, $xy, $yy, $sums->dy / $below, -$sums->dx / $below, 1 / $below, 1 + $sums->dd * $side);
+    }
+
+    /** ln of the evidence for it, by the curve at its peak (Laplace's method); exact enough to leave it out. */
+    public function roughEvidence(): float
+    {
+        return $this->constant + $this->peak->height + log($this->peak->spread);
+    }
+
+    /** By how much play is read differently for one step of side, when one mm of slack is so much play. */
+    public function sideOf(float $ratio): float
+    {
+        return $this->sideAt + $this->sideSlope * $ratio;
+    }
+
+    public function peak(): Peak
+    {
+        return $this->peak;
+    }
+
+    /** ln of the likelihood of R with its prior, the parts that R does not change included. */
+    public function height(float $ln, float $ratio): float
+    {
+        $off = ($ln - $this->prior->ln) / $this->prior->spread;
+
+        return $this->constant + $ratio * $this->xy - 0.5 * $ratio * $ratio * $this->xx - 0.5 * $off * $off;
+    }
+}
