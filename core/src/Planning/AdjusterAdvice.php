@@ -35,8 +35,9 @@ final readonly class AdjusterAdvice
     public static function towards(ShiftWindow $window, Adjuster $adjuster, ?Steps $at, Steps $steps, float $before): self
     {
         $shift = $before + $adjuster->slackGiven($steps);
-        [$low, $high] = $window->play->range(self::COVERAGE, $shift, $window->noise);
-        [$expected, $low] = [$window->expected($shift), max(0.0, $low)];
+        $way = $window->way ?? (float) ($adjuster->slackGiven($steps) <=> 0.0);
+        [$low, $high] = array_map(static fn (float $mm): float => max(0.0, $mm), $window->play->range(self::COVERAGE, $shift, $window->noise, $way));
+        $expected = $window->play->expected($shift, $way);
         $room = self::roomAfter($adjuster, $at, $steps);
 
         return new self(

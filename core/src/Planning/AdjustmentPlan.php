@@ -16,5 +16,11 @@ final readonly class AdjustmentPlan
         public ?string $why,
         /** The best plan that turns other adjusters; null where there is none. */
         public ?string $runnerUp,
+        /** Slack that all of it gives together, in mm of conduit. */
+        public float $shift,
+        /** Whether it goes past and comes back, so as to end the same way as the last move. */
+        public bool $finishesAlike = false,
+        /** Steps of it that are done. */
+        public int $done = 0,
     ) {}
 }

@@ -6,6 +6,7 @@ namespace VividPull\Core\Planning;
 
 use VividPull\Core\Bench\Standing;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Quantity\Steps;
 
@@ -18,6 +19,12 @@ final readonly class DriftAhead
 
     private function __construct(private Drift $way, private ?float $perInterval) {}
 
+    /** As its family drifts, where the control's own drift is not asked for. */
+    public static function usual(Drift $usual): self
+    {
+        return new self($usual, null);
+    }
+
     public static function of(Standing $standing, Drift $usual): self
     {
         $own = $standing->drift;
@@ -27,10 +34,10 @@ final readonly class DriftAhead
             : new self($own->conduitMm > 0.0 ? Drift::GrowsPlay : Drift::ShrinksPlay, abs($own->conduitMm));
     }
 
-    /** Whether the adjuster will have to go outward for it. */
+    /** Whether the adjuster will have to go outward for it; a nut that sets a speed goes in. */
     public function isOutwardFor(Adjuster $adjuster): bool
     {
-        return ($this->way === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
+        return $adjuster->kind()->sets() !== Sets::Speed && ($this->way === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
     }
 
     /** The room to keep: two intervals of drift, else what is usual for the kind. */

@@ -17,5 +17,7 @@ enum PlanKind: string
     case Table = 'table';
     case NotSettable = 'not_settable';
     case RoutingFault = 'routing_fault';
+    /** Turned to and fro: what is suspected, and what one measurement would settle it. */
+    case Suspect = 'suspect';
     case Over = 'over';
 }

@@ -18,6 +18,15 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class PlanMaker
 {
+    /** Flats that are gone past, so as to come back from the other side: more than a thread or a lock is known to lose (ours). */
+    private const PAST = 3;
+
+    /** An order of steps that stays nearer to the band by more than this share of it is taken before the usual one (ours). */
+    private const NEARER = 0.5;
+
+    /** mm that a cable pulled taut on the way counts for beside how far it goes. */
+    private const TAUT = 1000.0;
+
     private SettingMode $mode;
 
     public function __construct(private Spec $spec, private Run $run, private Facts $facts, private ShiftWindow $window)
@@ -28,14 +37,125 @@ final readonly class PlanMaker
     public function plan(): ?AdjustmentPlan
     {
         $usual = $this->without();
+        $onTheWay = $this->onTheWay($usual[0] ?? null);
+        if ($onTheWay !== null) {
+            return $onTheWay;
+        }
         $plans = $usual === [] ? $this->withLastResort() : $usual;
+        if ($plans === []) {
+            return $this->pastAndBack(null);
+        }
 
-        return $plans === [] ? null : new AdjustmentPlan(
+        return $this->pastAndBack($plans[0]) ?? new AdjustmentPlan(
             $this->steps($plans[0]),
             $this->mode,
             isset($plans[1]) ? ucfirst($plans[0]->cost->whyNot($plans[1]->cost)).'.' : null,
             isset($plans[1]) ? $this->said($plans[1]) : null,
+            $plans[0]->shift,
         );
+    }
+
+    /**
+     * One turn of an adjuster that nobody knows the place of, though it does not reach the band: the next reading, or its stop, tells more.
+     * Where the best plan itself turns one of those, and is not even likely, what is quicker to reach is turned instead.
+     */
+    private function onTheWay(?Positions $usual): ?AdjustmentPlan
+    {
+        $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort() && ($this->facts->positions[$adjuster->id()] ?? null) === null);
+        if ($usual !== null && (array_diff_key($usual->counts, $unknown) !== [] || $this->window->chance($usual->shift) >= PlanSearch::EVEN)) {
+            return null;
+        }
+        $quicker = $usual === null ? INF : array_sum(array_map($this->minutes(...), array_intersect_key($unknown, $usual->counts)));
+        $best = null;
+        foreach ($unknown as $adjuster) {
+            $steps = $this->minutes($adjuster) < $quicker ? $this->leading($adjuster) : null;
+            if ($steps !== null) {
+                $best = $this->advice($adjuster, $steps, 0.0);
+                $quicker = $this->minutes($adjuster);
+            }
+        }
+        $adjuster = $best === null ? null : $this->run->adjuster($best->adjuster);
+
+        return $best?->steps === null || $adjuster === null ? null
+            : new AdjustmentPlan([$best], $this->mode, 'Where it stands is not known: one turn at a time, and read.', null, $adjuster->slackGiven($best->steps));
+    }
+
+    private function minutes(Adjuster $adjuster): float
+    {
+        return isset($this->facts->coversOff[$adjuster->id()]) ? 0.0 : $adjuster->access()->minutes;
+    }
+
+    /** As far as an adjuster may go towards the band; null where it cannot come nearer. */
+    private function leading(Adjuster $adjuster): ?Steps
+    {
+        $rail = $this->rail($adjuster, null);
+        $whole = $rail->stretches === [] ? null : $rail->whole();
+        $off = fn (int $n): float => abs($this->window->band->beyond($this->window->expected($rail->slack * $n)));
+        foreach ($whole === null ? [] : [$whole->from, $whole->to] as $n) {
+            if ($n !== 0 && $off($n) < $off(0) && $this->window->allows($rail->slack * $n)) {
+                return Steps::fromCount($n * $rail->step);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Where a cable is known to read otherwise from the other side, and coming straight to the target is not sure: past it and back, so
+     * that the last turn takes slack away or gives it as the last one before did.
+     */
+    private function pastAndBack(?Positions $straight): ?AdjustmentPlan
+    {
+        $now = $straight === null ? 0.0 : $this->window->chance($straight->shift);
+        if (! $this->window->play->sides()->areKnown() || $now >= ShiftWindow::SURE || ($straight !== null && count($straight->counts) !== 1)) {
+            return null;
+        }
+        foreach ($straight === null ? $this->run->playAdjusters() : array_intersect_key($this->run->playAdjusters(), $straight->counts) as $adjuster) {
+            foreach ([$this->window->play->way(), -$this->window->play->way()] as $way) {
+                $plan = $adjuster->kind()->isLastResort() ? null : $this->finishing($adjuster, $way, $now);
+                if ($plan !== null) {
+                    return $plan;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** Past and back with one adjuster so that the last turn goes this way; null where that is no surer, or there is no room. */
+    private function finishing(Adjuster $adjuster, float $way, float $surer): ?AdjustmentPlan
+    {
+        $window = $this->window->finishing($way);
+        $rail = $this->rail($adjuster, null);
+        $at = $this->facts->positions[$adjuster->id()] ?? null;
+        // The nearest place to the target by what it reads from that side; where it stands may be it.
+        $net = (int) round($window->aim() / $rail->slack);
+        $past = (int) max(1, round(self::PAST * Steps::PER_FLAT / $rail->step));
+        $back = $rail->slack * $way > 0.0 ? $past : -$past;
+        $there = Steps::fromCount(($net - $back) * $rail->step);
+        $shift = $net * $rail->slack;
+        if ($there->isNone() || $window->chance($shift) <= $surer || $window->chance($shift) < ShiftWindow::LEAST || ($at !== null && ! $adjuster->safe()->contains($at->plus($there)))) {
+            return null;
+        }
+
+        return new AdjustmentPlan([
+            AdjusterAdvice::towards($this->window->finishing(-$way), $adjuster, $at, $there, 0.0),
+            AdjusterAdvice::towards($window, $adjuster, $at?->plus($there), Steps::fromCount($back * $rail->step), $adjuster->slackGiven($there)),
+        ], $this->mode, 'It reads otherwise from the other side: past it and back, so that the last turn comes from the same side as before.', null, $shift, true);
+    }
+
+    /** Slack that all usual adjusters together can take away, or give, in mm of conduit; what stands nobody knows where counts as nothing. */
+    public function most(bool $taking): float
+    {
+        $most = 0.0;
+        foreach ($this->run->playAdjusters() as $adjuster) {
+            $rail = $this->rail($adjuster, null);
+            $whole = $rail->stretches === [] ? null : $rail->whole();
+            $ends = $whole === null ? [0.0] : [$rail->slack * $whole->from, $rail->slack * $whole->to];
+            $most += $taking ? min(0.0, ...$ends) : max(0.0, ...$ends);
+        }
+
+        return $most;
     }
 
     /** What one adjuster could do by itself; null where it cannot bring the control right. */
@@ -83,7 +203,13 @@ final readonly class PlanMaker
             }
         }
 
-        return $clamps === [] ? [] : $this->search($all, $homes);
+        if ($clamps === []) {
+            return [];
+        }
+        $home = $this->search($all, $homes);
+
+        // A clamp that has not wire enough for bolts fully home takes what it can: then they come home as far as it reaches.
+        return $home !== [] || array_diff_key($homes, array_filter($this->facts->positions)) !== [] ? $home : $this->search($all, [], true);
     }
 
     /**
@@ -91,11 +217,17 @@ final readonly class PlanMaker
      * @param  array<string, StepRange>  $within
      * @return list<Positions>
      */
-    private function search(array $adjusters, array $within): array
+    private function search(array $adjusters, array $within, bool $together = false): array
     {
         $rails = array_map(fn (Adjuster $adjuster): Rail => $this->rail($adjuster, $within[$adjuster->id()] ?? null), $adjusters);
 
-        return $rails === [] ? [] : (new PlanSearch($this->window, $rails, $this->mode))->best();
+        $search = new PlanSearch($this->window, $rails, $this->mode);
+
+        return match (true) {
+            $rails === [] => [],
+            $together => $search->together(),
+            default => $search->best(),
+        };
     }
 
     private function rail(Adjuster $adjuster, ?StepRange $within): Rail
@@ -126,9 +258,7 @@ final readonly class PlanMaker
     /** @return non-empty-list<AdjusterAdvice> */
     private function steps(Positions $plan): array
     {
-        $order = array_reverse(array_keys($plan->counts));
-        $clamps = array_filter($order, fn (string $id): bool => $this->run->adjuster($id)?->kind()->isLastResort() === true);
-        $order = $clamps !== [] ? [...array_diff($order, $clamps), ...$clamps] : $this->neverTaut($order, $plan);
+        $order = $this->order($plan);
         $steps = [];
         $before = 0.0;
         foreach ($order as $id) {
@@ -145,32 +275,50 @@ final readonly class PlanMaker
     }
 
     /**
-     * The hidden end first, unless that would pull the cable taut in between and the other way about would not.
+     * A clamp comes after the bolts. Else the hidden end first, and among equals slack given before it is taken up; unless another order
+     * keeps the cable from going taut on the way, or stays nearer to the band by much.
      *
-     * @param  list<string>  $order
      * @return list<string>
      */
-    private function neverTaut(array $order, Positions $plan): array
+    private function order(Positions $plan): array
     {
-        $other = array_reverse($order);
+        $usual = array_reverse(array_keys($plan->counts));
+        $clamps = array_values(array_filter($usual, fn (string $id): bool => $this->run->adjuster($id)?->kind()->isLastResort() === true));
+        if ($clamps !== []) {
+            return [...array_values(array_diff($usual, $clamps)), ...$clamps];
+        }
+        $giving = fn (string $id): bool => ($this->run->adjuster($id)?->slackGiven(Steps::fromCount($plan->counts[$id])) ?? 0.0) > 0.0;
+        $slackFirst = [...array_values(array_filter($usual, $giving)), ...array_values(array_filter($usual, static fn (string $id): bool => ! $giving($id)))];
+        $best = $usual;
+        foreach ([$slackFirst, array_reverse($usual)] as $order) {
+            if ($this->astray($order, $plan) < $this->astray($best, $plan) - self::NEARER * $this->width()) {
+                $best = $order;
+            }
+        }
 
-        return $this->lowest($order, $plan) <= 0.0 && $this->lowest($other, $plan) > 0.0 ? $other : $order;
+        return $best;
+    }
+
+    private function width(): float
+    {
+        return $this->window->band->high === null ? 1.0 : $this->window->band->high - $this->window->band->floor();
     }
 
     /**
-     * The least play to expect on the way, in mm.
+     * How far from the band play goes on the way, in mm; taut on the way counts as far.
      *
      * @param  list<string>  $order
      */
-    private function lowest(array $order, Positions $plan): float
+    private function astray(array $order, Positions $plan): float
     {
-        [$shift, $low] = [0.0, INF];
-        foreach ($order as $id) {
+        [$shift, $most] = [0.0, 0.0];
+        foreach (array_slice($order, 0, -1) as $id) {
             $shift += $this->run->adjuster($id)?->slackGiven(Steps::fromCount($plan->counts[$id])) ?? 0.0;
-            $low = min($low, $this->window->expected($shift));
+            $here = $this->window->expected($shift);
+            $most = max($most, abs($this->window->band->beyond($here)) + ($here <= 0.0 ? self::TAUT : 0.0));
         }
 
-        return $low;
+        return $most;
     }
 
     private function said(Positions $plan): string

@@ -20,7 +20,8 @@ final readonly class PlanSearch
 {
     private const EPSILON = 1e-9;
 
-    private const EVEN = 0.5;
+    /** A plan that is no likelier than this is a step on the way (ours). */
+    public const EVEN = 0.5;
 
     /** @param  array<string, Rail>  $rails */
     public function __construct(private ShiftWindow $window, private array $rails, private SettingMode $mode) {}
@@ -39,6 +40,18 @@ final readonly class PlanSearch
             count($this->rails) === 1 => $this->nearBest($peak),
             default => $this->alone($peak) ?? $this->nearBest($peak),
         };
+    }
+
+    /** @return list<Positions> the best of those that may turn several, sure or not */
+    public function together(): array
+    {
+        if (array_filter($this->rails, static fn (Rail $rail): bool => $rail->stretches === []) !== []) {
+            return [];
+        }
+        $peak = $this->window->peak();
+        $sure = $this->window->does($peak, ShiftWindow::SURE) ? $this->within($peak, ShiftWindow::SURE) : [];
+
+        return $sure === [] ? $this->nearBest($peak) : $sure;
     }
 
     /** @return non-empty-list<Positions>|null plans that turn one adjuster, the others left where they are */
@@ -70,7 +83,7 @@ final readonly class PlanSearch
             $best = $this->window->allows($shift) ? max($best, $this->window->chance($shift)) : $best;
         }
 
-        return $best <= 0.0 ? [] : $this->within($peak, ShiftWindow::nearBest($best), $this->window->worthRange());
+        return $best < ShiftWindow::LEAST ? [] : $this->within($peak, ShiftWindow::nearBest($best), $this->window->worthRange($best));
     }
 
     /**

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
+use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Bench\Facts;
 use VividPull\Core\Bench\Judgement;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Family\Drift;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Measurement\Conformity;
+use VividPull\Core\Measurement\Settles;
+use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
@@ -21,6 +24,14 @@ use VividPull\Core\Spec\SpecBand;
 final readonly class Planner
 {
     private const PROVE = 'Inside the band. Prove it.';
+
+    private const WHOLE_GROUP = 3;
+
+    /** A turn at the edge is made where it makes play likelier to be inside by this much (ours). */
+    private const WORTH = 0.05;
+
+    /** Below this chance of being inside a control is not left as it reads while it was not turned to and fro (ours). */
+    private const LIKELY = 0.8;
 
     public static function advise(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement): PlanOutcome
     {
@@ -33,8 +44,9 @@ final readonly class Planner
             $spec->aim === null => self::withoutPlay($spec, $run, $facts, $judgement),
             $guided !== null => PlanOutcome::say(PlanKind::Guided, "Finish the {$guided->name()} first: its steps stand above."),
             $verdict->is(VerdictKind::Unread), $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
-            $band === null => PlanOutcome::say(PlanKind::RoutingFault,
+            $band === null || $judgement->isRoutingFault => PlanOutcome::say(PlanKind::RoutingFault,
                 'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
+            $verdict->settles === Settles::Answer => PlanOutcome::say(PlanKind::Decide, $verdict->advice ?? ''),
             ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
             $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
                 self::nothingToTurn($run)),
@@ -55,31 +67,80 @@ final readonly class Planner
 
     private static function moves(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): PlanOutcome
     {
-        $found = $judgement->nowGroup?->found;
-        $window = new ShiftWindow(
-            $beliefs->play,
-            $band,
-            Conformity::acceptance($band, $found?->standard() ?? 0.0, $spec->rule),
-            $found?->standardOfNext() ?? 0.0,
-            self::target($spec, $facts, $band),
-            ! $beliefs->play->hasLearned(),
-        );
-        if ($judgement->now->is(VerdictKind::Inside) && ! self::mayBringHome($run, $facts)) {
-            return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
+        $window = self::window($spec, $facts, $beliefs, $judgement, $band);
+        $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->byChoice !== null || self::isLeftAsRead($spec, $facts);
+        if ($judgement->now->settles === Settles::Answer) {
+            return PlanOutcome::choose(PlanKind::Decide, $judgement->now->advice ?? '', [], null, $window->target);
         }
+        if ($isSettled && ($facts->byChoice !== null || ! self::mayBringHome($run, $facts))) {
+            return PlanOutcome::choose(PlanKind::Prove, match (true) {
+                $facts->byChoice !== null => 'Left outside by choice. Prove it as it is.',
+                $judgement->now->is(VerdictKind::Inside) => self::PROVE,
+                default => 'Left as it reads. Prove it.',
+            }, [], null, $window->target);
+        }
+        $swinging = Swinging::of($run, $facts);
         $maker = new PlanMaker($spec, $run, $facts, $window);
         $plan = $maker->plan();
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
         $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
             ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
         $recommended = $plan?->steps[0]->adjuster;
-        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options, $recommended, $window->target, $plan);
+        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options,
+            $kind === PlanKind::Suspect ? null : $recommended, $window->target, $kind === PlanKind::Suspect ? null : $plan);
 
         return match (true) {
-            $judgement->now->is(VerdictKind::Inside) && ! self::bringsHome($run, $plan) => $say(PlanKind::Prove, self::PROVE),
-            $judgement->now->is(VerdictKind::CantTell) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
-            $plan === null => $say(PlanKind::OutOfThread, self::limits($spec, $window, $options)),
+            $isSettled && ! self::bringsHome($run, $plan) => $say(PlanKind::Prove, self::PROVE),
+            $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
+            $judgement->now->is(VerdictKind::CantTell) && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
+            $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
+            $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
+            $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
+        };
+    }
+
+    private static function window(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ShiftWindow
+    {
+        $found = $judgement->nowGroup?->found;
+        $target = self::target($spec, $facts, $band);
+
+        return new ShiftWindow(
+            $beliefs->play,
+            $band,
+            Conformity::acceptance($band, $found?->spreadOf(max(self::WHOLE_GROUP, $found->count)) ?? Spread::of(0.0), $spec->rule),
+            $found?->standardOfNext() ?? 0.0,
+            $target === null ? null : max($band->floor(), min($band->ceiling(), $target - $beliefs->creep->expectedAt($beliefs->play->ratio()))),
+            ! $beliefs->play->hasLearned(),
+        );
+    }
+
+    /** Whether the person left it as it reads, since the instrument can say no more. */
+    private static function isLeftAsRead(Spec $spec, Facts $facts): bool
+    {
+        return isset($facts->seen->enough[ReadEnough::place($spec->play()->point, Pose::Straight)]);
+    }
+
+    /**
+     * A verdict that can't be told is read again where reading settles it; else it is turned, where that makes play likelier to be inside
+     * by more than a little.
+     */
+    private static function isWorthTurning(Judgement $judgement, ShiftWindow $window, ?AdjustmentPlan $plan, Swinging $swinging): bool
+    {
+        $found = $judgement->nowGroup?->found;
+        $settles = $judgement->now->settles;
+        if ($plan === null || $found === null || $swinging->wouldSwing($plan->shift)) {
+            return false;
+        }
+        $isProbablyInside = ($judgement->now->chanceInside ?? 0.0) >= self::LIKELY;
+
+        $now = $window->chanceOfTruth(0.0);
+
+        return match (true) {
+            $settles !== Settles::Nothing && $isProbablyInside => false,
+            $window->chanceOfTruth($plan->shift) - $now >= self::WORTH => true,
+            // What is not even likely is turned once more: the reading after it tells which of two things is so.
+            default => $now < self::LIKELY && $swinging->reversals() === 0,
         };
     }
 
@@ -96,9 +157,11 @@ final readonly class Planner
         return ChosenMode::of($run, $facts) === SettingMode::Service && ChosenMode::isUnhealthyInReach($run, $facts);
     }
 
+    /** Whether it brings the adjuster in reach home and drives none out of its healthy zone for that. */
     private static function bringsHome(Run $run, ?AdjustmentPlan $plan): bool
     {
-        return $plan !== null && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => $step->adjuster === $run->inReach()?->id() && $step->healthyAfter) !== [];
+        return $plan !== null && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => ! $step->healthyAfter) === []
+            && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => $step->adjuster === $run->inReach()?->id()) !== [];
     }
 
     /** Taut, with nothing above zero read yet: give the slack that would bring it to the target if it were just taut. */
@@ -111,7 +174,7 @@ final readonly class Planner
         $recommended = self::easiest($options, $run, $facts);
 
         return $recommended === null
-            ? PlanOutcome::choose(PlanKind::OutOfThread, self::said($options).' '.self::tooTight($spec), $options, null, $target)
+            ? PlanOutcome::choose(PlanKind::OutOfThread, Limits::listed($options).' '.Limits::tooTight($spec), $options, null, $target)
             : PlanOutcome::choose(PlanKind::Move, $options[$recommended]->sentence, $options, $recommended, $target);
     }
 
@@ -157,28 +220,5 @@ final readonly class Planner
 
         return AdjusterAdvice::outOfThread($adjuster->id(), $best,
             "{$adjuster->name()}: {$room} to {$way} the slack; at its end it would still read about ".number_format(max(0.0, $best), 1, '.', '').' mm.');
-    }
-
-    /** @param  array<string, AdjusterAdvice>  $options */
-    private static function limits(Spec $spec, ShiftWindow $window, array $options): string
-    {
-        return self::said($options).' '.($window->expected(0.0) > $window->band->ceiling()
-            ? 'All of it together does not take the slack up: suspect a stretched or wrong cable, or a conduit out of its seat.'
-            : self::tooTight($spec));
-    }
-
-    /** What it means when no adjuster can give the slack that is wanted. */
-    private static function tooTight(Spec $spec): string
-    {
-        return match ($spec->family->family()->drift()) {
-            Drift::ShrinksPlay => 'Nothing left to give slack with: suspect worn plates or lining, a wrong or short cable, or a part at the working end put together wrongly.',
-            Drift::GrowsPlay => 'Nothing left to give slack with: suspect a wrong or short cable, a trapped conduit or a bent bracket.',
-        };
-    }
-
-    /** @param  array<string, AdjusterAdvice>  $options */
-    private static function said(array $options): string
-    {
-        return implode(' ', array_map(static fn (AdjusterAdvice $advice): string => $advice->sentence, array_values($options)));
     }
 }

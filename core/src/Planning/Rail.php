@@ -70,17 +70,15 @@ final readonly class Rail
         if ($at === null) {
             return $within === null ? range(-intdiv(Steps::PER_TURN, $step), intdiv(Steps::PER_TURN, $step)) : [];
         }
-        $travel = $within ?? $adjuster->travel();
+        $travel = $within ?? $adjuster->safe();
         $from = (int) ceil(($travel->from->count - $at->count) / $step);
         $to = (int) floor(($travel->to->count - $at->count) / $step);
-        $places = $from <= $to ? range($from, $to) : [];
-        if ($within === null && ! in_array(0, $places, true)) {
-            // Staying where it is is always a choice, even where it stands outside its travel.
-            $places[] = 0;
-            sort($places);
+        if ($within === null) {
+            // One that stands further out than is safe may stay there, or come back.
+            [$from, $to] = [min($from, 0), max($to, 0)];
         }
 
-        return $places;
+        return $from <= $to ? range($from, $to) : [];
     }
 
     /** Whether a move eats into the room that is kept for the way this control drifts. */

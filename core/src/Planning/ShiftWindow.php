@@ -23,12 +23,23 @@ final class ShiftWindow
 
     public const SHARE_OF_BEST = 0.8;
 
+    /** A shift with less than this chance is no plan (ours). */
+    public const LEAST = 0.01;
+
     private const OVERSHOOT = 0.05;
+
+    /** How many times as far a move may go as the least ratio that was told asks for, whatever its readings seem to teach (ours). */
+    private const FURTHEST = 2.0;
 
     private const HALVINGS = 8;
 
+    /** A chance at which a turn is worth making although play is not expected inside: two things are possible, and it tells which (ours). */
+    private const FAIR = 0.25;
+
     /** Worked out once, since every adjuster and every plan asks for it. */
     private ?float $peak = null;
+
+    private ?float $level = null;
 
     /** @var array<string, array{float, float}> */
     private array $about = [];
@@ -41,45 +52,73 @@ final class ShiftWindow
         public readonly float $noise,
         public readonly ?float $target,
         private readonly bool $first,
+        /** From which side every shift is come to in the end; null for the way of the shift itself. */
+        public readonly ?float $way = null,
     ) {}
+
+    /** The same, where the last turn goes this way whatever the shift: +1 gives slack, −1 takes it. */
+    public function finishing(float $way): self
+    {
+        return new self($this->play, $this->band, $this->accepted, $this->noise, $this->target, $this->first, $way);
+    }
+
+    /** Chance that play itself, not only a reading of it, is inside the band after this shift. */
+    public function chanceOfTruth(float $shift): float
+    {
+        return $this->play->chanceBetween($this->band->floor(), $this->band->ceiling(), $shift, 0.0, $this->way);
+    }
 
     public function expected(float $shift): float
     {
-        return $this->play->expected($shift);
+        return $this->play->expected($shift, $this->way);
     }
 
     /** Chance that the next reading would be called inside after this shift. */
     public function chance(float $shift): float
     {
         [$from, $to] = $this->aimedAt();
-        $mean = $this->play->expected($shift);
-        $reach = 6 * $this->play->deviation($shift, $this->noise);
+        $mean = $this->play->expected($shift, $this->way);
+        $reach = 6 * $this->play->deviation($shift, $this->noise, $this->way);
         if ($mean + $reach < $from || $mean - $reach > $to) {
             return 0.0;
         }
 
-        return $this->play->chanceBetween($from, $to, $shift, $this->noise);
+        return $this->play->chanceBetween($from, $to, $shift, $this->noise, $this->way);
     }
 
-    /** Whether the first move of a job may go so far. */
+    /** Whether a move may go so far: none goes wild, and the first of a job is not to pass the far edge. */
     public function allows(float $shift): bool
     {
-        return ! $this->first || $this->overshoot($shift) <= self::OVERSHOOT;
+        return ! $this->isWild($shift) && (! $this->first || $this->overshoot($shift) <= self::OVERSHOOT);
+    }
+
+    /** Whether it would pass the far edge twice over if the machine were as it was told to be, and the readings wrong. */
+    private function isWild(float $shift): bool
+    {
+        $far = max(abs($this->band->floor() - $this->level()), abs($this->band->ceiling() - $this->level()));
+
+        return abs($shift) * $this->play->leastTold() > self::FURTHEST * $far;
     }
 
     /** Whether a shift that is less than sure is worth making at all: a first move must at least lead towards the band. */
     public function isWorth(float $shift): bool
     {
-        $then = $this->play->expected($shift);
+        $then = $this->play->expected($shift, $this->way);
         $now = abs($this->band->beyond($this->play->expected(0.0)));
 
-        return $this->band->contains($then) || ($this->first && abs($this->band->beyond($then)) < $now);
+        return $this->band->contains($then) || ($this->first && abs($this->band->beyond($then)) < $now) || $this->chance($shift) >= self::FAIR;
     }
 
-    /** @return array{float, float} the shifts among which those are that are worth making */
-    public function worthRange(): array
+    /**
+     * @param  float  $best  the best chance there is
+     * @return array{float, float} the shifts among which those are that are worth making
+     */
+    public function worthRange(float $best): array
     {
-        $now = $this->play->expected(0.0);
+        if ($best >= self::FAIR) {
+            return [-INF, INF];
+        }
+        $now = $this->level();
         $beside = $this->first ? abs($this->band->beyond($now)) : 0.0;
         $at = fn (float $mm): float => ($mm - $now) / $this->play->ratio();
 
@@ -89,13 +128,22 @@ final class ShiftWindow
     /** Distance from the target in mm; with no high edge, the size of the move itself, so that the smallest good one wins. */
     public function distance(float $shift): float
     {
-        return $this->target === null ? abs($shift) : abs($this->play->expected($shift) - $this->target);
+        return $this->target === null ? abs($shift) : abs($this->play->expected($shift, $this->way) - $this->target);
     }
 
     /** The shift at which the distance is nothing. */
     public function aim(): float
     {
-        return $this->target === null ? 0.0 : ($this->target - $this->play->expected(0.0)) / $this->play->ratio();
+        return $this->target === null ? 0.0 : ($this->target - $this->level()) / $this->play->ratio();
+    }
+
+    /** Where play stands, come to from the side that a shift towards the target would come from, in mm. */
+    private function level(): float
+    {
+        return $this->level ??= $this->play->expected(0.0, $this->way ?? match (true) {
+            $this->target === null => null,
+            default => (float) ($this->target <=> $this->play->expected(0.0)),
+        });
     }
 
     /** Where the chance is highest, among the shifts that are allowed. */
@@ -128,7 +176,7 @@ final class ShiftWindow
     private function findPeak(): float
     {
         [$from, $to] = $this->aimedAt();
-        $now = $this->play->expected(0.0);
+        $now = $this->level();
         $high = is_infinite($to) ? $from + 20 * $this->play->deviation(0.0, $this->noise) : $to;
         [$a, $b] = [($from - $now) / $this->play->ratio(), ($high - $now) / $this->play->ratio()];
         $middle = ($a + $b) / 2;
@@ -142,10 +190,10 @@ final class ShiftWindow
             // Far out the chance is nothing on either side; the peak lies towards the middle of the band.
             $rises = [$this->chance($one), -abs($one - $middle)] <=> [$this->chance($other), -abs($other - $middle)];
             $rises < 0 ? $a = $one : $b = $other;
-
         }
+        $peak = ($a + $b) / 2;
 
-        return ($a + $b) / 2;
+        return $this->allows($peak) ? $peak : $this->furthestAllowed($peak);
     }
 
     /** How far a first move may go towards a shift that is too far for it. */

@@ -20,9 +20,10 @@ final class NextMoveTest extends TestCase
         $advice = self::advice($job);
         // 25.33 − 15 = 10.33 mm at 3.4737 × 1.25 = 4.342 mm a turn: 2.38 turns, so 2 turns and 2 flats.
         self::assertSame(Steps::of(2, 2)->count, $advice->steps?->count);
-        self::assertEqualsWithDelta(15.2, $advice->expected, 0.1);
+        // The few machines whose ratio is quite another draw the expectation by a tenth.
+        self::assertEqualsWithDelta(15.1, $advice->expected, 0.1);
         // It stood 2 turns out of 8.8: 8.8 − 4.333 turns of 1.25 mm are left.
-        self::assertMatchesRegularExpression('/^perch barrel, out 2 turns and 2 flats; expect 15\.2 mm \(\d+\.\d to \d+\.\d\); 5\.6 mm of thread left after\.$/', $advice->sentence);
+        self::assertMatchesRegularExpression('/^perch barrel, out 2 turns and 2 flats; expect 15\.1 mm \(\d+\.\d to \d+\.\d\); 5\.6 mm of thread left after\.$/', $advice->sentence);
     }
 
     public function test_too_tight_is_given_slack(): void
@@ -93,7 +94,8 @@ final class NextMoveTest extends TestCase
         $next = TestJob::clutch(standing: TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))->ready()->read(28, 28, 28)->state->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
         self::assertNull($next->recommended);
-        self::assertStringContainsString('suspect a stretched or wrong cable', $next->sentence);
+        self::assertStringContainsString('Suspect a stretched or wrong cable', $next->sentence);
+        self::assertStringContainsString('With every adjuster at its safe end it would still read about 28.0 mm, and the band ends at 20.0.', $next->sentence);
     }
 
     public function test_a_one_sided_band_takes_the_smallest_good_move(): void
@@ -110,5 +112,27 @@ final class NextMoveTest extends TestCase
         $next = $job->state->next();
 
         return $next->options[$next->recommended ?? ''] ?? self::fail("No move is advised: {$next->sentence}");
+    }
+
+    public function test_what_cannot_be_seen_is_turned_one_turn_at_a_time_however_far_the_band_is(): void
+    {
+        $job = TestJob::clutch(standing: TestJob::standing(['perch' => null, 'bracket' => null]));
+        while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
+            str_starts_with($item->key, 'thread') ? $job->entry('thread', ['adjuster' => substr($item->key, 7), 'unseen' => true]) : $job->line($item->key === 'condition' ? 'cold' : 'ok');
+        }
+        $job->read(60, 60, 60);
+        $now = 60.0;
+        $moves = 0;
+        while ($now > 30.0) {
+            $moves++;
+            $next = $job->state->next();
+            self::assertSame(PlanKind::Move, $next->kind, "at {$now} mm");
+            $advice = array_values($next->options)[0];
+            self::assertSame(['perch', 720], [$advice->adjuster, $advice->steps?->count]);
+            $job->entry('move', ['adjuster' => 'perch', 'turns' => 1]);
+            $now -= 1.25 * 132 / 38;
+            $job->line(sprintf('%.1f', $now), 'in_band')->line(sprintf('%.1f', $now), 'in_band')->line(sprintf('%.1f', $now), 'in_band');
+        }
+        self::assertSame(7, $moves);
     }
 }

@@ -10,6 +10,7 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Learning\TaughtPlay;
+use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\PlanMaker;
 use VividPull\Core\Planning\ShiftWindow;
 use VividPull\Core\Quantity\Steps;
@@ -62,6 +63,20 @@ final class PlansAgainstTryingTest extends TestCase
         self::assertGreaterThan(self::FULL / 2, $this->mix['solvable']);
     }
 
+    /**
+     * One turn at the most of what nobody knows the place of, which comes nearer to the band.
+     *
+     * @param  array<string, Steps|null>  $positions
+     */
+    private function isOnTheWay(?AdjustmentPlan $plan, array $positions, ShiftWindow $window, string $where): void
+    {
+        self::assertNotNull($plan, $where);
+        self::assertCount(1, $plan->steps, $where);
+        self::assertNull($positions[$plan->steps[0]->adjuster] ?? null, $where);
+        self::assertLessThanOrEqual(Steps::PER_TURN, abs($plan->steps[0]->steps->count ?? 0), $where);
+        self::assertLessThan(abs($window->band->beyond($window->expected(0.0))), abs($window->band->beyond($window->expected($plan->shift))), $where);
+    }
+
     private function tryOne(Chance $chance, int $case, bool $full): void
     {
         [$run, $standing] = $full ? self::fullRun($chance) : self::smallRun($chance);
@@ -86,8 +101,19 @@ final class PlansAgainstTryingTest extends TestCase
         if ($last && count($all) > count($usual)) {
             [$good, $best] = $tries->best($all);
         }
+        if ($best === null && count($all) > count($usual) && array_filter(array_keys($usual), static fn (string $id): bool => ($facts->positions[$id] ?? null) === null) === []) {
+            // Where the clamp has not wire enough for bolts fully home, they come home as far as it reaches.
+            $all = self::tried($state->run, $facts, $mode, true, false);
+            $good = $tries->good($all);
+            $best = $tries->least($good);
+        }
         $where = "seed {$chance->seed}, case {$case}, full ".json_encode($full);
         $this->tally($state->run, $best !== null, $last, $mode);
+        if (str_starts_with((string) $plan?->why, 'Where it stands is not known')) {
+            $this->isOnTheWay($plan, $facts->positions, $window, $where);
+
+            return;
+        }
         if ($best === null) {
             self::assertNull($plan, $where);
 
@@ -150,7 +176,7 @@ final class PlansAgainstTryingTest extends TestCase
             $pitch = [1.25, 1.0, 0.75][$chance->whole(0, 2)];
             $adjusters[] = [
                 'id' => $name, 'name' => $name, 'kind' => ['barrel', 'in_line', 'bracket_nuts'][$place], 'pitch_mm' => $pitch,
-                'travel_mm' => $turns * $pitch, 'smallest_step_turns' => [0.5, 1.0][$chance->whole(0, 1)], 'sense' => $chance->whole(0, 9) === 0 ? 'out_gives_slack' : 'out_takes_slack',
+                'travel_mm' => $turns * $pitch, 'engaged_mm' => 0, 'smallest_step_turns' => [0.5, 1.0][$chance->whole(0, 1)], 'sense' => $chance->whole(0, 9) === 0 ? 'out_gives_slack' : 'out_takes_slack',
                 'access' => ['minutes' => [[0, 0], [0, 3], [1, 6]][$place][$chance->whole(0, 1)]] + ($place === 0 ? [] : ['cover' => $place === 1 ? 'boot' : 'cover']),
             ];
             $standing[$name] = $chance->whole(0, 11) === 0 ? null : $chance->whole(0, 2 * $turns) / 2;
@@ -170,7 +196,7 @@ final class PlansAgainstTryingTest extends TestCase
         $adjusters = [];
         $standing = [];
         foreach (['perch' => [1.25, 8.75, 0], 'in_line' => [1.0, 8.0, 2], 'bracket' => [1.25, 11.25, 6]] as $name => [$pitch, $travel, $minutes]) {
-            $adjusters[] = ['id' => $name, 'name' => $name, 'kind' => 'barrel', 'pitch_mm' => $pitch, 'travel_mm' => $travel, 'access' => ['minutes' => $minutes]];
+            $adjusters[] = ['id' => $name, 'name' => $name, 'kind' => 'barrel', 'pitch_mm' => $pitch, 'travel_mm' => $travel, 'engaged_mm' => 0, 'access' => ['minutes' => $minutes]];
             $standing[$name] = $chance->whole(0, (int) floor($travel / $pitch * 6)) / 6;
         }
 
@@ -178,7 +204,7 @@ final class PlansAgainstTryingTest extends TestCase
     }
 
     /** @return array<string, Tried> */
-    private static function tried(Run $run, Facts $facts, SettingMode $mode, bool $clamps): array
+    private static function tried(Run $run, Facts $facts, SettingMode $mode, bool $clamps, bool $home = true): array
     {
         $easy = null;
         foreach ($run->playAdjusters() as $adjuster) {
@@ -193,7 +219,7 @@ final class PlansAgainstTryingTest extends TestCase
             true,
             $mode === SettingMode::Service && $one === $easy && $one->kind()->value !== 'pinch_clamp'
                 ? [min(1440, $one->travel()->to->count), min(2160, $one->travel()->to->count)] : null,
-            $clamps && $one->kind()->value !== 'pinch_clamp' ? self::nearHome($one) : null,
+            $clamps && $home && $one->kind()->value !== 'pinch_clamp' ? self::nearHome($one) : null,
         ), $adjusters);
     }
 

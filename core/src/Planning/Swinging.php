@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Bench\Facts;
+use VividPull\Core\Cable\Run;
+
+/** Which way the play was turned, move by move: +1 gives slack, −1 takes it. Two reversals in a row are a bench that swings. */
+final readonly class Swinging
+{
+    private const TOO_OFTEN = 2;
+
+    /** @param  list<int>  $ways */
+    private function __construct(private array $ways) {}
+
+    public static function of(Run $run, Facts $facts): self
+    {
+        $ways = [];
+        foreach ($facts->moves as $move) {
+            $adjuster = $run->playAdjusters()[$move->entry->adjuster] ?? null;
+            $given = $adjuster === null || $move->entry->steps === null ? 0.0 : $adjuster->slackGiven($move->entry->steps);
+            if ($given !== 0.0) {
+                $ways[] = $given > 0.0 ? 1 : -1;
+            }
+        }
+
+        return new self($ways);
+    }
+
+    /** Reversals one after the other, up to the last move. */
+    public function reversals(): int
+    {
+        $count = 0;
+        for ($place = count($this->ways) - 1; $place > 0 && $this->ways[$place] !== $this->ways[$place - 1]; $place--) {
+            $count++;
+        }
+
+        return $count;
+    }
+
+    /** Whether a turn this way would go to and fro once too often. */
+    public function wouldSwing(float $shift): bool
+    {
+        $last = $this->ways[count($this->ways) - 1] ?? 0;
+
+        return $this->reversals() >= self::TOO_OFTEN && $last !== 0 && ($shift > 0.0 ? 1 : -1) !== $last;
+    }
+
+    public function reverses(float $shift): bool
+    {
+        $last = $this->ways[count($this->ways) - 1] ?? 0;
+
+        return $last !== 0 && $shift !== 0.0 && ($shift > 0.0 ? 1 : -1) !== $last;
+    }
+}
