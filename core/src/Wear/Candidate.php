@@ -15,6 +15,12 @@ final readonly class Candidate
         public ?string $day,
     ) {}
 
+    /** The same, but on no earlier day than this. */
+    public function notBefore(string $day): self
+    {
+        return $this->day === null || $this->day >= $day ? $this : new self($this->why, $this->usage, $day);
+    }
+
     /** What is due on no known day comes after all that is. */
     public function comesBefore(self $other): bool
     {

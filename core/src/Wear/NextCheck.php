@@ -19,6 +19,11 @@ final readonly class NextCheck
     /** Share of the practice interval after which a new part is looked at first (ours). */
     private const SHARE_OF_NEW = 0.25;
 
+    /** What was just signed is not due again before this share of the usual interval, nor before a week (ours). */
+    private const LEAST_SHARE = 0.05;
+
+    private const LEAST_DAYS = 7;
+
     private function __construct(
         public Candidate $decides,
         /** @var non-empty-list<Candidate> earliest first */
@@ -48,7 +53,7 @@ final readonly class NextCheck
         $all = [
             $at(CheckReason::Practice, $usual, self::USUAL_MONTHS),
             ...($book === null ? [] : [$at(CheckReason::Book, $book->in($unit), $book->months)]),
-            ...($bound === null ? [] : [$at(CheckReason::Drift, $bound, null)]),
+            ...($bound === null ? [] : [$at(CheckReason::Drift, $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual), null)->notBefore((new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d'))]),
             ...($last->parts === [] ? [] : [$at(CheckReason::NewPart, $usual === null ? null : $usual * self::SHARE_OF_NEW, self::MONTHS_OF_NEW)]),
         ];
         usort($all, static fn (Candidate $a, Candidate $b): int => $a->comesBefore($b) ? -1 : 1);

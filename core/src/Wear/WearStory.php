@@ -7,7 +7,7 @@ namespace VividPull\Core\Wear;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Spec\SpecBand;
-use VividPull\Core\Statistics\StudentDistribution;
+use VividPull\Core\Statistics\NormalDistribution;
 use VividPull\Core\Statistics\ThroughOrigin;
 
 /**
@@ -23,8 +23,14 @@ final readonly class WearStory
 
     private const ERRORS_TO_NAME = 2.0;
 
-    /** Combined standard uncertainties from what the others foretell at which an interval is no wear any more (ours). */
-    private const JUMP = 4.0;
+    /** Of all intervals together, so that with the scatter they show at most 3 % are called jumps that are none (ours). */
+    private const FALSE_ALARM = 0.016;
+
+    /** Degrees of freedom that the readings' own uncertainty counts for beside the scatter that few intervals show (ours). */
+    private const KNOWN = 8.0;
+
+    /** Uses as long as all that was seen, beyond which nothing is foretold (ours). */
+    private const FARTHEST = 50;
 
     /** Intervals that must stand against one that jumped. */
     private const AGAINST_A_JUMP = 2;
@@ -58,7 +64,7 @@ final readonly class WearStory
         $error = $line === null || $line->freedom() < 1 ? null : $line->standardError(1.0);
         $left = $looks === [] ? null : $looks[count($looks) - 1]->left;
         $ahead = static fn (?float $limit): ?LimitAhead => $limit === null || $left === null || $line === null || $error === null ? null
-            : LimitAhead::of($limit, $left, $line->slope, $error, StudentDistribution::coverageFactor(0.90, $line->freedom()));
+            : LimitAhead::of($limit, $left, $line->slope, $error, $line->freedom(), self::FARTHEST * array_sum(array_map(static fn (WearInterval $one): float => $one->use(), $intervals)));
 
         return new self(
             $intervals,
@@ -72,12 +78,14 @@ final readonly class WearStory
         );
     }
 
-    /** Use from the last look by which an edge is reached with a chance of 5 % at most; null where nothing says so. */
+    /** Use from the last look by which the edge that it drifts to is reached with a chance of 5 % at most; null where nothing says so. */
     public function bound(): ?float
     {
-        $bounds = array_filter([$this->low?->bound, $this->high?->bound], static fn (?float $bound): bool => $bound !== null);
-
-        return $bounds === [] ? null : min($bounds);
+        return match (true) {
+            $this->slope === null => null,
+            $this->slope < 0.0 => $this->low?->bound,
+            default => $this->high?->bound,
+        };
     }
 
     public function jump(): ?WearInterval
@@ -133,7 +141,7 @@ final readonly class WearStory
             $worst = null;
             foreach (count($wear) > self::AGAINST_A_JUMP ? $wear : [] as $n => $one) {
                 $away = self::away($one, array_values(array_diff_key($wear, [$n => true])));
-                if ($away > self::JUMP && ($worst === null || $away > $worst[1])) {
+                if ($away > NormalDistribution::quantile(1 - self::FALSE_ALARM / (2 * count($wear))) && ($worst === null || $away > $worst[1])) {
                     $worst = [$n, $away];
                 }
             }
@@ -155,9 +163,9 @@ final readonly class WearStory
         if ($line === null || $one->drift === null) {
             return 0.0;
         }
-        $scatter = max(1.0, $line->residual ?? 1.0);
+        $scatter = sqrt((self::KNOWN + $line->freedom() * ($line->residual ?? 1.0) ** 2) / (self::KNOWN + $line->freedom()));
 
-        return abs($one->drift - $line->slope * $one->use()) / hypot($scatter * $one->standard, $line->standardError(1.0) * $one->use());
+        return abs($one->drift - $line->slope * $one->use()) / ($scatter * hypot($one->standard, $line->errorOfUnit() * $one->use()));
     }
 
     /** @param  list<WearInterval>  $intervals */

@@ -18,6 +18,7 @@ use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\IntervalKind;
 use VividPull\Core\Wear\Look;
 use VividPull\Core\Wear\MeterUnit;
+use VividPull\Core\Wear\NextCheck;
 use VividPull\Core\Wear\Play;
 use VividPull\Core\Wear\WearCause;
 use VividPull\Core\Wear\WearInterval;
@@ -163,6 +164,49 @@ final class WearStoryTest extends TestCase
         }
 
         self::assertLessThan(0.06 * $machines, $early, "seed 5: {$early} of {$machines} reached the edge before their bound");
+    }
+
+    /** Readings with their own uncertainty and nothing else: how often an interval is called a jump that is none, and five of it are missed. */
+    public function test_jumps_are_rarely_false_and_seldom_missed(): void
+    {
+        $chance = new SeededChance(7);
+        foreach ([3, 5, 8] as $intervals) {
+            [$false, $missed] = [0, 0];
+            for ($n = 0; $n < 1200; $n++) {
+                $jump = $n % 2 === 0 ? 0 : 1 + (int) floor($chance->between(0.0, $intervals));
+                $rate = -0.001 - $chance->between(0.0, 0.003);
+                [$looks, $usage] = [[self::look(0, null, 15 + 0.2 * $chance->normal(), standard: 0.2)], 0.0];
+                for ($i = 1; $i <= $intervals; $i++) {
+                    $use = 700 + $chance->between(0.0, 600.0);
+                    $usage += $use;
+                    $looks[] = self::look($usage, 15 + $rate * $use + ($i === $jump ? 5 * hypot(0.2, 0.2) : 0.0) + 0.2 * $chance->normal(), 15 + 0.2 * $chance->normal(), standard: 0.2);
+                }
+                $found = WearStory::of($looks, SpecBand::between(5, null), new ClutchLever, 3.5)->jump();
+                $false += (int) ($jump === 0 && $found !== null);
+                $missed += (int) ($jump !== 0 && $found?->to !== ($looks[max(0, $jump)] ?? null));
+            }
+            // 3 % of 600 are 18, 15 % are 90; three standard deviations more are 12 and 26.
+            self::assertLessThanOrEqual(30, $false, "seed 7, {$intervals} intervals");
+            self::assertLessThanOrEqual(116, $missed, "seed 7, {$intervals} intervals");
+        }
+    }
+
+    public function test_only_the_edge_that_it_drifts_to_counts(): void
+    {
+        $story = self::story(self::STEADY);
+        self::assertSame($story->low?->bound, $story->bound());
+        $other = self::story([[0, null, 15.0], [1000, 18.0, 15.0], [2000, 18.1, 19.6]]);
+        self::assertSame($other->high?->bound, $other->bound(), 'it grows, so the low edge is no concern');
+    }
+
+    public function test_what_was_signed_in_the_middle_is_not_due_the_same_day(): void
+    {
+        // Two intervals, so t of the slope is 6.3: times the reading's own u that would be all of a narrow band at once.
+        $looks = [self::look(0, null, 4.0), self::look(1000, 3.9, 4.0), self::look(2000, 3.9, 4.0)];
+        $story = WearStory::of($looks, SpecBand::between(3, 5), new ClutchLever, 3.5);
+        self::assertGreaterThan(0.0, $story->bound());
+        $next = NextCheck::after($looks[2], MeterUnit::Kilometres, null, $story->bound(), null);
+        self::assertGreaterThan(2000.0, $next->all[0]->usage);
     }
 
     /** @param  list<array{int, float|null, float}>  $rows  usage, found, left */
