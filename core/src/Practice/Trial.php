@@ -11,6 +11,8 @@ use VividPull\Core\Bench\Log;
 use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Role;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Family\LockStep;
+use VividPull\Core\Measurement\Settles;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\PlanKind;
@@ -24,7 +26,12 @@ final class Trial
 {
     private const MOST_MOVES = 12;
 
-    private const MOST_EXTRA_READINGS = 3;
+    private const MOST_EXTRA_READINGS = 4;
+
+    private const MOST_TURNS = 60;
+
+    /** mm from the pivot to the wire of every machine that is tried. */
+    private const TO_WIRE = 38.0;
 
     private int $count = 0;
 
@@ -41,6 +48,10 @@ final class Trial
 
     private int $moves = 0;
 
+    private int $reversals = 0;
+
+    private int $lastWay = 0;
+
     private bool $overshot = false;
 
     /** @var list<bool> whether the reading after each move fell in the range foretold */
@@ -49,52 +60,72 @@ final class Trial
     /** @var list<float> widths of those ranges, in mm */
     private array $widths = [];
 
-    private function __construct(private readonly TrialRow $row, Chance $chance, float $noise)
+    private function __construct(private readonly TrialRow $row, Chance $chance)
     {
         $this->person = new Person('trial', 'Trial', Role::Technician);
         $start = self::start($row, $chance);
-        $ratio = $row->ratio * match ($row->start) {
+        $ratio = $row->ratio * $row->physics->ratioFactor * match ($row->start) {
             TrialStart::MisDrawn => $chance->between(0.0, 1.0) < 0.5 ? 1.4 : 1 / 1.4,
             TrialStart::Outside, TrialStart::Taut => exp($row->spread * $chance->normal()),
         };
         $this->knowing = self::reachesInside($row, $start, $ratio);
-        $this->machine = new HiddenMachine($start, $ratio * $row->pitch, $noise, 0.05, $chance);
+        $this->machine = new HiddenMachine($start, $row->pitch, self::TO_WIRE * $ratio, self::TO_WIRE, $row->physics, $chance);
         $run = RunCodec::decode(Node::of($this->run()));
         $this->codec = new EntryCodec($run);
         $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
             'positions_steps' => ['barrel' => 100],
-            'shelf' => [['id' => 'caliper', 'name' => 'caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150]],
-            'pooled' => [['person' => 'trial', 'instrument' => 'caliper', 'deviation_mm' => $noise, 'freedom' => 30]],
+            'shelf' => [['id' => 'instrument', 'name' => 'instrument', 'kind' => $row->physics->instrument, 'resolution_mm' => $row->physics->resolution, 'reach_mm' => 500]],
+            'pooled' => [['person' => 'trial', 'instrument' => 'instrument', 'deviation_mm' => $row->physics->noise, 'freedom' => 30]],
         ]]), $this->stamp());
         $this->state = Bench::replay(SpecCodec::decode(Node::of($this->spec())), $run, Log::of($opened));
     }
 
-    public static function of(TrialRow $row, Chance $chance, float $noise): TrialResult
+    public static function of(TrialRow $row, Chance $chance): TrialResult
     {
-        return (new self($row, $chance, $noise))->worked();
+        return (new self($row, $chance))->worked();
     }
 
     private function worked(): TrialResult
     {
         $this->read(3);
         $extra = 0;
-        while (! $this->state->judgement->now->is(VerdictKind::Inside) && $this->moves < self::MOST_MOVES) {
+        for ($turn = 0; $turn < self::MOST_TURNS && ! $this->isLocked(); $turn++) {
             $next = $this->state->next();
-            if ($next->kind === PlanKind::Decide && $extra < self::MOST_EXTRA_READINGS) {
+            $advice = $next->options['barrel'] ?? null;
+            if ($next->kind === PlanKind::Move && $advice?->steps !== null) {
+                if ($this->moves >= self::MOST_MOVES) {
+                    break;
+                }
+                $this->move($advice);
+                $extra = 0;
+            } elseif (($next->kind === PlanKind::Decide || $next->kind === PlanKind::Read) && $extra < self::MOST_EXTRA_READINGS) {
                 $this->read(1);
                 $extra++;
-
-                continue;
-            }
-            $advice = $next->options['barrel'] ?? null;
-            if ($advice === null || $advice->steps === null) {
+            } elseif ($this->moves === 0) {
                 break;
+            } else {
+                // It is proved, or left as it reads: locked and read again, as a job is.
+                $this->lock();
+                $extra = 0;
             }
-            $this->move($advice);
-            $extra = 0;
         }
+        $play = $this->machine->play();
 
-        return new TrialResult($this->moves, $this->state->judgement->now->is(VerdictKind::Inside), $this->overshot, $this->foretold, $this->widths, $this->knowing);
+        return new TrialResult($this->moves, $play >= $this->row->low && $play <= $this->row->high, $this->state->judgement->now->is(VerdictKind::Inside),
+            $this->reversals, $this->overshot, $this->foretold, $this->widths, $this->knowing);
+    }
+
+    private function isLocked(): bool
+    {
+        return $this->moves > 0 && $this->state->facts->isLocked() && $this->state->judgement->nowGroup !== null
+            && $this->state->next()->kind !== PlanKind::Move && $this->state->judgement->now->settles !== Settles::Answer;
+    }
+
+    private function lock(): void
+    {
+        $this->log(EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => 'barrel']);
+        $this->machine->lock();
+        $this->read(3);
     }
 
     /** True play as it is found; below zero it is taut by that much. */
@@ -125,6 +156,9 @@ final class Trial
         $this->log(EntryKind::Move, ['adjuster' => 'barrel', 'turns' => $turns]);
         $this->machine->turnOut($turns);
         $this->moves++;
+        $way = $turns <=> 0.0;
+        $this->reversals += (int) ($this->lastWay !== 0 && $way !== $this->lastWay);
+        $this->lastWay = $way;
         if ($this->moves === 1) {
             $after = $this->machine->play();
             $this->overshot = $before > $this->row->high ? $after < $this->row->low : $after > $this->row->high;
@@ -142,10 +176,10 @@ final class Trial
         for ($i = 0; $i < $times; $i++) {
             $mm = $this->machine->read();
             $sum += $mm;
-            $this->log(EntryKind::Reading, ['mm' => $mm, 'entered' => (string) $mm, 'point' => $this->row->point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'caliper']);
+            $this->log(EntryKind::Reading, ['mm' => $mm, 'entered' => (string) $mm, 'point' => $this->row->point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'instrument']);
         }
 
-        return $sum / $times;
+        return $this->state->judgement->nowGroup->found->mean ?? $sum / $times;
     }
 
     /** @param  array<string, mixed>  $body */
@@ -180,8 +214,8 @@ final class Trial
 
         return [
             'hand' => ['kind' => $grip ? 'grip' : 'lever', 'name' => 'trial', 'knowledge' => $this->row->knowledge] + ($grip
-                ? ['drum_radius_mm' => 15, 'flange_radius_mm' => 15 * $this->row->ratio]
-                : ['pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => [$this->row->point => 38 * $this->row->ratio]]),
+                ? ['drum_radius_mm' => self::TO_WIRE, 'flange_radius_mm' => self::TO_WIRE * $this->row->ratio]
+                : ['pivot_to_wire_mm' => self::TO_WIRE, 'pivot_to_point_mm' => [$this->row->point => self::TO_WIRE * $this->row->ratio]]),
             'cables' => [['id' => 'cable', 'name' => 'cable', 'adjusters' => [
                 ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'pitch_mm' => $this->row->pitch, 'travel_mm' => 200 * $this->row->pitch],
             ]]],

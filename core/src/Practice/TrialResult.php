@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice;
 
-/** How one trial went. */
+/** How one trial went, judged by the machine's true play. */
 final readonly class TrialResult
 {
     /**
@@ -13,7 +13,12 @@ final readonly class TrialResult
      */
     public function __construct(
         public int $moves,
+        /** Whether the true play ended inside the band. */
         public bool $inside,
+        /** Whether the bench said so. */
+        public bool $saidInside,
+        /** Moves the other way than the one before. */
+        public int $reversals,
         /** Whether the first move passed the far edge. */
         public bool $overshot,
         public array $foretold,

@@ -11,20 +11,20 @@ final readonly class TrialTable
     private function __construct(public TrialRow $row, private array $results) {}
 
     /** @param  int<1, max>  $machines */
-    public static function of(TrialRow $row, int $machines, int $seed, float $noise): self
+    public static function of(TrialRow $row, int $machines, int $seed): self
     {
         $results = [];
         for ($n = 0; $n < $machines; $n++) {
-            $results[] = Trial::of($row, new SeededChance($seed + $n), $noise);
+            $results[] = Trial::of($row, new SeededChance($seed + $n));
         }
 
         return new self($row, $results);
     }
 
-    /** Moves that this share of the machines needed at most; those never inside count as needing more than any. */
+    /** Moves that this share of the machines needed at most. */
     public function movesOf(float $share): int
     {
-        $moves = array_map(static fn (TrialResult $result): int => $result->inside ? $result->moves : PHP_INT_MAX, $this->results);
+        $moves = array_map(static fn (TrialResult $result): int => $result->moves, $this->results);
         sort($moves);
 
         return $moves[min(count($moves) - 1, (int) ceil($share * count($moves)) - 1)];
@@ -44,6 +44,18 @@ final readonly class TrialTable
     public function neverInside(): float
     {
         return self::share(array_map(static fn (TrialResult $result): bool => ! $result->inside, $this->results));
+    }
+
+    /** Share of the machines that were called inside and are not. */
+    public function falselyInside(): float
+    {
+        return self::share(array_map(static fn (TrialResult $result): bool => $result->saidInside && ! $result->inside, $this->results));
+    }
+
+    /** Share of the machines in which the bench turned to and fro three times or more. */
+    public function swung(): float
+    {
+        return self::share(array_map(static fn (TrialResult $result): bool => $result->reversals >= 3, $this->results));
     }
 
     /** Share of readings after the first move that fell in the 95 % range foretold. */

@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\Practice;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Practice\HiddenMachine;
+use VividPull\Core\Practice\Physics;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Practice\TrialRow;
 use VividPull\Core\Practice\TrialStart;
@@ -30,42 +31,84 @@ final class TrialTest extends TestCase
 
     public function test_a_hidden_machine_answers_turns_and_hides_how_taut_it_is(): void
     {
-        $machine = new HiddenMachine(10.0, 4.0, 0.0, 0.05, new SeededChance(1));
+        // 1 mm a turn, 152 to 38 mm: 4 mm of play a turn.
+        $machine = new HiddenMachine(10.0, 1.0, 152.0, 38.0, new Physics(noise: 0.0), new SeededChance(1));
         $machine->turnOut(1.5);
         self::assertEqualsWithDelta(4.0, $machine->read(), 1e-9);
         $machine->turnOut(3.0);
-        self::assertSame([0.0, -8.0], [$machine->read(), $machine->play()]);
+        self::assertSame(0.0, $machine->read());
+        self::assertEqualsWithDelta(-8.0, $machine->play(), 1e-9);
+    }
+
+    public function test_hidden_machines_do_what_the_bench_does_not_assume(): void
+    {
+        $machine = static fn (Physics $physics): HiddenMachine => new HiddenMachine(20.0, 1.0, 152.0, 38.0, $physics, new SeededChance(3));
+        $lost = $machine(new Physics(lostFlats: 3.0, noise: 0.0));
+        $lost->turnOut(2.0);
+        $lost->turnOut(1.0);
+        $before = $lost->play();
+        $lost->turnOut(-0.5);
+        self::assertEqualsWithDelta($before, $lost->play(), 1e-9, 'three flats are half a turn, and all of it is lost on the way back');
+        $lost->turnOut(-1.0);
+        self::assertEqualsWithDelta($before + 4.0, $lost->play(), 1e-9);
+        $sticks = $machine(new Physics(stiction: 0.5, noise: 0.0));
+        $sticks->turnOut(1.0);
+        self::assertEqualsWithDelta(16.5, $sticks->read(), 1e-9, 'come from the side that takes slack away');
+        $creeps = $machine(new Physics(creepFlats: 0.5, noise: 0.0));
+        $creeps->lock();
+        self::assertEqualsWithDelta(20.0 - 4.0 / 12, $creeps->play(), 1e-9);
+        self::assertEqualsWithDelta(19.0, $machine(new Physics(noise: 0.0, resolution: 1.0, ratioFactor: 1.0))->read() - 1.0, 1e-9);
+        $arc = $machine(new Physics(arc: -0.4, noise: 0.0));
+        self::assertEqualsWithDelta(20.0, $arc->play(), 1e-9, 'it starts where it was put');
+        $arc->turnOut(1.0);
+        self::assertEqualsWithDelta(16.0, $arc->play(), 0.35, 'and moves on an arc, nearly as along its line');
+        self::assertNotEqualsWithDelta(16.0, $arc->play(), 0.01);
     }
 
     /** @return iterable<string, array{TrialRow, int}> */
     public static function rows(): iterable
     {
-        foreach (TrialRow::all() as $row) {
-            yield "{$row->name}, ratio {$row->knowledge}, {$row->start->value}" => [$row, match ($row->start) {
-                TrialStart::Outside => $row->knowledge === 'default' ? 3 : 2,
-                TrialStart::MisDrawn => 3,
-                TrialStart::Taut => 5,
+        foreach ([...TrialRow::all(), ...TrialRow::rough()] as $row) {
+            yield "{$row->name}, ratio {$row->knowledge}, {$row->start->value}" => [$row, match (true) {
+                $row->start === TrialStart::Taut => 5,
+                // Sticks by six tenths of its band, and is read to half of it.
+                str_contains($row->name, 'stiction, rule') && $row->isNarrow() => 6,
+                str_contains($row->name, 'all of it'), str_contains($row->name, 'lost motion'), $row->isNarrow() => 5,
+                $row->physics->ratioFactor >= 2.0 => 4,
+                default => 3,
             }];
         }
     }
 
+    /**
+     * Judged by the machine's true play. Three hundred machines a row by hand: `bin/vivid moves`, printed in docs/benchmarks.md; here a
+     * few of each, with the room that so few need.
+     */
     #[DataProvider('rows')]
     public function test_doing_what_the_bench_says_brings_machines_inside_in_few_moves(TrialRow $row, int $most): void
     {
-        $table = TrialTable::of($row, 40, 9000, 0.3);
-        self::assertLessThanOrEqual(1 - $table->knowingInOne() + 1 / 40, $table->neverInside());
-        self::assertLessThanOrEqual($row->start === TrialStart::Taut ? 3 : 2, $table->movesOf(0.5));
-        self::assertLessThanOrEqual($most, $table->movesOf(0.95));
-        if ($row->start === TrialStart::Taut) {
-            // Nine in ten of those who move again (decision 10); three in four would be far off.
-            self::assertGreaterThan(0.75, $table->firstForetold());
+        $machines = 16;
+        $table = TrialTable::of($row, $machines, 9000);
+        // What sticks by more than the band leaves, or is turned by everything at once, is not always brought inside; all else is.
+        $hard = str_contains($row->name, 'stiction') || str_contains($row->name, 'all of it') || str_contains($row->name, 'lost motion') || str_contains($row->name, 'misread');
+        self::assertLessThanOrEqual($hard ? 0.65 : 1 / $machines, $table->neverInside());
+        self::assertLessThanOrEqual($most, $table->movesOf(0.9));
+        self::assertSame(0.0, $table->swung(), 'never turned to and fro three times');
+        self::assertLessThanOrEqual(str_contains($row->name, 'stiction') ? 0.65 : 1 / $machines, $table->falselyInside());
+    }
 
-            return;
+    /** @return iterable<string, array{TrialRow}> */
+    public static function plain(): iterable
+    {
+        foreach (array_filter(TrialRow::all(), static fn (TrialRow $row): bool => $row->start === TrialStart::Outside) as $row) {
+            yield "{$row->name}, ratio {$row->knowledge}" => [$row];
         }
-        if ($row->start === TrialStart::MisDrawn) {
-            self::assertSame(0.0, $table->overshot(), 'two fifths off, and none past the far edge');
-            self::assertLessThanOrEqual(3, $table->movesOf(1.0));
-        }
+    }
+
+    #[DataProvider('plain')]
+    public function test_machines_as_the_bench_assumes_them_read_as_it_foretells(TrialRow $row): void
+    {
+        $table = TrialTable::of($row, 40, 500);
         // 5 % of 40 are 2; four standard deviations more would be 7.5.
         self::assertLessThan(7.5 / 40, $table->overshot());
         // 95 % of 40 are 38; four standard deviations fewer would be 32.5.
