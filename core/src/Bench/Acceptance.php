@@ -20,7 +20,9 @@ use VividPull\Core\Bench\Entry\Moved;
 use VividPull\Core\Bench\Entry\OutcomeSeen;
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PolicyChosen;
+use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReadingUpheld;
 use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\ThreadNoted;
@@ -37,6 +39,7 @@ use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -51,6 +54,8 @@ final readonly class Acceptance
         self::author($state, $entry);
         match (true) {
             $entry instanceof ReadingTaken => self::checkReading($state, $entry),
+            $entry instanceof ReadingUpheld => self::upheld($state, $entry),
+            $entry instanceof ReadEnough => self::enough($state, $entry),
             $entry instanceof OutcomeSeen => self::outcome($state, $entry),
             $entry instanceof MeasureTaken => self::measure($state, $entry),
             $entry instanceof ReplacementStep => ReplacingOrder::step($state, $entry),
@@ -85,7 +90,7 @@ final readonly class Acceptance
         foreach ($after->facts->threads as $id => $thread) {
             $adjuster = $after->run->adjuster($id);
             $at = $after->facts->positions[$id] ?? null;
-            if ($adjuster !== null && $at !== null && ! isset($after->facts->touched[$id]) && ! $adjuster->travel()->contains($at)) {
+            if ($adjuster !== null && $thread->position !== null && $at !== null && ! isset($after->facts->touched[$id]) && ! $adjuster->travel()->contains($at)) {
                 self::beyondTravel($adjuster, $at);
             }
         }
@@ -132,6 +137,30 @@ final readonly class Acceptance
         $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
         if (! $isOfSecond && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
             throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
+        }
+    }
+
+    /** Stood by is what was asked about, or was left out of a mean. */
+    private static function upheld(BenchState $state, ReadingUpheld $upheld): void
+    {
+        foreach ([...$state->facts->groups, ...$state->facts->second->groups ?? []] as $group) {
+            $asked = $group->doubt === null ? $group->leftOut : $group->readings;
+            foreach ($asked as $reading) {
+                if ($reading->stamp->id === $upheld->reading) {
+                    return;
+                }
+            }
+        }
+        throw Refused::because('Nothing is asked about that reading: it goes with the others.');
+    }
+
+    private static function enough(BenchState $state, ReadEnough $enough): void
+    {
+        $of = $state->second !== null && $enough->point === $state->run->secondPulls()?->point() ? $state->second : $state;
+        $verdict = $of->judgement->poses[$enough->pose->value] ?? null;
+        if ($verdict === null || ! $verdict->mayBeLeft()) {
+            throw Refused::because($verdict === null ? "The spec knows no figure for {$enough->pose->label()}."
+                : ($verdict->is(VerdictKind::Inside) ? 'It is inside the band already.' : "{$verdict->sentence}. Only a reading inside the band that can't be told from its edge is left as it is."));
         }
     }
 
@@ -215,7 +244,7 @@ final readonly class Acceptance
         if (in_array($adjuster->kind()->sets(), [Sets::Mechanism, Sets::Nothing], true)) {
             throw Refused::because("The {$adjuster->name()} has no place to measure.");
         }
-        if (! $adjuster->counting()->unit->turns() && ! $adjuster->counting()->canCount($thread->position)) {
+        if ($thread->position !== null && ! $adjuster->counting()->unit->turns() && ! $adjuster->counting()->canCount($thread->position)) {
             throw Refused::because("The {$adjuster->name()} stands on a whole {$adjuster->counting()->unit->value}.");
         }
     }

@@ -14,7 +14,7 @@ use VividPull\Core\Spec\Spec;
 final readonly class Bench
 {
     /** Goes up when a replay of the same log could give another answer. */
-    public const ENGINE = '1.2.0';
+    public const ENGINE = '1.3.0';
 
     public static function replay(Spec $spec, Run $run, Log $log): BenchState
     {
@@ -29,7 +29,7 @@ final readonly class Bench
         $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
         $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
         $progress = Progressing::of($spec, $run, $facts, $judgement, $otherJudgement);
-        $second = new BenchState($other, $otherRun, $log, $facts->second, Learning::believe($other, $otherRun, $facts->second), $otherJudgement, $progress);
+        $second = new BenchState($other, $otherRun, $log, $facts->second, Learning::believe($other, $otherRun, $facts->second), $otherJudgement, $progress, null, true);
 
         return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $second);
     }

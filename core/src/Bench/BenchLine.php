@@ -33,7 +33,7 @@ use VividPull\Core\Spec\Wheels;
  * Where a thread or place is asked for, a bare value is that thread or place.
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
  * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
- * answer the item shown; what follows such a word is its remark.
+ * answer the item shown; what follows such a word is its remark. `stop` says that what was turned last, and cannot be seen, has come to its stop.
  */
 final readonly class BenchLine
 {
@@ -68,6 +68,7 @@ final readonly class BenchLine
             $word === 'n' => new Draft(EntryKind::Note, ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')]),
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
+            $line === 'stop' => $this->atItsStop(),
             $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
             $word === 'aim' => $this->policy($rest),
             $word === 'park' => $this->parking($rest),
@@ -139,6 +140,20 @@ final readonly class BenchLine
         }
 
         return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()]);
+    }
+
+    /** An adjuster that nobody can see is found by its stop: it stands at the end that it was turned to last. */
+    private function atItsStop(): Draft
+    {
+        $moves = $this->state->facts->moves;
+        $last = $moves[count($moves) - 1] ?? null;
+        $adjuster = $last === null ? null : $this->state->run->adjuster($last->entry->adjuster);
+        if ($last === null || $adjuster === null || $last->entry->steps === null) {
+            throw NotUnderstood::line('No adjuster was turned to its stop. Log the turn first, such as +1/2t, then type stop.');
+        }
+        $end = $last->entry->steps->count > 0 ? $adjuster->travel()->to : $adjuster->travel()->from;
+
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $end->toFloat()]);
     }
 
     private function parking(string $rest): Draft

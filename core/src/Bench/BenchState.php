@@ -24,12 +24,14 @@ final readonly class BenchState
         public Progress $progress,
         /** The second cable, looked at by itself: the closing one of a push-pull pair, or the one behind a governor; null where there is none. */
         public ?self $second = null,
+        /** Whether this is the second cable of a control. */
+        public bool $isSecond = false,
     ) {}
 
     /** What to do next. Worked out when asked, since most steps of an answer do without. */
     public function next(): PlanOutcome
     {
-        return Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
+        return PlanUnderWay::of($this) ?? Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
     }
 
     /** @return array<string, Steps|null> what brings each touched adjuster back to where it was found; null where unknown */

@@ -22,7 +22,8 @@ final readonly class CableMatching
 
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement)
     {
-        $this->ratio = $spec->aim === null ? 1.0 : exp(Learning::prior($spec, $run, $facts)->ln);
+        // What this job's own readings taught of the ratio counts, not only what it began with.
+        $this->ratio = $spec->aim === null ? 1.0 : exp(Learning::believe($spec, $run, $facts)->play->taught()->ln);
     }
 
     /** Null until old and new were laid side by side. */

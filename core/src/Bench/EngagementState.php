@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Family\Drift;
+use VividPull\Core\Measurement\Conformity;
+use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Spec\EngagementWindow;
+use VividPull\Core\Spec\SpecBand;
 
 /** A drive's handle from rest to full drive, as last read: first motion, full drive, and the margins to either side. In mm of handle travel. */
 final readonly class EngagementState
@@ -32,28 +35,48 @@ final readonly class EngagementState
         if ($window === null || $band === null) {
             return null;
         }
-        $first = ($state->judgement->nowGroup ?? ($state->facts->isChanged() ? null : $state->judgement->foundGroup))?->found->mean;
+        $found = ($state->judgement->nowGroup ?? ($state->facts->isChanged() ? null : $state->judgement->foundGroup))?->found;
+        $first = $found?->mean;
         $values = Measuring::current($state->facts, MeasureKey::FullDrive);
-        $full = $values === [] ? null : Repeated::of(MeasureKey::FullDrive, $values)->mean;
+        $repeated = $values === [] ? null : Repeated::of(MeasureKey::FullDrive, $values);
+        $full = $repeated?->mean;
         [$low, $high] = [$first === null ? null : $first - $band->floor(), $first === null || $band->high === null ? null : $band->high - $first];
         $reserve = match ($state->spec->family->family()->drift()) {
             Drift::GrowsPlay => $high,
             Drift::ShrinksPlay => $low,
         };
 
-        return new self($window->fullByMm, $first, $full, $low, $high, $reserve, self::said($first, $full, $window->fullByMm, $low, $high, $reserve));
+        $starts = $found === null ? [null, null] : [
+            Conformity::chanceInside($found->mean, $found->spread(), SpecBand::between($band->floor(), null)),
+            $band->high === null ? 1.0 : Conformity::chanceInside($found->mean, $found->spread(), SpecBand::between(null, $band->high)),
+        ];
+        $drives = $repeated === null ? null : Conformity::chanceInside($repeated->mean, $repeated->spread(), $window->band());
+
+        return new self($window->fullByMm, $first, $full, $low, $high, $reserve, self::said($first, $full, $window->fullByMm, [$low, $starts[0]], [$high, $starts[1]], $drives, $reserve));
     }
 
-    private static function said(?float $first, ?float $full, float $fullBy, ?float $low, ?float $high, ?float $reserve): string
+    /**
+     * What was read says it only with 95 % confidence (ISO 14253-1); between, the chance is told.
+     *
+     * @param  array{float|null, float|null}  $low  margin to the lower edge, and the chance of being above it
+     * @param  array{float|null, float|null}  $high  margin to the upper edge, and the chance of being below it
+     */
+    private static function said(?float $first, ?float $full, float $fullBy, array $low, array $high, ?float $drives, ?float $reserve): string
     {
+        $share = static fn (?float $chance): string => (int) floor(100 * ($chance ?? 0.0)).' %';
+        $sure = DecisionRule::CONFIDENCE;
+        [[$early, $isNotEarly], [$late, $isNotLate]] = [$low, $high];
         $mm = static fn (float $value): string => number_format($value, 1, '.', '').' mm';
 
         return match (true) {
             $first === null => 'Read the handle travel to first motion.',
-            $low !== null && $low < 0.0 => "First motion {$mm(-$low)} too early: it may creep at rest.",
-            $high !== null && $high < 0.0 => "First motion {$mm(-$high)} too late.",
-            $full !== null && $full > $fullBy => "Full drive comes {$mm($full - $fullBy)} after the handle's end: it slips.",
             $full !== null && $full <= $first => 'Full drive cannot come before first motion: read both again.',
+            $early !== null && $isNotEarly <= 1 - $sure => "First motion {$mm(-$early)} too early: it may creep at rest.",
+            $late !== null && $isNotLate <= 1 - $sure => "First motion {$mm(-$late)} too late.",
+            $full !== null && $drives <= 1 - $sure => "Full drive comes {$mm($full - $fullBy)} after the handle's end: it slips.",
+            $isNotEarly < $sure => "Can't tell that it rests: first motion at {$mm($first)}, {$share($isNotEarly)} chance that it is not too early. Read it again, or give it slack.",
+            $isNotLate < $sure => "Can't tell that it starts in time: first motion at {$mm($first)}, {$share($isNotLate)} chance that it is not too late. Read it again, or take slack up.",
+            $full !== null && $drives < $sure => "Can't tell that it drives fully: at {$mm($full)} of {$mm($fullBy)}, {$share($drives)} chance. Read it again, or take slack up.",
             default => 'First motion inside its window'.($reserve === null ? '.' : "; {$mm($reserve)} left on the side it wears to."),
         };
     }

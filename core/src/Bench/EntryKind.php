@@ -15,6 +15,8 @@ enum EntryKind: string
     case Cover = 'cover';
     case Thread = 'thread';
     case Reading = 'reading';
+    case Upheld = 'upheld';
+    case Enough = 'enough';
     case Outcome = 'outcome';
     case Measure = 'measure';
     case Move = 'move';

@@ -19,6 +19,9 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class Gates
 {
+    /** The chance of play above zero that the gate asks for. */
+    private const SURE = 0.95;
+
     /**
      * @param  array<string, Verdict>  $poses  by what is said of them: bars straight, bars full left, backward
      * @param  list<MeasureState>  $measures
@@ -78,17 +81,26 @@ final readonly class Gates
         return new GateState($gate, GateStatus::Passed, $gate->title);
     }
 
-    /** @param  array<string, Verdict>  $poses */
+    /**
+     * A reading above zero is not yet play: its chance counts.
+     *
+     * @param  array<string, Verdict>  $poses
+     */
     private static function notTaut(Gate $gate, array $poses): GateState
     {
-        $unread = [];
+        [$unread, $unsure] = [[], []];
         foreach ($poses as $pose => $verdict) {
             if ($verdict->is(VerdictKind::Taut)) {
                 return new GateState($gate, GateStatus::Failed, $gate->failure." Seen with {$pose}.");
             }
             if ($verdict->is(VerdictKind::Unread) || $verdict->is(VerdictKind::NotJudged)) {
                 $unread[] = $pose;
+            } elseif ($verdict->chanceOfPlay === null || $verdict->chanceOfPlay < self::SURE) {
+                $unsure[] = $pose.($verdict->chanceOfPlay === null ? '' : ', '.(int) floor(100 * $verdict->chanceOfPlay).' %');
             }
+        }
+        if ($unsure !== []) {
+            return new GateState($gate, GateStatus::Unknown, 'Not sure that there is any play at all: '.implode('; ', $unsure).'. Read it again, or give it slack.');
         }
 
         return $unread === []

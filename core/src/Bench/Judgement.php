@@ -22,9 +22,9 @@ final readonly class Judgement
         public ?ReadingGroup $nowGroup,
         public Verdict $now,
         public Sweep $sweep,
-        /** The band straight must keep for every pose read to be inside; null when they spread too wide for it. */
-        public ?SpecBand $measuredBand,
-        /** The same with an allowance for poses not read yet: what is planned for. */
+        /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
+        public bool $isRoutingFault,
+        /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
         public ?SpecBand $plannedBand,
         public array $poses,
         public array $poseGroups,
@@ -39,5 +39,11 @@ final readonly class Judgement
     public function gatesThat(GateStatus $status): array
     {
         return array_values(array_filter($this->gates, static fn (GateState $gate): bool => $gate->status === $status));
+    }
+
+    /** Whether any pose read since the last move is outside. */
+    public function isOutsideInAPose(): bool
+    {
+        return array_filter($this->poses, static fn (Verdict $verdict): bool => $verdict->kind->isOutside()) !== [];
     }
 }

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\Deciding;
 use VividPull\Core\Measurement\Sweep;
+use VividPull\Core\Measurement\Uncertainty;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
@@ -24,13 +25,13 @@ final readonly class Judging
         if ($spec->aim === null) {
             $unread = Verdict::unread('No play is read on this control');
 
-            return new Judgement(null, $unread, null, $unread, Sweep::of([]), null, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
         }
         $sweep = self::sweep($spec, $facts->groups);
-        $measured = $sweep->measuredBand($spec->play()->band);
-        $straight = $measured ?? $spec->play()->band;
         $found = self::asFoundGroup($spec, $facts);
-        $groups = self::currentGroups($spec, $facts);
+        $groups = self::currentGroups($facts);
+        $unread = array_values(array_filter(array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses), static fn (string $pose): bool => ! isset($groups[$pose])));
+        $straight = $sweep->foreseen($spec->play()->band, $unread);
         $poses = [];
         foreach ($spec->conditions->poses as $pose) {
             $group = $groups[$pose->value] ?? null;
@@ -40,11 +41,11 @@ final readonly class Judging
 
         return new Judgement(
             $found,
-            $found === null ? Verdict::unread('Not read yet') : self::verdict($spec, $facts, $found, self::bandAsFound($spec, $facts)),
+            $found === null ? Verdict::unread('Not read yet') : self::verdict($spec, $facts, $found, $spec->play()->band),
             $groups[Pose::Straight->value] ?? null,
             $poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'),
             $sweep,
-            $measured,
+            $sweep->isWiderThan($spec->play()->band),
             $sweep->plannedBand($spec->play()->band),
             $poses,
             $groups,
@@ -55,12 +56,15 @@ final readonly class Judging
     }
 
     /** What one group said about the band, whatever has been moved since. */
-    public static function heldAgainst(Spec $spec, Judgement $judgement, ReadingGroup $group): Verdict
+    public static function heldAgainst(Spec $spec, ReadingGroup $group): Verdict
     {
         $objection = self::objection($spec, $group);
-        $band = $group->first()->pose === Pose::Straight ? $judgement->measuredBand ?? $spec->play()->band : $spec->play()->band;
 
-        return $objection !== null ? Verdict::notJudged($objection) : Verdict::of($group->found, $band, $spec->rule, static fn (): string => '');
+        return match (true) {
+            $objection !== null => Verdict::notJudged($objection),
+            $group->doubt !== null => Verdict::doubted($group->doubt->question),
+            default => Verdict::of($group->found, $spec->play()->band, $spec->rule, static fn (): null => null),
+        };
     }
 
     /**
@@ -81,10 +85,12 @@ final readonly class Judging
     {
         $objection = self::objection($spec, $group);
 
-        return $objection !== null
-            ? Verdict::notJudged($objection)
-            : Verdict::of($group->found, $band, $spec->rule, static fn (): string => Deciding::advice($group, $band, $facts->standing, $spec->rule))
-                ->convertedFrom($group->convertedFrom);
+        return match (true) {
+            $objection !== null => Verdict::notJudged($objection),
+            $group->doubt !== null => Verdict::doubted($group->doubt->question),
+            default => Verdict::of($group->found, $band, $spec->rule, static fn (): Deciding => Deciding::of($group, $band, $facts->standing, $spec->rule))
+                ->convertedFrom($group->convertedFrom),
+        };
     }
 
     private static function objection(Spec $spec, ReadingGroup $group): ?string
@@ -114,7 +120,7 @@ final readonly class Judging
     }
 
     /** @return array<string, ReadingGroup> the last group of each pose since the last move and lock */
-    private static function currentGroups(Spec $spec, Facts $facts): array
+    private static function currentGroups(Facts $facts): array
     {
         $current = [];
         foreach ($facts->groups as $group) {
@@ -137,58 +143,68 @@ final readonly class Judging
         };
     }
 
-    /** What was found is held against what was known before anything moved; a pose tried later does not change it. */
-    private static function bandAsFound(Spec $spec, Facts $facts): SpecBand
-    {
-        $before = array_values(array_filter($facts->groups, static fn (ReadingGroup $group): bool => $group->setting === 0));
-
-        return self::sweep($spec, $before)->measuredBand($spec->play()->band) ?? $spec->play()->band;
-    }
-
     /** @param  list<ReadingGroup>  $groups */
     private static function sweep(Spec $spec, array $groups): Sweep
     {
+        if (count($spec->conditions->poses) < 2) {
+            return Sweep::of([]);
+        }
+        $settings = [];
+        foreach ($groups as $group) {
+            if ($group->doubt === null && self::objection($spec, $group) === null) {
+                $settings[$group->setting][$group->first()->pose->value] = $group->found;
+            }
+        }
         $offsets = [];
         foreach ($spec->conditions->poses as $pose) {
             if ($pose !== Pose::Straight) {
-                $offsets[$pose->value] = self::offset($spec, $groups, $pose);
+                $offsets[$pose->value] = self::offset($settings, $pose);
             }
         }
 
-        return Sweep::of($offsets);
+        return Sweep::of($offsets, self::pairs($settings));
     }
 
     /**
      * Pose minus straight, from the latest setting at which both were read.
      *
-     * @param  list<ReadingGroup>  $groups
+     * @param  array<int, array<string, Uncertainty>>  $settings  what each pose read, by setting
      * @return array{d: float, u: float}|null
      */
-    private static function offset(Spec $spec, array $groups, Pose $pose): ?array
+    private static function offset(array $settings, Pose $pose): ?array
     {
-        $straights = [];
-        $offset = null;
-        $others = [];
-        foreach ($groups as $group) {
-            if (self::objection($spec, $group) !== null) {
-                continue;
-            }
-            match ($group->first()->pose) {
-                Pose::Straight => $straights[$group->setting] = $group->found,
-                $pose => $others[$group->setting] = $group->found,
-                default => null,
-            };
-        }
-        foreach ($others as $setting => $found) {
-            $straight = $straights[$setting] ?? null;
-            if ($straight !== null) {
-                $offset = [
-                    'd' => $found->mean - $straight->mean,
-                    'u' => sqrt($found->standardOfDifference() ** 2 + $straight->standardOfDifference() ** 2),
-                ];
+        foreach (array_reverse($settings) as $poses) {
+            [$here, $straight] = [$poses[$pose->value] ?? null, $poses[Pose::Straight->value] ?? null];
+            if ($here !== null && $straight !== null) {
+                return ['d' => $here->mean - $straight->mean, 'u' => hypot($here->standardOfDifference(), $straight->standardOfDifference())];
             }
         }
 
-        return $offset;
+        return null;
+    }
+
+    /**
+     * Each two poses of the latest setting at which more than one was read.
+     *
+     * @param  array<int, array<string, Uncertainty>>  $settings
+     * @return list<array{apart: float, u: float, freedom: float}>
+     */
+    private static function pairs(array $settings): array
+    {
+        foreach (array_reverse($settings) as $poses) {
+            $read = array_values($poses);
+            $pairs = [];
+            foreach ($read as $place => $one) {
+                foreach (array_slice($read, $place + 1) as $other) {
+                    $pairs[] = ['apart' => abs($one->mean - $other->mean), 'u' => hypot($one->standardOfDifference(), $other->standardOfDifference()),
+                        'freedom' => min($one->freedom(), $other->freedom())];
+                }
+            }
+            if ($pairs !== []) {
+                return $pairs;
+            }
+        }
+
+        return [];
     }
 }

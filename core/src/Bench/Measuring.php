@@ -60,7 +60,7 @@ final readonly class Measuring
             return Verdict::unread('Not measured yet');
         }
 
-        return $limit === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean * $this->factor($measure->key), $found->standard() * $this->factor($measure->key),
+        return $limit === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean * $this->factor($measure->key), $found->spread($this->factor($measure->key)),
             $limit, $this->spec->rule, $measure->key, fn (): string => $this->moreOf($measure, $found, $limit));
     }
 
@@ -94,7 +94,7 @@ final readonly class Measuring
     private function moreOf(Measure $measure, Repeated $found, SpecBand $limit): string
     {
         for ($more = 1; $more <= self::MOST_MORE; $more++) {
-            $chance = Conformity::chanceInside($found->mean * $this->factor($measure->key), $found->standardWith($more) * $this->factor($measure->key), $limit);
+            $chance = Conformity::chanceInside($found->mean * $this->factor($measure->key), $found->spread($this->factor($measure->key), $more), $limit);
             if ($chance >= 0.95 || $chance <= 0.05) {
                 return $more === 1 ? 'Measure it once more.' : "Measure it {$more} more times.";
             }

@@ -103,7 +103,7 @@ final readonly class PackState
 
     private static function verdict(Spec $spec, ?SpecBand $band, MeasureKey $key, Repeated $found): Verdict
     {
-        return $band === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean, $found->standard(), $band, $spec->rule, $key, static fn (): string => 'Measure it at more places.');
+        return $band === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean, $found->spread(), $band, $spec->rule, $key, static fn (): string => 'Measure it at more places.');
     }
 
     /** @return array<array-key, non-empty-list<float>> by number */

@@ -6,6 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Measurement\Agreement;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Measurement\Uncertainty;
@@ -13,9 +14,15 @@ use VividPull\Core\Measurement\Uncertainty;
 /** Consecutive readings alike in every respect, with nothing moved between them. Verdicts are on groups. */
 final readonly class ReadingGroup
 {
-    /** @param  non-empty-list<ReadingTaken>  $readings */
+    /**
+     * @param  non-empty-list<ReadingTaken>  $readings
+     * @param  list<ReadingTaken>  $leftOut  readings that do not go with the others, and are not in the mean
+     */
     private function __construct(
         public array $readings,
+        public array $leftOut,
+        /** What is asked before this group may say anything; null where nothing is. */
+        public ?Doubt $doubt,
         public Uncertainty $found,
         public Instrument $instrument,
         public Repeatability $pooled,
@@ -33,7 +40,10 @@ final readonly class ReadingGroup
         public ?ReadingPoint $convertedFrom = null,
     ) {}
 
-    /** @param  non-empty-list<ReadingTaken>  $readings */
+    /**
+     * @param  non-empty-list<ReadingTaken>  $readings
+     * @param  array<string, true>  $upheld  ids of readings that a person stands by
+     */
     public static function of(
         array $readings,
         Standing $standing,
@@ -42,19 +52,34 @@ final readonly class ReadingGroup
         int $setting,
         int $moves,
         bool $crossed,
+        array $upheld = [],
+        ?Doubt $beyond = null,
     ): self {
         $instrument = $standing->instrument($readings[0]->instrument) ?? Instrument::coin();
         $pooled = $standing->repeatability($readings[0]->stamp->by, $instrument);
         $values = [];
-        $step = $instrument->resolution;
-        foreach ($readings as $reading) {
+        $step = $instrument->inchMarks === null ? $instrument->resolution : 0.0;
+        $stoodBy = [];
+        foreach ($readings as $place => $reading) {
             $values[] = $reading->mm;
-            $step = max($step, $reading->writtenStep);
+            $step = max($step, $reading->writtenStep, $instrument->inchMarks === null ? 0.0 : $instrument->marksFor($reading->isInInches()));
+            if ($upheld !== [] && isset($upheld[$reading->stamp->id])) {
+                $stoodBy[] = $place;
+            }
         }
+        $marks = Uncertainty::ofResolution($instrument, $step);
+        $agreement = Agreement::isPlain($values, $pooled, $marks) ? null : Agreement::of($values, $stoodBy, $pooled, $marks);
+        $doubt = $beyond ?? ($agreement === null || $agreement->isSettled() ? null : Doubt::ofGroup($readings, $agreement));
+        $odd = $agreement === null || $agreement->kept === [] ? [] : $agreement->odd;
+        $together = $stoodBy === [] || $doubt !== null || Agreement::of($values, [], $pooled, $marks)->odd === [];
+        $kept = $odd === [] ? $values : array_values(array_diff_key($values, array_flip($odd)));
+        assert($kept !== []);
 
         return new self(
             $readings,
-            Uncertainty::ofReadings($values, $instrument, $pooled, $step),
+            $odd === [] || $doubt !== null ? [] : array_values(array_intersect_key($readings, array_flip($odd))),
+            $doubt,
+            Uncertainty::ofReadings($kept, $instrument, $pooled, $step, $together),
             $instrument,
             $pooled,
             $slack,
@@ -65,9 +90,16 @@ final readonly class ReadingGroup
         );
     }
 
+    /** The same, asked about: it jumped, or cannot be. */
+    public function doubted(Doubt $doubt): self
+    {
+        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->slack, $this->stretch,
+            $this->setting, $this->moves, $this->crossed, $this->convertedFrom);
+    }
+
     public function converted(float $factor, float $relative): self
     {
-        return new self($this->readings, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->stretch,
+        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->stretch,
             $this->setting, $this->moves, $this->crossed, $this->first()->point);
     }
 
@@ -101,6 +133,15 @@ final readonly class ReadingGroup
      */
     public function isTaut(): bool
     {
-        return $this->found->mean <= 0.0 || $this->found->mean <= 2 * max($this->found->standard(), $this->found->standardOfDifference());
+        return $this->found->mean <= 0.0 || $this->found->mean <= 2 * $this->found->standard();
+    }
+
+    /** Whether two groups, with nothing moved between them, should show the same. */
+    public function isComparableTo(self $other): bool
+    {
+        [$one, $two] = [$this->first(), $other->first()];
+
+        return $this->setting === $other->setting && $this->stretch === $other->stretch && $one->point === $two->point && $one->pose === $two->pose
+            && $one->engine === $two->engine && $one->wheels === $two->wheels && ! $this->crossed && ! $other->crossed;
     }
 }

@@ -25,7 +25,9 @@ use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\PutRight;
+use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReadingUpheld;
 use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\Tagged;
@@ -156,6 +158,12 @@ final class Replay
 
     private ?string $soaking = null;
 
+    /** @var array<string, true> readings that a person stands by, by id */
+    private array $upheld = [];
+
+    /** @var array<string, ReadEnough> */
+    private array $enough = [];
+
     private Crossings $crossings;
 
     private function __construct(private readonly Spec $spec, private readonly Run $run, private readonly Log $log)
@@ -174,7 +182,13 @@ final class Replay
     public static function facts(Spec $spec, Run $run, Log $log): Facts
     {
         $replay = new self($spec, $run, $log);
-        foreach ($log->effective() as $entry) {
+        $entries = $log->effective();
+        foreach ($entries as $entry) {
+            if ($entry instanceof ReadingUpheld) {
+                $replay->upheld[$entry->reading] = true;
+            }
+        }
+        foreach ($entries as $entry) {
             $replay->apply($entry);
         }
         $replay->finishGroup();
@@ -210,6 +224,7 @@ final class Replay
             $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
+            $entry instanceof ReadEnough => $this->enough[ReadEnough::place($entry->point, $entry->pose)] = $entry,
             $entry instanceof Opened => null,
             default => null,
         };
@@ -240,13 +255,29 @@ final class Replay
             $this->setting,
             count($this->moves),
             $this->gatheringCrossed,
+            $this->upheld,
+            Doubt::beyond($this->gathering, $this->run, $this->upheld),
         );
         if ($isOfSecond) {
-            $this->ofSecond[] = $group;
+            $this->ofSecond[] = $this->withoutJump($group, $this->ofSecond);
         } else {
-            $this->groups[] = $group;
+            $this->groups[] = $this->withoutJump($group, $this->groups);
         }
         $this->gathering = [];
+    }
+
+    /** @param  list<ReadingGroup>  $before */
+    private function withoutJump(ReadingGroup $group, array $before): ReadingGroup
+    {
+        for ($place = count($before) - 1; $place >= 0 && $before[$place]->setting === $group->setting && $group->doubt === null; $place--) {
+            if ($before[$place]->doubt === null && $before[$place]->isComparableTo($group)) {
+                $jump = Doubt::jumped($before[$place], $group, $this->upheld);
+
+                return $jump === null ? $group : $group->doubted($jump);
+            }
+        }
+
+        return $group;
     }
 
     private function move(Moved $move): void
@@ -276,6 +307,7 @@ final class Replay
         unset($this->locked[$move->adjuster]);
         $this->checks = [];
         $this->byChoice = null;
+        $this->enough = [];
         $this->movedAt = ++$this->setting;
     }
 
@@ -288,6 +320,7 @@ final class Replay
         }
         $this->finishGroup();
         $this->locked[$step->adjuster] = true;
+        $this->enough = [];
         $this->setting++;
     }
 
@@ -372,6 +405,7 @@ final class Replay
     {
         $this->checks = [];
         $this->byChoice = null;
+        $this->enough = [];
         $this->stretch++;
         $this->movedAt = ++$this->setting;
     }
@@ -439,7 +473,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking),
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough),
             $second,
         );
     }

@@ -8,6 +8,7 @@ use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PutRight;
+use VividPull\Core\Bench\Entry\ReadEnough;
 
 /** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
 final readonly class Seen
@@ -30,5 +31,7 @@ final readonly class Seen
         public ?Replacing $replacing,
         /** Since when new plates lie in oil, as the author's clock showed it; null where none do. */
         public ?string $soaking = null,
+        /** @var array<string, ReadEnough> readings left as they are at this setting, by point and pose */
+        public array $enough = [],
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\Entry;
+use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Pose;
@@ -39,9 +40,9 @@ final readonly class StageItems
         return [
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
-            JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->foundReadings(), ...$beside->asFound()],
-            JobStage::Set->value => [...$this->guides(), ...$this->setting($beside), ...$beside->putRight()],
-            JobStage::Prove->value => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs(), ...$beside->measured()],
+            JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$beside->asFound()],
+            JobStage::Set->value => [...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight()],
+            JobStage::Prove->value => [...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs(), ...$beside->measured()],
             JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
@@ -181,13 +182,18 @@ final readonly class StageItems
         $answers = $before === null ? [] : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
             'adjuster' => $adjuster->id(), $key => $before->toFloat(),
         ], AnswerTone::Right)];
+        $answers[] = new Answer('unseen', 'Cannot be seen', EntryKind::Thread, ['adjuster' => $adjuster->id(), 'unseen' => true]);
 
         return new StageItem(
             "thread:{$adjuster->id()}",
             ItemKind::Thread,
             $adjuster->kind()->isThreaded() ? "Thread showing at the {$adjuster->name()}" : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
             $noted !== null,
-            said: $noted === null ? null : $adjuster->where($noted->position),
+            said: match (true) {
+                $noted === null => null,
+                $noted->position === null => 'Cannot be seen',
+                default => $adjuster->where($noted->position),
+            },
             detail: 'Its home mark: where it stood before anyone touched it.',
             answers: $answers,
             about: $adjuster->id(),
@@ -200,7 +206,7 @@ final readonly class StageItems
         $point = $this->pointOf($judgement);
         $group = $judgement->foundGroup;
         $verdict = $judgement->found;
-        $judged = $group !== null && ! $verdict->is(VerdictKind::NotJudged);
+        $judged = $group !== null && $group->doubt === null && ! $verdict->is(VerdictKind::NotJudged);
 
         return new StageItem(
             'reading:found',
@@ -263,15 +269,53 @@ final readonly class StageItems
             'in_band',
             ItemKind::InBand,
             'Bring it inside the band',
-            $inside || $chosen !== null || $voidedByLock,
+            $inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight),
             said: match (true) {
                 $inside => $now->sentence,
+                $this->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
                 $chosen !== null => "Left outside by choice: {$chosen->reason}",
                 $voidedByLock => null,
                 default => $now->sentence,
             },
+            answers: $this->leaving($judgement, Pose::Straight),
             stamp: $chosen?->stamp,
         );
+    }
+
+    private function isLeft(Judgement $judgement, Pose $pose): bool
+    {
+        return isset($this->facts->seen->enough[ReadEnough::place($this->pointOf($judgement), $pose)]);
+    }
+
+    /** @return list<Answer> the way on where an instrument can say no more, and play is more likely inside than not */
+    private function leaving(Judgement $judgement, Pose $pose): array
+    {
+        $may = ($judgement->poses[$pose->value] ?? null)?->mayBeLeft() === true && ($judgement->poseGroups[$pose->value]->found->count ?? 0) >= self::WHOLE_GROUP;
+
+        return ! $may || $this->isLeft($judgement, $pose) ? [] : [new Answer('leave', 'Leave it as it reads', EntryKind::Enough, ['point' => $this->pointOf($judgement)->value, 'pose' => $pose->value])];
+    }
+
+    /** @return list<StageItem> what is asked about readings before they count, in the stage in which they were taken */
+    private function doubts(JobStage $stage): array
+    {
+        $items = [];
+        foreach ([$this->judgement, $this->second] as $judgement) {
+            foreach ($judgement->poseGroups ?? [] as $pose => $group) {
+                $asked = $pose !== Pose::Straight->value ? JobStage::Prove : ($this->facts->isChanged() ? JobStage::Set : JobStage::AsFound);
+                if ($group->doubt === null || $asked !== $stage) {
+                    continue;
+                }
+                $id = $group->doubt->reading->stamp->id;
+                $items[] = new StageItem("doubt:{$id}", ItemKind::Answer, $group->doubt->question, false,
+                    detail: 'Or read again, and type it: a reading that several others contradict is left out.',
+                    answers: [
+                        new Answer('misread', 'Take it back', EntryKind::Void, ['entry' => $id, 'reason' => 'misread'], AnswerTone::Wrong),
+                        new Answer('right', 'It is right', EntryKind::Upheld, ['reading' => $id], AnswerTone::Plain),
+                    ], about: $pose, isSecond: $judgement === $this->second);
+            }
+        }
+
+        return $items;
     }
 
     /** @return list<StageItem> */
@@ -295,7 +339,7 @@ final readonly class StageItems
         if ($this->facts->moves === []) {
             return [];
         }
-        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && ! $judgement->now->is(VerdictKind::NotJudged)
+        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)
             && $this->isWhole($judgement->nowGroup);
 
         return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
@@ -314,12 +358,12 @@ final readonly class StageItems
         return array_map(function (Pose $pose) use ($judgement, $point): StageItem {
             $group = $judgement->poseGroups[$pose->value] ?? null;
             $verdict = $judgement->poses[$pose->value];
-            $inside = $verdict->is(VerdictKind::Inside);
+            $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
                 failed: $verdict->kind->isOutside(),
                 said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
-                detail: $point->howToRead(), about: $pose->value);
+                detail: $point->howToRead(), answers: $this->leaving($judgement, $pose), about: $pose->value);
         }, $this->spec->conditions->poses);
     }
 

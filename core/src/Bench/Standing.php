@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Learning\LockCreep;
 use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
@@ -32,6 +33,8 @@ final readonly class Standing
         public string $usageUnit = '',
         /** @var list<PackInspection> since the last new plates, oldest first */
         public array $pack = [],
+        /** What tightening the lock does to this control, as far as it has taught. */
+        public LockCreep $creep = new LockCreep,
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

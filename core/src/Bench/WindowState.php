@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Spec\Spec;
+use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Spec\ThrottleWindow;
+use VividPull\Core\Statistics\StudentDistribution;
 
 /** A throttle between closing lost and opening lost, as last read: closing in its tightest pose, opening in its slackest. In mm at the wire. */
 final readonly class WindowState
@@ -18,6 +19,9 @@ final readonly class WindowState
         public ?float $slackest,
         public float $ratio,
         public string $sentence,
+        /** Chance that it closes in every pose, and that it opens fully, as read; null where nothing was. */
+        public ?float $closes = null,
+        public ?float $opens = null,
     ) {}
 
     public static function of(BenchState $state): ?self
@@ -28,13 +32,32 @@ final readonly class WindowState
         }
         $ratio = exp($state->beliefs->play->taught()->ln);
         $second = $window->armRatio === null ? 0.0 : self::secondSlack($state);
-        $read = array_map(static fn (ReadingGroup $group): float => $group->found->mean / $ratio, array_values($state->judgement->poseGroups));
-        if ($read === [] && $state->judgement->foundGroup !== null && ! $state->facts->isChanged()) {
-            $read = [$state->judgement->foundGroup->found->mean / $ratio];
+        $groups = array_values($state->judgement->poseGroups);
+        if ($groups === [] && $state->judgement->foundGroup !== null && ! $state->facts->isChanged()) {
+            $groups = [$state->judgement->foundGroup];
         }
-        [$tightest, $slackest] = $read === [] ? [null, null] : [min($read), max($read)];
+        $read = array_map(static fn (ReadingGroup $group): array => [$group->found->mean / $ratio, hypot($group->found->standard() / $ratio, $group->found->mean / $ratio * $state->beliefs->play->taught()->spread), $group->found->freedom()], $groups);
+        usort($read, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+        [$tightest, $slackest] = $read === [] ? [null, null] : [$read[0], $read[count($read) - 1]];
+        $closes = $tightest === null ? null : self::chance($tightest, $window->marginMm, INF);
+        $opens = $slackest === null ? null : self::chance($slackest, -INF, $window->most($second));
+        $spared = $tightest === null || $window->overTravelMm === null ? null : self::chance($tightest, $window->least($second), INF);
 
-        return new self($window, $window->least($second), $window->most($second), $tightest, $slackest, $ratio, self::said($state->spec, $window, $second, $tightest, $slackest));
+        return new self($window, $window->least($second), $window->most($second), $tightest[0] ?? null, $slackest[0] ?? null, $ratio,
+            self::said($window, $second, $tightest[0] ?? null, $slackest[0] ?? null, $closes, $opens, $spared), $closes, $opens);
+    }
+
+    /**
+     * P(the slack lies between these), for a slack with its standard uncertainty and degrees of freedom.
+     *
+     * @param  array{float, float, float}  $slack
+     */
+    private static function chance(array $slack, float $from, float $to): float
+    {
+        [$mean, $standard, $freedom] = $slack;
+
+        return $standard <= 0.0 ? (float) ($mean >= $from && $mean <= $to)
+            : StudentDistribution::cumulative(($to - $mean) / $standard, $freedom) - StudentDistribution::cumulative(($from - $mean) / $standard, $freedom);
     }
 
     /** Slack of the cable behind the governor; where it was not read, the middle of what its spec allows. */
@@ -46,16 +69,22 @@ final readonly class WindowState
         return $state->second?->judgement->nowGroup->found->mean ?? $state->second?->judgement->foundGroup->found->mean ?? $usual;
     }
 
-    private static function said(Spec $spec, ThrottleWindow $window, float $second, ?float $tightest, ?float $slackest): string
+    /** What was read says it only with 95 % confidence (ISO 14253-1); between, the chance is told. */
+    private static function said(ThrottleWindow $window, float $second, ?float $tightest, ?float $slackest, ?float $closes, ?float $opens, ?float $spared): string
     {
         $mm = static fn (float $value): string => number_format($value, 1, '.', '').' mm';
+        $share = static fn (float $chance): string => (int) floor(100 * $chance).' %';
+        $sure = DecisionRule::CONFIDENCE;
 
         return match (true) {
             $window->isEmpty($second) => 'No slack lets it close and open fully: suspect a wrong cable, a bent bracket or a wrong drum.',
-            $tightest === null || $slackest === null => "It closes from {$mm($window->least($second))} of slack on, and opens fully up to {$mm($window->most($second))}.",
-            $tightest < $window->marginMm => "Closing lost: {$mm($tightest)} of slack, and it takes {$mm($window->marginMm)} to close in every pose.",
-            $slackest > $window->most($second) => "Opening lost: {$mm($slackest)} of slack, and it opens fully only up to {$mm($window->most($second))}.",
-            $tightest < $window->least($second) => "Over-travel: the carburettor stops {$mm($window->most($second) - $tightest)} before the hand does, and the wire takes the strain. At least {$mm($window->least($second))} of slack.",
+            $tightest === null || $slackest === null || $closes === null || $opens === null => "It closes from {$mm($window->least($second))} of slack on, and opens fully up to {$mm($window->most($second))}.",
+            $closes <= 1 - $sure => "Closing lost: {$mm($tightest)} of slack, and it takes {$mm($window->marginMm)} to close in every pose.",
+            $opens <= 1 - $sure => "Opening lost: {$mm($slackest)} of slack, and it opens fully only up to {$mm($window->most($second))}.",
+            $spared !== null && $spared <= 1 - $sure => "Over-travel: the carburettor stops {$mm($window->most($second) - $tightest)} before the hand does, and the wire takes the strain. At least {$mm($window->least($second))} of slack.",
+            $closes < $sure => "Can't tell that it closes: {$mm($tightest)} of slack, and it takes {$mm($window->marginMm)}; {$share($closes)} chance. Read it again, or give it slack.",
+            $opens < $sure => "Can't tell that it opens fully: {$mm($slackest)} of slack, and it opens up to {$mm($window->most($second))}; {$share($opens)} chance. Read it again, or take slack up.",
+            $spared !== null && $spared < $sure => "Can't tell that the wire is spared at full hand: {$mm($tightest)} of slack, and it takes {$mm($window->least($second))}; {$share($spared)} chance.",
             default => "Closes with {$mm($tightest - $window->marginMm)} to spare, opens with {$mm($window->most($second) - $slackest)} to spare.",
         };
     }

@@ -21,6 +21,9 @@ interface Adjuster
 
     public function healthy(): StepRange;
 
+    /** The positions that advice may bring it to: with the thread engaged that must be. */
+    public function safe(): StepRange;
+
     public function smallestStep(): Steps;
 
     public function access(): AdjusterAccess;

@@ -58,6 +58,11 @@ final readonly class SteppedAdjuster extends FittedAdjuster
         return new self($id, $name, $kind, $mmPerStep, $knowledge, $sense, $travel, $healthy ?? $travel, $smallestStep, $access, $lock, $lockTorqueNm);
     }
 
+    public function safe(): StepRange
+    {
+        return $this->travel();
+    }
+
     public function counting(): Counting
     {
         return $this->kind()->unit() === StepUnit::Turn ? Counting::partTurns() : Counting::inSteps($this->kind()->unit());

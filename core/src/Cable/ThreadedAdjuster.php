@@ -11,6 +11,9 @@ use VividPull\Core\Quantity\ThreadPitch;
 /** A barrel, in-line adjuster, hollow bolt or pair of nuts: a thread that moves the conduit's end. */
 final readonly class ThreadedAdjuster extends FittedAdjuster
 {
+    /** Two thirds out it wobbles and snaps (common practice, no source): further than that no advice goes, a diameter engaged or not. */
+    private const FARTHEST_OUT = 2 / 3;
+
     private function __construct(
         string $id,
         string $name,
@@ -21,6 +24,7 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         StepRange $healthy,
         Steps $smallestStep,
         private Counting $counting,
+        private StepRange $safe,
         AdjusterAccess $access,
         string $lock,
         ?float $lockTorqueNm,
@@ -32,6 +36,7 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
      * @param  float  $travelMm  thread from fully in to the last position that still holds
      * @param  StepRange|null  $healthy  null for the default: at most half out
      * @param  Counting|null  $counting  null for turns and flats
+     * @param  float|null  $engagedMm  of its travel, the thread that must stay engaged; null for one diameter, or a third of the travel where that is less
      * @param  float  $staysMm  thread that must go on showing, such as under a governor's nut; 0 where it may go fully in
      *
      * @throws OutOfRange If the travel is not above zero.
@@ -50,6 +55,7 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         ?float $lockTorqueNm,
         ?Counting $counting = null,
         float $staysMm = 0.0,
+        ?float $engagedMm = null,
     ): self {
         if (! ($travelMm > 0.0)) {
             throw OutOfRange::positive('An adjuster\'s travel, in mm,', $travelMm);
@@ -58,7 +64,20 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         $travel = StepRange::between($stays, Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
         $half = $kind->sets() !== Sets::Play ? $travel : StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2)));
 
-        return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(), $access, $lock, $lockTorqueNm);
+        return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(),
+            $kind->sets() === Sets::Play ? self::engaged($travel, $pitch, $travelMm, $engagedMm) : $travel, $access, $lock, $lockTorqueNm);
+    }
+
+    private static function engaged(StepRange $travel, ThreadPitch $pitch, float $travelMm, ?float $engagedMm): StepRange
+    {
+        $most = $travelMm - ($engagedMm ?? min($pitch->diameterMm ?? INF, (1 - self::FARTHEST_OUT) * $travelMm));
+
+        return StepRange::between($travel->from, Steps::fromCount(max($travel->from->count, min($travel->to->count, (int) floor($most / $pitch->mm * Steps::PER_TURN + 1e-6)))));
+    }
+
+    public function safe(): StepRange
+    {
+        return $this->safe;
     }
 
     public function counting(): Counting

@@ -19,6 +19,11 @@ final readonly class UnsetAdjuster extends FittedAdjuster
         return new self($id, $name, $kind, $kind->usualSense(), $nowhere, $nowhere, Steps::of(1), $access, $lock, $lockTorqueNm);
     }
 
+    public function safe(): StepRange
+    {
+        return $this->travel();
+    }
+
     public function counting(): Counting
     {
         return Counting::inSteps($this->kind()->unit());

@@ -28,7 +28,9 @@ use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\PutRight;
+use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReadingUpheld;
 use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\Tagged;
@@ -108,8 +110,10 @@ final readonly class EntryCodec
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
             EntryKind::Condition => self::condition($body->object(['engine', 'wheels']), $stamp),
             EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
-            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps']), $stamp),
+            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps', 'unseen']), $stamp),
             EntryKind::Reading => self::reading($body, $stamp),
+            EntryKind::Upheld => new ReadingUpheld($stamp, $body->object(['reading'])->at('reading')->string(40)),
+            EntryKind::Enough => new ReadEnough($stamp, $body->object(['point', 'pose'])->at('point')->enum(ReadingPoint::class), $body->at('pose')->enum(Pose::class)),
             EntryKind::Outcome => new OutcomeSeen($stamp, $body->object(['setting', 'saw'])->at('setting')->string(40), $body->at('saw')->string(40)),
             EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of', 'at_mm']), $stamp),
             EntryKind::PutRight => new PutRight($stamp, $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class), $body->optionalString('remark', 300)),
@@ -204,6 +208,9 @@ final readonly class EntryCodec
         $adjuster = $this->run->adjuster($id) ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
         if ($body->has('showing_mm') && ! $adjuster instanceof ThreadedAdjuster) {
             throw BadFile::at($body->at('showing_mm')->path, "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.");
+        }
+        if ($body->has('unseen') && $body->at('unseen')->boolean()) {
+            return new ThreadNoted($stamp, $id, null);
         }
         $position = $body->has('showing_mm') && $adjuster instanceof ThreadedAdjuster
             ? $adjuster->positionShowing($body->at('showing_mm')->number(0, 500))

@@ -28,7 +28,9 @@ use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Bench\Entry\PutRight;
+use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Bench\Entry\ReadingTaken;
+use VividPull\Core\Bench\Entry\ReadingUpheld;
 use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Bench\Entry\SoakBegun;
 use VividPull\Core\Bench\Entry\Tagged;
@@ -51,25 +53,30 @@ final readonly class LogRows
     /**
      * @param  array<string, ReadingGroup>  $lasts  the group each reading ends, by the reading's id
      * @param  array<string, float|null>  $changes  change since the group before, by the same id
+     * @param  array<string, true>  $asked  readings that are asked about, or left out of their mean
      */
-    private function __construct(private BenchState $state, private array $lasts, private array $changes) {}
+    private function __construct(private BenchState $state, private array $lasts, private array $changes, private array $asked) {}
 
     /** @return list<array<string, mixed>> */
     public static function of(BenchState $state): array
     {
         $lasts = [];
         $changes = [];
+        $asked = [];
         foreach ([$state->facts->groups, $state->facts->second->groups ?? []] as $groups) {
             $before = null;
             foreach ($groups as $group) {
                 $id = $group->last()->stamp->id;
                 $lasts[$id] = $group;
+                foreach ($group->doubt === null ? $group->leftOut : [$group->doubt->reading] as $reading) {
+                    $asked[$reading->stamp->id] = true;
+                }
                 $comparable = $before !== null && $before->stretch === $group->stretch && $before->first()->pose === $group->first()->pose;
                 $changes[$id] = $comparable ? $group->found->mean - $before->found->mean : null;
                 $before = $group->first()->pose === Pose::Straight ? $group : $before;
             }
         }
-        $rows = new self($state, $lasts, $changes);
+        $rows = new self($state, $lasts, $changes, $asked);
         $voids = $state->log->voids();
 
         return array_map(static fn (Entry $entry): array => $rows->row($entry, ($voids[$entry->stamp->id] ?? null)?->reason), $state->log->entries);
@@ -94,6 +101,7 @@ final readonly class LogRows
             'change_mm' => $this->changes[$entry->stamp->id] ?? null,
             'says' => $group === null ? null : $this->says($group),
             'voided' => $voided,
+            'can_uphold' => $open && $entry instanceof ReadingTaken && isset($this->asked[$entry->stamp->id]),
             'can_void' => $open && $entry->kind()->canBeVoided(),
             'can_amend' => $open && $entry->kind()->canBeAmended(),
         ];
@@ -105,7 +113,7 @@ final readonly class LogRows
         $judgement = $state->judgement;
         $isFound = $judgement->foundGroup?->last()->stamp->id === $group->last()->stamp->id;
 
-        return $isFound ? $judgement->found->sentence : Judging::heldAgainst($state->spec, $judgement, $group)->sentence;
+        return $isFound ? $judgement->found->sentence : Judging::heldAgainst($state->spec, $group)->sentence;
     }
 
     private function what(Entry $entry): string
@@ -113,9 +121,11 @@ final readonly class LogRows
         return match (true) {
             $entry instanceof ReadingTaken => 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$entry->point->label()
                 .($entry->pose === Pose::Straight ? '' : ', '.$entry->pose->label()),
+            $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
+            $entry instanceof ReadEnough => "Left as it reads at the {$entry->point->label()}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
             $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
                 : $this->state->run->adjuster($entry->adjuster)?->say($entry->steps)),
-            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.$this->state->run->adjuster($entry->adjuster)?->where($entry->position),
+            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? 'cannot be seen' : $this->state->run->adjuster($entry->adjuster)?->where($entry->position)),
             $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
             $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
             $entry instanceof ConditionNoted => ucfirst($entry->engine->value).', '.$entry->wheels->label(),
@@ -157,6 +167,13 @@ final readonly class LogRows
 
         return $setting === null ? ucfirst($table->arm ?? 'arm').' went '.($seen->saw === 'plus' ? $table?->plus : $table?->minus)
             : "{$setting->label}: ".lcfirst($setting->sees[$seen->saw]->label ?? $seen->saw);
+    }
+
+    private function upheld(ReadingUpheld $upheld): string
+    {
+        $reading = $this->state->log->find($upheld->reading);
+
+        return $reading instanceof ReadingTaken ? $this->what($reading) : 'a reading';
     }
 
     private static function mm(float $mm): string

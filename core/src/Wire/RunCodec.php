@@ -34,7 +34,7 @@ final readonly class RunCodec
 
     private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm'];
 
-    private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn', 'stays_mm'];
+    private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn', 'stays_mm', 'engaged_mm'];
 
     private const OF_A_STEP = ['mm_per_step', 'knowledge', 'travel_steps', 'healthy_steps', 'smallest_step'];
 
@@ -142,7 +142,7 @@ final readonly class RunCodec
                 default => $counting->each,
             },
             self::access($node),
-            ...[...self::lock($node), $counting, self::stays($node, $kind)],
+            ...[...self::lock($node), $counting, self::stays($node, $kind), $node->has('engaged_mm') ? $node->at('engaged_mm')->number(0, self::MOST_TRAVEL_MM) : null],
         );
     }
 

@@ -10,6 +10,7 @@ use VividPull\Core\Bench\Standing;
 use VividPull\Core\Bench\StandingTag;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Learning\LockCreep;
 use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Calibration;
 use VividPull\Core\Measurement\Instrument;
@@ -25,7 +26,7 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack']);
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -42,6 +43,7 @@ final readonly class StandingCodec
             $node->has('usage') ? $node->at('usage')->number(0, 1e9) : null,
             $node->optionalString('usage_unit', 4) ?? '',
             $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
+            $node->has('creep') ? self::creep($node->at('creep')) : new LockCreep,
         );
     }
 
@@ -50,7 +52,7 @@ final readonly class StandingCodec
     {
         return [
             'positions_steps' => (object) array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $standing->positions),
-            'taught' => (object) array_map(static fn (RatioPrior $prior): array => ['ln_ratio' => $prior->ln, 'spread' => $prior->spread], $standing->taught),
+            'taught' => (object) array_map(self::encodePrior(...), $standing->taught),
             'shelf' => array_map(self::encodeInstrument(...), array_values($standing->shelf)),
             'pooled' => array_map(static fn (string $key, Repeatability $r): array => [
                 'person' => explode('/', $key, 2)[0],
@@ -63,6 +65,7 @@ final readonly class StandingCodec
             'usage' => $standing->usage,
             'usage_unit' => $standing->usageUnit === '' ? null : $standing->usageUnit,
             'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->pack),
+            'creep' => $standing->creep->pairs === 0 ? null : $standing->creep->sums(),
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }
@@ -80,6 +83,7 @@ final readonly class StandingCodec
             'reach_mm' => $instrument->reach,
             'calibration' => $calibration === null ? null
                 : ['expanded_mm' => $calibration->expandedMm, 'factor' => $calibration->factor, 'due' => $calibration->due],
+            'inch_marks' => $instrument->inchMarks,
         ];
     }
 
@@ -95,9 +99,9 @@ final readonly class StandingCodec
     {
         $taught = [];
         foreach ($node->entries() as $point => $prior) {
-            $prior->object(['ln_ratio', 'spread']);
+            $prior->object(['ln_ratio', 'spread'], ['machines']);
             $taught[Node::of($point, $prior->path)->enum(ReadingPoint::class)->value]
-                = RatioPrior::of($prior->at('ln_ratio')->number(-5, 5), $prior->at('spread')->number(0.001, 2));
+                = RatioPrior::of($prior->at('ln_ratio')->number(-5, 5), $prior->at('spread')->number(0.001, 2), $prior->has('machines') ? $prior->at('machines')->integer(0, 100_000) : 0);
         }
 
         return $taught;
@@ -106,7 +110,7 @@ final readonly class StandingCodec
     /** @throws BadFile If it is no instrument as the format has it. */
     public static function instrument(Node $node): Instrument
     {
-        $node->object(['id', 'name', 'kind', 'resolution_mm'], ['reach_mm', 'calibration']);
+        $node->object(['id', 'name', 'kind', 'resolution_mm'], ['reach_mm', 'calibration', 'inch_marks']);
 
         return Instrument::of(
             $node->at('id')->id(),
@@ -115,6 +119,7 @@ final readonly class StandingCodec
             $node->at('resolution_mm')->number(0.0001, 10),
             $node->has('reach_mm') ? $node->at('reach_mm')->number(0.1, 5000) : 150.0,
             $node->has('calibration') ? self::calibration($node->at('calibration')) : null,
+            $node->has('inch_marks') ? $node->at('inch_marks')->integer(2, 10_000) : null,
         );
     }
 
@@ -136,6 +141,19 @@ final readonly class StandingCodec
         }
 
         return $pooled;
+    }
+
+    private static function creep(Node $node): LockCreep
+    {
+        $node->object(['sum_mm', 'squares_mm2', 'pairs']);
+
+        return new LockCreep($node->at('sum_mm')->number(-1000, 1000), $node->at('squares_mm2')->number(0, 1e6), $node->at('pairs')->integer(0, 100_000));
+    }
+
+    /** @return array<string, float|int> */
+    public static function encodePrior(RatioPrior $prior): array
+    {
+        return ['ln_ratio' => $prior->ln, 'spread' => $prior->spread] + ($prior->machines === 0 ? [] : ['machines' => $prior->machines]);
     }
 
     private static function inspection(Node $node): PackInspection

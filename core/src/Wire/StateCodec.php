@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\Answer;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\GateState;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Bench\MoveMade;
@@ -28,14 +29,19 @@ use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\ChosenMode;
+use VividPull\Core\Planning\DriftAhead;
+use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Spec\Torque;
 
 /** A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out. */
-final readonly class StateCodec
+final class StateCodec
 {
-    private function __construct(private BenchState $state) {}
+    private ?PlanOutcome $advised = null;
+
+    private function __construct(private readonly BenchState $state) {}
 
     /** @return array<string, mixed> */
     public static function encode(BenchState $state): array
@@ -282,7 +288,8 @@ final readonly class StateCodec
             'healthy_to_mm' => $shows($adjuster->healthy()->to),
             'at_mm' => $at === null ? null : $shows($at),
             'at_say' => $at === null ? null : $adjuster->where($at),
-            'room_say' => $at === null ? null : $adjuster->room($adjuster->travel()->to->minus($at)),
+            'room_say' => $at === null ? null : $adjuster->room($this->goesOutward($adjuster) ? $adjuster->travel()->to->minus($at) : $at->minus($adjuster->travel()->from)),
+            'room_way' => $this->goesOutward($adjuster) ? $adjuster->kind()->outward() : $adjuster->kind()->inward(),
             'home_say' => $home === null ? null : $adjuster->where($home),
             'home_mm' => $home === null ? null : $shows($home),
             'caution' => $adjuster->kind()->caution(),
@@ -300,6 +307,20 @@ final readonly class StateCodec
         ];
     }
 
+    /** Room is said in the direction of the move that is advised; else in that in which this control drifts. */
+    private function goesOutward(Adjuster $adjuster): bool
+    {
+        $advised = $this->advised()->options[$adjuster->id()]->steps ?? null;
+
+        return $advised !== null ? $advised->count > 0
+            : DriftAhead::of($this->state->facts->standing, $this->state->spec->family->family()->drift())->isOutwardFor($adjuster);
+    }
+
+    private function advised(): PlanOutcome
+    {
+        return $this->advised ??= $this->state->next();
+    }
+
     /** @return array<string, mixed> */
     private function judged(?ReadingGroup $group, Verdict $verdict): array
     {
@@ -312,6 +333,8 @@ final readonly class StateCodec
             'instrument' => $group?->instrument->name,
             'overdue_since' => $group?->overdueSince(),
             'converted_from' => $group?->convertedFrom?->label(),
+            'left_out' => array_map(static fn (ReadingTaken $one): string => $one->entered, $group->leftOut ?? []),
+            'doubt' => $group?->doubt?->question,
             'verdict' => $verdict->kind->value,
             'sentence' => $verdict->sentence,
             'advice' => $verdict->advice,
@@ -360,6 +383,10 @@ final readonly class StateCodec
             'ln_ratio' => $prior->ln,
             'spread' => $prior->spread,
             'taught' => $play->hasLearned(),
+            'machines' => $this->state->spec->aim === null || $play->hasLearned() ? 0 : ($this->state->facts->standing->taughtAt($this->state->spec->play()->point)->machines ?? 0),
+            'finding' => $this->finding(),
+            'sides_mm' => $play->isPlaced() && $play->sides()->areKnown() ? $play->sides()->apart : null,
+            'creep_mm' => $this->state->beliefs->creep->expectedAt(1.0),
             'moves' => count(array_filter($this->state->facts->moves, static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed)),
             'per_step' => array_map(static fn (Adjuster $a): array => [
                 'adjuster' => $a->id(),
@@ -373,7 +400,7 @@ final readonly class StateCodec
     /** @return array<string, mixed> */
     private function next(): array
     {
-        $next = $this->state->next();
+        $next = $this->advised();
 
         return [
             'kind' => $next->kind->value,
@@ -410,6 +437,14 @@ final readonly class StateCodec
         ];
     }
 
+    /** @return array<string, mixed>|null what the readings say of the ratio against the spec */
+    private function finding(): ?array
+    {
+        $finding = RatioFinding::of($this->state->spec, $this->state->run, $this->state->beliefs);
+
+        return $finding === null ? null : ['sentence' => $finding->sentence, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => 2 * $finding->deviation];
+    }
+
     private function direction(?Adjuster $adjuster, Steps $steps): ?string
     {
         return $steps->count < 0 ? $adjuster?->kind()->inward() : $adjuster?->kind()->outward();
@@ -420,6 +455,7 @@ final readonly class StateCodec
     {
         return $plan === null ? null : [
             'steps' => array_map($this->option(...), $plan->steps),
+            'done' => $plan->done,
             'why' => $plan->why,
             'runner_up' => $plan->runnerUp,
         ];

@@ -10,6 +10,7 @@ use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\PackState;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\RatioFinding;
 
 /** What a person should know before trusting the figures on the screen, one sentence each. */
 final readonly class Warnings
@@ -20,7 +21,7 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...self::crossed($state), ...self::surprises($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
+        return [...self::crossed($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */
@@ -45,6 +46,30 @@ final readonly class Warnings
     }
 
     /** @return list<string> */
+    private static function leftOut(BenchState $state): array
+    {
+        $warnings = [];
+        foreach ([...array_values($state->judgement->poseGroups), ...array_values($state->second->judgement->poseGroups ?? [])] as $group) {
+            foreach ($group->leftOut as $reading) {
+                $warnings[] = "{$reading->entered} does not go with the other ".(count($group->readings) - count($group->leftOut)).' readings and is left out of their mean. If it is right, point at it in the log and say so.';
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** @return list<string> */
+    private static function ratio(BenchState $state): array
+    {
+        $sides = $state->beliefs->play->isPlaced() ? $state->beliefs->play->sides() : null;
+
+        return array_values(array_filter([
+            RatioFinding::of($state->spec, $state->run, $state->beliefs)?->sentence,
+            $sides?->areKnown() === true ? 'It reads about '.self::mm(abs($sides->apart)).' mm otherwise when come from the other side: finish every move in the same direction.' : null,
+        ], is_string(...)));
+    }
+
+    /** @return list<string> */
     private static function conditions(BenchState $state): array
     {
         return $state->judgement->now->is(VerdictKind::NotJudged) ? [$state->judgement->now->sentence.'.'] : [];
@@ -63,7 +88,7 @@ final readonly class Warnings
     /** @return list<string> */
     private static function sweep(BenchState $state): array
     {
-        return $state->spec->aim !== null && $state->judgement->measuredBand === null
+        return $state->judgement->isRoutingFault
             ? ['Play changes more from pose to pose than the band is wide: a routing fault, not an adjustment.'] : [];
     }
 

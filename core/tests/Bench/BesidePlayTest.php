@@ -166,13 +166,36 @@ final class BesidePlayTest extends TestCase
         self::assertStringContainsString('First motion inside its window; 10.4 mm left on the side it wears to.', $state->sentence);
     }
 
+    public function test_a_drive_at_its_edge_is_said_to_be_at_its_edge(): void
+    {
+        $said = static fn (float $first, float $full): string => EngagementState::of(TestJob::of(['family' => 'engage_by_pull', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 25.4],
+            'others' => [['kind' => 'engagement_window', 'full_by_mm' => 70]]], self::handle(), ['bolt' => 4.0])->ready()->read($first, $first, $first)
+            ->entry('measure', ['key' => 'full_drive', 'value' => $full, 'entered' => (string) $full])->state)->sentence ?? self::fail('nothing said');
+        // On the edge itself it may as well be past it: half a chance, and that is what is said.
+        self::assertStringContainsString("Can't tell that it rests: first motion at 6.0 mm", $said(6.0, 60.0));
+        self::assertStringContainsString("Can't tell that it starts in time: first motion at 25.4 mm", $said(25.4, 60.0));
+        self::assertStringContainsString("Can't tell that it drives fully: at 70.0 mm of 70.0 mm", $said(15.0, 70.0));
+        self::assertStringContainsString('too early: it may creep at rest.', $said(3.0, 60.0));
+        self::assertStringContainsString('too late.', $said(30.0, 60.0));
+        self::assertStringContainsString('it slips.', $said(15.0, 78.0));
+        self::assertStringContainsString('Full drive cannot come before first motion', $said(15.0, 14.0));
+    }
+
     public function test_a_throttle_says_what_it_loses_in_its_tightest_and_slackest_pose(): void
     {
-        $said = static fn (float $mm): string => WindowState::of(TestJob::throttle(['others' => [['kind' => 'throttle_window', 'stroke_mm' => 30, 'arc_mm' => 26, 'margin_mm' => 1, 'over_travel_mm' => 2]]])->ready()->read($mm, $mm, $mm)->state)->sentence ?? self::fail('no window');
-        self::assertStringContainsString('Closes with 2.0 mm to spare, opens with 1.0 mm to spare.', $said(3.0 * 1.4));
-        self::assertStringContainsString('Opening lost', $said(4.5 * 1.4));
-        self::assertStringContainsString('Over-travel', $said(1.5 * 1.4));
-        self::assertStringContainsString('Closing lost', $said(0.7 * 1.4));
+        $run = ['hand' => ['kind' => 'grip', 'name' => 'Throttle grip', 'drum_radius_mm' => 15, 'flange_radius_mm' => 21, 'knowledge' => 'measured'],
+            'cables' => [['id' => 'throttle', 'name' => 'Throttle cable', 'adjusters' => [['id' => 'grip', 'name' => 'grip adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9]]]],
+            'working_end' => 'butterfly'];
+        $state = static fn (float $mm, ?float $over = 2.5): WindowState => WindowState::of(TestJob::of(['family' => 'twist_grip', 'aim' => ['kind' => 'free_play_band', 'point' => 'grip_flange', 'low_mm' => 2, 'high_mm' => 6],
+            'others' => [['kind' => 'throttle_window', 'stroke_mm' => 30, 'arc_mm' => 26, 'margin_mm' => 1, 'over_travel_mm' => $over]]], $run, ['grip' => 4.0])->ready()->read($mm, $mm, $mm)->state) ?? self::fail('no window');
+        $said = static fn (float $mm): string => $state($mm)->sentence;
+        self::assertStringContainsString('Closes with 1.9 mm to spare, opens with 1.1 mm to spare.', $said(2.86 * 1.4));
+        self::assertStringContainsString('Opening lost', $said(5.0 * 1.4));
+        self::assertStringContainsString('Over-travel', $said(1.1 * 1.4));
+        self::assertStringContainsString('Closing lost', $said(0.6 * 1.4));
+        // On the margin itself it may as well not close: half a chance, and that is what is said.
+        self::assertStringContainsString("Can't tell that it closes: 1.0 mm of slack", $state(1.0 * 1.4, null)->sentence);
+        self::assertEqualsWithDelta(0.5, $state(1.0 * 1.4, null)->closes, 0.02);
     }
 
     public function test_the_governor_comes_last_and_is_never_raised_past_its_limit(): void

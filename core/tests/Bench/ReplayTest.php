@@ -85,11 +85,11 @@ final class ReplayTest extends TestCase
     {
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t', 'in_band');
         $move = $job->last();
-        $job->read(18.5, 18.5, 18.5);
-        self::assertCount(1, $job->state->beliefs->surprises, '1 turn cannot have done that');
-        $job->entry('amend', ['entry' => $move, 'kind' => 'move', 'body' => ['adjuster' => 'perch', 'turns' => 1.5], 'reason' => 'it was one and a half']);
+        $job->read(29.5, 29.5, 30);
+        self::assertCount(1, $job->state->beliefs->surprises, 'a turn out cannot have done that');
+        $job->entry('amend', ['entry' => $move, 'kind' => 'move', 'body' => ['adjuster' => 'perch', 'turns' => -1], 'reason' => 'it was in']);
         self::assertSame([], $job->state->beliefs->surprises);
-        self::assertSame(Steps::exactly(3.5)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::of(1)->count, $job->state->facts->positions['perch']?->count);
     }
 
     public function test_a_replay_equals_the_replay_of_its_prefix_and_the_rest(): void
@@ -113,10 +113,13 @@ final class ReplayTest extends TestCase
     public function test_readings_in_other_poses_move_the_straight_band(): void
     {
         $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 3, 3, 3);
-        $band = $job->state->judgement->measuredBand;
+        $band = $job->state->judgement->plannedBand;
         self::assertNotNull($band);
         self::assertGreaterThan(3.0, $band->low, 'left is 1 mm tighter, so straight must keep 1 mm more');
-        self::assertEqualsWithDelta(6.0, $band->high, 0.35);
+        self::assertEqualsWithDelta(6.0, $band->high, 0.51, 'right was not read: it is allowed half a millimetre');
+        self::assertSame(VerdictKind::Inside, $job->state->judgement->poses['left']->kind, 'and each pose is judged by its own reading');
+        $job->line('-1f', 'in_band')->read(2.2, 2.2, 2.2);
+        self::assertSame(VerdictKind::TooTight, $job->state->judgement->now->kind, 'left, 1 mm tighter, is foreseen until it is read again');
     }
 
     public function test_what_was_found_is_not_judged_by_a_pose_tried_later(): void

@@ -69,7 +69,7 @@ final class Tries
         $best = 0.0;
         foreach ($this->positions(array_values($adjusters)) as [$counts, $shift]) {
             $chance = $this->chances[(int) round($shift * 1e7)] ??= $this->window->allows($shift) ? $this->window->chance($shift) : -1.0;
-            if ($chance > 0.0 && array_diff($counts, [0]) !== []) {
+            if ($chance >= ShiftWindow::LEAST && array_diff($counts, [0]) !== []) {
                 $best = max($best, $chance);
                 $all[] = [$chance, $shift, $counts];
             }

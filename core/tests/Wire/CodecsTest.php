@@ -96,7 +96,7 @@ final class CodecsTest extends TestCase
         self::assertSame(Steps::fromFlats(4)->count, $move->steps?->count);
         $thread = self::body('thread', ['adjuster' => 'perch', 'flats' => 9]);
         self::assertInstanceOf(ThreadNoted::class, $thread);
-        self::assertSame(Steps::fromFlats(9)->count, $thread->position->count);
+        self::assertSame(Steps::fromFlats(9)->count, $thread->position?->count);
         $uncounted = self::body('move', ['adjuster' => 'perch', 'uncounted' => true]);
         self::assertInstanceOf(Moved::class, $uncounted);
         self::assertNull($uncounted->steps);

@@ -29,6 +29,12 @@ final readonly class ReadingTaken extends Entry
         parent::__construct($stamp);
     }
 
+    /** Whether it was read off a scale of inches, as its words tell. */
+    public function isInInches(): bool
+    {
+        return preg_match('/\/|[½⅓⅔¼¾⅛⅜⅝⅞]|\d\s*(?:"|\'\'|″|in\b|inch|thou|mil\b)|\b(?:half|quarter|eighth|sixteenth)/u', $this->entered) === 1;
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Reading;

@@ -8,10 +8,10 @@ use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Quantity\Steps;
 
-/** The thread that shows at an adjuster, as measured: its position out from fully in. */
+/** The thread that shows at an adjuster, as measured: its position out from fully in; null where it cannot be seen. */
 final readonly class ThreadNoted extends Entry
 {
-    public function __construct(Stamp $stamp, public string $adjuster, public Steps $position)
+    public function __construct(Stamp $stamp, public string $adjuster, public ?Steps $position)
     {
         parent::__construct($stamp);
     }

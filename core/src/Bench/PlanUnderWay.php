@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Bench\Entry\Amended;
+use VividPull\Core\Bench\Entry\Voided;
+use VividPull\Core\Planning\AdjustmentPlan;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Planning\ShiftWindow;
+
+/**
+ * A plan of several steps goes on where its first ones were done just as it said: the next step is shown without a reading in between,
+ * unless a reading could change what comes next. Nothing of it is stored: what was advised before those moves is worked out again.
+ */
+final readonly class PlanUnderWay
+{
+    /** The next step of the plan; null where none is under way. */
+    public static function of(BenchState $state): ?PlanOutcome
+    {
+        $facts = $state->facts;
+        $last = $facts->groups[count($facts->groups) - 1] ?? null;
+        $done = $last === null ? 0 : count($facts->moves) - $last->moves;
+        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->stretch !== $last->stretch
+            || $facts->setting !== $facts->movedAt || $facts->setting !== $last->setting + $done || $facts->guideUnderWay($state->run) !== null) {
+            return null;
+        }
+        $before = self::before($state, $facts->moves[$last->moves]);
+        $advised = $before?->next();
+        $plan = $advised?->plan;
+        if ($advised === null || $plan === null || count($plan->steps) <= $done || ! self::isDone($plan, array_slice($facts->moves, $last->moves))) {
+            return null;
+        }
+        $left = array_slice($plan->steps, $done);
+        assert($left !== []);
+        $end = $left[count($left) - 1];
+
+        return ($end->chance ?? 0.0) < ShiftWindow::SURE && ! $plan->finishesAlike ? null
+            : PlanOutcome::choose(PlanKind::Move, $left[0]->sentence, [$left[0]->adjuster => $left[0]] + $advised->options, $left[0]->adjuster, $advised->target,
+                new AdjustmentPlan($left, $plan->mode, $plan->why, $plan->runnerUp, $plan->shift, $plan->finishesAlike, $done));
+    }
+
+    /** The bench as it stood before a move; null where something since was taken back or put right, for then nobody was shown it so. */
+    private static function before(BenchState $state, MoveMade $move): ?BenchState
+    {
+        $place = $state->log->places[$move->entry->stamp->id] ?? 0;
+        foreach (array_slice($state->log->entries, $place) as $entry) {
+            if ($entry instanceof Voided || $entry instanceof Amended) {
+                return null;
+            }
+        }
+
+        return $place < 1 ? null : Bench::replay($state->spec, $state->run, $state->log->prefix($place));
+    }
+
+    /** @param  list<MoveMade>  $moves */
+    private static function isDone(AdjustmentPlan $plan, array $moves): bool
+    {
+        foreach ($moves as $place => $move) {
+            $step = $plan->steps[$place];
+            if ($move->crossed || $move->entry->adjuster !== $step->adjuster || $move->entry->steps?->count !== $step->steps?->count) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
