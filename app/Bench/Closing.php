@@ -10,10 +10,10 @@ use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Carryover;
 use VividPull\Core\Bench\Entry\Closed;
-use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Measurement\Pooling;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\ClosingRecord;
+use VividPull\Core\Wire\StandingCodec;
 
 /** What follows from a signature: the job leaves the bench, and the control's summary is written for the lists. */
 final readonly class Closing
@@ -46,7 +46,8 @@ final readonly class Closing
             'tag' => $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
             'positions_steps' => array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $state->facts->positions),
             'spread' => Pooling::of($state->facts->groups),
-            'taught' => array_map(static fn (RatioPrior $prior): array => ['ln_ratio' => $prior->ln, 'spread' => $prior->spread], Carryover::taught($state)),
+            'taught' => array_map(StandingCodec::encodePrior(...), Carryover::taught($state)),
+            'creep' => $state->beliefs->creep->sums(),
         ];
     }
 }

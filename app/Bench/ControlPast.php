@@ -113,7 +113,7 @@ final readonly class ControlPast
     private static function play(?array $reading): ?Play
     {
         return $reading === null || ($reading['verdict'] ?? null) === 'not_judged' ? null
-            : new Play((float) $reading['mm'], (float) ($reading['standard_mm'] ?? $reading['expanded_mm'] / self::USUAL_FACTOR));
+            : new Play((float) $reading['mm'], (float) ($reading['standard_mm'] ?? $reading['expanded_mm'] / self::USUAL_FACTOR), max(1.0, (float) ($reading['freedom'] ?? INF)));
     }
 
     /** @return array<string, mixed>|null what was signed; null while it is open */

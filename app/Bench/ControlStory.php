@@ -67,12 +67,11 @@ final readonly class ControlStory
         ];
     }
 
-    /** @return array<string, mixed>|null the edge that is reached first, and how the way there is foretold */
+    /** @return array<string, mixed>|null the edge that it drifts to, and how the way there is foretold */
     private function ahead(): ?array
     {
         $last = $this->looks[count($this->looks) - 1];
-        $edges = array_filter([$this->story?->low, $this->story?->high], static fn (?LimitAhead $edge): bool => $edge?->bound !== null);
-        usort($edges, static fn (LimitAhead $a, LimitAhead $b): int => $a->bound <=> $b->bound);
+        $edges = array_filter([($this->story->slope ?? 0.0) < 0.0 ? $this->story?->low : $this->story?->high], static fn (?LimitAhead $edge): bool => $edge?->bound !== null);
         if ($edges === [] || $last->left === null || $this->story?->slope === null) {
             return null;
         }

@@ -12,6 +12,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\TypedQuantities;
 
 /** What a screen sends to be logged: a typed line with what was shown beside it, or a kind with its body. */
 final readonly class EntryRequest
@@ -52,9 +53,19 @@ final readonly class EntryRequest
             $kind === null ? self::line($node->at('line')) : null,
             self::shown($node->has('shown') ? $node->at('shown') : Node::of([], '$.shown')),
             $kind,
-            $kind === null ? null : ($node->has('body') ? $node->at('body') : Node::of([], '$.body')),
+            $kind === null ? null : self::body($kind, $node->has('body') ? $node->at('body') : Node::of([], '$.body')),
             hash('sha256', (string) json_encode($node->value)),
         );
+    }
+
+    /** A reading keeps its words beside it and comes by the line; in every other entry a size may be typed as people write it. */
+    private static function body(EntryKind $kind, Node $body): Node
+    {
+        return match ($kind) {
+            EntryKind::Measure => TypedQuantities::measured($body),
+            EntryKind::Thread, EntryKind::Compared => TypedQuantities::readIn($body),
+            default => $body,
+        };
     }
 
     public static function uuid(Node $node): string

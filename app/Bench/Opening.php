@@ -96,10 +96,11 @@ final readonly class Opening
 
         return [
             'positions_steps' => $summary['positions_steps'] ?? $summary['positions_turns'] ?? [],
-            'taught' => $summary['taught'] ?? [],
+            'taught' => Siblings::taught($control),
             'shelf' => $shelf->map(static fn (Instrument $i): array => $i->asWritten())->all(),
             'pooled' => Repeating::on($shelf),
             'tag' => $summary['tag'] ?? null,
+            'creep' => ($summary['creep']['pairs'] ?? 0) === 0 ? null : $summary['creep'],
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,

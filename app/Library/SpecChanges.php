@@ -59,6 +59,6 @@ final readonly class SpecChanges
             return null;
         }
 
-        return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? $left['expanded_mm'] / 2));
+        return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? $left['expanded_mm'] / 2), (float) ($left['freedom'] ?? INF));
     }
 }

@@ -33,7 +33,7 @@ final class Instrument extends Model
     /** @return array<string, mixed> as a job keeps it */
     public function asWritten(): array
     {
-        return ['id' => $this->id] + $this->body;
+        return ['id' => $this->id] + $this->body + ['inch_marks' => null];
     }
 
     /** @return array<string, string> */

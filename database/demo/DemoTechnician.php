@@ -13,6 +13,7 @@ use App\Models\Control;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use LogicException;
+use VividPull\Core\Bench\Answer;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Bench\StageItem;
@@ -121,12 +122,12 @@ final class DemoTechnician
     private function settle(StageItem $item): void
     {
         match ($item->kind) {
-            ItemKind::Reading => $this->read($item),
-            ItemKind::Thread => $item->answers === [] ? $this->line($this->usualThread($this->state->run->adjuster($item->about ?? '')), ['adjuster' => $item->about]) : $this->line('ok'),
-            ItemKind::InBand => $this->bringInside(),
+            ItemKind::Reading => $this->offers($item, 'leave') ? $this->line('leave') : $this->read($item),
+            ItemKind::Thread => $this->offers($item, 'ok') ? $this->line('ok') : $this->line($this->usualThread($this->state->run->adjuster($item->about ?? '')), ['adjuster' => $item->about]),
+            ItemKind::InBand => $this->bringInside($item),
             ItemKind::Measure => $this->line($this->answers[$item->key] ?? throw new LogicException("Nothing to measure for {$item->key}.")),
             ItemKind::Compare, ItemKind::Photo => throw new LogicException("No demo job replaces a cable by itself: {$item->key}."),
-            ItemKind::Answer, ItemKind::SignOff => $this->line($this->answers[$item->key] ?? $this->firstRight($item)),
+            ItemKind::Answer, ItemKind::SignOff => $this->line($this->answers[$item->key] ?? ($this->offers($item, 'right') ? 'right' : $this->firstRight($item))),
         };
     }
 
@@ -141,14 +142,19 @@ final class DemoTechnician
         return 'thread '.number_format($mm, 1, '.', '').' mm';
     }
 
-    private function bringInside(): void
+    private function bringInside(StageItem $item): void
     {
         match ($this->state->next()->kind) {
-            PlanKind::Read => $this->readOnce('straight'),
-            PlanKind::Decide => $this->readings < 7 ? $this->readOnce('straight') : $this->move(),
+            PlanKind::Read, PlanKind::Prove => $this->readOnce('straight'),
+            PlanKind::Decide, PlanKind::Suspect => $this->offers($item, 'leave') && $this->readings >= 5 ? $this->line('leave') : $this->readOnce('straight'),
             default => $this->move(),
         };
         $this->readings++;
+    }
+
+    private function offers(StageItem $item, string $word): bool
+    {
+        return array_filter($item->answers, static fn (Answer $answer): bool => $answer->word === $word) !== [];
     }
 
     private function read(StageItem $item): void

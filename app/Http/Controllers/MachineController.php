@@ -19,7 +19,9 @@ use App\Models\Words;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Planning\DriftAhead;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Spec\Torque;
@@ -122,6 +124,7 @@ final class MachineController
     private static function adjusters(Control $control): array
     {
         $adjusters = [];
+        $ahead = DriftAhead::usual(SpecCodec::decode(Node::of($control->specVersion->body))->family->family()->drift());
         foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
             $at = $control->summary['positions_steps'][$id] ?? $control->summary['positions_turns'][$id] ?? null;
             $adjusters[] = [
@@ -130,10 +133,18 @@ final class MachineController
                 'thread' => $adjuster instanceof ThreadedAdjuster ? $adjuster->pitch->name : null,
                 'kind_label' => $adjuster->kind()->label(),
                 'at_say' => $at === null ? null : $adjuster->where(Steps::exactly($at)),
-                'room_say' => $at === null ? null : $adjuster->room($adjuster->travel()->to->minus(Steps::exactly($at))),
+                'room_say' => $at === null ? null : self::room($adjuster, Steps::exactly($at), $ahead->isOutwardFor($adjuster)),
             ];
         }
 
         return $adjusters;
+    }
+
+    /** What is left on the side to which the control drifts, where it will be needed. */
+    private static function room(Adjuster $adjuster, Steps $at, bool $outward): string
+    {
+        $left = $outward ? $adjuster->travel()->to->minus($at) : $at->minus($adjuster->travel()->from);
+
+        return $adjuster->room($left).' left '.($outward ? $adjuster->kind()->outward() : $adjuster->kind()->inward());
     }
 }

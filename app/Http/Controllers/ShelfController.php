@@ -15,6 +15,7 @@ use Illuminate\Http\Request;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
+use VividPull\Core\Wire\TypedQuantities;
 
 /** The instruments of the workshop: everybody looks, a lead keeps them. A job keeps the shelf it was opened with. */
 final class ShelfController
@@ -44,7 +45,7 @@ final class ShelfController
     public function store(Request $request, string $id): JsonResponse
     {
         self::mustKeep($request);
-        $node = Node::fromJson($request->getContent())->object(['name', 'kind', 'resolution_mm', 'reach_mm', 'calibration']);
+        $node = TypedQuantities::readIn(Node::fromJson($request->getContent()))->object(['name', 'kind', 'resolution_mm', 'reach_mm', 'calibration'], ['inch_marks']);
         $instrument = StandingCodec::instrument(Node::of(['id' => $id] + (array) $node->value));
         if ($node->has('calibration') && $node->at('calibration')->has('due')) {
             $node->at('calibration')->at('due')->day();

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Library\SpecChanges;
 use App\Library\SpecList;
+use App\Library\SpecTaught;
 use App\Library\SpecWriter;
 use App\Models\Control;
 use App\Models\SpecVersion;
@@ -19,6 +20,7 @@ use VividPull\Core\Bench\Permission;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StartingSpec;
+use VividPull\Core\Wire\TypedQuantities;
 
 /** The spec library: everybody looks, technicians enter and check each other, a lead puts in force. */
 final class SpecController
@@ -40,7 +42,7 @@ final class SpecController
 
     public function store(Request $request): JsonResponse
     {
-        $spec = SpecWriter::enter(Node::fromJson($request->getContent()), User::of($request));
+        $spec = SpecWriter::enter(TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request));
 
         return new JsonResponse($this->whole($spec, User::of($request)), 201);
     }
@@ -49,7 +51,7 @@ final class SpecController
     {
         $found = self::find($spec);
 
-        return new JsonResponse($this->whole(SpecWriter::change($found, Node::fromJson($request->getContent()), User::of($request)), User::of($request)));
+        return new JsonResponse($this->whole(SpecWriter::change($found, TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request)), User::of($request)));
     }
 
     public function destroy(Request $request, int $spec): Response
@@ -126,6 +128,7 @@ final class SpecController
             'run' => $spec->run,
             'has_sketch' => DB::table('spec_sketches')->where('spec_version_id', $spec->id)->exists(),
             'checked_at' => $spec->checked_at?->toIso8601String(),
+            'taught' => SpecTaught::of($spec, $controls),
             'may' => [
                 'change' => $spec->isDraft() && ($isOwn || $user->role->may(Permission::KeepShop)),
                 'check' => $spec->isDraft() && ! $isOwn && $user->role->maySignOff(),

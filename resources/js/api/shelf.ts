@@ -12,6 +12,7 @@ const instrument = z.object({
   name: z.string(),
   kind: z.enum(instrumentKinds),
   resolution_mm: z.number(),
+  inch_marks: z.number().nullable(),
   reach_mm: z.number(),
   calibration,
   state: z.enum(['good', 'soon', 'overdue', 'no_date']),
@@ -23,7 +24,11 @@ export type ShelfInstrument = z.infer<typeof instrument>;
 const shelf = z.object({ may_keep: z.boolean(), instruments: z.array(instrument) });
 export type Shelf = z.infer<typeof shelf>;
 
-export type Kept = Pick<ShelfInstrument, 'name' | 'kind' | 'resolution_mm' | 'reach_mm' | 'calibration'>;
+/** Sizes may be as they were typed: the server reads them. */
+export type Kept = Pick<ShelfInstrument, 'name' | 'kind' | 'calibration' | 'inch_marks'> & {
+  resolution_mm: number | string;
+  reach_mm: number | string;
+};
 
 export const shelfQuery = queryOptions({ queryKey: ['shelf'], queryFn: () => call('GET', 'shelf', shelf) });
 

@@ -32,11 +32,25 @@ const whole = brief.omit({ machines: true }).extend({
   run: written.nullable(),
   checked_at: z.string().nullable(),
   has_sketch: z.boolean(),
+  taught: z
+    .object({
+      sentence: z.string(),
+      told: z.number(),
+      learned: z.number(),
+      expanded: z.number(),
+      point_mm: z.number().nullable(),
+      wire_mm: z.number().nullable(),
+      machines: z.array(
+        z.object({ tag: z.string(), learned: z.number(), expanded: z.number(), at: z.string().nullable() }),
+      ),
+    })
+    .nullable(),
   may: z.object({ change: z.boolean(), check: z.boolean(), adopt: z.boolean() }),
   versions: z.array(brief),
   machines: z.array(z.object({ tag: z.string(), version: z.number() })),
 });
 export type SpecWhole = z.infer<typeof whole>;
+export type Taught = NonNullable<SpecWhole['taught']>;
 
 const list = z.object({ specs: z.array(brief), total: z.number(), page: z.number(), pages: z.number() });
 const read = z.object({

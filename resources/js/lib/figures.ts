@@ -22,3 +22,13 @@ export function bandText(band: { low_mm: number | null; high_mm: number | null }
   if (low === null && high === null) return '';
   return low !== null ? `from ${trimmed(low)}` : `up to ${trimmed(high ?? 0)}`;
 }
+
+/** A size as it was typed: a plain number as such, anything else as text, which the server's reader reads; nothing where nothing was. */
+export const quantity = (typed: string): number | string | undefined => {
+  const plain = typed.trim().replace(',', '.');
+  if (plain === '') return undefined;
+  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : typed.trim();
+};
+
+/** Whether something was typed that cannot be a size: the server says the rest. */
+export const isNoSize = (typed: string): boolean => typed.trim() !== '' && !/[\d½⅓⅔¼¾⅛⅜⅝⅞]/.test(typed);

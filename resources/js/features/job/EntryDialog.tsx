@@ -27,14 +27,28 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
       title={row.what}
       about={`Logged ${clock(row.at)} by ${row.by}. It stays in the log, with your reason.`}
       actions={
-        <Button
-          look={amending ? 'vivid' : 'plain'}
-          onClick={log}
-          disabled={reason.trim() === '' || (!amending && !row.can_void)}
-          data-primary
-        >
-          {amending ? 'Put it right' : 'Take it back'}
-        </Button>
+        <>
+          {row.can_uphold && (
+            <Button
+              look="vivid"
+              onClick={() => {
+                send({ kind: 'upheld', body: { reading: row.id } });
+                onClose();
+              }}
+              data-uphold
+            >
+              It is right
+            </Button>
+          )}
+          <Button
+            look={amending ? 'vivid' : 'plain'}
+            onClick={log}
+            disabled={reason.trim() === '' || (!amending && !row.can_void)}
+            data-primary
+          >
+            {amending ? 'Put it right' : 'Take it back'}
+          </Button>
+        </>
       }
     >
       <Flex direction="column" gap="3">

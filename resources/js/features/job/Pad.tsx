@@ -144,7 +144,8 @@ function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null)
 }
 
 const takesReading = (item: Item | null, state: BenchState) =>
-  state.spec.point !== null && (item?.kind === 'reading' || item?.key.startsWith('in_band') === true);
+  state.spec.point !== null &&
+  (item?.kind === 'reading' || item?.key.startsWith('in_band') === true || item?.key.startsWith('doubt:') === true);
 const takesNumber = (item: Item | null, state: BenchState) =>
   takesReading(item, state) || item?.kind === 'thread' || item?.kind === 'measure';
 

@@ -14,7 +14,7 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
           {adjuster.name}
           {adjuster.thread !== null && ` ${adjuster.thread}`}
           <Box as="span" color="soft">
-            , {adjuster.at_say === null ? adjuster.kind_label : `${adjuster.at_say}, ${adjuster.room_say} left`}
+            , {adjuster.at_say === null ? adjuster.kind_label : `${adjuster.at_say}, ${adjuster.room_say}`}
           </Box>
         </Box>
       ))}

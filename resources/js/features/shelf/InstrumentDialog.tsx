@@ -5,6 +5,7 @@ import { instrumentKinds, type Kept, keepInstrument, putAway, type ShelfInstrume
 import { Button, Choice, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
+import { isNoSize, quantity } from '../../lib/figures';
 import { kindNames } from './words';
 
 type Props = { instrument: ShelfInstrument | null; onClose: () => void };
@@ -13,6 +14,7 @@ type Draft = {
   name: string;
   kind: string;
   resolution: string;
+  inches: string;
   reach: string;
   expanded: string;
   factor: string;
@@ -23,6 +25,7 @@ const draftOf = (one: ShelfInstrument | null): Draft => ({
   name: one?.name ?? '',
   kind: one?.kind ?? 'caliper',
   resolution: String(one?.resolution_mm ?? ''),
+  inches: one?.inch_marks == null ? '' : String(one.inch_marks),
   reach: String(one?.reach_mm ?? ''),
   expanded: one?.calibration == null ? '' : String(one.calibration.expanded_mm),
   factor: one?.calibration == null ? '2' : String(one.calibration.factor),
@@ -34,8 +37,9 @@ const figure = (text: string) => Number(text.trim().replace(',', '.'));
 const written = (draft: Draft): Kept => ({
   name: draft.name.trim(),
   kind: instrumentKinds.find((kind) => kind === draft.kind) ?? 'caliper',
-  resolution_mm: figure(draft.resolution),
-  reach_mm: figure(draft.reach),
+  resolution_mm: quantity(draft.resolution) ?? '',
+  reach_mm: quantity(draft.reach) ?? '',
+  inch_marks: draft.inches.trim() === '' ? null : figure(draft.inches),
   calibration:
     draft.expanded.trim() === ''
       ? null
@@ -45,8 +49,11 @@ const written = (draft: Draft): Kept => ({
 /** What cannot be sent at all, said before it is; the server says the rest. */
 function gap(draft: Draft): string | null {
   if (draft.name.trim() === '') return 'Give it a name.';
-  if (!(figure(draft.resolution) > 0)) return 'Say what it shows, in mm, such as 0.05.';
-  if (!(figure(draft.reach) > 0)) return 'Say how far it reaches, in mm, such as 150.';
+  if (draft.resolution.trim() === '' || isNoSize(draft.resolution))
+    return 'Say what it shows, such as 0.05 mm or 1/32 in.';
+  if (draft.reach.trim() === '' || isNoSize(draft.reach)) return 'Say how far it reaches, such as 150 mm or 6 in.';
+  if (draft.inches.trim() !== '' && !/^\d{1,4}$/.test(draft.inches.trim()))
+    return 'Marks to the inch are a whole number, such as 32, 64 or 1000.';
   if (draft.expanded.trim() !== '' && !(figure(draft.expanded) >= 0 && figure(draft.factor) >= 1))
     return 'The certificate gives its uncertainty in mm and a factor k of 1 or more.';
   return null;
@@ -112,8 +119,9 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
           <Entry label="Name" value={draft.name} onChange={set('name')} most={60} />
         </Box>
         <KindChoice value={draft.kind} onChange={set('kind')} />
-        <Entry label="Shows, mm" value={draft.resolution} onChange={set('resolution')} decimal />
-        <Entry label="Reaches, mm" value={draft.reach} onChange={set('reach')} decimal />
+        <Entry label="Shows, mm or in" value={draft.resolution} onChange={set('resolution')} />
+        <Entry label="Reaches, mm or in" value={draft.reach} onChange={set('reach')} />
+        <Entry label="Marks to the inch, if any" value={draft.inches} onChange={set('inches')} decimal />
         <Entry label="Certificate: ± mm" value={draft.expanded} onChange={set('expanded')} decimal />
         <Entry label="Factor k" value={draft.factor} onChange={set('factor')} decimal />
         <Entry label="Calibrate again by" value={draft.due} onChange={set('due')} type="date" />

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { changeSpec, enterSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Pick } from '../../components/Entry';
@@ -51,8 +51,20 @@ const FromFamily = () => {
   );
 };
 
+/** A distance that the machines of the model corrected, put into the draft that begins the next version. */
+function corrected(draft: SpecDraft, found: URLSearchParams): SpecDraft {
+  const isGrip = draft.hand.kind === 'grip';
+  const [point, wire] = [found.get('point_mm'), found.get('wire_mm')];
+  return {
+    ...draft,
+    ...(point !== null && (isGrip ? { flange: point } : { pivotToPoint: point })),
+    ...(wire !== null && (isGrip ? { drum: wire } : { pivotToWire: wire })),
+  };
+}
+
 const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
   const id = Number(useParams().id ?? 0);
+  const [found] = useSearchParams();
   const { data, error, refetch } = useQuery({ ...specQuery(id), refetchOnWindowFocus: false });
   if (data === undefined) {
     return error === null ? <Loading what="the spec" /> : <Failure error={error} retry={() => refetch()} />;
@@ -63,7 +75,7 @@ const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
         {data.model}, {data.name.toLowerCase()}:{' '}
         {how === 'next' ? 'the next version' : `version ${data.version} put right`}
       </Heading>
-      <Form key={data.id} start={draftOf(data, data.spec, data.run ?? {})} version={data} how={how} />
+      <Form key={data.id} start={corrected(draftOf(data, data.spec, data.run ?? {}), found)} version={data} how={how} />
     </>
   );
 };

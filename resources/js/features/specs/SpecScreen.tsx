@@ -17,6 +17,7 @@ import { Changes } from './Changes';
 import { draftOf, type SpecDraft } from './draft';
 import { SketchSheet } from './SketchSheet';
 import { Standing } from './SpecsScreen';
+import { TaughtSheet } from './TaughtSheet';
 import { engines, kindName, limits, meterUnits, points, policies, poses, rules, standing } from './words';
 
 export default function SpecScreen({ onLeave }: { onLeave: () => void }) {
@@ -56,6 +57,7 @@ const Whole = ({ spec }: { spec: SpecWhole }) => (
     </Flex>
     <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
       <Flex direction="column" gap="4" minWidth="0">
+        {spec.taught !== null && <TaughtSheet spec={spec} taught={spec.taught} />}
         <Figures spec={spec} />
         <SketchSheet spec={spec} />
         <Changes spec={spec} />

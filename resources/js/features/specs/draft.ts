@@ -1,4 +1,5 @@
 import type { NewSpec, Written } from '../../api/specs';
+import { quantity } from '../../lib/figures';
 import { type LimitKind, limitKinds, limits, measuredBy } from './words';
 
 /** A spec as it stands in the form: every figure as it was typed. */
@@ -243,11 +244,8 @@ export function draftOf(head: Head, spec: Written, run: Written): SpecDraft {
   };
 }
 
-/** A figure as people type it; what is no figure goes as text, so that the server can say so. */
-const figure = (typed: string): unknown => {
-  const plain = typed.trim().replace(',', '.');
-  return plain === '' ? undefined : Number.isFinite(Number(plain)) ? Number(plain) : typed;
-};
+/** A figure as people type it; what is no plain number goes as text, which the server reads, or says why not. */
+const figure = (typed: string): unknown => quantity(typed);
 const word = (typed: string): string | undefined => (typed.trim() === '' ? undefined : typed.trim());
 
 /** Without what was left empty. */

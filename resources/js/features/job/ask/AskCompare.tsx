@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Item } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
+import { isNoSize, quantity } from '../../../lib/figures';
 import { SideBySide } from '../beside/MatchPanel';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
@@ -16,24 +17,18 @@ const fields = [
 
 type Key = (typeof fields)[number]['key'];
 
-/** A plain number of millimetres; anything else is asked for again. */
-const read = (text: string): number | null => {
-  const plain = text.trim().replace(',', '.');
-  return /^\d{1,4}(\.\d{1,2})?$/.test(plain) ? Number(plain) : null;
-};
-
 /** Old and new side by side: far end seated, conduit straight, adjusters in. */
 export const AskCompare = ({ item }: { item: Item }) => {
   const { send } = useBench();
   const [typed, setTyped] = useState<Partial<Record<Key, string>>>({});
   const [alike, setAlike] = useState<boolean | null>(null);
-  const wrong = fields.filter(({ key }) => (typed[key] ?? '').trim() !== '' && read(typed[key] ?? '') === null);
-  const ready = read(typed.new_wire_mm ?? '') !== null && alike !== null && wrong.length === 0;
+  const wrong = fields.filter(({ key }) => isNoSize(typed[key] ?? ''));
+  const ready = quantity(typed.new_wire_mm ?? '') !== undefined && alike !== null && wrong.length === 0;
   const log = () => {
     const lengths = Object.fromEntries(
       fields.flatMap(({ key }) => {
-        const mm = read(typed[key] ?? '');
-        return mm === null ? [] : [[key, mm]];
+        const size = quantity(typed[key] ?? '');
+        return size === undefined ? [] : [[key, size]];
       }),
     );
     send({ kind: 'compared', body: { ...lengths, ends_alike: alike } });
@@ -42,7 +37,8 @@ export const AskCompare = ({ item }: { item: Item }) => {
     <AskCard eyebrow="Replace the cable" title={item.label}>
       <SideBySide />
       <Box lineHeight="snug" fontSize="sm">
-        Far end seated, conduit straight, adjusters in: how much wire shows at the near end, in mm.
+        Far end seated, conduit straight, adjusters in: how much wire shows at the near end. A bare number is mm; inches
+        as you write them.
       </Box>
       {item.caution !== null && <Caution compact>{item.caution}</Caution>}
       <form
@@ -68,7 +64,7 @@ export const AskCompare = ({ item }: { item: Item }) => {
         </Grid>
         {wrong.length > 0 && (
           <Box bg="red.wash" borderRadius="sm" padding="2" marginTop="2" fontSize="sm" role="alert">
-            {wrong[0]?.label}: type millimetres as a plain number, such as 84.5.
+            {wrong[0]?.label}: type a size, such as 84.5 or 3 5/16 in.
           </Box>
         )}
         <FieldLabel as="div" marginTop="3">

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Item } from '../../../api/jobs';
+import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { HowToRead } from '../drawing/HowToRead';
@@ -9,7 +10,7 @@ import { HangTag } from './HangTag';
 
 /** A reading is due: where, how, and what it says so far. */
 export const AskReading = ({ item }: { item: Item }) => {
-  const { state, pose, view } = useBench();
+  const { state, pose, view, send } = useBench();
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const current = state.poses.find((one) => one.pose === pose) ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
@@ -31,6 +32,16 @@ export const AskReading = ({ item }: { item: Item }) => {
           )}
         </Box>
       )}
+      {item.answers.map((answer) => (
+        <Button
+          key={answer.word}
+          look="dark"
+          onClick={() => send({ kind: answer.kind, body: answer.body })}
+          data-answer={answer.word}
+        >
+          {answer.label}
+        </Button>
+      ))}
       {item.failed && item.about !== null && (
         <Box lineHeight="snug">
           Outside with these bars. Move it, and read every pose again.{' '}

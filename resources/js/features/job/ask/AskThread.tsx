@@ -19,10 +19,10 @@ export const AskThread = ({ item }: { item: Item }) => {
         {item.answers.map((answer) => (
           <Button
             key={answer.word}
-            look="vivid"
+            look={answer.tone === 'right' ? 'vivid' : 'plain'}
             onClick={() => armed && send({ kind: answer.kind, body: answer.body })}
             data-answer={answer.word}
-            data-primary
+            data-primary={answer.tone === 'right' ? true : undefined}
           >
             {answer.label}
           </Button>

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Adjuster, Option } from '../../../api/jobs';
+import type { Adjuster, BenchState, Item, Option } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
@@ -23,7 +23,7 @@ export const NextMove = () => {
   if (adjuster !== null && adjuster.guide.length > 0 && adjuster.guide_done === 0)
     return <Guided adjuster={adjuster} />;
   if (next.kind === 'read') return <ReadIt />;
-  if (next.kind === 'decide' && state.now.advice !== null) return <Decide />;
+  if (next.kind === 'decide') return <Decide />;
   if (adjuster === null || option === null || option.steps === null) return <NoMove />;
   return <Move adjuster={adjuster} option={option} />;
 };
@@ -35,9 +35,10 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
   const armed = useArmed(`${state.head} ${adjuster.id}`);
   const waiting = kept.some((entry) => entry.state === 'waiting');
   const covered = adjuster.cover !== null && !adjuster.cover_off;
+  const more = state.next.recommended === adjuster.id && (state.next.plan?.steps.length ?? 1) > 1;
   return (
     <AskCard
-      eyebrow={`Next move · ${adjuster.name}`}
+      eyebrow={`Next move · ${adjuster.name}${stepOf(state.next.plan)}`}
       title={
         <>
           <Box
@@ -65,9 +66,10 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
         <Button
           look="vivid"
           size="tall"
-          fontSize="lg"
+          fontSize={covered ? 'md' : 'lg'}
           paddingInline="2"
-          whiteSpace="nowrap"
+          whiteSpace={covered ? 'normal' : 'nowrap'}
+          lineHeight="short"
           flex="1"
           onClick={() =>
             covered ? send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } }) : sendLine('done')
@@ -76,7 +78,13 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           data-primary
           data-done={covered ? undefined : true}
         >
-          {covered ? `The ${adjuster.cover} is off` : waiting ? 'Kept, not judged yet' : 'Done, now read it'}
+          {covered
+            ? `The ${adjuster.cover} is off`
+            : waiting
+              ? 'Kept, not judged yet'
+              : more
+                ? 'Done'
+                : 'Done, now read it'}
         </Button>
         <Button look="plain" paddingInline="2" onClick={() => setDifferently(true)} aria-label="I moved it differently">
           Differently
@@ -87,6 +95,12 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
     </AskCard>
   );
 };
+
+/** Which step of its plan a move is, where the plan has several. */
+function stepOf(plan: BenchState['next']['plan']): string {
+  const all = plan === null ? 1 : plan.done + plan.steps.length;
+  return plan === null || all === 1 ? '' : ` · ${plan.done + 1} of ${all}`;
+}
 
 /** Under the pad: the caution of the stage, where to aim, and leaving it as it is on purpose. */
 export const BesideTheMove = () => {
@@ -134,21 +148,52 @@ const ReadIt = () => {
   );
 };
 
+/** It can't be told: what would tell it, the turn that could be made instead, and going on with it as it reads. */
 const Decide = () => {
-  const { state } = useBench();
+  const { state, item, option, adjuster, send, sendLine } = useBench();
   const [differently, setDifferently] = useState(false);
+  const armed = useArmed(`${state.head} decide`);
+  const leave = item?.answers.find((one) => one.word === 'leave');
+  const turn = state.next.recommended === adjuster?.id && option?.phrase != null && adjuster !== null;
+  const covered = adjuster?.cover !== null && adjuster?.cover_off === false;
   return (
-    <AskCard eyebrow="Near the edge" title={state.now.advice ?? ''}>
+    <AskCard eyebrow={state.now.doubt === null ? 'Not sure yet' : 'Before it counts'} title={state.next.sentence}>
       <Box>
         <VerdictChip judged={state.now} />
       </Box>
-      <Button look="plain" onClick={() => setDifferently(true)}>
-        Move it instead
+      {leave !== undefined && (
+        <Button look="plain" onClick={() => armed && send({ kind: leave.kind, body: leave.body })} data-answer="leave">
+          {leave.label}
+        </Button>
+      )}
+      {turn && (
+        <Button
+          look="plain"
+          onClick={() =>
+            armed && (covered ? send({ kind: 'cover', body: { adjuster: adjuster.id, off: true } }) : sendLine('done'))
+          }
+          whiteSpace="normal"
+          data-turned
+        >
+          {covered ? `The ${adjuster.cover} is off, to turn it` : `I turned the ${adjuster.name} ${option.phrase}`}
+        </Button>
+      )}
+      <Button look="link" alignSelf="flex-start" onClick={() => setDifferently(true)}>
+        Log another move
       </Button>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
   );
 };
+
+const titles = (state: BenchState, item: Item | null): string =>
+  state.next.kind === 'prove'
+    ? (item?.label ?? '')
+    : state.next.kind === 'suspect'
+      ? 'Stop turning, and look'
+      : state.next.kind === 'routing_fault'
+        ? 'Look at the route'
+        : 'No move reaches the band';
 
 /** Nothing known reaches: first what nobody has looked at yet, since it may. */
 const NoMove = () => {
@@ -164,17 +209,15 @@ const NoMove = () => {
       title={
         another
           ? 'Choose another adjuster'
-          : hidden !== undefined
+          : hidden !== undefined && state.next.kind !== 'suspect'
             ? `Look at the ${hidden.name} first`
-            : state.next.kind === 'prove'
-              ? (item?.label ?? '')
-              : 'No move reaches the band'
+            : titles(state, item)
       }
     >
       <Box lineHeight="snug">
         {another ? option?.sentence : state.next.kind === 'prove' ? item?.detail : state.next.sentence}
       </Box>
-      {hidden !== undefined && (
+      {hidden !== undefined && state.next.kind !== 'suspect' && (
         <Button
           look="vivid"
           size="tall"

@@ -13,25 +13,26 @@ export const Plan = () => {
   const { plan } = state.next;
   if (plan === null || state.next.recommended !== adjuster?.id) return null;
   const single = plan.steps.length === 1;
-  if (single && plan.runner_up === null) return null;
+  if (single && plan.runner_up === null && plan.why === null) return null;
   return (
     <Box borderTopWidth="thin" borderColor="line" paddingTop="2" fontSize="sm" lineHeight="snug" data-plan>
       {!single && (
         <Box asChild listStyleType="none">
           <ol aria-label="Plan">
             {plan.steps.map((step, n) => (
-              <PlanStep key={step.adjuster} step={step} first={n === 0} />
+              // One adjuster may stand in a plan twice: past it, and back.
+              <PlanStep key={`${step.adjuster} ${step.steps}`} step={step} first={n === 0} />
             ))}
           </ol>
         </Box>
       )}
-      {plan.runner_up !== null && (
+      {(plan.runner_up !== null || plan.why !== null) && (
         <Folded marginTop={single ? '0' : '1'}>
           <Line minHeight="1.75rem" cursor="pointer" color="soft">
             {single ? 'Why this one' : 'Why this plan'}
           </Line>
           {plan.why !== null && <Box>{plan.why}</Box>}
-          <Box>Second best: {plan.runner_up}.</Box>
+          {plan.runner_up !== null && <Box>Second best: {plan.runner_up}.</Box>}
         </Folded>
       )}
     </Box>

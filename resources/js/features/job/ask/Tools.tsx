@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
+import { isNoSize, quantity } from '../../../lib/figures';
 import { useBench } from '../useBench';
 import { FitPart } from './FitPart';
 import { Handover } from './Handover';
@@ -64,28 +65,24 @@ const forces = [
   { key: 'lever_release', label: 'Letting it back, in N' },
 ] as const;
 
-const read = (text: string): number | null => {
-  const plain = text.trim().replace(',', '.');
-  return /^\d{1,3}(\.\d)?$/.test(plain) ? Number(plain) : null;
-};
-
 const PullAndDrag = () => {
   const { state, send } = useBench();
   const usual = state.beside.pull_at_mm;
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState({ lever_pull: '', lever_release: '' });
   const [at, setAt] = useState(usual === null ? '' : String(usual));
-  const distance = read(at);
-  const ready = forces.every(({ key }) => read(typed[key]) !== null);
+  const distance = quantity(at);
+  const wrong = forces.some(({ key }) => isNoSize(typed[key])) || isNoSize(at);
+  const ready = forces.every(({ key }) => quantity(typed[key]) !== undefined) && !wrong;
   const log = () => {
     for (const { key } of forces)
       send({
         kind: 'measure',
         body: {
           key,
-          value: read(typed[key]),
+          value: quantity(typed[key]),
           entered: typed[key].trim(),
-          ...(distance === null ? {} : { at_mm: distance }),
+          ...(distance === undefined ? {} : { at_mm: distance }),
         },
       });
     setTyped({ lever_pull: '', lever_release: '' });
@@ -117,7 +114,7 @@ const PullAndDrag = () => {
                 inputMode="decimal"
                 value={typed[key]}
                 onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-                aria-invalid={typed[key].trim() !== '' && read(typed[key]) === null}
+                aria-invalid={isNoSize(typed[key])}
               />
             </Box>
           ))}
@@ -132,9 +129,9 @@ const PullAndDrag = () => {
             moment.
           </Box>
         )}
-        {forces.some(({ key }) => typed[key].trim() !== '' && read(typed[key]) === null) && (
+        {wrong && (
           <Box textStyle="small" marginTop="2">
-            Type newtons as a plain number, such as 46 or 46.5.
+            Type a force, such as 46 or 10.3 lbf, and a distance, such as 120 or 4 3/4 in.
           </Box>
         )}
       </Modal>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Pack } from '../../../api/beside';
 import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
-import { counted } from '../../../lib/figures';
+import { counted, quantity } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -107,13 +107,12 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
 const Value = ({ kind, of }: { kind: Pack['kinds'][number]; of: number }) => {
   const { send } = useBench();
   const [typed, setTyped] = useState('');
-  const plain = typed.trim().replace(',', '.');
-  const value = /^\d{1,3}(\.\d{1,3})?$/.test(plain) ? Number(plain) : null;
+  const value = quantity(typed);
   return (
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        if (value === null) return;
+        if (value === undefined) return;
         send({ kind: 'measure', body: { key: kind.key, value, entered: typed.trim(), of: String(of) } });
         setTyped('');
       }}
@@ -130,15 +129,10 @@ const Value = ({ kind, of }: { kind: Pack['kinds'][number]; of: number }) => {
           placeholder="mm"
           autoFocus
         />
-        <Button type="submit" look="dark" disabled={value === null} data-log-plate>
+        <Button type="submit" look="dark" disabled={value === undefined} data-log-plate>
           Log
         </Button>
       </Flex>
-      {typed.trim() !== '' && value === null && (
-        <Box textStyle="small" marginTop="1">
-          Type millimetres as a plain number, such as 2.91.
-        </Box>
-      )}
     </form>
   );
 };

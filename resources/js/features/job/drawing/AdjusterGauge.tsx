@@ -66,7 +66,9 @@ const reserve = (adjuster: Adjuster): string => {
   if (adjuster.sets === 'mechanism') return 'set by its own steps';
   if (adjuster.sets === 'nothing') return '';
   if (adjuster.room_say === null) return 'no reserve claimed';
-  return adjuster.healthy ? `${adjuster.room_say.replace(' of thread', '')} left` : 'outside its zone';
+  return adjuster.healthy
+    ? `${adjuster.room_say.replace(' of thread', '')} left ${adjuster.room_way}`
+    : 'outside its zone';
 };
 
 const reach = (adjuster: Adjuster): string => {

@@ -109,6 +109,8 @@ const Learned = ({ state }: { state: BenchState }) => {
   const { adjuster } = useBench();
   const step = state.learned.per_step.find((one) => one.adjuster === adjuster?.id);
   if (state.spec.point === null) return state.family.title;
+  if (!state.learned.taught && state.learned.machines > 0)
+    return `expected from ${state.learned.machines === 1 ? 'one machine' : `${state.learned.machines} machines`} like this one`;
   if (!state.learned.taught || step === undefined) return 'adjusters to scale, the rest is not';
   return `learned here: ${mm(Math.abs(step.mm))} mm a ${step.unit} of the ${adjuster?.name}, ± ${mm(step.expanded_mm)}, from ${state.learned.moves === 1 ? 'one move' : `${state.learned.moves} moves`}`;
 };

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Control;
+use App\Models\SpecVersion;
+use VividPull\Core\Learning\Learning;
+use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+use VividPull\Core\Wire\StandingCodec;
+
+/** What the readings of a control may be expected to do by what it taught itself, else by what other machines of its model taught. */
+final readonly class Siblings
+{
+    /** The latest of them: machines of one model differ little, and this is a bounded read. */
+    private const MOST = 30;
+
+    /** @return array<string, array<string, float|int>> what is known of the ratio, by reading point */
+    public static function taught(Control $control): array
+    {
+        $own = $control->summary['taught'] ?? [];
+        $point = $control->specVersion->body['aim']['point'] ?? null;
+        if (! is_string($point) || (isset($own[$point]) && ($own[$point]['machines'] ?? 0) === 0)) {
+            return $own;
+        }
+        $others = self::priors($control, $point);
+        unset($own[$point]);
+
+        return $others === [] ? $own : [$point => StandingCodec::encodePrior(RatioPrior::fromMachines($others,
+            Learning::drawn(SpecCodec::decode(Node::of($control->specVersion->body)), RunCodec::decode(Node::of($control->run)))))] + $own;
+    }
+
+    /** @return list<RatioPrior> of controls of the same model that learned it themselves */
+    private static function priors(Control $control, string $point): array
+    {
+        $versions = SpecVersion::query()->where('model', $control->specVersion->model)->where('control', $control->specVersion->control)->pluck('id');
+        $priors = [];
+        foreach (Control::query()->whereIn('spec_version_id', $versions)->where('id', '!=', $control->id)->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::MOST)->pluck('summary') as $summary) {
+            $taught = $summary['taught'][$point] ?? null;
+            if ($taught !== null && ($taught['machines'] ?? 0) === 0) {
+                $priors[] = RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
+            }
+        }
+
+        return $priors;
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Models\Control;
+use App\Models\SpecVersion;
+use Illuminate\Support\Collection;
+use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Planning\RatioFinding;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/** What the machines of a model taught about the distances of their spec, where they contradict it: a correction, and what it rests on. */
+final readonly class SpecTaught
+{
+    /**
+     * @param  Collection<int, Control>  $controls  of this model and control, on any version
+     * @return array{sentence: string, told: float, learned: float, expanded: float, point_mm: float|null, wire_mm: float|null, machines: list<array{tag: string, learned: float, expanded: float, at: string|null}>}|null
+     */
+    public static function of(SpecVersion $spec, Collection $controls): ?array
+    {
+        $body = SpecCodec::decode(Node::of($spec->body));
+        if ($spec->run === null || $body->aim === null) {
+            return null;
+        }
+        [$priors, $machines] = [[], []];
+        foreach ($controls as $control) {
+            $taught = $control->summary['taught'][$body->aim->point->value] ?? null;
+            if ($taught === null || ($taught['machines'] ?? 0) !== 0) {
+                continue;
+            }
+            $prior = RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
+            $priors[] = $prior;
+            $learned = exp($prior->ln);
+            $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => 2 * $learned * $prior->spread, 'at' => $control->summary['at'] ?? null];
+        }
+        $finding = RatioFinding::across($body, RunCodec::decode(Node::of($spec->run)), $priors);
+
+        return $finding === null ? null : [
+            'sentence' => $finding->finding, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => 2 * $finding->deviation,
+            'point_mm' => $finding->pointMm(), 'wire_mm' => $finding->wireMm(), 'machines' => $machines,
+        ];
+    }
+}
