@@ -57,21 +57,23 @@ final readonly class PlanMaker
 
     /**
      * One turn of an adjuster that nobody knows the place of, though it does not reach the band: the next reading, or its stop, tells more.
-     * Where the best plan itself turns one of those, and is not even likely, what is quicker to reach is turned instead.
+     * Where the best plan itself turns one of those, and is not even likely, what is quicker to reach is turned instead; in service the
+     * hidden end comes first.
      */
     private function onTheWay(?Positions $usual): ?AdjustmentPlan
     {
         $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort() && ($this->facts->positions[$adjuster->id()] ?? null) === null);
-        if ($usual !== null && (array_diff_key($usual->counts, $unknown) !== [] || $this->window->chance($usual->shift) >= PlanSearch::EVEN)) {
+        $isService = $this->mode === SettingMode::Service;
+        if ($usual !== null && ($isService || array_diff_key($usual->counts, $unknown) !== [] || $this->window->chance($usual->shift) >= PlanSearch::EVEN)) {
             return null;
         }
         $quicker = $usual === null ? INF : array_sum(array_map($this->minutes(...), array_intersect_key($unknown, $usual->counts)));
         $best = null;
-        foreach ($unknown as $adjuster) {
+        foreach ($isService ? array_reverse($unknown) : $unknown as $adjuster) {
             $steps = $this->minutes($adjuster) < $quicker ? $this->leading($adjuster) : null;
             if ($steps !== null) {
                 $best = $this->advice($adjuster, $steps, 0.0);
-                $quicker = $this->minutes($adjuster);
+                $quicker = $isService ? 0.0 : $this->minutes($adjuster);
             }
         }
         $adjuster = $best === null ? null : $this->run->adjuster($best->adjuster);
