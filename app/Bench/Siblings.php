@@ -24,7 +24,7 @@ final readonly class Siblings
     {
         $own = $control->summary['taught'] ?? [];
         $point = $control->specVersion->body['aim']['point'] ?? null;
-        if (! is_string($point) || (isset($own[$point]) && ($own[$point]['machines'] ?? 0) === 0)) {
+        if (! is_string($point) || self::learned($control->summary, $point) !== null) {
             return $own;
         }
         $others = self::priors($control, $point);
@@ -40,12 +40,21 @@ final readonly class Siblings
         $versions = SpecVersion::query()->where('model', $control->specVersion->model)->where('control', $control->specVersion->control)->pluck('id');
         $priors = [];
         foreach (Control::query()->whereIn('spec_version_id', $versions)->where('id', '!=', $control->id)->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::MOST)->pluck('summary') as $summary) {
-            $taught = $summary['taught'][$point] ?? null;
-            if ($taught !== null && ($taught['machines'] ?? 0) === 0) {
-                $priors[] = RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
-            }
+            $priors[] = self::learned($summary, $point);
         }
 
-        return $priors;
+        return array_values(array_filter($priors));
+    }
+
+    /**
+     * What a control learned itself; null where it learned nothing, or only has what other machines taught.
+     *
+     * @param  array<string, mixed>|null  $summary
+     */
+    public static function learned(?array $summary, string $point): ?RatioPrior
+    {
+        $taught = $summary['taught'][$point] ?? null;
+
+        return $taught === null || ($taught['machines'] ?? 0) !== 0 ? null : RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Bench\Siblings;
 use App\Models\Control;
 use App\Models\SpecVersion;
 use Illuminate\Support\Collection;
-use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
@@ -28,11 +28,10 @@ final readonly class SpecTaught
         }
         [$priors, $machines] = [[], []];
         foreach ($controls as $control) {
-            $taught = $control->summary['taught'][$body->aim->point->value] ?? null;
-            if ($taught === null || ($taught['machines'] ?? 0) !== 0) {
+            $prior = Siblings::learned($control->summary, $body->aim->point->value);
+            if ($prior === null) {
                 continue;
             }
-            $prior = RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
             $priors[] = $prior;
             $learned = exp($prior->ln);
             $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => 2 * $learned * $prior->spread, 'at' => $control->summary['at'] ?? null];

@@ -69,9 +69,6 @@ final readonly class Planner
     {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
         $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->byChoice !== null || self::isLeftAsRead($spec, $facts);
-        if ($judgement->now->settles === Settles::Answer) {
-            return PlanOutcome::choose(PlanKind::Decide, $judgement->now->advice ?? '', [], null, $window->target);
-        }
         if ($isSettled && ($facts->byChoice !== null || ! self::mayBringHome($run, $facts))) {
             return PlanOutcome::choose(PlanKind::Prove, match (true) {
                 $facts->byChoice !== null => 'Left outside by choice. Prove it as it is.',
