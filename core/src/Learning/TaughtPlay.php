@@ -89,7 +89,7 @@ final class TaughtPlay implements Belief
     /** The belief after a reading of nothing: play is there or below it. */
     public function givenTaut(float $mean, float $standard): self|Surprise
     {
-        $reading = new TautReading($this->slack, $this->way, $mean, max(self::LEAST, $standard));
+        $reading = new TautReading($this->slack, $this->way, $mean, max(self::LEAST, $standard), $this->isPlaced() || $this->taut !== [] ? null : exp($this->prior->ln));
         $after = new self($this->prior, $this->sums, $this->slack, $this->way, $this->peak, [...$this->taut, $reading]);
         if (! $this->isPlaced()) {
             // Kept until a reading above zero places the play: then it says how little the slack given since can have moved it.

@@ -6,10 +6,19 @@ namespace VividPull\Core\Learning;
 
 use VividPull\Core\Statistics\NormalDistribution;
 
-/** A reading of nothing, or next to it: it says that play was there or below, and not where below. */
+/**
+ * A reading of nothing, or next to it: it says that play was there or below, and not where below.
+ *
+ * A cable that is found taut is taut by little more often than by much (exponential; its mean is ours). Without that, every greater R
+ * explained the reading as well, and the next moves fell short.
+ */
 final readonly class TautReading
 {
-    public function __construct(private float $slack, private float $way, private float $mean, private float $standard) {}
+    /** By how much a cable that is found taut is too short, on average, in mm of conduit (ours). */
+    private const USUAL = 2.5;
+
+    /** @param  float|null  $found  expected mm of play for one of slack, where it was found taut; null where moves made it so */
+    public function __construct(private float $slack, private float $way, private float $mean, private float $standard, private ?float $found = null) {}
 
     /** Likelihood of such a reading when one millimetre of slack is this much play. */
     public function likelihood(float $ratio, Sums $sums, Hypothesis $under): float
@@ -17,6 +26,14 @@ final readonly class TautReading
         $off = $this->way - $sums->meanD;
         $play = $sums->meanY + $ratio * ($this->slack - $sums->meanX) + ($under->side === 0.0 ? 0.0 : $under->sideOf($ratio) * $off);
 
-        return NormalDistribution::cumulative(($this->mean - $play) / sqrt($this->standard ** 2 + 1 / $sums->weight + ($under->side === 0.0 ? 0.0 : $under->sideVariance * $off * $off)));
+        $deviation = sqrt($this->standard ** 2 + 1 / $sums->weight + ($under->side === 0.0 ? 0.0 : $under->sideVariance * $off * $off));
+        $below = ($this->mean - $play) / $deviation;
+        if ($this->found === null) {
+            return NormalDistribution::cumulative($below);
+        }
+        // The mean of e^(−taut/usual) over a normal curve, as far as it is taut.
+        $usual = $deviation / (self::USUAL * $this->found);
+
+        return exp($usual * (0.5 * $usual - $below)) * NormalDistribution::cumulative($below - $usual);
     }
 }
