@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * One way in which a machine may be: its ratio as it was told or quite another, and its play the same from either side or not.
+ * One way in which a machine may be: its ratio as it was told or quite another, its play the same from either side or not, its thread
+ * true or with lost motion.
  *
  * Given R, play is y = a + R·x + h·d, with the level a under a flat prior and the side h normal about 0 with deviation τ; both are
  * integrated out, which leaves the sums of x and y less what d explains of them: Sxx − Sxd²/(Sdd + 1/τ²), and so on.
@@ -21,6 +22,7 @@ final readonly class Hypothesis
         /** τ² in mm² of play; 0 where the side does not matter. */
         public float $side,
         private Peak $peak,
+        public Told $told,
         private float $xx,
         private float $xy,
         private float $yy,
@@ -34,16 +36,17 @@ final readonly class Hypothesis
     }
 
     /** @param  Peak|null  $near  where its peak was before the last reading; null to look from its prior on */
-    public static function of(float $share, RatioPrior $prior, float $side, Sums $sums, ?Peak $near = null): self
+    public static function of(float $share, RatioPrior $prior, float $side, Told $told, ?Peak $near = null): self
     {
         $near ??= Peak::ofPrior($prior);
+        $sums = $told->sums;
         if ($side === 0.0) {
-            return new self($share, $prior, 0.0, $near->with($prior, $sums->xx, $sums->xy), $sums->xx, $sums->xy, $sums->yy, 0.0, 0.0, 0.0, 1.0);
+            return new self($share, $prior, 0.0, $near->with($prior, $sums->xx, $sums->xy), $told, $sums->xx, $sums->xy, $sums->yy, 0.0, 0.0, 0.0, 1.0);
         }
         $below = $sums->dd + 1 / $side;
         [$xx, $xy, $yy] = [$sums->xx - $sums->dx ** 2 / $below, $sums->xy - $sums->dx * $sums->dy / $below, $sums->yy - $sums->dy ** 2 / $below];
 
-        return new self($share, $prior, $side, $near->with($prior, $xx, $xy), $xx, $xy, $yy, $sums->dy / $below, -$sums->dx / $below, 1 / $below, 1 + $sums->dd * $side);
+        return new self($share, $prior, $side, $near->with($prior, $xx, $xy), $told, $xx, $xy, $yy, $sums->dy / $below, -$sums->dx / $below, 1 / $below, 1 + $sums->dd * $side);
     }
 
     /** ln of the evidence for it, by the curve at its peak (Laplace's method); exact enough to leave it out. */
@@ -56,6 +59,12 @@ final readonly class Hypothesis
     public function sideOf(float $ratio): float
     {
         return $this->sideAt + $this->sideSlope * $ratio;
+    }
+
+    /** Whether play reads differently when it is come from the other side. */
+    public function hasSides(): bool
+    {
+        return $this->side > 0.0 || $this->told->thread->lost > 0.0;
     }
 
     public function peak(): Peak

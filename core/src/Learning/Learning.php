@@ -25,7 +25,7 @@ final readonly class Learning
         if ($spec->aim === null) {
             return new Beliefs(TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0), [], 0, $facts->standing->creep);
         }
-        $learning = new self($spec, $run, $facts, self::ways($run, $facts));
+        $learning = new self($spec, $run, $facts, self::turns($run, $facts));
         $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0, $learning->firstWay());
         $creep = $facts->standing->creep;
         $last = null;
@@ -53,8 +53,8 @@ final readonly class Learning
         return new Beliefs($learning->moved($play, $creep, $last, $facts->slack, $facts->stretch, $facts->setting, count($facts->moves)), $surprises, $used, $creep);
     }
 
-    /** @param  list<float>  $ways  of each move: +1 slack given, −1 taken away, 0 where it moved no play of this cable */
-    private function __construct(private Spec $spec, private Run $run, private Facts $facts, private array $ways) {}
+    /** @param  list<float>  $turns  slack given by each move in mm of conduit; 0 where it moved no play of this cable */
+    private function __construct(private Spec $spec, private Run $run, private Facts $facts, private array $turns) {}
 
     /** From one reading to the next: what was moved and locked in between. */
     private function moved(TaughtPlay $play, LockCreep $creep, ?ReadingGroup $last, float $slack, int $stretch, int $setting, int $moves): TaughtPlay
@@ -63,8 +63,17 @@ final readonly class Learning
         if ($stretch !== $from) {
             return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from, $stretch), $slack, $this->wayBefore($moves));
         }
-        $play = $play->after($slack - ($last->slack ?? 0.0), $this->wayBefore($moves));
-        $locks = ($setting - ($last->setting ?? 0)) - ($moves - ($last->moves ?? 0));
+        $read = $last->moves ?? 0;
+        $rest = $slack - ($last->slack ?? 0.0);
+        for ($move = $read; $move < $moves; $move++) {
+            $play = $play->after($this->turns[$move]);
+            $rest -= $this->turns[$move];
+        }
+        if (abs($rest) > 1e-9) {
+            // It came by a guided adjuster, or by setting one anew, and was not turned at a thread.
+            $play = $play->shaken($rest, 0.0);
+        }
+        $locks = ($setting - ($last->setting ?? 0)) - ($moves - $read);
 
         return $last === null || $locks < 1 ? $play : $play->shaken($locks * $creep->mean(), sqrt($locks) * $creep->deviation());
     }
@@ -72,27 +81,32 @@ final readonly class Learning
     /** From which side it was found: nobody knows, so the first move is taken for one more the same way, and only turning back can tell of sides. */
     private function firstWay(): float
     {
-        return array_values(array_filter($this->ways, static fn (float $way): bool => $way !== 0.0))[0] ?? 0.0;
+        return self::way(array_values(array_filter($this->turns, static fn (float $turn): bool => $turn !== 0.0))[0] ?? 0.0);
     }
 
     private function wayBefore(int $moves): float
     {
         for ($place = $moves - 1; $place >= 0; $place--) {
-            if (($this->ways[$place] ?? 0.0) !== 0.0) {
-                return $this->ways[$place];
+            if (($this->turns[$place] ?? 0.0) !== 0.0) {
+                return self::way($this->turns[$place]);
             }
         }
 
         return $this->firstWay();
     }
 
+    private static function way(float $turn): float
+    {
+        return (float) ($turn <=> 0.0);
+    }
+
     /** @return list<float> */
-    private static function ways(Run $run, Facts $facts): array
+    private static function turns(Run $run, Facts $facts): array
     {
         $adjusters = $run->playAdjusters();
 
         return array_map(static fn (MoveMade $move): float => $move->entry->steps === null || ! isset($adjusters[$move->entry->adjuster]) ? 0.0
-            : (float) ($adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps) <=> 0.0), $facts->moves);
+            : $adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps), $facts->moves);
     }
 
     /** Read before a lock and after it, with nothing else in between: what the lock did. */

@@ -10,8 +10,8 @@ use VividPull\Core\Statistics\NormalDistribution;
  * Free play as one machine has taught it: y = a + R·x + h·d, with x the slack given in mm of conduit and d the side it was come from.
  *
  * R is above zero. ln R is normal as it was told, or, now and then, somewhere else altogether: a ratio that was entered wrongly must be
- * unlearned. The side h is nothing, or, now and then, lost motion in a thread or a wire that sticks. These hypotheses are weighed by their
- * evidence; the level a has a flat prior and is integrated out. What is believed is worked out when it is first asked for, since most
+ * unlearned. The side h is nothing, or, now and then, a wire that sticks; and now and then a thread loses part of a turn that reverses the
+ * one before it. These hypotheses are weighed by their evidence; the level a has a flat prior and is integrated out. What is believed is worked out when it is first asked for, since most
  * readings only add to the sums.
  */
 final class TaughtPlay implements Belief
@@ -26,6 +26,22 @@ final class TaughtPlay implements Belief
 
     private const SIDE = 0.3;
 
+    /** From which side it was found: as the first move goes, between the sides, or from the other; and the share of each (ours). */
+    private const FOUND = [[1.0, 0.5], [0.0, 0.25], [-1.0, 0.25]];
+
+    /** Share of machines whose thread loses motion when the turning is reversed, by how much, and about that, in mm of conduit (ours). */
+    private const LOSING = 0.03;
+
+    private const LOST = [0.15, 0.3, 0.45, 0.6];
+
+    private const LOST_SPREAD = 0.05;
+
+    /** With more readings than this only what does not go together with the plain explanation is explained otherwise. */
+    private const FEW = 8;
+
+    /** Misfit of the readings, in squared deviations beyond their number, from which on they do not go together. */
+    private const MISFIT = 4.0;
+
     /** A reading within this many deviations of R and of its own noise cannot be a surprise; both at once lie at 3.2. */
     private const EXPECTED_RATIO = 2.5;
 
@@ -39,58 +55,60 @@ final class TaughtPlay implements Belief
 
     private ?Posterior $posterior = null;
 
+    private ?Posterior $whole = null;
+
     /** @param  list<TautReading>  $taut */
     private function __construct(
         private readonly RatioPrior $prior,
+        /** As the plain explanation has it, kept from reading to reading, since most readings are plain by it. */
         private readonly Sums $sums,
         private readonly float $slack,
         /** +1 where slack was given last, −1 where it was taken away, 0 where nothing was moved yet. */
         private readonly float $way,
-        /** Of the hypothesis that was told: kept from reading to reading, since most readings are plain by it. */
         private readonly Peak $peak,
+        private readonly Story $story,
         private readonly array $taut = [],
+        private readonly int $readings = 0,
     ) {}
 
+    /** @param  float  $way  of the first move, where it is known: +1 gives slack, −1 takes it away */
     public static function startingFrom(RatioPrior $prior, float $slack, float $way = 0.0): self
     {
-        return new self($prior, Sums::none(), $slack, $way, Peak::ofPrior($prior));
+        return new self($prior, Sums::none(), $slack, $way, Peak::ofPrior($prior), Story::from($slack, $way));
     }
 
-    /** @param  float|null  $way  of the last of several moves; null where it was one */
-    public function after(float $slackGiven, ?float $way = null): self
+    public function after(float $slackGiven): self
     {
-        $after = new self($this->prior, $this->sums, $this->slack + $slackGiven, $way ?? ($slackGiven === 0.0 ? $this->way : (float) ($slackGiven <=> 0.0)), $this->peak, $this->taut);
-        $after->posterior = $this->posterior;
-
-        return $after;
+        return $slackGiven === 0.0 ? $this
+            : new self($this->prior, $this->sums, $this->slack + $slackGiven, $slackGiven > 0.0 ? 1.0 : -1.0, $this->peak, $this->story->turned($slackGiven), $this->taut, $this->readings);
     }
 
     /** The belief after something that may have shifted the level: so much slack given, with this standard deviation, both in mm of conduit. */
     public function shaken(float $slackGiven, float $deviation): self
     {
-        $after = new self($this->prior, $this->sums->loosened(($deviation * exp($this->prior->ln)) ** 2), $this->slack + $slackGiven, $this->way, $this->peak, $this->taut);
-        $after->posterior = $this->posterior;
+        $variance = ($deviation * exp($this->prior->ln)) ** 2;
 
-        return $after;
+        return new self($this->prior, $this->sums->loosened($variance), $this->slack + $slackGiven, $this->way, $this->peak, $this->story->shifted($slackGiven, $variance), $this->taut, $this->readings);
     }
 
     public function given(float $mean, float $standard): self|Surprise
     {
         $u = max(self::LEAST, $standard);
-        if ($this->isPlaced() && $this->isSurprising($mean, $u)) {
+        if ($this->sums->weight > 0.0 && $this->isSurprising($mean, $u)) {
             return new Surprise($this->expected(0.0), $mean);
         }
-        $sums = $this->sums->with($this->slack, $mean, $this->way, 1 / ($u * $u));
-        $placed = new self($this->prior, $sums, $this->slack, $this->way, $this->peak->with($this->prior, $sums->xx, $sums->xy), $this->taut);
+        $weight = 1 / ($u * $u);
+        $sums = $this->sums->with($this->slack, $mean, $this->way, $weight);
+        $placed = new self($this->prior, $sums, $this->slack, $this->way, $this->peak->with($this->prior, $sums->xx, $sums->xy), $this->story->read($mean, $weight), $this->taut, $this->readings + 1);
 
-        return $this->isPlaced() || $this->taut === [] || $placed->letsBeTaut() ? $placed : new Surprise(0.0, $mean);
+        return $this->taut === [] || $this->isPlaced() || $placed->letsBeTaut() ? $placed : new Surprise(0.0, $mean);
     }
 
     /** The belief after a reading of nothing: play is there or below it. */
     public function givenTaut(float $mean, float $standard): self|Surprise
     {
-        $reading = new TautReading($this->slack, $this->way, $mean, max(self::LEAST, $standard), $this->isPlaced() || $this->taut !== [] ? null : exp($this->prior->ln));
-        $after = new self($this->prior, $this->sums, $this->slack, $this->way, $this->peak, [...$this->taut, $reading]);
+        $reading = new TautReading($mean, max(self::LEAST, $standard), $this->isPlaced() || $this->taut !== [] ? null : exp($this->prior->ln));
+        $after = new self($this->prior, $this->sums, $this->slack, $this->way, $this->peak, $this->story->readTaut(), [...$this->taut, $reading], $this->readings);
         if (! $this->isPlaced()) {
             // Kept until a reading above zero places the play: then it says how little the slack given since can have moved it.
             return $after;
@@ -112,31 +130,36 @@ final class TaughtPlay implements Belief
 
     public function expected(float $shift, ?float $way = null): float
     {
-        $posterior = $this->posterior();
-
-        return $this->sums->meanY + $posterior->ratio * $this->reach($shift) + $posterior->side * $this->sideReach($shift, $way);
+        return array_sum(array_map(static fn (Believed $part): float => $part->share * $part->expected($shift, $way), $this->posterior()->parts));
     }
 
     /** @param  float|null  $way  from which side it is come to in the end; null for the way of the shift */
     public function chanceBetween(float $low, float $high, float $shift, float $noise, ?float $way = null): float
     {
-        $reach = $this->reach($shift);
-        $side = $this->sideReach($shift, $way);
-        $variance = 1 / $this->sums->weight + $noise * $noise;
+        return self::chance($this->posterior(), $low, $high, $shift, $noise, $way);
+    }
+
+    private static function chance(Posterior $posterior, float $low, float $high, float $shift, float $noise, ?float $way): float
+    {
         $chance = 0.0;
-        $posterior = $this->posterior();
-        [$squares, $sideSquare] = [$reach * $reach, $side * $side];
-        foreach ($posterior->shares as $node => $share) {
-            $ratio = $posterior->ratios[$node];
-            $mean = $this->sums->meanY + $ratio * $reach + $posterior->sides[$node] * $side;
-            // A node stands for its whole cell: without the cell's own width the chance would go up and down with the grid.
-            $deviation = sqrt($variance + $posterior->cells[$node] * $squares * $ratio * $ratio + $posterior->sideVariances[$node] * $sideSquare);
-            $top = ($high - $mean) / $deviation;
-            $bottom = ($low - $mean) / $deviation;
-            if ($bottom >= self::SURELY || $top <= -self::SURELY) {
-                continue;
+        foreach ($posterior->parts as $part) {
+            $told = $part->hypothesis->told;
+            [$reach, $side, $level] = [$told->reach($shift, $way), $told->side($shift, $way), $told->sums->meanY];
+            $variance = 1 / $told->sums->weight + $noise * $noise + $part->hypothesis->sideVariance * $side * $side;
+            $within = $part->cell * $reach * $reach;
+            $sides = $part->sides;
+            $shares = $part->shares;
+            foreach ($part->ratios as $node => $ratio) {
+                $mean = $level + $ratio * $reach + $sides[$node] * $side;
+                // A node stands for its whole cell: without the cell's own width the chance would go up and down with the grid.
+                $deviation = sqrt($variance + $within * $ratio * $ratio);
+                $top = ($high - $mean) / $deviation;
+                $bottom = ($low - $mean) / $deviation;
+                if ($bottom >= self::SURELY || $top <= -self::SURELY) {
+                    continue;
+                }
+                $chance += $shares[$node] * (($top >= self::SURELY ? 1.0 : NormalDistribution::cumulative($top)) - ($bottom <= -self::SURELY ? 0.0 : NormalDistribution::cumulative($bottom)));
             }
-            $chance += $share * (($top >= self::SURELY ? 1.0 : NormalDistribution::cumulative($top)) - ($bottom <= -self::SURELY ? 0.0 : NormalDistribution::cumulative($bottom)));
         }
 
         return $chance;
@@ -170,7 +193,7 @@ final class TaughtPlay implements Belief
     /** By how much play reads differently when the last turn gave slack instead of taking it, in mm; and the chance that the side matters. */
     public function sides(): Sides
     {
-        return new Sides(2 * $this->posterior()->side, $this->posterior()->sideChance);
+        return new Sides($this->posterior()->apart, $this->posterior()->sideChance);
     }
 
     /** +1 where slack was given last, −1 where it was taken away, 0 where nothing was moved yet. */
@@ -182,11 +205,10 @@ final class TaughtPlay implements Belief
     /** Standard deviation of play after a shift, as a normal curve of the same variance would have it, in mm. */
     public function deviation(float $shift, float $noise, ?float $way = null): float
     {
-        $posterior = $this->posterior();
-        $side = $this->sideReach($shift, $way);
+        $mean = $this->expected($shift, $way);
 
-        return sqrt(1 / $this->sums->weight + $posterior->variance * $this->reach($shift) ** 2 + $noise * $noise
-            + ($posterior->sideChance > 0.5 ? $posterior->sideVariances[0] * $side * $side : 0.0));
+        return sqrt($noise * $noise + array_sum(array_map(
+            static fn (Believed $part): float => $part->share * ($part->variance($shift, $way) + ($part->expected($shift, $way) - $mean) ** 2), $this->posterior()->parts)));
     }
 
     /** What this stretch taught about R, as the prior of the next. */
@@ -197,34 +219,69 @@ final class TaughtPlay implements Belief
 
     private function posterior(): Posterior
     {
-        return $this->posterior ??= Posterior::of($this->hypotheses(), $this->sums, $this->isPlaced() ? $this->taut : []);
+        return $this->posterior ??= $this->readings <= self::FEW || $this->misfit() > self::MISFIT ? $this->whole()
+            : Posterior::of($this->plainly(), $this->isPlaced() ? $this->taut : []);
     }
 
-    /** @return non-empty-list<Hypothesis> the one that was told first */
-    private function hypotheses(): array
+    /** What is believed when every explanation is weighed. */
+    private function whole(): Posterior
     {
-        $astray = RatioPrior::of($this->prior->ln, max(self::ASTRAY_SPREAD, $this->prior->spread));
-        $side = (self::SIDE * exp($this->prior->ln)) ** 2;
+        return $this->whole ??= Posterior::of([...$this->plainly(), ...$this->otherwise()], $this->isPlaced() ? $this->taut : []);
+    }
+
+    /** How badly the readings fit the plain explanation: squared deviations beyond what their number lets expect. */
+    private function misfit(): float
+    {
+        return $this->sums->yy - 2 * $this->peak->height - ($this->readings - 1);
+    }
+
+    /** @return non-empty-list<Hypothesis> as it was told, or with quite another ratio */
+    private function plainly(): array
+    {
+        $told = $this->taut === [] ? Told::plainly($this->sums, $this->slack, $this->way) : $this->story->told(LostMotion::none(), 1.0);
 
         return [
-            Hypothesis::of((1 - self::ASTRAY) * (1 - self::SIDED), $this->prior, 0.0, $this->sums, $this->peak),
-            Hypothesis::of(self::ASTRAY * (1 - self::SIDED), $astray, 0.0, $this->sums),
-            Hypothesis::of((1 - self::ASTRAY) * self::SIDED, $this->prior, $side, $this->sums),
-            Hypothesis::of(self::ASTRAY * self::SIDED, $astray, $side, $this->sums),
+            Hypothesis::of((1 - self::ASTRAY) * (1 - self::SIDED - self::LOSING), $this->prior, 0.0, $told, $this->peak),
+            Hypothesis::of(self::ASTRAY * (1 - self::SIDED - self::LOSING), $this->astray(), 0.0, $told),
         ];
+    }
+
+    private function astray(): RatioPrior
+    {
+        return RatioPrior::of($this->prior->ln, max(self::ASTRAY_SPREAD, $this->prior->spread));
+    }
+
+    /** @return list<Hypothesis> a wire that sticks, a thread with lost motion */
+    private function otherwise(): array
+    {
+        $all = [];
+        $conduit = exp($this->prior->ln);
+        foreach (self::FOUND as [$found, $share]) {
+            $told = $this->story->told(LostMotion::none(), $found);
+            $all[] = Hypothesis::of((1 - self::ASTRAY) * self::SIDED * $share, $this->prior, (self::SIDE * $conduit) ** 2, $told);
+            $all[] = Hypothesis::of(self::ASTRAY * self::SIDED * $share, $this->astray(), (self::SIDE * $conduit) ** 2, $told);
+        }
+        foreach (self::LOST as $lost) {
+            foreach ([false, true] as $reverses) {
+                $told = $this->story->told(LostMotion::of($lost, $reverses), $reverses ? -1.0 : 1.0);
+                $all[] = Hypothesis::of(self::LOSING / 2 / count(self::LOST), $this->prior, (self::LOST_SPREAD * $conduit) ** 2, $told);
+            }
+        }
+
+        return $all;
     }
 
     /** Whether the play, as placed now, can have been taut where it was read taut before. */
     private function letsBeTaut(): bool
     {
         [$with, $without] = [0.0, 0.0];
-        foreach ($this->hypotheses() as $one) {
-            $plain = Posterior::of([$one], $this->sums, []);
+        foreach ([...$this->plainly(), ...$this->otherwise()] as $one) {
+            $plain = Posterior::of([$one], [])->parts[0];
             foreach ($plain->shares as $node => $share) {
                 $each = $one->share * $share;
                 $without += $each;
-                foreach ($this->taut as $reading) {
-                    $each *= $reading->likelihood($plain->ratios[$node], $this->sums, $one);
+                foreach ($this->taut as $count => $reading) {
+                    $each *= $reading->likelihood($plain->ratios[$node], $one, $one->told->taut[$count]);
                 }
                 $with += $each;
             }
@@ -233,25 +290,12 @@ final class TaughtPlay implements Belief
         return $with >= Surprise::BELOW * $without;
     }
 
-    /** Slack between the middle of what was read and where a shift would bring it, in mm. */
-    private function reach(float $shift): float
-    {
-        return $this->slack + $shift - $this->sums->meanX;
-    }
-
-    /** The side that a shift would come from, against the middle of those that were read. */
-    private function sideReach(float $shift, ?float $way = null): float
-    {
-        // Until something was turned nobody knows from which side it was left: a first move is taken for one more the same way.
-        return $this->way === 0.0 ? 0.0 : ($way ?? ($shift === 0.0 ? $this->way : ($shift > 0.0 ? 1.0 : -1.0))) - $this->sums->meanD;
-    }
-
     private function isSurprising(float $found, float $standard): bool
     {
         if ($this->isPlain($found, $standard)) {
             return false;
         }
-        $below = $this->chanceBetween(-INF, $found, 0.0, $standard);
+        $below = self::chance($this->whole(), -INF, $found, 0.0, $standard, null);
 
         return 2 * min($below, 1 - $below) < Surprise::BELOW;
     }
@@ -260,7 +304,7 @@ final class TaughtPlay implements Belief
     private function isPlain(float $found, float $standard): bool
     {
         $peak = $this->peak;
-        $reach = $this->reach(0.0);
+        $reach = $this->slack - $this->sums->meanX;
         $one = $this->sums->meanY + $reach * exp($peak->ln - self::EXPECTED_RATIO * $peak->spread);
         $other = $this->sums->meanY + $reach * exp($peak->ln + self::EXPECTED_RATIO * $peak->spread);
         $noise = self::EXPECTED_NOISE * sqrt(1 / $this->sums->weight + $standard * $standard);

@@ -18,14 +18,18 @@ final readonly class TautReading
     private const USUAL = 2.5;
 
     /** @param  float|null  $found  expected mm of play for one of slack, where it was found taut; null where moves made it so */
-    public function __construct(private float $slack, private float $way, private float $mean, private float $standard, private ?float $found = null) {}
+    public function __construct(private float $mean, private float $standard, private ?float $found) {}
 
-    /** Likelihood of such a reading when one millimetre of slack is this much play. */
-    public function likelihood(float $ratio, Sums $sums, Hypothesis $under): float
+    /**
+     * Likelihood of such a reading when one millimetre of slack is this much play.
+     *
+     * @param  array{float, float}  $at  the slack and the way it was read at
+     */
+    public function likelihood(float $ratio, Hypothesis $under, array $at): float
     {
-        $off = $this->way - $sums->meanD;
-        $play = $sums->meanY + $ratio * ($this->slack - $sums->meanX) + ($under->side === 0.0 ? 0.0 : $under->sideOf($ratio) * $off);
-
+        $sums = $under->told->sums;
+        $off = $at[1] - $sums->meanD;
+        $play = $sums->meanY + $ratio * ($at[0] - $sums->meanX) + ($under->side === 0.0 ? 0.0 : $under->sideOf($ratio) * $off);
         $deviation = sqrt($this->standard ** 2 + 1 / $sums->weight + ($under->side === 0.0 ? 0.0 : $under->sideVariance * $off * $off));
         $below = ($this->mean - $play) / $deviation;
         if ($this->found === null) {

@@ -18,7 +18,7 @@ use VividPull\Core\Spec\SettingMode;
  */
 final readonly class PlanSearch
 {
-    private const EPSILON = 1e-9;
+    private const EPSILON = 1e-7;
 
     /** A plan that is no likelier than this is a step on the way (ours). */
     public const EVEN = 0.5;

@@ -125,10 +125,10 @@ final class ShiftWindow
         return [$at($this->band->floor() - $beside) - 1e-9, $this->band->high === null ? INF : $at($this->band->high + $beside) + 1e-9];
     }
 
-    /** Distance from the target in mm; with no high edge, the size of the move itself, so that the smallest good one wins. */
+    /** Distance from the target in mm, come to from the side that leads to it; with no high edge, the size of the move itself, so that the smallest good one wins. */
     public function distance(float $shift): float
     {
-        return $this->target === null ? abs($shift) : abs($this->play->expected($shift, $this->way) - $this->target);
+        return $this->target === null ? abs($shift) : abs($shift - $this->aim()) * $this->play->ratio();
     }
 
     /** The shift at which the distance is nothing. */

@@ -70,10 +70,11 @@ final class TrialTest extends TestCase
     {
         foreach ([...TrialRow::all(), ...TrialRow::rough()] as $row) {
             yield "{$row->name}, ratio {$row->knowledge}, {$row->start->value}" => [$row, match (true) {
-                $row->start === TrialStart::Taut => 5,
+                $row->start === TrialStart::Taut => 4,
                 // Sticks by six tenths of its band, and is read to half of it.
                 str_contains($row->name, 'stiction, rule') && $row->isNarrow() => 6,
-                str_contains($row->name, 'all of it'), str_contains($row->name, 'lost motion'), $row->isNarrow() => 5,
+                str_contains($row->name, 'all of it'), $row->isNarrow() => 5,
+                str_contains($row->name, 'lost motion of 3 flats, rule') => 4,
                 $row->physics->ratioFactor >= 2.0 => 4,
                 default => 3,
             }];
@@ -90,10 +91,11 @@ final class TrialTest extends TestCase
         $machines = 16;
         $table = TrialTable::of($row, $machines, 9000);
         // What sticks by more than the band leaves, or is turned by everything at once, is not always brought inside; all else is.
-        $hard = str_contains($row->name, 'stiction') || str_contains($row->name, 'all of it') || str_contains($row->name, 'lost motion') || str_contains($row->name, 'misread');
+        $hard = str_contains($row->name, 'stiction') || str_contains($row->name, 'all of it') || str_contains($row->name, 'misread');
         self::assertLessThanOrEqual($hard ? 0.65 : 1 / $machines, $table->neverInside());
         self::assertLessThanOrEqual($most, $table->movesOf(0.9));
-        self::assertSame(0.0, $table->swung(), 'never turned to and fro three times');
+        // Where everything is at once, past it and back may come after a turn to and fro.
+        self::assertLessThanOrEqual(str_contains($row->name, 'all of it') ? 1 / $machines : 0.0, $table->swung(), 'never turned to and fro three times');
         self::assertLessThanOrEqual(str_contains($row->name, 'stiction') ? 0.65 : 1 / $machines, $table->falselyInside());
     }
 
