@@ -232,7 +232,7 @@ final class TaughtPlayTest extends TestCase
             $slack[] = $slack[$i - 1] + $way * (abs($by) - $gone);
             $ways[] = $way;
         }
-        $last = (float) array_pop($slack);
+        $last = array_pop($slack);
         array_pop($ways);
 
         return [$slack, $ways, $last];
