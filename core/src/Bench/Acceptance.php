@@ -38,6 +38,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Running;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Quantity\Dimension;
@@ -186,6 +187,10 @@ final readonly class Acceptance
         if (! isset($setting->sees[$seen->saw])) {
             throw Refused::because(Quoted::text($seen->saw)." is not something to be seen at {$setting->label}. Say ".implode(' or ', array_keys($setting->sees)).'.');
         }
+        if ($state->spec->family->family()->runsItsTable()) {
+            // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
+            self::refitted($state, Running::Refitted, true);
+        }
     }
 
     private static function measure(BenchState $state, MeasureTaken $taken): void
@@ -202,6 +207,11 @@ final readonly class Acceptance
         }
         if ($taken->key->isOneOfMany() !== ($taken->of !== null)) {
             throw Refused::because($taken->key->isOneOfMany() ? 'Say which one it is: number the plates and springs as they come out.' : $taken->key->label().' is of the whole control, not of one part of it.');
+        }
+        foreach ($state->judgement->measures as $asked) {
+            if ($asked->measure->key === $taken->key) {
+                self::refitted($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
+            }
         }
     }
 
@@ -285,7 +295,7 @@ final readonly class Acceptance
             return;
         }
         $family = $state->spec->family->family();
-        $keys = array_map(static fn (Step $s): string => $s->key, [...$family->makeSafe(), ...$family->closing()]);
+        $keys = array_map(static fn (Step $s): string => $s->key, [...$family->makeSafe(), ...$family->refit(), ...$family->closing()]);
         self::known($step->key, $keys, 'a step of this job');
     }
 
@@ -293,6 +303,13 @@ final readonly class Acceptance
     {
         $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->family->family()->lookOver());
         self::known($found->key, $keys, 'something to look over on this control');
+        $isLeft = $found->finding === Finding::Noted && ($state->facts->inspected[$found->key] ?? null)?->finding === Finding::Fault;
+        if ($isLeft && trim($found->remark ?? '') === '') {
+            throw Refused::because('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.');
+        }
+        if ($isLeft && ! $state->spec->family->family()->allowsByChoice()) {
+            throw Refused::because('On this control a fault is not left by choice. Mend it, or tag the machine.');
+        }
     }
 
     private static function checked(BenchState $state, Checked $check): void
@@ -307,6 +324,17 @@ final readonly class Acceptance
         }
         if (! isset($proof->answers[$check->answer])) {
             throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers)).'.');
+        }
+        $asFound = $proof->asFound && ! $state->facts->isChanged() && ! isset($state->facts->seen->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
+        self::refitted($state, $proof->running, $asFound);
+    }
+
+    /** A proof that runs the machine waits for what was taken off. */
+    private static function refitted(BenchState $state, Running $running, bool $asFound): void
+    {
+        $open = (new Refit($state->spec, $state->run, $state->facts))->waitsFor($running, $asFound);
+        if ($open !== []) {
+            throw Refused::missing('This runs the machine. Put back first what was taken off:', array_map(ucfirst(...), array_map(static fn (string $one): string => "{$one}.", $open)));
         }
     }
 

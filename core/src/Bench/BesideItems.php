@@ -8,6 +8,7 @@ use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Running;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Planning\TableAdviceKind;
@@ -100,11 +101,11 @@ final readonly class BesideItems
         return $items;
     }
 
-    /** @return list<StageItem> what is timed or paced: last, since it runs the machine */
-    public function measured(): array
+    /** @return list<StageItem> what is timed or paced */
+    public function measured(Running $running): array
     {
         $items = [];
-        foreach ($this->judgement->measures as $state) {
+        foreach (array_filter($this->judgement->measures, static fn (MeasureState $state): bool => $state->measure->running === $running) as $state) {
             $inside = $state->isWhole() && $state->verdict->is(VerdictKind::Inside);
             $items[] = $this->measure("measure:{$state->measure->key->value}", $state, $inside, $state->verdict->kind->isOutside(), $this->said($state));
         }
@@ -147,7 +148,7 @@ final readonly class BesideItems
         $answers = array_values(array_map(static fn (OutcomeWord $word): Answer => new Answer($word->key, $word->label, EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $word->key],
             $word->provesNothing ? AnswerTone::Plain : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong)), $setting->sees));
 
-        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', null, $answers);
+        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', $this->spec->family->family()->tryingCaution(), $answers);
     }
 
     private function found(Proof $proof): StageItem

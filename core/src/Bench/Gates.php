@@ -30,13 +30,20 @@ final readonly class Gates
     public static function states(Spec $spec, Run $run, Facts $facts, array $poses, array $measures): array
     {
         $family = $spec->family->family();
+        $pack = PackState::of($spec, $facts);
+        $here = array_values(array_filter($family->gates(), static fn (Gate $gate): bool => match ($gate->key) {
+            GateKey::PackSound => $pack !== null,
+            GateKey::SpringsReached => array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [],
+            default => true,
+        }));
 
         return array_map(static fn (Gate $gate): GateState => match ($gate->key) {
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
-            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds => self::proved($family->proofs($run), $gate, $facts),
+            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases, GateKey::ArmFree, GateKey::SpringsReached => self::proved($family->proofs($run), $gate, $facts),
+            GateKey::PackSound => self::pack($gate, $pack),
             GateKey::BladeStops, GateKey::SpeedGoverned => self::measured($gate, $measures),
-        }, $family->gates());
+        }, $here);
     }
 
     private static function inspected(Family $family, Gate $gate, Facts $facts): GateState
@@ -79,6 +86,14 @@ final readonly class Gates
         }
 
         return new GateState($gate, GateStatus::Passed, $gate->title);
+    }
+
+    /** A pack that was not opened says nothing; one that was is as good as its weakest part. */
+    private static function pack(Gate $gate, ?PackState $pack): GateState
+    {
+        return $pack?->isWorn() === true
+            ? new GateState($gate, GateStatus::Failed, $pack->sentence)
+            : new GateState($gate, GateStatus::Passed, $gate->title);
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class Measuring
     {
         $values = [];
         foreach ($facts->seen->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->setting >= $facts->movedAt) {
+            if ($seen->entry->key === $key && $seen->setting >= $facts->movedAt && ($key !== MeasureKey::GroundSpeed || $seen->moves >= $facts->seen->governedAt)) {
                 $values[] = $seen->entry->value;
             }
         }

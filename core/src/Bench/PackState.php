@@ -44,6 +44,12 @@ final readonly class PackState
         return new self($figures, $items, self::said($figures, $items), self::lives($figures, $items, $facts->standing));
     }
 
+    /** Whether any plate or spring is at or past its limit. */
+    public function isWorn(): bool
+    {
+        return array_filter($this->items, static fn (array $item): bool => $item['verdict']->kind->isOutside()) !== [];
+    }
+
     /** @return array<string, float> the weakest of each kind that was measured, in mm, by measure */
     public function weakest(): array
     {

@@ -14,7 +14,7 @@ final readonly class Progressing
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second = null): Progress
     {
         $items = (new StageItems($spec, $run, $facts, $judgement, $second))->all();
-        $missing = self::missing($items, []);
+        $missing = self::missing($items, false);
         $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
         $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));
         $gates = [...$failed, ...$unknown];
@@ -23,7 +23,7 @@ final readonly class Progressing
             self::stage($items, $facts),
             $items,
             array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($facts, $judgement), ...$missing])),
-            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($items, ['in_band', 'check:', 'pose:'])])),
+            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($items, true)])),
             $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
         );
     }
@@ -44,30 +44,32 @@ final readonly class Progressing
         return JobStage::Close;
     }
 
-    /** What is left outside by choice may also prove otherwise than the book has it; it was answered, and that is enough. */
+    /** What is left outside by choice may also bite otherwise than the book has it; a proof of safety is never let be. */
     private static function isLetBe(StageItem $item, Facts $facts): bool
     {
-        return $facts->byChoice !== null && $item->said !== null && (str_starts_with($item->key, 'check:') || str_starts_with($item->key, 'pose:'));
+        return $facts->byChoice !== null && $item->mayStay;
     }
 
     /**
-     * What is missing before the signature, a sentence each; items answered but failed count where they are not let off.
+     * What is missing before the signature, a sentence each.
      *
      * @param  array<string, list<StageItem>>  $items
-     * @param  list<string>  $letOff  beginnings of the keys of items that may be answered badly, or not at all
+     * @param  bool  $byChoice  whether the band itself, and what is a matter of taste, is let off
      * @return list<string>
      */
-    private static function missing(array $items, array $letOff): array
+    private static function missing(array $items, bool $byChoice): array
     {
         $missing = [];
         foreach ($items as $stage => $of) {
             foreach ($of as $item) {
-                $off = array_filter($letOff, static fn (string $key): bool => str_starts_with($item->key, $key));
-                $answered = $item->failed || $item->said !== null;
-                if ($item->done || $item->kind === ItemKind::SignOff || ($off !== [] && $answered)) {
+                if ($item->done || $item->kind === ItemKind::SignOff || ($byChoice && ($item->mayStay || ($item->key === 'in_band' && ($item->failed || $item->said !== null))))) {
                     continue;
                 }
-                $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).($item->failed ? ' failed.' : ' is missing.');
+                $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).match (true) {
+                    str_starts_with($item->key, 'fault:') => ' is open: mended, or left with a reason.',
+                    $item->failed => ' failed.',
+                    default => ' is missing.',
+                };
             }
         }
 

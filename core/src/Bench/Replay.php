@@ -131,6 +131,9 @@ final class Replay
 
     private int $ratioFrom = 0;
 
+    /** Moves made up to the last turn of a governor. */
+    private int $governedAt = 0;
+
     /** @var list<PartFitted> */
     private array $parts = [];
 
@@ -212,7 +215,7 @@ final class Replay
             $entry instanceof PartRefused => $this->refused[] = $entry,
             $entry instanceof ReplacementStep => $this->replace($entry),
             $entry instanceof CablesCompared => $this->replacing = $this->replacing?->compared($entry->sizes),
-            $entry instanceof Inspected => $this->inspected[$entry->key] = $entry,
+            $entry instanceof Inspected => $this->inspect($entry),
             $entry instanceof ConditionNoted => $this->condition = $entry,
             $entry instanceof CoverMoved => $this->moveCover($entry),
             $entry instanceof PolicyChosen => $this->choose($entry),
@@ -292,7 +295,8 @@ final class Replay
         // One that stood outside before may come back towards its travel.
         $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
         $this->lastMoveCrossed = $this->crossings->concern($move);
-        if ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== Sets::Play) {
+        $isGovernor = $adjuster->kind()->sets() === Sets::Speed;
+        if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== Sets::Play)) {
             $this->stretch++;
         }
         $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
@@ -305,9 +309,17 @@ final class Replay
         $this->positions[$move->adjuster] = $now;
         $this->touched[$move->adjuster] = true;
         unset($this->locked[$move->adjuster]);
+        if ($isGovernor) {
+            // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
+            $this->governedAt = count($this->moves);
+            $this->openAgain();
+
+            return;
+        }
         $this->checks = [];
         $this->byChoice = null;
         $this->enough = [];
+        $this->openAgain();
         $this->movedAt = ++$this->setting;
     }
 
@@ -318,8 +330,11 @@ final class Replay
 
             return;
         }
-        $this->finishGroup();
         $this->locked[$step->adjuster] = true;
+        if ($this->run->adjuster($step->adjuster)?->kind()->sets() === Sets::Speed) {
+            return;
+        }
+        $this->finishGroup();
         $this->enough = [];
         $this->setting++;
     }
@@ -400,9 +415,27 @@ final class Replay
         }
     }
 
+    /** A fault that was mended after something was read makes another machine of it; one mended before that does not. */
+    private function inspect(Inspected $found): void
+    {
+        $wasFault = ($this->inspected[$found->key] ?? null)?->finding === Finding::Fault;
+        $this->inspected[$found->key] = $found;
+        if ($wasFault && $found->finding === Finding::Sound && ($this->gathering !== [] || $this->groups !== [] || $this->checks !== [] || $this->moves !== [])) {
+            $this->finishGroup();
+            $this->startAnew();
+        }
+    }
+
+    /** What was put back before something was run is off again. */
+    private function openAgain(): void
+    {
+        $this->confirmed = array_diff_key($this->confirmed, array_flip(Refit::keys($this->spec)));
+    }
+
     /** Nothing read or tried before compares with what comes after. */
     private function startAnew(): void
     {
+        $this->openAgain();
         $this->checks = [];
         $this->byChoice = null;
         $this->enough = [];
@@ -414,6 +447,7 @@ final class Replay
     {
         if ($cover->off) {
             $this->coversOff[$cover->adjuster] = true;
+            $this->openAgain();
         } else {
             unset($this->coversOff[$cover->adjuster]);
         }
@@ -473,7 +507,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough),
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt),
             $second,
         );
     }

@@ -33,5 +33,7 @@ final readonly class Seen
         public ?string $soaking = null,
         /** @var array<string, ReadEnough> readings left as they are at this setting, by point and pose */
         public array $enough = [],
+        /** Moves made up to the last turn of a governor: a speed measured before it says nothing any more. */
+        public int $governedAt = 0,
     ) {}
 }

@@ -27,12 +27,14 @@ final readonly class StageItem
         public bool $isSecond = false,
         /** What is measured, where the item asks for that. */
         public ?MeasureKey $measure = null,
+        /** Whether what was answered may stay with a control that is left outside its band by choice. */
+        public bool $mayStay = false,
     ) {}
 
     /** The same, asked of the second cable, as that is called. */
     public function ofSecond(string $name): self
     {
         return new self("{$this->key}:second", $this->kind, "{$this->label}: {$name}", $this->done, $this->failed, $this->said, $this->detail, $this->caution,
-            $this->answers, $this->about, $this->stamp, true);
+            $this->answers, $this->about, $this->stamp, true, $this->measure, $this->mayStay);
     }
 }

@@ -16,6 +16,7 @@ use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Running;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\ChosenMode;
@@ -41,9 +42,9 @@ final readonly class StageItems
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
             JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$beside->asFound()],
-            JobStage::Set->value => [...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight()],
-            JobStage::Prove->value => [...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$beside->outcomes(), ...$this->proofs(), ...$beside->measured()],
-            JobStage::Close->value => [...$this->coversBack(), ...array_map($this->step(...), $family->closing()), $this->signOff()],
+            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight()],
+            JobStage::Prove->value => [...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
+            JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
 
@@ -128,7 +129,7 @@ final readonly class StageItems
         $found = $this->facts->inspected[$inspection->key] ?? null;
         $said = match ($found?->finding) {
             null => null,
-            Finding::Sound => 'Sound',
+            Finding::Sound => 'Sound'.($found->remark === null ? '' : ": {$found->remark}"),
             Finding::Noted => 'Noted'.($found->remark === null ? '' : ": {$found->remark}"),
             Finding::Fault => 'Fault'.($found->remark === null ? '' : ": {$found->remark}"),
         };
@@ -363,15 +364,59 @@ final readonly class StageItems
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
                 failed: $verdict->kind->isOutside(),
                 said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
-                detail: $point->howToRead(), answers: $this->leaving($judgement, $pose), about: $pose->value);
+                detail: $point->howToRead(), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
         }, $this->spec->conditions->poses);
     }
 
-    /** @return list<StageItem> */
-    private function proofs(): array
+    private function refit(): Refit
+    {
+        return new Refit($this->spec, $this->run, $this->facts);
+    }
+
+    /** @return list<StageItem> what is tried by hand, with everything as open as it must be, and what runs with it open */
+    private function still(Family $family, BesideItems $beside): array
+    {
+        return [...($family->runsItsTable() ? [] : $beside->outcomes()), ...$this->proofs(Running::Still), ...$beside->measured(Running::Still), ...$this->proofs(Running::Open)];
+    }
+
+    /** @return list<StageItem> what is put back before anything is run */
+    private function refitted(Family $family): array
+    {
+        return $this->refit()->isAsked() ? [...$this->coversBack(), ...array_map($this->step(...), $family->refit())] : [];
+    }
+
+    /** @return list<StageItem> what runs the machine, after the refit */
+    private function running(Family $family, BesideItems $beside): array
+    {
+        return [...($family->runsItsTable() ? $beside->outcomes() : []), ...$this->proofs(Running::Refitted), ...$beside->measured(Running::Refitted)];
+    }
+
+    /** @return list<StageItem> a fault is never passed in silence: it is mended, or left with a reason where that is allowed */
+    private function faults(Family $family): array
     {
         $items = [];
-        foreach ($this->spec->proofs($this->run) as $proof) {
+        foreach ($family->lookOver() as $inspection) {
+            $found = $this->facts->inspected[$inspection->key] ?? null;
+            if ($inspection->gate !== null || $found?->finding !== Finding::Fault) {
+                continue;
+            }
+            $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
+            $answers = [new Answer('mended', 'Mended or replaced', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right, true)];
+            if ($family->allowsByChoice()) {
+                $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true);
+            }
+            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
+                detail: 'Mend it or replace it, then it is sound; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> */
+    private function proofs(Running $running): array
+    {
+        $items = [];
+        foreach (array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === $running) as $proof) {
             foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
                 $items[] = $this->proof($proof, $pose);
             }
@@ -393,7 +438,8 @@ final readonly class StageItems
         $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
 
         return new StageItem("check:{$key}", ItemKind::Answer, $label, $passed, $given !== null && ! $passed,
-            $given === null ? null : $proof->answers[$given->answer] ?? $given->answer, null, $proof->caution, $answers, $pose?->value, $given?->stamp);
+            $given === null ? null : $proof->answers[$given->answer] ?? $given->answer, null, $proof->caution, $answers, $pose?->value, $given?->stamp,
+            mayStay: $given !== null && $proof->tolerates($given->answer));
     }
 
     /** @return list<StageItem> */

@@ -35,6 +35,8 @@ final readonly class Standing
         public array $pack = [],
         /** What tightening the lock does to this control, as far as it has taught. */
         public LockCreep $creep = new LockCreep,
+        /** What the last signature left outside its band, or faulty; null where it left nothing. */
+        public ?LeftBefore $left = null,
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

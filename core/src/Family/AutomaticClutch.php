@@ -40,10 +40,10 @@ final readonly class AutomaticClutch extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('still_at_idle', 'At idle in gear: it does not creep', GateKey::StillAtRest, caution: 'Outdoors, brake on, nobody in front.')->foundToo(),
+            Proof::yesIsRight('still_at_idle', 'At idle in gear: it does not creep', GateKey::StillAtRest, caution: self::CARBON_MONOXIDE.' Brake on, nobody in front.')->foundToo()->running(),
             Proof::choice('takes_hold', 'As the engine is raised: how does it take hold?', [
                 'smoothly' => 'Smoothly, well above idle', 'late' => 'Late, or with a lot of slip', 'snatch' => 'With a snatch',
-            ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo(),
+            ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running(),
         ];
     }
 
@@ -55,6 +55,11 @@ final readonly class AutomaticClutch extends CommonFamily
     public function notSettable(): string
     {
         return 'An automatic clutch has no cable play, and a tight lever is normal. If it slips or creeps, look at idle speed, oil, shoes and their springs, by the machine\'s manual.';
+    }
+
+    public function refit(): array
+    {
+        return [new Step('refitted', 'Covers on, oil in, wheels down', 'Nothing is run before they are.')];
     }
 
     public function closing(): array

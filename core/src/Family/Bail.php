@@ -50,7 +50,7 @@ final readonly class Bail extends CommonFamily
 
     public function measures(Spec $spec): array
     {
-        return [Measure::proved(MeasureKey::BladeStop, 3, GateKey::BladeStops, 'Outdoors, deck clear, feet and hands clear. Never look under the deck: listen.')];
+        return [Measure::running(MeasureKey::BladeStop, 3, GateKey::BladeStops, 'Outdoors, deck clear, feet and hands clear. Never look under the deck: listen.')];
     }
 
     public function proofs(Run $run): array
@@ -61,7 +61,7 @@ final readonly class Bail extends CommonFamily
             Proof::yesIsRight('brake_on', 'Bail released: the brake is on', GateKey::BrakeHolds)->foundToo(),
             Proof::choice('stops', 'Bail let go while running: what happens?', [
                 'engine_stops' => 'Engine and blade stop', 'blade_stops' => 'Blade clutch: the engine runs on, the blade stops', 'runs_on' => 'The blade goes on',
-            ], ['engine_stops', 'blade_stops'], 'Outdoors, deck clear, nobody near.', GateKey::StillAtRest),
+            ], ['engine_stops', 'blade_stops'], 'Outdoors: carbon monoxide kills. Deck clear, feet and hands clear, nobody near.', GateKey::StillAtRest)->running(),
         ];
     }
 
@@ -83,8 +83,15 @@ final readonly class Bail extends CommonFamily
     public function closing(): array
     {
         return [
-            new Step('guards', 'Guards and covers back on, ties new and low down'),
-            new Step('restored', 'Spark lead back on, what was moved aside is back, tools are out'),
+            new Step('restored', 'What was moved aside is back, tools are out'),
+        ];
+    }
+
+    public function refit(): array
+    {
+        return [
+            new Step('guards', 'Guards and covers back on, ties new and low down', 'Nothing is run before they are.'),
+            new Step('spark_lead', 'Tools out, then the spark lead back on'),
         ];
     }
 

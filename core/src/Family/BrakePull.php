@@ -35,7 +35,7 @@ final readonly class BrakePull extends CommonFamily
         return [
             Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag'),
             Proof::choice('holds', 'Applied: where does it hold?', ['before_end' => 'Well before the lever\'s end', 'at_end' => 'Only at the very end', 'not' => 'It does not hold'], ['before_end'],
-                'On the level first, then on a slope, wheels chocked behind. Nobody in front.', GateKey::BrakeHolds),
+                'At walking pace first, away from traffic, on the level, then on a slope with chocks ready. Nobody in front. Outdoors: carbon monoxide kills.', GateKey::BrakeHolds)->running(),
             Proof::yesIsRight('springs_back', 'Let go: the lever springs back by itself'),
         ];
     }
@@ -66,7 +66,12 @@ final readonly class BrakePull extends CommonFamily
 
     public function closing(): array
     {
-        return [new Step('restored', 'What was moved aside is back; a tied-down brake is pumped and tried before it moves')];
+        return [new Step('restored', 'What was moved aside is back, tools are out')];
+    }
+
+    public function refit(): array
+    {
+        return [new Step('refitted', 'Guards on, wheels down; a tied-down brake pumped before it moves', 'Nothing moves before they are.')];
     }
 
     public function cautions(JobStage $stage): array

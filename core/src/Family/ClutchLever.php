@@ -22,6 +22,8 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class ClutchLever extends CommonFamily
 {
+    private const RUNNING = 'Outdoors: carbon monoxide kills. Brake on, nobody in front, hands clear of chain and wheel.';
+
     public function title(): string
     {
         return 'Clutch lever';
@@ -72,12 +74,15 @@ final readonly class ClutchLever extends CommonFamily
     {
         return [
             ...$this->armProofs($run),
-            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable'),
+            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree),
             Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still'),
-            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', caution: 'Outdoors, brake on, nobody in front. Rear wheel clear of people.'),
+            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::Releases, caution: self::RUNNING.' Rear wheel clear of people.')->running(),
+            Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
+                'holds' => 'It holds: the engine labours or stalls', 'slips' => 'It slips: the engine speeds up, the wheel does not',
+            ], ['holds'], self::RUNNING.' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running(),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
-            ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.'),
+            ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')->running()->mayBeLeftAs(['early', 'late']),
         ];
     }
 
@@ -91,7 +96,7 @@ final readonly class ClutchLever extends CommonFamily
         return ! $run->has(AdjusterKind::SplineArm) ? [] : [
             Proof::choice('springs_felt', 'Lever drawn slowly, past the return spring: what comes after it?', [
                 'springs' => 'The clutch springs: it grows much heavier', 'return_only' => 'Nothing more: only the return spring',
-            ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.'),
+            ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.', GateKey::SpringsReached),
         ];
     }
 
@@ -110,14 +115,23 @@ final readonly class ClutchLever extends CommonFamily
         return [
             new Gate(GateKey::WireSound, 'Inner wire sound', 'Clutch wire is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play', 'Clutch cable is taut: the clutch is held partly open.'),
+            new Gate(GateKey::ArmFree, 'Release arm free at rest', 'The release arm is not free at rest: the clutch is held partly open.'),
+            new Gate(GateKey::SpringsReached, 'Clutch springs reached', 'Only the return spring is felt: the clutch springs are never reached.'),
+            new Gate(GateKey::Releases, 'Releases fully', 'It creeps with the lever in.'),
+            new Gate(GateKey::PackSound, 'Plates and springs within their limits', 'A plate or spring is at or past its limit.'),
         ];
     }
 
     public function closing(): array
     {
+        return [new Step('restored', 'What was moved aside is back, tools are out')];
+    }
+
+    public function refit(): array
+    {
         return [
             new Step('slots_apart', 'Slots of barrel, ring and perch out of line', 'In line, the wire can jump out.'),
-            new Step('restored', 'What was moved aside is back, tools are out'),
+            new Step('refitted', 'Covers, springs and guards back on, oil in, wheels down', 'Nothing is run before they are.'),
         ];
     }
 

@@ -8,6 +8,7 @@ use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
@@ -112,13 +113,32 @@ abstract readonly class CommonFamily implements Family
         ];
     }
 
+    /** @return list<Pose> */
+    public function poses(): array
+    {
+        return [];
+    }
+
+    /** @return list<Step> */
+    public function refit(): array
+    {
+        return [new Step('guards', 'Guards, springs and belt covers back on, wheels down, spark lead on', 'Nothing is run before they are.')];
+    }
+
+    public function runsItsTable(): bool
+    {
+        return true;
+    }
+
+    public function tryingCaution(): ?string
+    {
+        return null;
+    }
+
     /** @return list<Step> */
     public function closing(): array
     {
-        return [
-            new Step('guards', 'Guards and belt covers back on'),
-            new Step('restored', 'What was moved aside is back and tried, tools are out'),
-        ];
+        return [new Step('restored', 'What was moved aside is back and tried, tools are out')];
     }
 
     public function cautions(JobStage $stage): array

@@ -12,6 +12,8 @@ use VividPull\Core\Spec\Spec;
 /** A walking tractor's drive clutch, worked by its handle through a cable; whether the pull engages or releases it is the family's own. */
 abstract readonly class DriveClutch extends CommonFamily
 {
+    protected const DRIVING = 'Outdoors: carbon monoxide kills. Start in neutral, operator in place, nobody in front.';
+
     protected function usualMultiple(): float
     {
         return 3.3;
@@ -29,16 +31,16 @@ abstract readonly class DriveClutch extends CommonFamily
 
     public function measures(Spec $spec): array
     {
-        return [Measure::foundAndProved(MeasureKey::FullDrive, 2, 'Operator in place, start in neutral, nobody in front.')];
+        return [Measure::runningFoundToo(MeasureKey::FullDrive, 2, self::DRIVING)];
     }
 
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Handle at rest, in gear: no motion at all', GateKey::StillAtRest, caution: 'Start in neutral, operator in place, nobody in front.'),
-            Proof::choice('light_load', 'Light load, on the level: how does it take up?', ['early' => 'Within the first inch of handle', 'late' => 'Late', 'none' => 'Not at all'], ['early']),
+            Proof::yesIsRight('nothing_at_rest', 'Handle at rest, in gear: no motion at all', GateKey::StillAtRest, caution: self::DRIVING)->running(),
+            Proof::choice('light_load', 'Light load, on the level: how does it take up?', ['early' => 'Within the first inch of handle', 'late' => 'Late', 'none' => 'Not at all'], ['early'], self::DRIVING)->running()->mayBeLeftAs(['late']),
             Proof::choice('under_load', 'Under load: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
-                'Light load first. Operator in place, nobody in front.'),
+                'Light load first. '.self::DRIVING)->running(),
             Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
         ];
     }

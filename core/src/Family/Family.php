@@ -7,6 +7,7 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
@@ -58,6 +59,18 @@ interface Family
 
     /** @return list<Gate> what cannot be closed as fit for use */
     public function gates(): array;
+
+    /** @return list<Pose> the poses in which it is always read and proved, whatever its spec says; empty where the spec decides */
+    public function poses(): array;
+
+    /** @return list<Step> what is put back before anything is run: covers that are tracked come by themselves */
+    public function refit(): array;
+
+    /** Whether trying a setting of its table runs the machine. */
+    public function runsItsTable(): bool;
+
+    /** The caution at each trial of a setting; null where it has no table. */
+    public function tryingCaution(): ?string;
 
     /** @return list<Step> what is put back at the end */
     public function closing(): array;

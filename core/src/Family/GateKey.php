@@ -15,4 +15,8 @@ enum GateKey: string
     case BladeStops = 'blade_stops';
     case BrakeHolds = 'brake_holds';
     case SpeedGoverned = 'speed_governed';
+    case Releases = 'releases';
+    case ArmFree = 'arm_free';
+    case SpringsReached = 'springs_reached';
+    case PackSound = 'pack_sound';
 }

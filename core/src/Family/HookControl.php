@@ -15,6 +15,8 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class HookControl extends CommonFamily
 {
+    private const RUNNING = 'Outdoors: carbon monoxide kills. Auger area clear: use a stick, never a hand. Operator in place, nobody in front.';
+
     public function title(): string
     {
         return 'Control on hook holes';
@@ -33,8 +35,8 @@ final readonly class HookControl extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Released: nothing turns', GateKey::StillAtRest, caution: 'Auger area clear. Operator in place, nobody in front.'),
-            Proof::yesIsRight('full_drive', 'Pulled: full drive before the end of its travel'),
+            Proof::yesIsRight('nothing_at_rest', 'Released: nothing turns', GateKey::StillAtRest, caution: self::RUNNING)->running(),
+            Proof::yesIsRight('full_drive', 'Pulled: full drive before the end of its travel', caution: self::RUNNING)->running(),
             Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
         ];
     }
@@ -56,9 +58,13 @@ final readonly class HookControl extends CommonFamily
     public function closing(): array
     {
         return [
-            new Step('guards', 'Idler spring, idler arm, guide, cable: in reverse, then the belt cover'),
             new Step('restored', 'What was moved aside is back and tried, tools are out'),
         ];
+    }
+
+    public function refit(): array
+    {
+        return [new Step('guards', 'Idler spring, idler arm, guide, cable: in reverse, then the belt cover', 'Nothing is run before they are.')];
     }
 
     public function cautions(JobStage $stage): array

@@ -42,7 +42,7 @@ final readonly class HydraulicClutch extends CommonFamily
     {
         return [
             Proof::choice('lever_feel', 'Lever drawn and held: how does it feel?', ['firm' => 'Firm, and stays there', 'spongy' => 'Spongy', 'sinks' => 'Sinks to the bar'], ['firm'])->foundToo(),
-            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::StillAtRest, caution: 'Outdoors, brake on, nobody in front. Rear wheel clear of people.')->foundToo(),
+            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::StillAtRest, caution: self::CARBON_MONOXIDE.' Brake on, nobody in front. Rear wheel clear of people.')->foundToo()->running(),
         ];
     }
 
@@ -66,7 +66,12 @@ final readonly class HydraulicClutch extends CommonFamily
 
     public function closing(): array
     {
-        return [new Step('restored', 'Cap and cover back on, spilt fluid washed off, what was moved aside is back, tools out')];
+        return [new Step('restored', 'What was moved aside is back, tools out')];
+    }
+
+    public function refit(): array
+    {
+        return [new Step('refitted', 'Cap and cover back on, spilt fluid washed off, wheels down', 'Nothing is run before they are.')];
     }
 
     public function cautions(JobStage $stage): array

@@ -17,15 +17,24 @@ final readonly class Measure
         /** Whether it is measured before anything is changed as well. */
         public bool $asFound,
         public ?string $caution,
+        /** Whether measuring it runs the machine. */
+        public Running $running,
     ) {}
 
-    public static function proved(MeasureKey $key, int $runs, ?GateKey $gate = null, ?string $caution = null): self
+    public static function proved(MeasureKey $key, int $runs): self
     {
-        return new self($key, $runs, $gate, false, $caution);
+        return new self($key, $runs, null, false, null, Running::Still);
     }
 
-    public static function foundAndProved(MeasureKey $key, int $runs, ?string $caution = null): self
+    /** Measured with the machine running: what was taken off is put back first. */
+    public static function running(MeasureKey $key, int $runs, GateKey $gate, string $caution): self
     {
-        return new self($key, $runs, null, true, $caution);
+        return new self($key, $runs, $gate, false, $caution, Running::Refitted);
+    }
+
+    /** The same, before anything is changed as well. */
+    public static function runningFoundToo(MeasureKey $key, int $runs, string $caution): self
+    {
+        return new self($key, $runs, null, true, $caution, Running::Refitted);
     }
 }

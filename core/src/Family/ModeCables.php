@@ -19,6 +19,9 @@ use VividPull\Core\Spec\OutcomeWord;
  */
 final readonly class ModeCables extends CommonFamily
 {
+    /** Any of the three can cure any mode, for they meet at one arm. How much each moves it is learned from what the arm does. */
+    private const ANY = ['mode_bevels' => 1.0, 'park_bevels' => 1.0, 'differential_bevels' => 1.0];
+
     public function title(): string
     {
         return 'Mode and park cables';
@@ -80,6 +83,30 @@ final readonly class ModeCables extends CommonFamily
         ];
     }
 
+    /** Wheels are turned by hand, on stands, with the engine off. */
+    public function runsItsTable(): bool
+    {
+        return false;
+    }
+
+    public function tryingCaution(): string
+    {
+        return 'Wheels up on stands, engine off. Turn a wheel by hand at each change: unmet teeth prove nothing.';
+    }
+
+    public function refit(): array
+    {
+        return [];
+    }
+
+    public function closing(): array
+    {
+        return [
+            new Step('guards', 'Box, panel and bed back, off its stands, wheels down'),
+            new Step('restored', 'What was moved aside is back and tried, tools are out'),
+        ];
+    }
+
     public function imitators(): array
     {
         return ['Unmet teeth prove nothing: turn a wheel and look again.', 'Lifts, tyres and wear move what the book\'s edges mean.'];
@@ -99,9 +126,9 @@ final readonly class ModeCables extends CommonFamily
     public function starting(): Starting
     {
         return new Starting(HandKind::Selector, 'Mode lever', 'mode arm', [AdjusterKind::InLine, AdjusterKind::InLine, AdjusterKind::InLine], null, [self::table([
-            self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates', ['park_bevels' => 1.0, 'mode_bevels' => 0.5]),
-            self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free', ['mode_bevels' => 1.0]),
-            self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates', ['mode_bevels' => 1.0, 'differential_bevels' => 1.0]),
+            self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates', self::ANY),
+            self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free', self::ANY),
+            self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates', self::ANY),
         ], 5, [Mover::of('mode_bevels', 1, 1, 0.1), Mover::of('park_bevels', 1, 1, 0.1), Mover::of('differential_bevels', 1, 1, 0.1)])], ['mode', 'park', 'differential']);
     }
 

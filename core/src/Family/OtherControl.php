@@ -11,6 +11,8 @@ use VividPull\Core\Cable\Run;
 /** Any other cable that is pulled by hand, with play between two edges. */
 final readonly class OtherControl extends CommonFamily
 {
+    private const RUNNING = 'Where it runs: outdoors, carbon monoxide kills. Clear of everything that turns. Operator in place, nobody in front.';
+
     public function title(): string
     {
         return 'Other control';
@@ -19,8 +21,8 @@ final readonly class OtherControl extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: 'Clear of everything that turns. Operator in place, nobody in front.'),
-            Proof::yesIsRight('works_fully', 'Pulled: it works fully before the end of its travel'),
+            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: self::RUNNING)->running(),
+            Proof::yesIsRight('works_fully', 'Pulled: it works fully before the end of its travel', caution: self::RUNNING)->running(),
             Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
         ];
     }

@@ -10,7 +10,6 @@ use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Spec\ThrottleWindow;
 
 /**
  * A throttle worked by a pedal through a governor, on utility and golf carts: a primary cable from the pedal to the governor arm, a secondary
@@ -53,7 +52,7 @@ final readonly class PedalThrottle extends CommonFamily
     {
         return [
             Measure::proved(MeasureKey::Tyre, 1),
-            Measure::proved(MeasureKey::GroundSpeed, 3, GateKey::SpeedGoverned, 'Away from traffic, seated, nobody in front. Only where driving it is allowed.'),
+            Measure::running(MeasureKey::GroundSpeed, 3, GateKey::SpeedGoverned, 'Outdoors, away from traffic, seated, nobody in front. Only where driving it is allowed.'),
         ];
     }
 
@@ -63,7 +62,7 @@ final readonly class PedalThrottle extends CommonFamily
             Proof::yesIsRight('wide_open', 'Pedal fully down: the carburettor is wide open, and no more'),
             Proof::yesIsRight('snap_shut', 'Pedal let go: it snaps fully shut by itself', GateKey::SnapShut),
             Proof::choice('take_off', 'How does it take off?', ['smooth' => 'Smoothly', 'jerky' => 'With a jerk: too tight', 'dead' => 'After a long dead pedal: too loose'], ['smooth'],
-                'Seated, key in last, nobody in front.'),
+                'Outdoors: carbon monoxide kills. Seated, key in last, nobody in front.')->running(),
         ];
     }
 
@@ -85,8 +84,15 @@ final readonly class PedalThrottle extends CommonFamily
     public function closing(): array
     {
         return [
-            new Step('floor', 'Floor and covers back, mat clear of the pedal'),
-            new Step('restored', 'Off its stands, what was moved aside is back, tools are out'),
+            new Step('restored', 'What was moved aside is back, tools are out'),
+        ];
+    }
+
+    public function refit(): array
+    {
+        return [
+            new Step('floor', 'Floor and covers back, mat clear of the pedal', 'Nothing is run before they are.'),
+            new Step('wheels_down', 'Off its stands, wheels down, tools out'),
         ];
     }
 
@@ -104,6 +110,6 @@ final readonly class PedalThrottle extends CommonFamily
     /** The trade has no figure for the pedal. */
     public function starting(): Starting
     {
-        return new Starting(HandKind::Pedal, 'Throttle pedal', 'carburettor', [AdjusterKind::BracketNuts], null, [ThrottleWindow::of(30, 26, 1, null)]);
+        return new Starting(HandKind::Pedal, 'Throttle pedal', 'carburettor', [AdjusterKind::BracketNuts], null);
     }
 }

@@ -13,6 +13,7 @@ final readonly class Proof
      * @param  non-empty-array<string, string>  $answers  word on the wire to words on the button
      * @param  list<string>  $passing  the words that pass
      * @param  list<Pose>  $poses  empty where the pose does not matter
+     * @param  list<string>  $tolerable  the words that may be left with a control that is left outside its band by choice
      */
     private function __construct(
         public string $key,
@@ -24,6 +25,8 @@ final readonly class Proof
         public ?string $caution,
         /** Whether it is tried before anything is changed as well. */
         public bool $asFound = false,
+        public Running $running = Running::Still,
+        public array $tolerable = [],
     ) {}
 
     /** @param  list<Pose>  $poses */
@@ -49,11 +52,33 @@ final readonly class Proof
     /** The same, tried before anything is changed as well. */
     public function foundToo(): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true);
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true, $this->running, $this->tolerable);
+    }
+
+    /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
+    public function running(Running $running = Running::Refitted): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->tolerable);
+    }
+
+    /**
+     * The same, where a rider may have it so: matters of taste, never of safety.
+     *
+     * @param  list<string>  $words
+     */
+    public function mayBeLeftAs(array $words): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $words);
     }
 
     public function passes(string $answer): bool
     {
         return in_array($answer, $this->passing, true);
+    }
+
+    /** Whether what is left outside its band by choice may be left with this answer. */
+    public function tolerates(string $answer): bool
+    {
+        return in_array($answer, $this->tolerable, true);
     }
 }

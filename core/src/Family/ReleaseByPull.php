@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
-use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Spec\FreePlayBand;
-use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wear\WearCause;
 
 /**
@@ -19,6 +19,40 @@ final readonly class ReleaseByPull extends DriveClutch
     public function title(): string
     {
         return 'Drive clutch, released by its pull';
+    }
+
+    /** It lets go as the handle is drawn: how far to full drive is not what it is judged by. */
+    public function measures(Spec $spec): array
+    {
+        return [];
+    }
+
+    public function proofs(Run $run): array
+    {
+        return [
+            Proof::yesIsRight('stands_pulled', 'Handle drawn fully and held, in gear: no motion at all', GateKey::StillAtRest, caution: self::DRIVING)->running(),
+            Proof::choice('drives_released', 'Handle let go: how does it take up?', ['smoothly' => 'Smoothly, and it drives', 'weak' => 'Weakly, or it burns', 'none' => 'Not at all'], ['smoothly'], self::DRIVING)->running(),
+            Proof::choice('under_load', 'Under load, handle let go: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
+                'Light load first. '.self::DRIVING)->running(),
+            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
+        ];
+    }
+
+    public function gates(): array
+    {
+        return [
+            new Gate(GateKey::StillAtRest, 'Stands with the handle drawn', 'It drives with the handle drawn.'),
+            new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
+            new Gate(GateKey::NotTaut, 'Some slack with the handle let go', 'The drive cable is taut: the clutch is never fully on, slips and burns.'),
+        ];
+    }
+
+    public function cautions(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::Prove => [self::DRIVING.' It drives as the handle is let go.'],
+            default => parent::cautions($stage),
+        };
     }
 
     public function drift(): Drift
@@ -39,9 +73,9 @@ final readonly class ReleaseByPull extends DriveClutch
         };
     }
 
-    /** Motion within about 1 in of handle travel, and always some slack (common practice, no source). */
+    /** It has a least play, which wear takes away; the trade has no figure for it. */
     public function starting(): Starting
     {
-        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], FreePlayBand::at(ReadingPoint::HandleTravel, SpecBand::between(null, 25.4)));
+        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], null);
     }
 }

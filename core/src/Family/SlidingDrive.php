@@ -63,11 +63,16 @@ final readonly class SlidingDrive extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Handle released: it does not creep', GateKey::StillAtRest, caution: 'Hard floor, hands clear of the wheels, nobody in front.')->foundToo(),
+            Proof::yesIsRight('nothing_at_rest', 'Handle released: it does not creep', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Hard floor, blade off, hands clear of the wheels, nobody in front.')->foundToo()->running(),
             Proof::yesIsRight('rolls_back', 'Handle released: it rolls back freely', caution: 'Hard to pull back is a drive that does not let go: try it both ways.')->foundToo(),
             Proof::yesIsRight('handle_returns', 'Let go: the handle returns by itself')->foundToo(),
-            Proof::choice('on_grass', 'On grass, under load: how does it drive?', ['well' => 'It drives', 'slow' => 'Slow', 'slips' => 'It slips'], ['well'], 'Hard floor first, then grass: load slows it.'),
+            Proof::choice('on_grass', 'On grass, under load: how does it drive?', ['well' => 'It drives', 'slow' => 'Slow', 'slips' => 'It slips'], ['well'], 'Outdoors: carbon monoxide kills. Nobody in front. Hard floor first, then grass: load slows it.')->running(),
         ];
+    }
+
+    public function tryingCaution(): string
+    {
+        return 'Outdoors: carbon monoxide kills. Belt cover on, hard floor, blade off, nobody in front.';
     }
 
     public function gates(): array

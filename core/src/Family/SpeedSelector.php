@@ -19,6 +19,8 @@ use VividPull\Core\Spec\OutcomeWord;
  */
 final readonly class SpeedSelector extends CommonFamily
 {
+    private const DRIVING = 'Outdoors: carbon monoxide kills. Operator in place, nobody in front.';
+
     public function title(): string
     {
         return 'Speed selector';
@@ -49,9 +51,9 @@ final readonly class SpeedSelector extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('neutral_still', 'In neutral nothing drives', GateKey::StillAtRest, caution: 'Operator in place, nobody in front.')->foundToo(),
-            Proof::yesIsRight('order', 'R1 is slower than R2, and F1 is the slowest forward'),
-            Proof::yesIsRight('auger_still', 'With both handles released nothing turns', caution: 'Auger area clear: use a stick, never a hand.'),
+            Proof::yesIsRight('neutral_still', 'In neutral nothing drives', GateKey::StillAtRest, caution: self::DRIVING)->foundToo()->running(),
+            Proof::yesIsRight('order', 'R1 is slower than R2, and F1 is the slowest forward', caution: self::DRIVING)->running(),
+            Proof::yesIsRight('auger_still', 'With both handles released nothing turns', caution: self::DRIVING.' Auger area clear: use a stick, never a hand.')->running(),
         ];
     }
 
@@ -69,6 +71,19 @@ final readonly class SpeedSelector extends CommonFamily
         return [
             new Gate(GateKey::StillAtRest, 'Still in neutral', 'It drives in neutral.'),
             new Gate(GateKey::WireSound, 'Wire or rod sound', 'The selector wire is damaged.'),
+        ];
+    }
+
+    public function tryingCaution(): string
+    {
+        return 'Wrench and clamp off the arm first. '.self::DRIVING;
+    }
+
+    public function refit(): array
+    {
+        return [
+            new Step('clamp_off', 'Wrench and clamp off the arm, slowly; bracket bolt tight', 'Its return spring is strong.'),
+            new Step('guards', 'Covers and guards back on, tools out', 'Nothing is run before they are.'),
         ];
     }
 

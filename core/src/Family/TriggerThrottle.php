@@ -60,7 +60,7 @@ final readonly class TriggerThrottle extends CommonFamily
             Proof::yesIsRight('wide_open', 'Trigger fully pulled: the carburettor is wide open'),
             Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut),
             Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_still', 'At idle the head stands still', caution: 'Outdoors, head clear of the ground, nobody within the machine\'s safe distance.'),
+            Proof::yesIsRight('idle_still', 'At idle the head stands still', caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running(),
         ];
     }
 
@@ -83,8 +83,15 @@ final readonly class TriggerThrottle extends CommonFamily
     public function closing(): array
     {
         return [
+            new Step('restored', 'What was moved aside is back, tools out'),
+        ];
+    }
+
+    public function refit(): array
+    {
+        return [
             new Step('cable_cover', 'The cover that holds the cable\'s stop is back on'),
-            new Step('restored', 'Spark lead back on, what was moved aside is back, tools out'),
+            new Step('guard', 'Blade guard and engine covers on, spark lead on last', 'Nothing is run before they are.'),
         ];
     }
 

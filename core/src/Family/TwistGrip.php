@@ -65,7 +65,7 @@ final readonly class TwistGrip extends CommonFamily
         return [
             Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right]),
             Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors, in neutral, brake set, nobody in front.'),
+            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open),
         ];
     }
 
@@ -77,6 +77,18 @@ final readonly class TwistGrip extends CommonFamily
             new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play in every pose', 'Throttle cable is taut and can hold the throttle open.'),
         ];
+    }
+
+    /** On its wheels, bars full left, straight, full right: the tightest spot decides. */
+    public function poses(): array
+    {
+        return [Pose::Straight, Pose::Left, Pose::Right];
+    }
+
+    /** Boots and covers stay off until every pose has passed. */
+    public function refit(): array
+    {
+        return [];
     }
 
     public function closing(): array

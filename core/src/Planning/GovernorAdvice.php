@@ -8,6 +8,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\MeasureState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Measurement\VerdictKind;
@@ -39,13 +40,23 @@ final readonly class GovernorAdvice
             return null;
         }
         $proven = $state->judgement->now->is(VerdictKind::Inside) && ($state->second === null || $state->second->judgement->now->is(VerdictKind::Inside));
+        $open = self::unproved($state);
 
         return match (true) {
             $speed->found === null => new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null),
             $speed->verdict->kind->isOutside() => self::slower($state, $nut, $speed->found, $ceiling),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
+            $open !== [] => new self('The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.', null, null),
             default => self::faster($state, $nut, $speed->found, $ceiling),
         };
+    }
+
+    /** @return list<string> proofs of opening, closing and taking off that failed, or were not tried since the last move of a cable */
+    private static function unproved(BenchState $state): array
+    {
+        $open = array_filter($state->spec->family->family()->proofs($state->run), static fn (Proof $proof): bool => ! $proof->passes($state->facts->checks[$proof->key]->answer ?? ''));
+
+        return array_values(array_map(static fn (Proof $proof): string => rtrim($proof->question, '?'), $open));
     }
 
     private static function slower(BenchState $state, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self

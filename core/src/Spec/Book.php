@@ -33,9 +33,9 @@ final readonly class Book
         return new self(null, null, [], []);
     }
 
-    /** @return list<Proof> */
+    /** @return list<Proof> whether they run the machine the book alone knows: what was taken off is put back before them */
     public function proofs(): array
     {
-        return array_map(static fn (string $key, string $question): Proof => Proof::yesIsRight($key, $question), array_keys($this->proofs), array_values($this->proofs));
+        return array_map(static fn (string $key, string $question): Proof => Proof::yesIsRight($key, $question)->running(), array_keys($this->proofs), array_values($this->proofs));
     }
 }

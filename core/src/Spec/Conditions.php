@@ -18,6 +18,18 @@ final readonly class Conditions
         return new self($engine, $wheels, $poses === [] ? [Pose::Straight] : $poses);
     }
 
+    /**
+     * The same, in these poses as well: a family's own poses are not the spec's to leave out.
+     *
+     * @param  list<Pose>  $poses
+     */
+    public function inAll(array $poses): self
+    {
+        $more = array_filter($poses, fn (Pose $pose): bool => ! $this->allows($pose));
+
+        return $more === [] ? $this : new self($this->engine, $this->wheels, [...$this->poses, ...array_values($more)]);
+    }
+
     /** Why a reading taken in this state cannot be held against the band, or null when it can. */
     public function objection(EngineHeat $engine, Wheels $wheels): ?string
     {

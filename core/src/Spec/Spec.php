@@ -44,7 +44,7 @@ final readonly class Spec
         array $others = [],
         ?Book $book = null,
     ): self {
-        return new self($family, $aim, $conditions, $policy, $rule, $source, $second, $secondFirst, $others, $book ?? Book::silent());
+        return new self($family, $aim, $conditions->inAll($family->family()->poses()), $policy, $rule, $source, $second, $secondFirst, $others, $book ?? Book::silent());
     }
 
     /** @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book adds */

@@ -6,10 +6,12 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Carryover;
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PutRight;
+use VividPull\Core\Bench\Finding;
 use VividPull\Core\Bench\GateState;
 use VividPull\Core\Bench\MeasureState;
 use VividPull\Core\Bench\PackState;
@@ -44,9 +46,29 @@ final readonly class ClosingRecord
             'moves' => count($state->facts->moves),
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
             'by_choice' => $state->facts->byChoice?->reason,
+            'left_faults' => self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
         ];
+    }
+
+    /** @return list<string> what was found faulty, or worn, and left with its reason */
+    private static function leftFaults(BenchState $state): array
+    {
+        $faulty = [];
+        foreach ($state->log->effective() as $entry) {
+            if ($entry instanceof Inspected) {
+                $faulty[$entry->key] = $entry->finding === Finding::Fault || ($entry->finding === Finding::Noted && ($faulty[$entry->key] ?? false));
+            }
+        }
+        $left = [];
+        foreach ($state->spec->family->family()->lookOver() as $inspection) {
+            if ($faulty[$inspection->key] ?? false) {
+                $left[] = "{$inspection->label}: ".($state->facts->inspected[$inspection->key]->remark ?? 'fault');
+            }
+        }
+
+        return $left;
     }
 
     /** @return array<string, mixed>|null null where nothing of a pack was measured */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\ControlDrift;
+use VividPull\Core\Bench\LeftBefore;
 use VividPull\Core\Bench\PackInspection;
 use VividPull\Core\Bench\Standing;
 use VividPull\Core\Bench\StandingTag;
@@ -26,7 +27,7 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep']);
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -44,6 +45,7 @@ final readonly class StandingCodec
             $node->optionalString('usage_unit', 4) ?? '',
             $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
             $node->has('creep') ? self::creep($node->at('creep')) : new LockCreep,
+            $node->has('left') ? self::left($node->at('left')) : null,
         );
     }
 
@@ -66,6 +68,8 @@ final readonly class StandingCodec
             'usage_unit' => $standing->usageUnit === '' ? null : $standing->usageUnit,
             'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->pack),
             'creep' => $standing->creep->pairs === 0 ? null : $standing->creep->sums(),
+            'left' => $standing->left === null ? null
+                : ['by_choice' => $standing->left->byChoice, 'faults' => $standing->left->faults, 'at' => $standing->left->at, 'by' => $standing->left->by],
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }
@@ -172,6 +176,14 @@ final readonly class StandingCodec
         $node->object(['conduit_mm', 'intervals']);
 
         return new ControlDrift($node->at('conduit_mm')->number(-500, 500), $node->at('intervals')->integer(0, 1000));
+    }
+
+    private static function left(Node $node): LeftBefore
+    {
+        $node->object(['at', 'by'], ['by_choice', 'faults']);
+
+        return new LeftBefore($node->optionalString('by_choice', 500), $node->has('faults') ? array_map(static fn (Node $one): string => $one->string(700), $node->at('faults')->items(40)) : [],
+            $node->at('at')->string(40), $node->at('by')->string(60));
     }
 
     private static function tag(Node $node): StandingTag

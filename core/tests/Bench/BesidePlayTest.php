@@ -34,19 +34,19 @@ final class BesidePlayTest extends TestCase
         self::assertSame(PlanKind::NotSettable, $job->state->next()->kind);
         $job->entry('put_right', ['cure' => 'mount', 'remark' => 'peg replaced']);
         self::assertSame('check:brake_off', self::asks($job), 'what was tried before counts no more');
-        $job->line('yes')->line('yes')->line('yes')->line('engine_stops');
+        $job->line('yes')->line('yes')->line('yes')->refit()->line('engine_stops');
         self::assertSame('measure:blade_stop', self::asks($job));
         $job->line('2.1')->line('2,3 s');
         self::assertSame(GateStatus::Unknown, self::gate($job, GateKey::BladeStops)->status, 'two runs of three');
         $job->line('2.2');
         self::assertSame(GateStatus::Passed, self::gate($job, GateKey::BladeStops)->status);
-        $job->line('ok')->line('ok');
+        $job->line('ok');
         self::assertSame([], $job->state->progress->blocks(ClosingOutcome::Fit));
     }
 
     public function test_a_slow_blade_fails_its_gate_whatever_else_is_right(): void
     {
-        $job = self::bail()->line('yes')->line('yes')->line('yes')->line('engine_stops')->line('3.6')->line('3.7')->line('3.5');
+        $job = self::bail()->line('yes')->line('yes')->line('yes')->refit()->line('engine_stops')->line('3.6')->line('3.7')->line('3.5');
         self::assertSame([GateStatus::Failed, 'The blade takes too long to stop.'], [self::gate($job, GateKey::BladeStops)->status, self::gate($job, GateKey::BladeStops)->sentence]);
         self::assertContains('The blade takes too long to stop.', $job->state->progress->blocks(ClosingOutcome::Fit));
         $job->entry('put_right', ['cure' => 'spring']);
@@ -56,7 +56,7 @@ final class BesidePlayTest extends TestCase
     public function test_a_control_found_right_goes_on_to_its_proof(): void
     {
         $job = self::bail()->line('yes')->line('yes')->line('yes');
-        self::assertSame([JobStage::Prove, 'check:stops'], [$job->state->progress->stage, self::asks($job)]);
+        self::assertSame([JobStage::Prove, 'guards'], [$job->state->progress->stage, self::asks($job)]);
     }
 
     /** @return iterable<string, array{callable(TestJob): mixed, string}> */
@@ -118,7 +118,7 @@ final class BesidePlayTest extends TestCase
 
     public function test_an_outcome_and_a_time_can_be_put_right_at_their_place(): void
     {
-        $job = self::bail()->line('yes')->line('yes')->line('yes')->line('engine_stops')->line('2.1');
+        $job = self::bail()->line('yes')->line('yes')->line('yes')->refit()->line('engine_stops')->line('2.1');
         $draft = Amending::read('2.4 s', $job->last(), 'misread the watch', $job->state, $job->person);
         $job->entry($draft->kind->value, $draft->body);
         self::assertSame([2.4], $job->state->judgement->measures[0]->values);
@@ -202,7 +202,7 @@ final class BesidePlayTest extends TestCase
     {
         $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5');
         self::assertStringContainsString('Measure the speed once both cables are right', GovernorAdvice::of($job->state)->sentence ?? '');
-        $job->line('yes')->line('yes')->line('smooth')->line('457')->line('21')->line('21')->line('21');
+        $job->line('yes')->line('yes')->line('457')->refit()->line('smooth')->line('21')->line('21')->line('21');
         $advice = GovernorAdvice::of($job->state);
         self::assertNotNull($advice?->steps);
         $given = 4.0 * abs($advice->steps->toFloat());
@@ -212,14 +212,14 @@ final class BesidePlayTest extends TestCase
 
     public function test_a_governor_past_its_limit_fails_the_gate_and_comes_back(): void
     {
-        $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('smooth')->line('457')->line('17.4 mph')->line('17.5 mph')->line('17.3 mph');
+        $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('457')->refit()->line('smooth')->line('17.4 mph')->line('17.5 mph')->line('17.3 mph');
         self::assertSame(GateStatus::Failed, self::gate($job, GateKey::SpeedGoverned)->status);
         self::assertGreaterThan(0, GovernorAdvice::of($job->state)->steps->count ?? 0);
     }
 
     public function test_smaller_tyres_do_not_excuse_a_governor_past_its_limit(): void
     {
-        $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('smooth')->line('400')->line('24')->line('24')->line('24');
+        $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('400')->refit()->line('smooth')->line('24')->line('24')->line('24');
         // 24 km/h on 400 mm tyres is 24 × 457 / 400 = 27.4 km/h on the book's own.
         self::assertSame(GateStatus::Failed, self::gate($job, GateKey::SpeedGoverned)->status);
         self::assertStringContainsString('gives 27.4 km/h', $job->state->judgement->measures[1]->note ?? '');

@@ -73,7 +73,7 @@ final class GatesTest extends TestCase
 
     public function test_a_clutch_has_its_own(): void
     {
-        self::assertSame(['wire_sound', 'not_taut'], array_keys(self::gates(TestJob::clutch())));
+        self::assertSame(['wire_sound', 'not_taut', 'arm_free', 'releases'], array_keys(self::gates(TestJob::clutch())));
     }
 
     /** @return array<string, string> */

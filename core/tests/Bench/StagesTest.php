@@ -34,11 +34,16 @@ final class StagesTest extends TestCase
         self::assertSame('reading:left', self::asked($job), 'locking turns the adjuster: read it again');
         $job->read(15, 15, 15.5);
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
-        foreach (['yes', 'yes', 'yes', 'middle'] as $answer) {
+        $job->line('yes')->line('yes');
+        self::assertSame('slots_apart', self::asked($job), 'what was tried by hand comes before the refit');
+        self::assertSame("This runs the machine. Put back first what was taken off: Slots of barrel, ring and perch out of line. Covers, springs and guards back on, oil in, wheels down.",
+            $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'no_creep', 'answer' => 'yes'])));
+        $job->line('ok')->line('ok');
+        foreach (['yes', 'holds', 'middle'] as $answer) {
             $job->line($answer);
         }
         self::assertSame(JobStage::Close, $job->state->progress->stage);
-        $job->line('ok')->line('ok');
+        $job->line('ok');
         self::assertSame([], $job->state->progress->blocksFit);
         $job->entry('closed', ['outcome' => 'fit', 'next_check' => '2026-09-01']);
         self::assertSame(ClosingOutcome::Fit, $job->state->facts->closed?->outcome);
@@ -77,7 +82,7 @@ final class StagesTest extends TestCase
         self::assertStringContainsString('Say why it is left outside', implode(' ', $job->state->progress->blocksByChoice));
         $job->entry('by_choice', ['reason' => 'Thick gloves.']);
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
-        foreach (['yes', 'yes', 'yes', 'late'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'late'] as $answer) {
             $job->line($answer);
         }
         self::assertSame(JobStage::Close, $job->state->progress->stage, 'a late bite is what was wanted');
@@ -163,7 +168,7 @@ final class StagesTest extends TestCase
     private static function nearlyDone(callable $before): TestJob
     {
         $job = $before(TestJob::clutch())->ready()->read(15, 15, 15);
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer);
         }
 

@@ -78,7 +78,7 @@ final class CautionsTest extends TestCase
         yield 'pedal: governed speed is not raised past the limit' => [FamilyKey::PedalThrottle, JobStage::Set, 'never past the maker\'s limit'];
         yield 'throttle: never push the grip back past rest' => [FamilyKey::TwistGrip, JobStage::AsFound, 'past rest'];
         yield 'throttle: boots stay off until it passed' => [FamilyKey::TwistGrip, JobStage::Prove, 'stay off until every pose has passed'];
-        yield 'tied-down brake: pumped and tried' => [FamilyKey::BrakePull, JobStage::Close, 'pumped and tried'];
+        yield 'tied-down brake: pumped and tried' => [FamilyKey::BrakePull, JobStage::Prove, 'brake pumped before it moves'];
     }
 
     #[DataProvider('cautions')]
@@ -127,7 +127,7 @@ final class CautionsTest extends TestCase
         return [...$family->cautions($stage), ...match ($stage) {
             JobStage::MakeSafe => array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->makeSafe()),
             JobStage::LookOver => array_map(static fn (Inspection $one): string => "{$one->label} {$one->lookFor}", $family->lookOver()),
-            JobStage::Prove => [...self::proofs($family, $run), ...array_map(static fn (Measure $one): string => $one->key->howTo()." {$one->caution}", $family->measures($spec))],
+            JobStage::Prove => [...array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->refit()), ...self::proofs($family, $run), ...array_map(static fn (Measure $one): string => $one->key->howTo()." {$one->caution}", $family->measures($spec))],
             JobStage::Close => array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->closing()),
             JobStage::AsFound, JobStage::Set => [],
         }];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 use RuntimeException;
+use VividPull\Core\Family\Step;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
@@ -83,6 +84,19 @@ final class TestJob
             'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
             'working_end' => 'arm',
         ], array_fill_keys(array_column($adjusters, 'id'), $bevels === [] ? 30.0 : 16.0));
+    }
+
+    /** Puts back everything that is asked for before the machine is run. */
+    public function refit(): self
+    {
+        foreach ($this->state->progress->items['prove'] ?? [] as $item) {
+            $isRefit = array_filter($this->state->spec->family->family()->refit(), static fn (Step $step): bool => $step->key === $item->key) !== [];
+            if (! $item->done && ($isRefit || str_starts_with($item->key, 'cover:'))) {
+                $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
+            }
+        }
+
+        return $this;
     }
 
     /**
