@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use VividPull\Core\Family\ModeCables;
+use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Family\SpeedSelector;
 use VividPull\Core\Measurement\LeverPull;
@@ -43,14 +43,9 @@ final readonly class DemoAims
         };
     }
 
+    /** As the family begins: how much each cable moves a mode is learned. */
     private static function modes(): Aim
     {
-        $mode = static fn (string $key, string $label, string $right, string $under, string $over, array $weights): array => compact('key', 'label', 'right', 'under', 'over', 'weights');
-
-        return ModeCables::table([
-            [...$mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates', ['park_bevels' => 1.0, 'mode_bevels' => 0.5]), 'at' => 0.0],
-            [...$mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free', ['mode_bevels' => 1.0]), 'at' => 0.0],
-            [...$mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates', ['mode_bevels' => 1.0, 'differential_bevels' => 1.0]), 'at' => 0.0],
-        ], 5, [Mover::of('mode_bevels', 1, 1, 0.1), Mover::of('park_bevels', 1, 1, 0.1), Mover::of('differential_bevels', 1, 1, 0.1)]);
+        return FamilyKey::ModeCables->family()->starting()->aims[0];
     }
 }

@@ -22,7 +22,7 @@ final class FamiliesTest extends BrowserTestCase
     public function test_modes_are_set_one_cable_at_a_time_and_unmet_teeth_prove_nothing(): void
     {
         $this->as('tomas')->begin('UC-01', 'modes')->oks()->see('Park: what did it do?', 'the teeth have not met')->line('right', 'over', 'right');
-        $this->see('5 bevels', 'towards park', 'Mode cable adjuster: in 5 bevels', 'Arm and notches')->accessible('three cables at one arm');
+        $this->see('towards park', 'Mode cable adjuster: in 24 bevels', 'Arm and notches')->accessible('three cables at one arm');
         $this->armed()->click('[data-done]')->settled()->line('ok')->see('Park: what did it do?')->line('unmet')->see('Park: what did it do?')->line('right', 'over', 'right');
         $this->see('towards park')->window(390, 844);
         $this->accessible('a mode arm on a phone');

@@ -19,8 +19,11 @@ use VividPull\Core\Spec\OutcomeWord;
  */
 final readonly class ModeCables extends CommonFamily
 {
-    /** Any of the three can cure any mode, for they meet at one arm. How much each moves it is learned from what the arm does. */
-    private const ANY = ['mode_bevels' => 1.0, 'park_bevels' => 1.0, 'differential_bevels' => 1.0];
+    /** Four turns of six bevels: never more at once. */
+    private const MOST_BEVELS = 24.0;
+
+    /** How much a cable moves a mode is learned from what the arm does: by nothing, or by up to twice as far as the others. */
+    private const UNKNOWN = 1.0;
 
     public function title(): string
     {
@@ -33,8 +36,9 @@ final readonly class ModeCables extends CommonFamily
      * @param  non-empty-list<array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>}>  $modes
      * @param  non-empty-list<Mover>  $movers
      * @param  float  $halfWidth  how far the arm may stand from a mode's place and still do what it should
+     * @param  float|null  $trial  how far to go where nothing bounds the other side; null for half a width
      */
-    public static function table(array $modes, float $halfWidth, array $movers): OutcomeTable
+    public static function table(array $modes, float $halfWidth, array $movers, ?float $trial = null): OutcomeTable
     {
         $settings = array_map(static fn (array $mode): OutcomeSetting => OutcomeSetting::of($mode['key'], $mode['label'], 0.0, 'right', [
             OutcomeWord::between('right', $mode['right'], -$halfWidth, $halfWidth),
@@ -43,7 +47,7 @@ final readonly class ModeCables extends CommonFamily
             OutcomeWord::provingNothing('unmet', 'Cannot tell: the teeth have not met'),
         ], $mode['weights'], true), $modes);
 
-        return OutcomeTable::of('mode arm', 'bevel', 'towards turf', 'towards park', $settings, $movers, $halfWidth, 4.0 * 6.0);
+        return OutcomeTable::of('mode arm', 'bevel', 'towards turf', 'towards park', $settings, $movers, $trial ?? $halfWidth, self::MOST_BEVELS);
     }
 
     public function makeSafe(): array
@@ -122,22 +126,19 @@ final readonly class ModeCables extends CommonFamily
         };
     }
 
-    /** Function, not marks: what the rear wheels do in each mode. */
+    /** Function, not marks: what the rear wheels do in each mode. Any of the three can cure any of them, since they meet at one arm. */
     public function starting(): Starting
     {
         return new Starting(HandKind::Selector, 'Mode lever', 'mode arm', [AdjusterKind::InLine, AdjusterKind::InLine, AdjusterKind::InLine], null, [self::table([
-            self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates', self::ANY),
-            self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free', self::ANY),
-            self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates', self::ANY),
-        ], 5, [Mover::of('mode_bevels', 1, 1, 0.1), Mover::of('park_bevels', 1, 1, 0.1), Mover::of('differential_bevels', 1, 1, 0.1)])], ['mode', 'park', 'differential']);
+            self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates'),
+            self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free'),
+            self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates'),
+        ], 5, [Mover::of('mode_bevels', 1, 1, self::UNKNOWN), Mover::of('park_bevels', 1, 1, self::UNKNOWN), Mover::of('differential_bevels', 1, 1, self::UNKNOWN)], self::MOST_BEVELS)], ['mode', 'park', 'differential']);
     }
 
-    /**
-     * @param  array<string, float>  $weights
-     * @return array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>}
-     */
-    private static function mode(string $key, string $label, string $right, string $under, string $over, array $weights): array
+    /** @return array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>} any cable can cure any mode, for they meet at one arm */
+    private static function mode(string $key, string $label, string $right, string $under, string $over): array
     {
-        return ['key' => $key, 'label' => $label, 'at' => 0.0, 'right' => $right, 'under' => $under, 'over' => $over, 'weights' => $weights];
+        return ['key' => $key, 'label' => $label, 'at' => 0.0, 'right' => $right, 'under' => $under, 'over' => $over, 'weights' => []];
     }
 }

@@ -45,8 +45,8 @@ final readonly class TablePlanner
         if ($this->state->isSet()) {
             return TableAdvice::say(TableAdviceKind::Right, 'Every setting tried does what it should. Prove it.');
         }
-        $bounds = OffsetBounds::of(max(1, min(3, count($this->movers))), $this->planes());
-        if ($bounds === null) {
+        $stands = $this->table->isLearned() ? [] : $this->standsTogether();
+        if ($stands === null) {
             return TableAdvice::say(TableAdviceKind::Contradiction, 'No offset explains all that was seen: '.$this->told().'. Suspect a bent arm, a worn or wrong part, or a setting tried wrongly. Take the doubtful one back and try it again.');
         }
         $unsaid = $this->unsaidMove();
@@ -55,25 +55,55 @@ final readonly class TablePlanner
         }
         $untold = $this->state->untold(true);
 
-        if (count($this->facts->moves) >= self::MOST_MOVES) {
-            return TableAdvice::say(TableAdviceKind::OutOfReach, self::MOST_MOVES.' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.');
+        if (count($this->facts->moves) >= $this->mostMoves()) {
+            return TableAdvice::say(TableAdviceKind::OutOfReach, $this->mostMoves().' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.');
         }
 
         return $untold !== [] ? TableAdvice::say(TableAdviceKind::Try, 'Try '.implode(' and ', array_map(static fn (OutcomeSetting $one): string => $one->label, $untold)).'.')
-            : $this->move($bounds);
+            : ($this->table->isLearned() ? $this->learned() : $this->move($stands));
     }
 
-    private function move(OffsetBounds $bounds): TableAdvice
+    private function mostMoves(): int
+    {
+        return $this->table->isLearned() ? self::MOST_MOVES * count($this->movers) : self::MOST_MOVES;
+    }
+
+    private function learned(): TableAdvice
+    {
+        return (new MeetingArm($this->state, $this->run, $this->facts, $this->movers))->next()
+            ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen no place of any cable is left: '.$this->told().'. Suspect a bent arm or bracket, or a worn or wrong part.');
+    }
+
+    /**
+     * Where the arm stands at each setting, when one offset of each cable explains all of them; null where none does.
+     *
+     * @return array<string, Interval>|null
+     */
+    private function standsTogether(): ?array
+    {
+        $bounds = OffsetBounds::of(max(1, min(3, count($this->movers))), $this->planes());
+
+        return $bounds === null ? null : array_map(fn (OutcomeSetting $one): Interval => Interval::between($bounds->least($this->weights($one)), $bounds->most($this->weights($one)))->shifted($one->at), $this->table->settings);
+    }
+
+    /** @param  array<string, Interval>  $stands */
+    private function move(array $stands): TableAdvice
     {
         $best = null;
         $reasons = [];
-        $shifts = new TableShifts($this->table, $this->movers, $bounds);
+        $shifts = new TableShifts($this->table, $stands);
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
-            $shift = $shifts->of($mover);
-            $steps = $adjuster === null || $shift === null ? null : $this->steps($mover, $adjuster, $shift->x);
-            if ($adjuster === null || $shift === null || ! $this->hasRoom($adjuster, $steps)) {
-                $reasons[] = $adjuster === null || $shift === null ? ($adjuster?->name() ?? $mover->adjuster).' alone cannot cure it' : "the {$adjuster->name()} has no room left that way";
+            $wished = $shifts->of($mover);
+            if ($adjuster === null || $wished === null) {
+                $reasons[] = 'the '.($adjuster?->name() ?? $mover->adjuster).' alone cannot cure it';
+
+                continue;
+            }
+            $shift = $wished->within(...$this->room($mover, $adjuster));
+            $steps = $shift === null ? null : $this->steps($mover, $adjuster, $shift->x);
+            if ($shift === null || ! $this->hasRoom($adjuster, $steps)) {
+                $reasons[] = "the {$adjuster->name()} has ".$this->roomSaid($mover, $adjuster, $wished->x);
 
                 continue;
             }
@@ -83,7 +113,29 @@ final readonly class TablePlanner
             }
         }
 
-        return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, ucfirst(implode('; ', $reasons)).'. Suspect a bent arm or bracket, or a worn or wrong part.');
+        return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons).'. Suspect a bent arm or bracket, or a worn or wrong part.');
+    }
+
+    /** @return array{float, float} how far the arm can still be moved either way, in the table's unit; without end where nobody knows */
+    private function room(Mover $mover, Adjuster $adjuster): array
+    {
+        $at = $this->facts->positions[$adjuster->id()] ?? null;
+        if ($at === null || $mover->perStep === null || $mover->sign === null) {
+            return [-INF, INF];
+        }
+        $small = $adjuster->smallestStep()->count;
+        $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep * (intdiv($room->count, $small) * $small) / $adjuster->counting()->each->count;
+        $ends = [$arm($adjuster->travel()->from->minus($at)), $arm($adjuster->travel()->to->minus($at))];
+
+        return [min($ends), max($ends)];
+    }
+
+    private function roomSaid(Mover $mover, Adjuster $adjuster, float $wished): string
+    {
+        [$from, $to] = $this->room($mover, $adjuster);
+        $left = $wished < 0.0 ? -$from : $to;
+
+        return $left < 1e-9 ? 'no room left that way' : 'only '.$this->table->sayShift($wished < 0.0 ? $from : $to).' left';
     }
 
     private function said(Mover $mover, Adjuster $adjuster, TableShift $shift, ?Steps $steps): TableAdvice
@@ -107,17 +159,26 @@ final readonly class TablePlanner
     private function planes(): array
     {
         $planes = [];
-        foreach ($this->facts->seen->outcomes as $seen) {
-            $setting = $this->table->settings[$seen->entry->setting] ?? null;
-            $saw = $setting?->sees[$seen->entry->saw] ?? null;
-            if ($setting === null || $saw === null || $saw->provesNothing || $seen->stretch !== $this->facts->stretch) {
-                continue;
-            }
-            $stands = Interval::ofEdges($saw->low, $saw->high)->shifted(-$setting->at)->plus($this->shiftSince($seen, $setting));
+        foreach ($this->sights() as [$setting, $stands]) {
             array_push($planes, ...self::bounds($this->weights($setting), $stands));
         }
 
         return $planes;
+    }
+
+    /** @return list<array{OutcomeSetting, Interval}> each thing seen, with where its setting stands now by it, its own place left out */
+    private function sights(): array
+    {
+        $sights = [];
+        foreach ($this->facts->seen->outcomes as $seen) {
+            $setting = $this->table->settings[$seen->entry->setting] ?? null;
+            $saw = $setting?->sees[$seen->entry->saw] ?? null;
+            if ($setting !== null && $saw !== null && ! $saw->provesNothing && $seen->stretch === $this->facts->stretch) {
+                $sights[] = [$setting, Interval::ofEdges($saw->low, $saw->high)->shifted(-$setting->at)->plus($this->shiftSince($seen, $setting))];
+            }
+        }
+
+        return $sights;
     }
 
     /**

@@ -5,16 +5,15 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Learning\Interval;
-use VividPull\Core\Learning\OffsetBounds;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 
-/** How far each mover by itself should shift the arm, from the bounds on where the offsets stand. */
+/** How far each mover by itself should shift the arm, from the bounds on where it stands at each setting. */
 final readonly class TableShifts
 {
-    /** @param  array<string, Mover>  $movers */
-    public function __construct(private OutcomeTable $table, private array $movers, private OffsetBounds $bounds) {}
+    /** @param  array<string, Interval>  $stands  by setting, as far as it is known */
+    public function __construct(private OutcomeTable $table, private array $stands) {}
 
     /**
      * A shift that could bring every setting right, certain where it must; where one mover alone cannot, the shift of it that brings
@@ -29,7 +28,7 @@ final readonly class TableShifts
     {
         [$certain, $possible] = [Interval::everything(), Interval::everything()];
         foreach ($this->table->settings as $setting) {
-            [$stands, $wanted, $weight] = [$this->stands($setting), self::wanted($setting), $setting->weight($mover->adjuster)];
+            [$stands, $wanted, $weight] = [$this->stands[$setting->key], self::wanted($setting), $setting->weight($mover->adjuster)];
             if ($weight !== 0.0) {
                 $certain = $certain->meeting($stands->certainShiftsInto($wanted)->times(1.0 / $weight));
                 $possible = $possible->meeting($stands->possibleShiftsInto($wanted)->times(1.0 / $weight));
@@ -42,7 +41,7 @@ final readonly class TableShifts
         }
         $x = ($certain->isEmpty() ? $possible : $certain)->aim($this->table->trial);
 
-        return new TableShift($this->within($x), ! $certain->isEmpty() && $this->within($x) === $x, true, count($this->table->settings));
+        return new TableShift($this->within($x), ! $certain->isEmpty() && $this->within($x) === $x, true, count($this->table->settings), $possible, $certain);
     }
 
     private function part(Mover $mover): ?TableShift
@@ -50,11 +49,12 @@ final readonly class TableShifts
         $best = null;
         foreach ($this->table->settings as $setting) {
             $weight = $setting->weight($mover->adjuster);
-            if ($weight === 0.0 || $this->stands($setting)->overlaps(self::wanted($setting))) {
+            if ($weight === 0.0 || $this->stands[$setting->key]->overlaps(self::wanted($setting))) {
                 continue;
             }
-            $x = $this->within($this->stands($setting)->possibleShiftsInto(self::wanted($setting))->times(1.0 / $weight)->aim($this->table->trial));
-            $shift = new TableShift($x, false, false, $this->right($mover, $x));
+            $possible = $this->stands[$setting->key]->possibleShiftsInto(self::wanted($setting))->times(1.0 / $weight);
+            $x = $this->within($possible->aim($this->table->trial));
+            $shift = new TableShift($x, false, false, $this->right($mover, $x), $possible, Interval::between(INF, INF));
             $best = $best === null || $shift->right > $best->right ? $shift : $best;
         }
 
@@ -64,15 +64,7 @@ final readonly class TableShifts
     /** Settings that could be right after this shift. */
     private function right(Mover $mover, float $x): int
     {
-        return count(array_filter($this->table->settings, fn (OutcomeSetting $one): bool => $this->stands($one)->shifted($one->weight($mover->adjuster) * $x)->overlaps(self::wanted($one))));
-    }
-
-    /** Where the arm stands at a setting, as far as it is known. */
-    private function stands(OutcomeSetting $setting): Interval
-    {
-        $weights = array_values(array_map(static fn (Mover $mover): float => $setting->weight($mover->adjuster), $this->movers));
-
-        return Interval::between($this->bounds->least($weights), $this->bounds->most($weights))->shifted($setting->at);
+        return count(array_filter($this->table->settings, fn (OutcomeSetting $one): bool => $this->stands[$one->key]->shifted($one->weight($mover->adjuster) * $x)->overlaps(self::wanted($one))));
     }
 
     private static function wanted(OutcomeSetting $setting): Interval

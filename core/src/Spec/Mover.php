@@ -15,7 +15,7 @@ final readonly class Mover
         public ?float $perStep,
         /** Which way it goes with an outward step: 1 to the table's plus, −1 to its minus, null until a trial shows it. */
         public ?int $sign,
-        /** The share by which a move may fall short or go too far. */
+        /** The share by which a move may fall short or go too far; 1 where nobody knows how much it moves. */
         public float $error,
     ) {}
 

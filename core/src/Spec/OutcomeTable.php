@@ -61,6 +61,15 @@ final readonly class OutcomeTable implements Aim
         );
     }
 
+    /**
+     * Whether how much its movers move a setting is not known but learned: each may move it by nothing or by twice as far, so that what
+     * is seen at one setting says nothing of another.
+     */
+    public function isLearned(): bool
+    {
+        return array_filter($this->movers, static fn (Mover $one): bool => $one->error >= 1.0) !== [];
+    }
+
     public function say(): string
     {
         return implode('; ', array_map(static fn (OutcomeSetting $one): string => "{$one->label}: ".lcfirst($one->wanted()->label), array_values($this->settings)));

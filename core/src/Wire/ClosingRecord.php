@@ -6,8 +6,8 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Carryover;
+use VividPull\Core\Bench\Entry\Inspected;
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PutRight;

@@ -36,7 +36,7 @@ final class StagesTest extends TestCase
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
         $job->line('yes')->line('yes');
         self::assertSame('slots_apart', self::asked($job), 'what was tried by hand comes before the refit');
-        self::assertSame("This runs the machine. Put back first what was taken off: Slots of barrel, ring and perch out of line. Covers, springs and guards back on, oil in, wheels down.",
+        self::assertSame('This runs the machine. Put back first what was taken off: Slots of barrel, ring and perch out of line. Covers, springs and guards back on, oil in, wheels down.',
             $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'no_creep', 'answer' => 'yes'])));
         $job->line('ok')->line('ok');
         foreach (['yes', 'holds', 'middle'] as $answer) {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Tests\Planning;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\ModeCables;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Family\SpeedSelector;
@@ -82,9 +84,78 @@ final class TablePlannerTest extends TestCase
     public function test_what_no_adjuster_reaches_is_out_of_reach(): void
     {
         $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
-        $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 2]);
+        $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 0]);
         self::assertSame(TableAdviceKind::OutOfReach, self::advice($job)->kind);
-        self::assertStringContainsString('The slotted bracket has no room left that way', self::advice($job)->sentence);
+        self::assertSame('By what was seen (R2 reverse, R1 forward, F1 forward) no position is left: the slotted bracket has no room left that way. Suspect a bent arm or bracket, or a worn or wrong part.', self::advice($job)->sentence);
+    }
+
+    public function test_with_less_room_than_the_middle_asks_for_the_whole_window_is_looked_at(): void
+    {
+        // R1 forward and F1 reverse at spacing 6 would contradict; R2 reverse, R1 forward: the offset lies between 6 and 12, and −12 to −6 is certain.
+        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 7]);
+        $advice = self::advice($job);
+        self::assertSame([TableAdviceKind::Move, true], [$advice->kind, $advice->isCertain], '7 mm are left where 9 were aimed at, and 6 would do');
+        self::assertEqualsWithDelta(-7.0, $advice->shift, 1e-9);
+        $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 4]);
+        self::assertSame([TableAdviceKind::Move, false], [self::advice($job)->kind, self::advice($job)->isCertain], 'four may do, and no part is blamed before');
+    }
+
+    /** @return iterable<string, array{int, int, int}> how many cables are out, machines of 60 that must end right, and moves at the most */
+    public static function cablesOut(): iterable
+    {
+        yield 'one cable out' => [1, 60, 14];
+        yield 'two cables out' => [2, 36, 61];
+    }
+
+    /** Each cable moves each mode its own way far, which nobody knows. */
+    #[DataProvider('cablesOut')]
+    public function test_every_cable_can_cure_every_mode_and_how_much_is_learned(int $out, int $least, int $most): void
+    {
+        $chance = new Chance(4711);
+        $right = 0;
+        for ($case = 0; $case < 60; $case++) {
+            $table = FamilyKey::ModeCables->family()->starting()->aims[0];
+            self::assertInstanceOf(OutcomeTable::class, $table);
+            $job = TestJob::table('mode_cables', $table, ['mode_bevels', 'park_bevels', 'differential_bevels']);
+            $weights = [];
+            foreach (array_keys($table->settings) as $mode) {
+                foreach (array_keys($table->movers) as $cable) {
+                    $weights[$mode][$cable] = $chance->between(0.3, 1.5);
+                }
+            }
+            $offsets = array_fill_keys(array_keys($table->movers), 0.0);
+            for ($first = $chance->whole(0, 2), $n = 0; $n < $out; $n++) {
+                $offsets[array_keys($offsets)[($first + $n) % 3]] = ($chance->whole(0, 1) === 0 ? -1 : 1) * $chance->between(8.0, 40.0);
+            }
+            self::modesPlayed($job, $offsets, $weights);
+            $advice = self::advice($job);
+            for ($moves = 0; $advice->kind === TableAdviceKind::Move; $moves++) {
+                self::assertLessThanOrEqual(24.0 + 1e-9, abs($advice->steps?->toFloat() ?? 0.0) * 6, 'four turns of six bevels at the most');
+                self::assertLessThan($most, $moves, "case {$case}");
+                $offsets = self::moved($job, $advice, $offsets, $chance, true);
+                self::modesPlayed($job, $offsets, $weights);
+                $advice = self::advice($job);
+                self::assertNotSame(TableAdviceKind::Contradiction, $advice->kind, "case {$case}: a good machine is blamed");
+            }
+            $right += (int) ($advice->kind === TableAdviceKind::Right);
+        }
+        self::assertGreaterThanOrEqual($least, $right);
+    }
+
+    /**
+     * @param  array<string, float>  $offsets
+     * @param  array<string, array<string, float>>  $weights
+     */
+    private static function modesPlayed(TestJob $job, array $offsets, array $weights): void
+    {
+        foreach ($job->state->judgement->table->table->settings ?? [] as $setting) {
+            $at = 0.0;
+            foreach ($offsets as $cable => $offset) {
+                $at += $weights[$setting->key][$cable] * $offset;
+            }
+            $job->entry('outcome', ['setting' => $setting->key, 'saw' => abs($at) <= 5.0 ? 'right' : ($at < 0 ? 'under' : 'over')]);
+        }
     }
 
     public function test_a_random_offset_of_a_selector_is_bracketed_and_found(): void
@@ -152,14 +223,14 @@ final class TablePlannerTest extends TestCase
      * @param  array<string, float>  $offsets
      * @return array<string, float>
      */
-    private static function moved(TestJob $job, TableAdvice $advice, array $offsets, Chance $chance): array
+    private static function moved(TestJob $job, TableAdvice $advice, array $offsets, Chance $chance, bool $exactly = false): array
     {
         $mover = $job->state->judgement->table?->table->movers[$advice->adjuster ?? ''] ?? self::fail('nothing to move');
         $counting = $job->state->run->adjuster($mover->adjuster)?->counting() ?? self::fail('no adjuster');
         $steps = $advice->steps ?? self::fail('no steps');
         $job->entry('move', ['adjuster' => $mover->adjuster, $counting->unit->field() => $steps->toFloat()]);
         $job->entry('confirmed', ['key' => 'locked', 'adjuster' => $mover->adjuster]);
-        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $steps->count / $counting->each->count * $chance->between(1 - $mover->error, 1 + $mover->error);
+        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $steps->count / $counting->each->count * ($exactly ? 1.0 : $chance->between(1 - $mover->error, 1 + $mover->error));
 
         return $offsets;
     }

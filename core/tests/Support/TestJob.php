@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 use RuntimeException;
-use VividPull\Core\Family\Step;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
@@ -17,6 +16,7 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Family\Step;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\AimCodec;
 use VividPull\Core\Wire\EntryCodec;
