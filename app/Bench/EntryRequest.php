@@ -9,6 +9,7 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
@@ -93,7 +94,7 @@ final readonly class EntryRequest
 
     private static function shown(Node $node): Shown
     {
-        $node->object([], ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit']);
+        $node->object([], ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit', 'measure', 'of']);
 
         return new Shown(
             $node->optionalString('adjuster', 40),
@@ -103,6 +104,8 @@ final readonly class EntryRequest
             $node->optionalString('instrument', 40),
             $node->optionalString('item', 80),
             $node->has('unit') && $node->at('unit')->string(4) === 'in' ? Unit::Inch : Unit::Millimetre,
+            $node->has('measure') ? $node->at('measure')->enum(MeasureKey::class) : null,
+            $node->optionalString('of', 20),
         );
     }
 }

@@ -16,13 +16,13 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\ControlDrift;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Wire\StandingCodec;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */
 final readonly class Opening
@@ -101,25 +101,13 @@ final readonly class Opening
             'shelf' => $shelf->map(static fn (Instrument $i): array => $i->asWritten())->all(),
             'pooled' => Repeating::on($shelf),
             'tag' => $summary['tag'] ?? null,
-            'left' => self::left($summary),
+            'left' => ($left = LeftOpen::in($control->summary)) === null ? null : StandingCodec::encodeLeft($left),
             'creep' => ($summary['creep']['pairs'] ?? 0) === 0 ? null : $summary['creep'],
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,
             'pack' => $this->inspections($control),
         ];
-    }
-
-    /**
-     * @param  array<string, mixed>  $summary
-     * @return array<string, mixed>|null what the last signature left outside its band by choice, or faulty
-     */
-    private static function left(array $summary): ?array
-    {
-        $byChoice = ($summary['outcome'] ?? null) === ClosingOutcome::ByChoice->value ? $summary['record']['by_choice'] ?? null : null;
-        $faults = $summary['record']['left_faults'] ?? [];
-
-        return $byChoice === null && $faults === [] ? null : ['by_choice' => $byChoice, 'faults' => $faults, 'at' => $summary['at'], 'by' => $summary['by']];
     }
 
     /** @return array{conduit_mm: float, intervals: int}|null from what the last visits found and left */

@@ -135,6 +135,7 @@ final readonly class DemoFleet
             $control === 'pedal' => ['handle_travel', 6, 14],
             $control === 'brake' => ['lever_tip', 8, 18],
             $control === 'latch' => ['handle_travel', 3, 10],
+            str_ends_with($model, 'Till 9') => ['handle_travel', 6, null],
             $control === 'drive' => ['handle_travel', 6, str_starts_with($model, 'Hesk') ? 18 : 25],
             $control === 'throttle' => ['grip_flange', 2, 6],
             str_starts_with($model, 'Morrigan') => ['perch_gap', 1, 3],

@@ -23,7 +23,7 @@ final class ClutchJobTest extends BrowserTestCase
 
         $this->see('OUT')->armed()->keys('=')->settled()->see('Moved: pull it fully three times and read it')->line('17.5', '17', '17.5')->see('Inside the band');
         $this->see('Lock the perch barrel', 'Perch clamp 6 N·m')->line('ok')->see('Read it again, locked')->line('17.5', '17', '17.5');
-        $this->see('Release arm loose by hand')->line('yes', 'yes', 'yes', 'middle')->see('Slots of barrel, ring and perch out of line')->line('ok', 'ok');
+        $this->see('Release arm loose by hand')->line('yes', 'yes')->see('Slots of barrel, ring and perch out of line')->line('ok', 'ok')->see('In gear with the lever in')->line('yes', 'holds', 'middle', 'ok');
         $this->see('Sign as fit for use')->keys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER)->see('Signed by Ines');
 
         self::assertSame(['confirmed', 'confirmed', 'confirmed', 'confirmed', 'confirmed', 'inspected', 'inspected', 'inspected', 'inspected', 'condition',
@@ -52,7 +52,7 @@ final class ClutchJobTest extends BrowserTestCase
         $this->armed()->click('[data-done]')->settled()->see('pull it fully three times');
         $this->pad('17')->pad('17.5')->see('Lock the perch barrel')->armed()->click('[data-answer=ok]')->settled();
         $this->pad('17')->pad('17')->see('Release arm loose');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $this->armed()->click("[data-answer={$answer}]")->settled();
         }
         $this->click('[data-close=fit]')->see('Fit for use', 'Signed by Tomas')->clickText('To RT-14');

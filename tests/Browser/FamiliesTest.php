@@ -95,7 +95,7 @@ final class FamiliesTest extends BrowserTestCase
 
     public function test_an_arm_on_the_wrong_spline_is_caught_though_the_lever_feels_normal(): void
     {
-        $this->as('tomas')->begin('RT-18', 'clutch')->oks()->line('cold', 'thread 3')->line('16', '16', '16')->see('past the return spring', 'Marks that meet at rest prove nothing')->line('return_only', 'yes', 'yes', 'yes', 'middle')->see('Put it right and answer again');
+        $this->as('tomas')->begin('RT-18', 'clutch')->oks()->line('cold', 'thread 3')->line('16', '16', '16')->see('past the return spring', 'Marks that meet at rest prove nothing')->line('return_only', 'yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle')->see('Put it right and answer again');
         $this->click('[data-stage=set]')->click('[data-adjuster=spline]')->see('Set the release arm by its steps')->armed()->click('[data-guide=spline]')->settled();
         $this->see('Take the return spring off the arm')->line('ok', 'ok')->see('the tooth that brings its index')->armed()->clickText('Done')->see('How many teeth before the mark?')->keys('2')->click('[data-ask] [type=submit]')->settled();
         $this->see('more than the one tooth that is usual');

@@ -26,7 +26,7 @@ final class ClosingTest extends TestCase
     public function test_a_client_cannot_write_the_record_itself(): void
     {
         $job = HttpJob::open($this->signIn())->ready()->read('15', '15', '15');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
         $job->body('closed', ['outcome' => 'fit', 'record' => ['left' => ['mm' => 11, 'verdict' => 'perfect']]])->assertOk();
@@ -82,7 +82,7 @@ final class ClosingTest extends TestCase
         $taught = $job->state['learned'];
         $job->line('ok')->assertOk();
         $job->read('15', '15', '15');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
         $job->body('closed', ['outcome' => 'fit'])->assertOk();
@@ -94,7 +94,7 @@ final class ClosingTest extends TestCase
     private function done(HttpJob $job): HttpJob
     {
         $job->ready()->read('15', '15', '15');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
         $job->body('closed', ['outcome' => 'fit'])->assertOk();

@@ -20,9 +20,9 @@ final class EveryFamilyTest extends TestCase
     public static function walks(): iterable
     {
         $yes = ['check:' => 'yes', 'found:' => 'yes'];
-        yield 'a clutch lever' => ['RT-14', 'clutch', FamilyKey::ClutchLever, $yes + ['thread:' => '3.1', 'reading:' => '16', 'check:bite' => 'middle']];
-        yield 'a clutch whose arm sits on a spline' => ['RT-18', 'clutch', FamilyKey::ClutchLever, $yes + ['thread:' => '3.1', 'reading:' => '16', 'check:bite' => 'middle', 'check:springs_felt' => 'springs']];
-        yield 'a clutch with a sprung self-adjuster' => ['RT-27', 'clutch', FamilyKey::ClutchLever, $yes + ['reading:' => '16', 'check:bite' => 'middle']];
+        yield 'a clutch lever' => ['RT-14', 'clutch', FamilyKey::ClutchLever, $yes + ['thread:' => '3.1', 'reading:' => '16', 'check:no_slip' => 'holds', 'check:bite' => 'middle']];
+        yield 'a clutch whose arm sits on a spline' => ['RT-18', 'clutch', FamilyKey::ClutchLever, $yes + ['thread:' => '3.1', 'reading:' => '16', 'check:no_slip' => 'holds', 'check:bite' => 'middle', 'check:springs_felt' => 'springs']];
+        yield 'a clutch with a sprung self-adjuster' => ['RT-27', 'clutch', FamilyKey::ClutchLever, $yes + ['reading:' => '16', 'check:no_slip' => 'holds', 'check:bite' => 'middle']];
         yield 'an automatic clutch' => ['SC-14', 'clutch', FamilyKey::AutomaticClutch, $yes + ['found:takes_hold' => 'smoothly']];
         yield 'a hydraulic clutch' => ['RT-30', 'clutch', FamilyKey::HydraulicClutch, $yes + ['found:lever_feel' => 'firm']];
         yield 'a throttle grip' => ['QB-03', 'throttle', FamilyKey::TwistGrip, $yes + ['reading:' => '4', 'pose:' => '4']];
@@ -32,7 +32,7 @@ final class EveryFamilyTest extends TestCase
         yield 'a sliding drive without a figure' => ['MW-07', 'drive', FamilyKey::SlidingDrive, $yes + ['thread:' => '5', 'found:outcome' => 'right', 'outcome:' => 'right', 'check:on_grass' => 'well']];
         yield 'a sliding drive with one' => ['MW-04', 'drive', FamilyKey::SlidingDrive, $yes + ['thread:' => '5', 'reading:' => '12', 'check:on_grass' => 'well']];
         yield 'a drive engaged by its pull' => ['TR-02', 'drive', FamilyKey::EngageByPull, $yes + ['thread:' => '4', 'reading:' => '15', 'found:measure' => '60', 'measure:' => '60', 'check:light_load' => 'early', 'check:under_load' => 'pulls']];
-        yield 'a drive released by its pull' => ['TR-05', 'drive', FamilyKey::ReleaseByPull, $yes + ['thread:' => '4', 'reading:' => '15', 'found:measure' => '60', 'measure:' => '60', 'check:light_load' => 'early', 'check:under_load' => 'pulls']];
+        yield 'a drive released by its pull' => ['TR-05', 'drive', FamilyKey::ReleaseByPull, $yes + ['thread:' => '4', 'reading:' => '15', 'check:drives_released' => 'smoothly', 'check:under_load' => 'pulls']];
         yield 'a bail' => ['MW-07', 'bail', FamilyKey::Bail, $yes + ['check:stops' => 'engine_stops', 'measure:' => '2.2 s']];
         yield 'a speed selector' => ['SN-03', 'selector', FamilyKey::SpeedSelector, $yes + ['thread:' => '10', 'found:outcome:r' => 'reverse', 'found:outcome:f' => 'forward', 'outcome:r' => 'reverse', 'outcome:f' => 'forward']];
         yield 'mode and park cables' => ['UC-01', 'modes', FamilyKey::ModeCables, $yes + ['thread:' => '6', 'found:outcome' => 'right', 'outcome:' => 'right', 'check:unlock' => 'cleanly']];

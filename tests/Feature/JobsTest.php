@@ -88,7 +88,7 @@ final class JobsTest extends TestCase
         $job->read('15', '15', '15.5');
         $job->line('ok')->assertOk();
         $job->read('15', '15', '15.5');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
         $job->body('closed', ['outcome' => 'fit', 'next_check' => now()->addMonths(3)->toDateString()])->assertOk()->assertJsonPath('state.closed.outcome', 'fit');

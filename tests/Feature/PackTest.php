@@ -69,7 +69,7 @@ final class PackTest extends TestCase
     private function finish(HttpJob $job): void
     {
         $job->ready()->read('15', '15', '15');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
         $job->body('closed', ['outcome' => 'fit'])->assertOk();

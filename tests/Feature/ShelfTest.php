@@ -104,7 +104,7 @@ final class ShelfTest extends TestCase
         foreach (['15', '15.5', '14.5', '15', '15.5', '14.5'] as $value) {
             $job->line($value, ['item' => 'in_band', 'instrument' => $rule])->assertOk();
         }
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
         $job->body('closed', ['outcome' => 'fit'])->assertOk();
@@ -118,7 +118,7 @@ final class ShelfTest extends TestCase
         $this->signIn();
         Yard::add('RT-11');
         $left = HttpJob::open($this, 'RT-11')->ready()->read('16', '16', '16');
-        foreach (['yes', 'yes', 'yes', 'middle', 'ok', 'ok'] as $answer) {
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $left->line($answer)->assertOk();
         }
         $left->body('closed', ['outcome' => 'fit'])->assertOk();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Bench\LeftOpen;
 use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\Noted;
@@ -41,6 +42,7 @@ final readonly class ControlResource
             'now_mm' => $open?->judgement->nowGroup?->found->mean,
             'left_mm' => $open === null ? ($summary['record']['left']['mm'] ?? null) : null,
             'left_outcome' => $open === null ? ($summary['outcome'] ?? null) : null,
+            'left_open' => $open === null ? LeftOpen::in($summary)?->said() ?? [] : [],
             'left_at' => $open === null ? ($summary['at'] ?? null) : null,
             'next' => $open === null ? null : self::next($open),
             'by' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->by->name,

@@ -253,6 +253,9 @@ final readonly class BenchLine
 
     private function reading(string $line): Draft
     {
+        if ($this->shown->measure !== null) {
+            return self::measured($this->shown->measure, $line, $this->shown->of);
+        }
         if ($this->item()?->kind === ItemKind::Thread) {
             return $this->thread($line);
         }
@@ -262,6 +265,10 @@ final readonly class BenchLine
         }
         $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
         self::mustBeLength($read);
+        $item = $this->item();
+        if ($item !== null && in_array($this->state->progress->stageOf($item->key), [JobStage::MakeSafe, JobStage::LookOver], true)) {
+            throw NotUnderstood::line("Read {$line}, but “{$item->label}” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.");
+        }
         if ($this->state->spec->aim === null) {
             throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
         }
@@ -283,14 +290,14 @@ final readonly class BenchLine
     }
 
     /** A bare value is in the unit of what is asked; another unit of the same kind is turned into it. */
-    private static function measured(MeasureKey $key, string $line): Draft
+    private static function measured(MeasureKey $key, string $line, ?string $of = null): Draft
     {
         $read = QuantityReader::defaultingTo(Unit::usualOf($key->dimension()))->read($line);
         if ($read->dimension !== $key->dimension()) {
             throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())." is a {$key->dimension()->value}. Type it in {$key->dimension()->internalUnit()}.");
         }
 
-        return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $read->entered]);
+        return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $read->entered] + ($of === null ? [] : ['of' => $of]));
     }
 
     /** Where the item shown is read: a second cable's play at its own place, all else at the spec's. */

@@ -46,6 +46,19 @@ final readonly class Progress
         return null;
     }
 
+    public function stageOf(string $key): ?JobStage
+    {
+        foreach ($this->items as $stage => $items) {
+            foreach ($items as $item) {
+                if ($item->key === $key) {
+                    return JobStage::from($stage);
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<string> */
     public function blocks(ClosingOutcome $outcome): array
     {

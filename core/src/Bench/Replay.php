@@ -145,6 +145,9 @@ final class Replay
     /** @var list<SeenMeasure> */
     private array $measures = [];
 
+    /** @var list<TriedProof> */
+    private array $tried = [];
+
     /** @var array<string, Checked> */
     private array $foundChecks = [];
 
@@ -343,6 +346,7 @@ final class Replay
     {
         $key = Facts::checkKey($check->key, $check->pose?->value);
         $this->checks[$key] = $check;
+        $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->stretch);
         if ($this->setting === 0) {
             $this->foundChecks[$key] = $check;
         }
@@ -507,7 +511,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt),
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried),
             $second,
         );
     }

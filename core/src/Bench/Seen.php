@@ -35,5 +35,7 @@ final readonly class Seen
         public array $enough = [],
         /** Moves made up to the last turn of a governor: a speed measured before it says nothing any more. */
         public int $governedAt = 0,
+        /** @var list<TriedProof> every answer to a proof, those before a move as well */
+        public array $tried = [],
     ) {}
 }

@@ -6,6 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Quantity\Unit;
 
 /** What the person had before their eyes when they typed a line: a bare `+3f` means the adjuster that was shown. */
@@ -21,5 +22,8 @@ final readonly class Shown
         /** Key of the item the screen asked for. */
         public ?string $item,
         public Unit $unit = Unit::Millimetre,
+        /** What was picked to be measured beside that, such as one plate of a pack; a bare value is then its, never play. */
+        public ?MeasureKey $measure = null,
+        public ?string $of = null,
     ) {}
 }

@@ -401,9 +401,9 @@ final readonly class StageItems
                 continue;
             }
             $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
-            $answers = [new Answer('mended', 'Mended or replaced', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right, true)];
+            $answers = [new Answer('mended', 'Mended or replaced', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right, true, 'What was done')];
             if ($family->allowsByChoice()) {
-                $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true);
+                $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true, 'Why it is left');
             }
             $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
                 detail: 'Mend it or replace it, then it is sound; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);

@@ -14,6 +14,7 @@ final readonly class Proof
      * @param  list<string>  $passing  the words that pass
      * @param  list<Pose>  $poses  empty where the pose does not matter
      * @param  list<string>  $tolerable  the words that may be left with a control that is left outside its band by choice
+     * @param  array<string, Bearing>  $errs  which way a failing word says that the setting errs; a word that is not named says nothing of slack
      */
     private function __construct(
         public string $key,
@@ -27,6 +28,7 @@ final readonly class Proof
         public bool $asFound = false,
         public Running $running = Running::Still,
         public array $tolerable = [],
+        public array $errs = [],
     ) {}
 
     /** @param  list<Pose>  $poses */
@@ -52,13 +54,13 @@ final readonly class Proof
     /** The same, tried before anything is changed as well. */
     public function foundToo(): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true, $this->running, $this->tolerable);
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true, $this->running, $this->tolerable, $this->errs);
     }
 
     /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
     public function running(Running $running = Running::Refitted): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->tolerable);
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->tolerable, $this->errs);
     }
 
     /**
@@ -68,7 +70,29 @@ final readonly class Proof
      */
     public function mayBeLeftAs(array $words): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $words);
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $words, $this->errs);
+    }
+
+    /**
+     * The same, with what its failing words say of the setting.
+     *
+     * @param  array<string, Bearing>  $errs
+     */
+    public function erring(array $errs): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->tolerable, $errs);
+    }
+
+    /** The same, where no says one thing. */
+    public function noWants(Bearing $bearing): self
+    {
+        return $this->erring(['no' => $bearing]);
+    }
+
+    /** Which way the setting errs by this answer; null where it passes. */
+    public function bearing(string $answer): ?Bearing
+    {
+        return $this->passes($answer) ? null : $this->errs[$answer] ?? Bearing::Elsewhere;
     }
 
     public function passes(string $answer): bool

@@ -68,8 +68,7 @@ final readonly class StandingCodec
             'usage_unit' => $standing->usageUnit === '' ? null : $standing->usageUnit,
             'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->pack),
             'creep' => $standing->creep->pairs === 0 ? null : $standing->creep->sums(),
-            'left' => $standing->left === null ? null
-                : ['by_choice' => $standing->left->byChoice, 'faults' => $standing->left->faults, 'at' => $standing->left->at, 'by' => $standing->left->by],
+            'left' => $standing->left === null ? null : self::encodeLeft($standing->left),
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }
@@ -176,6 +175,12 @@ final readonly class StandingCodec
         $node->object(['conduit_mm', 'intervals']);
 
         return new ControlDrift($node->at('conduit_mm')->number(-500, 500), $node->at('intervals')->integer(0, 1000));
+    }
+
+    /** @return array<string, mixed> */
+    public static function encodeLeft(LeftBefore $left): array
+    {
+        return ['by_choice' => $left->byChoice, 'faults' => $left->faults, 'at' => $left->at, 'by' => $left->by];
     }
 
     private static function left(Node $node): LeftBefore

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\Starting;
@@ -25,7 +26,8 @@ final readonly class StartingSpec
                 'family' => $key->value,
                 ...($band === null ? [] : ['aim' => ['kind' => SpecCodec::AIM, 'point' => $band->point->value, 'low_mm' => $band->band->low, 'high_mm' => $band->band->high]]),
                 ...($starting->aims === [] ? [] : ['others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $starting->aims)]),
-                'conditions' => ['engine' => in_array($key, [FamilyKey::ClutchLever], true) ? 'cold' : null, 'wheels' => null, 'poses' => ['straight']],
+                'conditions' => ['engine' => in_array($key, [FamilyKey::ClutchLever], true) ? 'cold' : null, 'wheels' => null,
+                    'poses' => $family->poses() === [] ? ['straight'] : array_map(static fn (Pose $pose): string => $pose->value, $family->poses())],
                 'policy' => $family->startingPolicy()->value,
                 'rule' => 'guarded',
                 'source' => ['kind' => 'common_practice', 'document' => 'What the trade usually does'],

@@ -6,11 +6,14 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\ClosingOutcome;
+use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\GateState;
 use VividPull\Core\Bench\GateStatus;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Bench\Refit;
+use VividPull\Core\Bench\Shown;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\FamilyKey;
@@ -19,6 +22,7 @@ use VividPull\Core\Family\Measure;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Running;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Tests\Support\TestJob;
@@ -103,7 +107,7 @@ final class RefitTest extends TestCase
             $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
         }
         $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes'])->entry('check', ['key' => 'idle_steady', 'answer' => 'yes']);
-        self::assertSame('cover:grip', $job->state->progress->asks()?->key);
+        self::assertSame('cover:grip', self::asked($job));
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -150,10 +154,26 @@ final class RefitTest extends TestCase
         self::assertSame(GateStatus::Passed, self::gate($job, GateKey::PackSound)->status, 'new plates are in');
     }
 
+    public function test_a_plate_that_was_picked_takes_what_is_typed_and_no_lever_reading_comes_of_it(): void
+    {
+        $job = TestJob::clutch(['others' => [['kind' => 'pack', 'friction_plates' => 2, 'steel_plates' => 0, 'springs' => 0, 'friction_min_mm' => 2.85, 'spring_min_mm' => null, 'bolts' => 5, 'bolt_nm' => 9.5]]])->ready();
+        $shown = new Shown(null, null, null, null, null, 'reading:found', measure: MeasureKey::FrictionPlate, of: '2');
+        $draft = BenchLine::read('2.91', $shown, $job->state, $job->person);
+        self::assertSame([EntryKind::Measure, ['key' => 'friction_plate', 'value' => 2.91, 'entered' => '2.91', 'of' => '2']], [$draft->kind, $draft->body]);
+    }
+
+    public function test_a_size_typed_while_the_machine_is_looked_over_is_asked_about_and_not_stored(): void
+    {
+        $job = TestJob::clutch();
+        self::assertSame('engine_off', self::asked($job));
+        self::assertSame('Read 1/2 in, but “Engine off, key out” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->line('1/2 in', 'engine_off')));
+    }
+
     public function test_a_fault_is_mended_or_left_with_its_reason_and_the_sheet_and_the_next_job_say_so(): void
     {
         $job = TestJob::clutch()->ready()->line('fault bracket bent', 'arm')->read(15, 15, 15);
-        self::assertSame('fault:arm', $job->state->progress->asks()?->key);
+        self::assertSame('fault:arm', self::asked($job));
         self::assertContains('Set: put right: Release arm and bracket is open: mended, or left with a reason.', $job->state->progress->blocks(ClosingOutcome::Fit));
         self::assertSame('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.', $job->refusal(static fn (TestJob $one): TestJob => $one->line('left')));
         $left = clone $job;
@@ -162,7 +182,7 @@ final class RefitTest extends TestCase
         self::assertSame(['Release arm and bracket: dented only, wire runs free'], ClosingRecord::of($left->state)['left_faults']);
         $job->line('mended straightened', 'fault:arm');
         self::assertSame('Sound: straightened', self::item($job, 'arm')->said);
-        self::assertSame('in_band', $job->state->progress->asks()->key ?? null, 'what was read before it was mended no longer compares');
+        self::assertSame('in_band', self::asked($job), 'what was read before it was mended no longer compares');
         $next = TestJob::clutch(standing: ['left' => ['by_choice' => 'Thick gloves.', 'faults' => ['Release arm and bracket: dented only'], 'at' => '2026-03-01T10:00:00+00:00', 'by' => 'Ines']]);
         self::assertContains('Left outside its band by choice on 2026-03-01 by Ines: Thick gloves.', StateCodec::encode($next->state)['warnings']);
         self::assertContains('A fault was left on 2026-03-01 by Ines: Release arm and bracket: dented only', StateCodec::encode($next->state)['warnings']);
@@ -204,6 +224,11 @@ final class RefitTest extends TestCase
         self::assertSame($before, $job->state->judgement->now->sentence, 'no cable was moved');
         self::assertArrayHasKey('wide_open', $job->state->facts->checks);
         self::assertNull($job->state->judgement->measures[1]->found, 'the speed is measured anew');
+    }
+
+    private static function asked(TestJob $job): ?string
+    {
+        return $job->state->progress->asks()?->key;
     }
 
     private static function item(TestJob $job, string $key): StageItem

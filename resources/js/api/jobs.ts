@@ -352,6 +352,8 @@ export type Shown = {
   point?: PointKey | undefined;
   instrument?: string | undefined;
   item?: string | undefined;
+  measure?: string | undefined;
+  of?: string | undefined;
 };
 
 /** What goes into the log: a typed line with what was shown beside it, or a kind with its body. */

@@ -25,6 +25,7 @@ export const control = z.object({
   now_mm: z.number().nullable(),
   left_mm: z.number().nullable(),
   left_outcome: z.enum(outcomes).nullable(),
+  left_open: z.array(z.string()),
   left_at: z.string().nullable(),
   next: z.string().nullable(),
   by: z.string().nullable(),

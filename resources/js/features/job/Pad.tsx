@@ -28,8 +28,10 @@ function useLine(): readonly [string, (line: string) => void] {
 
 /** The bench line: one field that is always listening, with big keys for gloved hands. */
 export const Pad = () => {
-  const { sendLine, item, adjuster, point, field, state } = useBench();
+  const { sendLine, item, adjuster, point, field, state, picking } = useBench();
   const { refusal } = usePost();
+  const reads = picking === null && takesReading(item, state);
+  const numbers = picking !== null || takesNumber(item, state);
   const [line, setLine] = useLine();
   const [keys, setKeys] = useState(false);
   useEffect(() => {
@@ -45,10 +47,10 @@ export const Pad = () => {
       <form onSubmit={submit}>
         <Flex justifyContent="space-between" alignItems="baseline" gap="2">
           <chakra.label htmlFor="bench-line" textStyle="eyebrow">
-            {label(item, point?.label ?? '', state)}
+            {picking?.label ?? label(item, point?.label ?? '', state)}
           </chakra.label>
           <Count />
-          <Box asChild display={takesNumber(item, state) ? { base: 'none', lg: 'block' } : 'block'}>
+          <Box asChild display={numbers ? { base: 'none', lg: 'block' } : 'block'}>
             <Button
               look="link"
               minHeight="1.75rem"
@@ -78,7 +80,7 @@ export const Pad = () => {
             paddingRight="4rem"
           />
           <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
-            {unitOf(item, state, adjuster)}
+            {picking === null ? unitOf(item, state, adjuster) : 'mm'}
           </Box>
         </Box>
         <Box id="bench-line-help" aria-live="assertive">
@@ -98,7 +100,7 @@ export const Pad = () => {
             </Flex>
           )}
         </Box>
-        {takesReading(item, state) && (
+        {reads && (
           <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
             <ReadAt />
             <With />
@@ -109,8 +111,8 @@ export const Pad = () => {
           templateColumns="repeat(4, 1fr)"
           gap="2"
           marginTop="2"
-          display={keys ? 'grid' : takesNumber(item, state) ? { base: 'grid', lg: 'none' } : 'none'}
-          css={takesNumber(item, state) ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
+          display={keys ? 'grid' : numbers ? { base: 'grid', lg: 'none' } : 'none'}
+          css={numbers ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
         >
           {['1', '2', '3'].map((key) => (
             <PadKey key={key} label={key} onPress={() => press(key)} />
@@ -172,9 +174,9 @@ const PadKey = ({
 
 /** How many readings the current group has; three make it whole, one is judged all the same. */
 const Count = () => {
-  const { state, pose, item } = useBench();
+  const { state, pose, item, picking } = useBench();
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
-  if (!takesReading(item, state)) return null;
+  if (picking !== null || !takesReading(item, state)) return null;
   const counted = judged.count === 0 ? 'take three' : `${judged.count} of three read`;
   return (
     <Flex gap="1" alignItems="center" marginLeft="auto" role="img" aria-label={counted} title={counted}>
@@ -236,8 +238,8 @@ const ReadAt = () => {
 
 /** Said before anything is measured: whether this instrument can tell inside from outside here, and with how many readings. */
 const CanItDecide = () => {
-  const { state, instrument, item, pose } = useBench();
-  if (!takesReading(item, state) || instrument === null) return null;
+  const { state, instrument, item, pose, picking } = useBench();
+  if (picking !== null || !takesReading(item, state) || instrument === null) return null;
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
   if (instrument.warning !== null)
     return (

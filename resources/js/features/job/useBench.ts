@@ -29,6 +29,8 @@ import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
 
 /** Everything the parts of a job's screen share: what the server said, what is asked, what is typed, and how to send. */
+export type Picked = { key: string; of: string; label: string };
+
 export type Bench = {
   job: Job;
   state: BenchState;
@@ -49,6 +51,9 @@ export type Bench = {
   /** Null where no play is read. */
   point: Point | null;
   choosePoint: (key: PointKey) => void;
+  /** One of many that was picked to be measured, such as a plate: what is typed is its until it is put back. */
+  picking: Picked | null;
+  pick: (one: Picked | null) => void;
   chooseInstrument: (id: string) => void;
   /** Key of the line begun here; the line itself is the pad's, so that a key press draws the pad and nothing else. */
   lineKey: string;
@@ -116,6 +121,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const [turned, setTurned] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const [readAt, setReadAt] = useState<PointKey | null>(null);
+  const [picking, setPicking] = useState<Picked | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const all = useKept(outbox.entries);
@@ -176,8 +182,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       point: point?.key,
       instrument: instrument?.id,
       item: itemKey,
+      measure: picking?.key,
+      of: picking?.of,
     }),
-    [adjuster?.id, option?.steps, pose, point?.key, instrument?.id, itemKey],
+    [adjuster?.id, option?.steps, pose, point?.key, instrument?.id, itemKey, picking],
   );
   const send = useCallback(
     (draft: Draft) => {
@@ -216,7 +224,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       viewed: looked,
       view: setViewed,
       item,
-      turnTo: setTurned,
+      turnTo: (to) => {
+        setPicking(null);
+        setTurned(to);
+      },
       adjuster,
       option,
       picked: chosen !== null && adjuster?.id === chosen,
@@ -225,6 +236,8 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       instrument,
       point,
       choosePoint: setReadAt,
+      picking,
+      pick: setPicking,
       chooseInstrument,
       lineKey: key,
       send,
@@ -244,6 +257,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       pose,
       instrument,
       point,
+      picking,
       chooseInstrument,
       key,
       send,

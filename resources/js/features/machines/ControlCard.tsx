@@ -120,11 +120,20 @@ const Standing = ({ control }: { control: MachineControl }) => {
   }
   if (control.job !== null) return <Box lineHeight="snug">{control.next}</Box>;
   if (control.left_at === null) return <Box color="soft">Never worked on here.</Box>;
+  const byChoice = control.left_outcome === 'by_choice';
+  const left = control.left_mm === null ? (byChoice ? 'as it was' : 'fit') : `${mm(control.left_mm)} mm`;
   return (
-    <Flex gap="2" alignItems="center" flexWrap="wrap">
-      <Mark kind={control.left_outcome === 'by_choice' ? 'found' : 'left'} size="0.9em" />
-      left {control.left_mm === null ? 'fit' : `${mm(control.left_mm)} mm`}, {moment(control.left_at)}
-      {control.left_outcome === 'by_choice' && <Chip tone="outside">outside by choice</Chip>}
-    </Flex>
+    <Box>
+      <Flex gap="2" alignItems="center" flexWrap="wrap">
+        <Mark kind={byChoice ? 'found' : 'left'} size="0.9em" />
+        left {left}, {moment(control.left_at)}
+        {byChoice && <Chip tone="outside">outside by choice</Chip>}
+      </Flex>
+      {control.left_open.map((one) => (
+        <Box key={one} textStyle="small" lineHeight="snug" marginTop="1" data-left-open>
+          {one}
+        </Box>
+      ))}
+    </Box>
   );
 };

@@ -1,6 +1,8 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Sheet } from '../../../components/Buttons';
+import { Caution } from '../../../components/Caution';
+import { useBench } from '../useBench';
 
 type AskCardProps = { eyebrow: string; title: ReactNode; aside?: ReactNode; stop?: boolean; children: ReactNode };
 
@@ -20,6 +22,19 @@ export const AskCard = ({ eyebrow, title, aside, stop = false, children }: AskCa
     </Flex>
     <Flex direction="column" gap="3" marginTop="3">
       {children}
+      <StageCautions />
     </Flex>
   </Sheet>
 );
+
+/** What is written for a stage stands at each of its questions; beside a move it stands under the pad. */
+const StageCautions = () => {
+  const { state, item, mayWrite } = useBench();
+  const stage = state.stages.find((one) => one.items.some((other) => other.key === item?.key));
+  if (!mayWrite || item === null || (item.kind === 'in_band' && state.spec.point !== null)) return null;
+  return stage?.cautions.map((caution) => (
+    <Caution key={caution} compact>
+      {caution}
+    </Caution>
+  ));
+};

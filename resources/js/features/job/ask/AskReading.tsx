@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
-import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { HowToRead } from '../drawing/HowToRead';
 import { useBench } from '../useBench';
@@ -17,11 +16,6 @@ export const AskReading = ({ item }: { item: Item }) => {
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
       <HowToReadHere />
-      {stage?.cautions.map((caution) => (
-        <Caution key={caution} compact>
-          {caution}
-        </Caution>
-      ))}
       {judged.count > 0 && (
         <Box>
           <VerdictChip judged={judged} />

@@ -106,10 +106,14 @@ function stepOf(plan: BenchState['next']['plan']): string {
 export const BesideTheMove = () => {
   const { state, item } = useBench();
   if (item?.kind !== 'in_band' || state.spec.point === null) return null;
-  const caution = state.stages.find((stage) => stage.key === 'set')?.cautions[0];
+  const stage = state.stages.find((one) => one.key === 'set');
   return (
     <Flex direction="column" gap="2">
-      {caution !== undefined && <Caution compact>{caution}</Caution>}
+      {stage?.cautions.map((caution) => (
+        <Caution key={caution} compact>
+          {caution}
+        </Caution>
+      ))}
       <SetHow />
       <ByChoice />
     </Flex>

@@ -55,8 +55,8 @@ const Soak = ({ pack }: { pack: Pack }) => {
 };
 
 const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
-  const { mayWrite } = useBench();
-  const [chosen, setChosen] = useState<number | null>(null);
+  const { mayWrite, picking, pick } = useBench();
+  const chosen = picking?.key === kind.key ? Number(picking.of) : null;
   const life = pack.lives.find((one) => one.key === kind.key);
   const limit =
     kind.low !== null ? `at least ${kind.low}` : kind.high !== null ? `at most ${kind.high}` : 'no limit given';
@@ -85,7 +85,7 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
               look={chosen === n ? 'dark' : 'quiet'}
               paddingInline="2"
               disabled={!mayWrite}
-              onClick={() => setChosen(chosen === n ? null : n)}
+              onClick={() => pick(chosen === n ? null : { key: kind.key, of: String(n), label: `${kind.label} ${n}` })}
               aria-pressed={chosen === n}
               aria-label={`${kind.label} ${n}${item === undefined ? ', not measured' : `, ${item.mean.toFixed(kind.decimals)} mm, ${item.sentence}`}`}
               data-plate={`${kind.key} ${n}`}
@@ -99,7 +99,7 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
           );
         })}
       </Flex>
-      {chosen !== null && <Value kind={kind} of={chosen} />}
+      {chosen !== null && <Value key={chosen} kind={kind} of={chosen} />}
     </Box>
   );
 };

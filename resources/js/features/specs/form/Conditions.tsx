@@ -24,13 +24,19 @@ export const Conditions = ({ draft, set }: FormProps) => (
     </Grid>
     <Box marginTop="3">
       <FieldLabel as="div">Bars</FieldLabel>
-      <PickOne
-        says="Poses of the bars"
-        mark="poses"
-        options={whichPoses}
-        value={draft.poses.length > 1 ? 'all' : 'straight'}
-        onPick={(key) => set({ poses: key === 'all' ? poses.map((pose) => pose.key) : ['straight'] })}
-      />
+      {draft.hand.kind === 'grip' ? (
+        <Box lineHeight="snug" data-all-poses>
+          A grip is read and proved with the bars left, straight and right, always.
+        </Box>
+      ) : (
+        <PickOne
+          says="Poses of the bars"
+          mark="poses"
+          options={whichPoses}
+          value={draft.poses.length > 1 ? 'all' : 'straight'}
+          onPick={(key) => set({ poses: key === 'all' ? poses.map((pose) => pose.key) : ['straight'] })}
+        />
+      )}
     </Box>
   </Sheet>
 );

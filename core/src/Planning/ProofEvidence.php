@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Bench\Entry\Checked;
+use VividPull\Core\Bench\Facts;
+use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Bench\TriedProof;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Bearing;
+use VividPull\Core\Family\Proof;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\SpecBand;
+
+/**
+ * What failed proofs say about the setting: more slack than here, or less, or no matter of slack. Each bounds the good setting from where
+ * it was tried; the next move is the smallest sensible step towards what all of them allow, within the band. Where none is left the cause
+ * lies elsewhere.
+ */
+final readonly class ProofEvidence
+{
+    /** @param  list<array{proof: Proof, answer: Checked, bearing: Bearing}>  $failed  since the last move, as they are asked */
+    private function __construct(private Spec $spec, private Run $run, private Facts $facts, public array $failed) {}
+
+    public static function of(Spec $spec, Run $run, Facts $facts): self
+    {
+        $failed = [];
+        foreach ($spec->proofs($run) as $proof) {
+            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+                $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
+                $bearing = $answer === null ? null : $proof->bearing($answer->answer);
+                if ($answer !== null && $bearing !== null && ! ($facts->byChoice !== null && $proof->tolerates($answer->answer))) {
+                    $failed[] = ['proof' => $proof, 'answer' => $answer, 'bearing' => $bearing];
+                }
+            }
+        }
+
+        return new self($spec, $run, $facts, $failed);
+    }
+
+    /** The one way that all of them ask for; null where none asks for slack, or they contradict each other. */
+    public function bearing(): ?Bearing
+    {
+        $ways = array_values(array_unique(array_map(static fn (array $one): string => $one['bearing']->value, array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere))));
+
+        return count($ways) === 1 && ! $this->isContradicted(Bearing::from($ways[0])) ? Bearing::from($ways[0]) : null;
+    }
+
+    /** Whether one asks for more slack here and another for less, here or before. */
+    public function isContradictory(): bool
+    {
+        return $this->bearing() === null && array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere) !== [];
+    }
+
+    /**
+     * The part of the band, in mm of play, in which a step that way stays and that no proof excludes; null where there is no room for the
+     * smallest step of any adjuster.
+     *
+     * @param  float  $perSlack  mm of play for one of slack
+     */
+    public function room(ReadingGroup $now, float $perSlack): ?SpecBand
+    {
+        $bearing = $this->bearing();
+        $band = $this->spec->aim?->band;
+        if ($bearing === null || $band === null) {
+            return null;
+        }
+        $here = $now->found->mean;
+        $bound = $this->bound($bearing);
+        [$from, $to] = $bearing === Bearing::MoreSlack
+            ? [$here, min($band->ceiling(), $here + $perSlack * ($bound - $this->facts->slack))]
+            : [max($band->floor(), $here - $perSlack * ($this->facts->slack - $bound)), $here];
+        $to = is_finite($to) ? $to : $here + 2 * $perSlack * $this->smallest();
+
+        return $to - $from >= $perSlack * $this->smallest() ? SpecBand::between($from, $to) : null;
+    }
+
+    /** What failed and what it asks for, a sentence. */
+    public function said(): string
+    {
+        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": it wants {$one['bearing']->wants()}.", $this->failed));
+    }
+
+    /** Where to look when no setting cures it. */
+    public function elsewhere(): string
+    {
+        $imitators = $this->spec->family->family()->imitators();
+        $why = match (true) {
+            $this->isContradictory() => 'No setting does both. ',
+            array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere) !== [] => 'No step that way is left inside the band. ',
+            default => '',
+        };
+
+        return $this->said().' '.$why.'Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
+    }
+
+    /** Whether a proof at another setting, or at this one, excluded everything that way. */
+    private function isContradicted(Bearing $bearing): bool
+    {
+        $bound = $this->bound($bearing);
+
+        return $bearing === Bearing::MoreSlack ? $bound <= $this->facts->slack + 1e-9 : $bound >= $this->facts->slack - 1e-9;
+    }
+
+    /** Where the other way was asked for, in mm of slack: the good setting lies on this side of it. */
+    private function bound(Bearing $bearing): float
+    {
+        $opposite = $bearing === Bearing::MoreSlack ? Bearing::LessSlack : Bearing::MoreSlack;
+        $at = [];
+        foreach ($this->facts->seen->tried as $tried) {
+            if ($tried->stretch === $this->facts->stretch && $this->bearingOf($tried) === $opposite) {
+                $at[] = $tried->slack;
+            }
+        }
+
+        return $bearing === Bearing::MoreSlack ? min([INF, ...$at]) : max([-INF, ...$at]);
+    }
+
+    private function bearingOf(TriedProof $tried): ?Bearing
+    {
+        foreach ($this->spec->proofs($this->run) as $proof) {
+            if ($proof->key === $tried->entry->key) {
+                return $proof->bearing($tried->entry->answer);
+            }
+        }
+
+        return null;
+    }
+
+    /** Slack of the smallest step that any of its usual adjusters makes, in mm. */
+    private function smallest(): float
+    {
+        $steps = array_map(static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())), array_filter($this->run->playAdjusters(), static fn (Adjuster $one): bool => ! $one->kind()->isLastResort()));
+
+        return $steps === [] ? INF : min($steps);
+    }
+}
