@@ -11,6 +11,7 @@ use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Running;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\MatchVerdict;
+use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -57,17 +58,18 @@ final readonly class BesideItems
                 $items[] = $this->outcome('try', $setting, $saw, $saw !== null && ! $saw->provesNothing);
             }
         }
-        $set = $table->isSet();
+        $advice = TablePlanner::advise($this->spec, $table, $this->run, $this->facts);
+        $set = $table->isSet() && $advice->kind !== TableAdviceKind::Move;
 
         return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', $set || $this->facts->byChoice !== null,
-            said: $set ? 'Every setting tried does what it should' : TablePlanner::advise($table, $this->run, $this->facts)->sentence)];
+            said: $set ? 'Every setting tried does what it should' : $advice->sentence)];
     }
 
     /** @return list<StageItem> asked once, where nobody knows which way the arm goes */
     public function whichWay(): array
     {
         $state = $this->judgement->table;
-        if ($state === null || TablePlanner::advise($state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
+        if ($state === null || TablePlanner::advise($this->spec, $state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
             return [];
         }
         $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => 'arm', 'saw' => $word]);
@@ -76,17 +78,40 @@ final readonly class BesideItems
             answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];
     }
 
-    /** @return list<StageItem> what no adjuster cures */
-    public function putRight(): array
+    /**
+     * What no adjuster cures: found so, or failed in the proof with no step left that would mend it.
+     *
+     * @param  bool  $finer  whether a step of an adjuster answers what failed
+     * @return list<StageItem>
+     */
+    public function putRight(bool $finer): array
     {
         $failing = array_filter($this->foundProofs(), fn (Proof $proof): bool => ($answer = $this->facts->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
-        if ($failing === [] && $this->facts->seen->putRight === []) {
+        $said = implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
+        $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
+        $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $this->isAllAnswered());
+        if ($failing === [] && ! $isProved && $this->facts->seen->putRight === []) {
             return [];
         }
+        $done = ! $isProved && ($failing === [] || $finer);
         $last = $this->facts->seen->putRight[count($this->facts->seen->putRight) - 1] ?? null;
 
-        return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $failing === [],
-            said: $failing === [] ? $last?->cure->label() : implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing)), stamp: $failing === [] ? $last?->stamp : null)];
+        return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $done,
+            said: $done ? $last?->cure->label() : ($isProved ? $evidence->elsewhere() : $said), stamp: $done ? $last?->stamp : null)];
+    }
+
+    /** What is left to try is tried first: it may say which way. */
+    private function isAllAnswered(): bool
+    {
+        foreach ($this->spec->proofs($this->run) as $proof) {
+            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+                if (! isset($this->facts->checks[Facts::checkKey($proof->key, $pose?->value)])) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** @return list<StageItem> every setting, once nothing is moved any more */

@@ -20,6 +20,7 @@ use VividPull\Core\Family\Running;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\ChosenMode;
+use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
@@ -42,7 +43,7 @@ final readonly class StageItems
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
             JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$beside->asFound()],
-            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight()],
+            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
             JobStage::Prove->value => [...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
             JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
@@ -261,6 +262,7 @@ final readonly class StageItems
     {
         $now = $judgement->now;
         $inside = $now->is(VerdictKind::Inside) && $this->isWhole($judgement->nowGroup);
+        $finer = $judgement === $this->judgement ? $this->finer() : null;
         $chosen = $this->facts->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
         $facts = $judgement === $this->second ? $this->facts->second : $this->facts;
@@ -269,9 +271,10 @@ final readonly class StageItems
         return new StageItem(
             'in_band',
             ItemKind::InBand,
-            'Bring it inside the band',
-            $inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight),
+            $finer === null ? 'Bring it inside the band' : 'Set it finer, inside the band',
+            $finer === null && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)),
             said: match (true) {
+                $finer !== null => $finer->said(),
                 $inside => $now->sentence,
                 $this->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
                 $chosen !== null => "Left outside by choice: {$chosen->reason}",
@@ -281,6 +284,19 @@ final readonly class StageItems
             answers: $this->leaving($judgement, Pose::Straight),
             stamp: $chosen?->stamp,
         );
+    }
+
+    /** What a failed proof asks of a setting that is inside its band, where a step that way stays in it; null where nothing does. */
+    private function finer(): ?ProofEvidence
+    {
+        $now = $this->judgement->nowGroup;
+        if ($now === null || $this->facts->byChoice !== null || $this->facts->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
+            return null;
+        }
+        $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
+        $point = $this->spec->play()->point;
+
+        return $evidence->failed !== [] && $evidence->room($now, ($this->run->couplings->at($point) ?? $this->spec->family->family()->usualRatio($point))->value) !== null ? $evidence : null;
     }
 
     private function isLeft(Judgement $judgement, Pose $pose): bool

@@ -11,6 +11,7 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Bearing;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\Settles;
@@ -59,7 +60,7 @@ final readonly class Planner
     private static function withoutPlay(Spec $spec, Run $run, Facts $facts, Judgement $judgement): PlanOutcome
     {
         return match (true) {
-            $judgement->table !== null => PlanOutcome::say(PlanKind::Table, TablePlanner::advise($judgement->table, $run, $facts)->sentence),
+            $judgement->table !== null => PlanOutcome::say(PlanKind::Table, TablePlanner::advise($spec, $judgement->table, $run, $facts)->sentence),
             $spec->family->family()->notSettable() !== null => PlanOutcome::say(PlanKind::NotSettable, $spec->family->family()->notSettable()),
             default => PlanOutcome::say(PlanKind::NotSettable, 'There is no play to set here. What fails is put right at the route, the mount or the part.'),
         };
@@ -69,6 +70,10 @@ final readonly class Planner
     {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
         $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->byChoice !== null || self::isLeftAsRead($spec, $facts);
+        $finer = $isSettled ? self::finer($spec, $run, $facts, $beliefs, $judgement, $window) : null;
+        if ($finer !== null) {
+            return $finer;
+        }
         if ($isSettled && ($facts->byChoice !== null || ! self::mayBringHome($run, $facts))) {
             return PlanOutcome::choose(PlanKind::Prove, match (true) {
                 $facts->byChoice !== null => 'Left outside by choice. Prove it as it is.',
@@ -95,6 +100,27 @@ final readonly class Planner
             $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
+    }
+
+    /** Inside its band, and a proof failed: the smallest step that the proofs allow within it, or where else to look; null where none failed. */
+    private static function finer(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window): ?PlanOutcome
+    {
+        $evidence = ProofEvidence::of($spec, $run, $facts);
+        if ($evidence->failed === [] || $judgement->nowGroup === null) {
+            return null;
+        }
+        $room = $evidence->room($judgement->nowGroup, $beliefs->play->ratio());
+        $narrow = $room === null ? null : new ShiftWindow($beliefs->play, $room, null, $window->noise, ($room->floor() + $room->ceiling()) / 2, false);
+        $maker = $narrow === null ? null : new PlanMaker($spec, $run, $facts, $narrow);
+        $plan = $maker?->plan();
+        $isThatWay = $plan !== null && ($plan->shift > 0.0) === ($evidence->bearing() === Bearing::MoreSlack);
+        if ($maker === null || $plan === null || ! $isThatWay) {
+            return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
+        }
+        $first = [$plan->steps[0]->adjuster => $plan->steps[0]];
+
+        return PlanOutcome::choose(PlanKind::Move, $evidence->said().' '.$plan->steps[0]->sentence, [...$first, ...array_filter(array_map($maker->alone(...), array_diff_key($run->playAdjusters(), $first)))],
+            $plan->steps[0]->adjuster, $narrow->target, $plan);
     }
 
     private static function window(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ShiftWindow

@@ -9,6 +9,7 @@ use VividPull\Core\Bench\SeenOutcome;
 use VividPull\Core\Bench\TableState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Bearing;
 use VividPull\Core\Learning\HalfPlane;
 use VividPull\Core\Learning\Interval;
 use VividPull\Core\Learning\OffsetBounds;
@@ -16,6 +17,7 @@ use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\Spec;
 
 /**
  * Which way, and how far, from what the machine did at its settings.
@@ -33,17 +35,17 @@ final readonly class TablePlanner
     private const MOST_MOVES = 20;
 
     /** @param  array<string, Mover>  $movers  by adjuster, with the way a trial has shown */
-    private function __construct(private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
+    private function __construct(private Spec $spec, private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
 
-    public static function advise(TableState $state, Run $run, Facts $facts): TableAdvice
+    public static function advise(Spec $spec, TableState $state, Run $run, Facts $facts): TableAdvice
     {
-        return (new self($state->table, $state, $run, $facts, self::shown($state->table, $facts)))->advice();
+        return (new self($spec, $state->table, $state, $run, $facts, self::shown($state->table, $facts)))->advice();
     }
 
     private function advice(): TableAdvice
     {
         if ($this->state->isSet()) {
-            return TableAdvice::say(TableAdviceKind::Right, 'Every setting tried does what it should. Prove it.');
+            return $this->finer() ?? TableAdvice::say(TableAdviceKind::Right, 'Every setting tried does what it should. Prove it.');
         }
         $stands = $this->table->isLearned() ? [] : $this->standsTogether();
         if ($stands === null) {
@@ -61,6 +63,33 @@ final readonly class TablePlanner
 
         return $untold !== [] ? TableAdvice::say(TableAdviceKind::Try, 'Try '.implode(' and ', array_map(static fn (OutcomeSetting $one): string => $one->label, $untold)).'.')
             : ($this->table->isLearned() ? $this->learned() : $this->move($stands));
+    }
+
+    /** Every setting is right, and a proof asks for more or less: the smallest step that way, where nothing that was seen excludes it. */
+    private function finer(): ?TableAdvice
+    {
+        $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
+        $bearing = $evidence->bearing();
+        $stands = $bearing === null || $this->table->isLearned() ? null : $this->standsTogether();
+        if ($stands === null) {
+            return null;
+        }
+        foreach ($this->movers as $mover) {
+            $adjuster = $this->run->adjuster($mover->adjuster);
+            if ($adjuster === null || $mover->perStep === null || $mover->sign === null) {
+                continue;
+            }
+            // The table's plus is where the wire is drawn on: less slack.
+            $way = $bearing === Bearing::LessSlack ? 1 : -1;
+            $steps = Steps::fromCount($way * $mover->sign * $adjuster->smallestStep()->count);
+            $x = $way * $mover->perStep * $adjuster->smallestStep()->count / $adjuster->counting()->each->count;
+            $excluded = array_filter($this->table->settings, static fn (OutcomeSetting $one): bool => ! $stands[$one->key]->shifted($one->weight($mover->adjuster) * $x)->overlaps(Interval::ofEdges($one->wanted()->low, $one->wanted()->high)));
+            if ($excluded === [] && $this->hasRoom($adjuster, $steps)) {
+                return TableAdvice::move(ucfirst("{$this->table->arm} ".$this->table->sayShift($x)), $evidence->said().' '.ucfirst("{$adjuster->name()}: {$adjuster->say($steps)}."), $adjuster->id(), $steps, $x, false);
+            }
+        }
+
+        return null;
     }
 
     private function mostMoves(): int

@@ -68,7 +68,7 @@ final readonly class BesideCodec
     /** @return array<string, mixed> */
     private function table(TableState $state): array
     {
-        $advice = TablePlanner::advise($state, $this->state->run, $this->state->facts);
+        $advice = TablePlanner::advise($this->state->spec, $state, $this->state->run, $this->state->facts);
 
         return [
             'arm' => $state->table->arm,

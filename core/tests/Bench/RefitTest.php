@@ -24,9 +24,8 @@ use VividPull\Core\Family\Running;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Planning\GovernorAdvice;
-use VividPull\Core\Spec\Aim;
+use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\AimCodec;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\StateCodec;
 
@@ -44,7 +43,7 @@ final class RefitTest extends TestCase
     #[DataProvider('families')]
     public function test_in_every_family_what_runs_the_machine_comes_after_the_refit_and_not_before(FamilyKey $key): void
     {
-        $job = self::job($key);
+        $job = FamilyJob::of($key);
         $refit = array_map(static fn (Step $step): string => $step->key, $key->family()->refit());
         $runs = self::running($job);
         $keys = array_map(static fn (StageItem $item): string => $item->key, $job->state->progress->items['prove']);
@@ -62,7 +61,7 @@ final class RefitTest extends TestCase
     #[DataProvider('families')]
     public function test_whatever_runs_says_to_do_it_outdoors(FamilyKey $key): void
     {
-        $job = self::job($key);
+        $job = FamilyJob::of($key);
         self::assertNotSame([], $key->family()->cautions(JobStage::Prove));
         foreach ($job->state->spec->family->family()->proofs($job->state->run) as $proof) {
             if ($proof->running->runs()) {
@@ -76,7 +75,7 @@ final class RefitTest extends TestCase
 
     public function test_an_open_cover_stops_a_running_test_also_as_found(): void
     {
-        $job = self::job(FamilyKey::SlidingDrive)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
+        $job = FamilyJob::of(FamilyKey::SlidingDrive)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
         self::assertSame('This runs the machine. Put back first what was taken off: Belt cover back on.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes'])));
         $job->entry('cover', ['adjuster' => 'barrel', 'off' => false])->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes']);
         self::assertSame('yes', $job->state->facts->seen->foundChecks['nothing_at_rest']->answer ?? null, 'found before anything was taken apart');
@@ -137,7 +136,7 @@ final class RefitTest extends TestCase
     {
         $job = TestJob::clutch()->ready()->read(22, 22, 22)->entry('by_choice', ['reason' => 'Thick gloves.'])->line('yes')->line('yes')->refit();
         $job->line('yes')->line('slips')->line('early', 'check:bite')->line('ok', 'restored');
-        self::assertSame(['Prove: lever out, in a high gear against the brake, or under load: does it hold? failed.'], $job->state->progress->blocks(ClosingOutcome::ByChoice));
+        self::assertSame(['Set: put right what failed is missing.', 'Prove: lever out, in a high gear against the brake, or under load: does it hold? failed.'], $job->state->progress->blocks(ClosingOutcome::ByChoice));
     }
 
     public function test_a_worn_plate_is_a_gate(): void
@@ -197,7 +196,7 @@ final class RefitTest extends TestCase
 
     public function test_a_drive_released_by_its_pull_is_tested_as_one(): void
     {
-        $job = self::job(FamilyKey::ReleaseByPull);
+        $job = FamilyJob::of(FamilyKey::ReleaseByPull);
         $keys = array_map(static fn (Proof $proof): string => $proof->key, FamilyKey::ReleaseByPull->family()->proofs($job->state->run));
         self::assertSame(['stands_pulled', 'drives_released', 'under_load', 'springs_back'], $keys, 'never asked to stand with the handle let go');
         $job->refit()->entry('check', ['key' => 'drives_released', 'answer' => 'smoothly'])->entry('check', ['key' => 'stands_pulled', 'answer' => 'yes']);
@@ -269,21 +268,6 @@ final class RefitTest extends TestCase
             }
         }
         self::fail("no gate {$key->value}");
-    }
-
-    private static function job(FamilyKey $key): TestJob
-    {
-        $start = $key->family()->starting();
-        $plays = $start->aims === [] && $key->family()->notSettable() === null;
-
-        return TestJob::of(['family' => $key->value, 'others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $start->aims)]
-            + ($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $key === FamilyKey::TwistGrip ? 'grip_flange' : 'handle_travel', 'low_mm' => 5, 'high_mm' => 15]] : []), [
-                'hand' => ['kind' => $start->hand->value, 'name' => $start->handName],
-                'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [
-                    ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 10, 'access' => ['minutes' => 2, 'cover' => 'belt cover']],
-                ]]],
-                'working_end' => $start->workingEnd,
-            ], ['barrel' => 3.0]);
     }
 
     private static function pedal(): TestJob

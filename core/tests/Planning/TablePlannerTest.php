@@ -271,7 +271,7 @@ final class TablePlannerTest extends TestCase
 
     private static function advice(TestJob $job): TableAdvice
     {
-        return TablePlanner::advise($job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
+        return TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
     }
 
     /** @return non-empty-list<OutcomeSetting> */

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Planning;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\JobStage;
+use VividPull\Core\Bench\StageItem;
+use VividPull\Core\Family\Bearing;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\SlidingDrive;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\TableAdviceKind;
+use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+
+/** From a failed proof to the next move. Which way each errs: common practice, no source. */
+final class ProofEvidenceTest extends TestCase
+{
+    public function test_a_late_bite_wants_more_slack_within_the_band_and_the_job_goes_on_from_there(): void
+    {
+        $job = self::proved(13, ['bite' => 'late']);
+        self::assertSame([JobStage::Set, 'in_band'], [$job->state->progress->stage, self::asked($job)]);
+        self::assertSame('Set it finer, inside the band', self::item($job)->label);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Move, $next->kind);
+        self::assertStringStartsWith('“Where does it bite?” At the very end: it wants more slack.', $next->sentence);
+        $steps = $next->options[$next->recommended ?? '']->steps ?? self::fail('no move');
+        self::assertGreaterThan(0.0, $job->state->run->adjuster($next->recommended ?? '')?->slackGiven($steps));
+        self::assertLessThan(20.0, $next->options[$next->recommended ?? '']->expected, 'and stays inside the band');
+        $job->line('done', 'in_band', turns: $steps->toFloat());
+        self::assertSame(JobStage::Set, $job->state->progress->stage, 'it is read again');
+    }
+
+    public function test_an_early_bite_wants_less(): void
+    {
+        $next = self::proved(17, ['bite' => 'early'])->state->next();
+        self::assertStringContainsString('it wants less slack', $next->sentence);
+        self::assertSame(PlanKind::Move, $next->kind);
+    }
+
+    public function test_at_the_edge_of_its_band_the_cause_lies_elsewhere_and_is_put_right(): void
+    {
+        $job = self::proved(19.4, ['bite' => 'late']);
+        self::assertSame('put_right', self::asked($job));
+        self::assertStringContainsString('No step that way is left inside the band. Look for: Arm on the wrong spline', self::item($job)->said ?? '');
+        $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth']);
+        self::assertSame('in_band', self::asked($job), 'read and tried anew');
+    }
+
+    public function test_proofs_that_contradict_each_other_say_that_no_setting_does_both(): void
+    {
+        $job = self::proved(15, ['no_creep' => 'no', 'no_slip' => 'slips']);
+        self::assertSame('put_right', self::asked($job));
+        self::assertStringContainsString('No setting does both. Look for:', self::item($job)->said ?? '');
+        self::assertSame(PlanKind::Suspect, $job->state->next()->kind);
+    }
+
+    public function test_what_was_tried_before_bounds_the_next_step(): void
+    {
+        $free = self::proved(13, ['bite' => 'late']);
+        $free->line('-2f', 'in_band')->read(14.4, 14.4, 14.4);
+        // Two flats looser it bit too early: the good place lies between, one flat off.
+        $free->line('ok', 'lock:perch')->read(14.4, 14.4, 14.4)->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still')->refit();
+        $free->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line('early', 'check:bite');
+        $next = $free->state->next();
+        self::assertSame([PlanKind::Move, 1], [$next->kind, ($next->options['perch']->steps ?? self::fail('no move'))->count / 120], 'back by one flat of the two');
+    }
+
+    public function test_slow_on_grass_takes_one_rung_and_creeping_there_says_so(): void
+    {
+        $setting = SlidingDrive::table('rungs')->settings['drive'];
+        $job = TestJob::table('sliding_drive', OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive', [$setting], [Mover::of('bracket', 1.0, 1, 0.0)], 1.0, 2.0));
+        while (! str_starts_with(self::asked($job) ?? '', 'found:')) {
+            $job->line('ok');
+        }
+        $job->entry('outcome', ['setting' => 'drive', 'saw' => 'right']);
+        foreach (['nothing_at_rest', 'rolls_back', 'handle_returns'] as $key) {
+            $job->entry('check', ['key' => $key, 'answer' => 'yes']);
+        }
+        $job->refit()->entry('check', ['key' => 'on_grass', 'answer' => 'slow']);
+        $advice = TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
+        self::assertSame(TableAdviceKind::Move, $advice->kind);
+        self::assertGreaterThan(0.0, $advice->shift, 'towards more drive');
+        self::assertSame('in_band', self::asked($job));
+    }
+
+    /** @return iterable<string, array{FamilyKey, string, string, Bearing}> */
+    public static function bearings(): iterable
+    {
+        yield 'clutch creeps: it drags, too loose' => [FamilyKey::ClutchLever, 'no_creep', 'no', Bearing::LessSlack];
+        yield 'clutch slips: held partly open' => [FamilyKey::ClutchLever, 'no_slip', 'slips', Bearing::MoreSlack];
+        yield 'clutch bites at the bar: too loose' => [FamilyKey::ClutchLever, 'bite', 'early', Bearing::LessSlack];
+        yield 'arm not free' => [FamilyKey::ClutchLever, 'arm_loose', 'no', Bearing::MoreSlack];
+        yield 'throttle does not snap shut' => [FamilyKey::TwistGrip, 'snap_shut', 'no', Bearing::MoreSlack];
+        yield 'idle rises when steering' => [FamilyKey::TwistGrip, 'idle_steady', 'no', Bearing::MoreSlack];
+        yield 'wire out of its groove is no matter of slack' => [FamilyKey::TwistGrip, 'wire_in_groove', 'no', Bearing::Elsewhere];
+        yield 'trigger not wide open' => [FamilyKey::TriggerThrottle, 'wide_open', 'no', Bearing::LessSlack];
+        yield 'pedal jerks at take-off' => [FamilyKey::PedalThrottle, 'take_off', 'jerky', Bearing::MoreSlack];
+        yield 'long dead pedal' => [FamilyKey::PedalThrottle, 'take_off', 'dead', Bearing::LessSlack];
+        yield 'drive creeps' => [FamilyKey::SlidingDrive, 'nothing_at_rest', 'no', Bearing::MoreSlack];
+        yield 'slow on grass' => [FamilyKey::SlidingDrive, 'on_grass', 'slow', Bearing::LessSlack];
+        yield 'slips though the engine holds, engaged by its pull' => [FamilyKey::EngageByPull, 'under_load', 'slips', Bearing::LessSlack];
+        yield 'slips, released by its pull: slacken or it burns' => [FamilyKey::ReleaseByPull, 'under_load', 'slips', Bearing::MoreSlack];
+        yield 'drives with the handle drawn, released by its pull' => [FamilyKey::ReleaseByPull, 'stands_pulled', 'no', Bearing::LessSlack];
+        yield 'auger turns released' => [FamilyKey::HookControl, 'nothing_at_rest', 'no', Bearing::MoreSlack];
+        yield 'brake drags' => [FamilyKey::BrakePull, 'no_drag', 'no', Bearing::MoreSlack];
+        yield 'brake holds only at the end' => [FamilyKey::BrakePull, 'holds', 'at_end', Bearing::LessSlack];
+    }
+
+    #[DataProvider('bearings')]
+    public function test_each_failing_answer_has_its_meaning(FamilyKey $key, string $proof, string $answer, Bearing $bearing): void
+    {
+        $run = RunCodec::decode(Node::of(TestJob::clutchRun()));
+        $found = array_values(array_filter($key->family()->proofs($run), static fn (Proof $one): bool => $one->key === $proof))[0] ?? self::fail($proof);
+        self::assertSame($bearing, $found->bearing($answer));
+        self::assertNull($found->bearing($found->passing[0]));
+    }
+
+    private static function asked(TestJob $job): ?string
+    {
+        return $job->state->progress->asks()?->key;
+    }
+
+    private static function item(TestJob $job): StageItem
+    {
+        return $job->state->progress->asks() ?? self::fail('nothing is asked');
+    }
+
+    /** @param  array<string, string>  $fails */
+    private static function proved(float $mm, array $fails): TestJob
+    {
+        $job = TestJob::clutch()->ready()->read($mm, $mm, $mm);
+        foreach (['arm_loose' => 'yes', 'wiggle_still' => 'yes'] as $key => $answer) {
+            $job->entry('check', ['key' => $key, 'answer' => $fails[$key] ?? $answer]);
+        }
+        $job->refit();
+        foreach (['no_creep' => 'yes', 'no_slip' => 'holds', 'bite' => 'middle'] as $key => $answer) {
+            $job->entry('check', ['key' => $key, 'answer' => $fails[$key] ?? $answer]);
+        }
+
+        return $job;
+    }
+}

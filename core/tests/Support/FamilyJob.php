@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Support;
+
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\Aim;
+use VividPull\Core\Wire\AimCodec;
+
+/** A job of any family, as a spec of it begins, with one barrel under a belt cover. */
+final class FamilyJob
+{
+    public static function of(FamilyKey $key): TestJob
+    {
+        $start = $key->family()->starting();
+        $plays = $start->aims === [] && $key->family()->notSettable() === null;
+
+        return TestJob::of(['family' => $key->value, 'others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $start->aims)]
+            + ($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $key === FamilyKey::TwistGrip ? 'grip_flange' : 'handle_travel', 'low_mm' => 5, 'high_mm' => 15]] : []), [
+                'hand' => ['kind' => $start->hand->value, 'name' => $start->handName],
+                'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [
+                    ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 10, 'access' => ['minutes' => 2, 'cover' => 'belt cover']],
+                ]]],
+                'working_end' => $start->workingEnd,
+            ], ['barrel' => 3.0]);
+    }
+}
