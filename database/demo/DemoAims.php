@@ -31,7 +31,6 @@ final readonly class DemoAims
             'throttle' => str_starts_with($model, 'Hesk') ? [ThrottleWindow::of(30, 25.5, 1, 3.4)] : [],
             'drive' => match ($model) {
                 'Ondrel Furrow 11' => [EngagementWindow::fullBy(70)],
-                'Brackwell Till 9' => [EngagementWindow::fullBy(80)],
                 'Brackwell Lawn 46' => [SlidingDrive::table('rungs')],
                 default => [],
             },

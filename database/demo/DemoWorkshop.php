@@ -199,9 +199,9 @@ final class DemoWorkshop
     private function tagged(): void
     {
         $truth = $this->truth($this->control('QB-05', 'throttle'), 4.1);
-        $job = new DemoTechnician($this->control('QB-05', 'throttle'), $truth, $this->people['ines'], $this->now->subDay()->setTime(15, 10), 0.5,
-            ['check:snap_shut/right' => 'no']);
-        $job->workUntil('check:wire_in_groove');
+        $job = new DemoTechnician($this->control('QB-05', 'throttle'), $truth, $this->people['ines'], $this->now->subDay()->setTime(15, 10), 0.5);
+        $job->workUntil('check:snap_shut/right');
+        $job->body('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right']);
         $job->body('tag', ['reason' => 'Throttle does not snap shut, bars full right.']);
         $job->body('closed', ['outcome' => 'tagged']);
     }

@@ -89,7 +89,7 @@ final readonly class BesideItems
         $failing = array_filter($this->foundProofs(), fn (Proof $proof): bool => ($answer = $this->facts->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
         $said = implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
-        $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $this->isAllAnswered());
+        $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
         if ($failing === [] && ! $isProved && $this->facts->seen->putRight === []) {
             return [];
         }
@@ -100,7 +100,7 @@ final readonly class BesideItems
             said: $done ? $last?->cure->label() : ($isProved ? $evidence->elsewhere() : $said), stamp: $done ? $last?->stamp : null)];
     }
 
-    /** What is left to try is tried first: it may say which way. */
+    /** What is left to try is tried first, where it is safe: it may say which way. */
     private function isAllAnswered(): bool
     {
         foreach ($this->spec->proofs($this->run) as $proof) {

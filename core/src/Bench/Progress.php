@@ -21,16 +21,18 @@ final readonly class Progress
         public array $blocksTagged,
     ) {}
 
-    /** The first thing missing in the current stage. */
+    /** The first thing missing in the current stage; what was answered badly comes after what was not answered at all. */
     public function asks(): ?StageItem
     {
+        $failed = null;
         foreach ($this->items[$this->stage->value] ?? [] as $item) {
-            if (! $item->done) {
+            if (! $item->done && ! $item->failed) {
                 return $item;
             }
+            $failed ??= $item->done ? null : $item;
         }
 
-        return null;
+        return $failed;
     }
 
     public function item(string $key): ?StageItem

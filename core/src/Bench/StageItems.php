@@ -422,7 +422,7 @@ final readonly class StageItems
                 $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true, 'Why it is left');
             }
             $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
-                detail: 'Mend it or replace it, then it is sound; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);
+                detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").'Mend it or replace it; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);
         }
 
         return $items;

@@ -72,7 +72,7 @@ final readonly class AutomaticClutch extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => [self::CARBON_MONOXIDE],
             JobStage::Set => ['Engine off and cool before anything is opened.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Hands clear of chain and wheel.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

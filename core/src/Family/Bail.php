@@ -100,7 +100,7 @@ final readonly class Bail extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => ['Engine off for these. Draw the bail fully three times.'],
             JobStage::Set => ['Light oil in the conduit, not grease, which stiffens in the cold.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Blade and deck clear of everybody.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

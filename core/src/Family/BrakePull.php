@@ -79,7 +79,7 @@ final readonly class BrakePull extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => ['Draw the lever fully three times before each reading.'],
             JobStage::Set => ['Wheels chocked: the brake does not hold while it is set. Hold the wire when an old adjuster is stiff. Bolt home before the clamp is moved.'],
-            JobStage::Prove => ['At walking pace first, away from traffic. '.self::CARBON_MONOXIDE],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

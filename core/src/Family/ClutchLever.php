@@ -141,7 +141,7 @@ final readonly class ClutchLever extends CommonFamily
             JobStage::LookOver => ['Springs and clips: mind eyes and fingers. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Pull the lever fully three times before each reading. Lock ring nipped.'],
             JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff: rust can twist it off.'],
-            JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands clear of chain and wheel.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

@@ -22,6 +22,9 @@ abstract readonly class CommonFamily implements Family
 
     protected const EACH_LINE = 'Nothing is touched until each line is true.';
 
+    /** What is said of the whole proof; what runs says its own caution with it. */
+    protected const PROVING = 'By hand first, engine off. What runs comes after the refit.';
+
     protected const CARBON_MONOXIDE = 'Running tests outdoors: carbon monoxide kills.';
 
     public function usualRatio(ReadingPoint $point): CouplingRatio
@@ -148,7 +151,7 @@ abstract readonly class CommonFamily implements Family
             JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Draw the control fully three times before each reading.'],
             JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff. Note which hole, rung or thread before anything comes apart.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Operator in place, nobody in front.'],
+            JobStage::Prove => [self::PROVING],
             JobStage::Close => [self::QUALIFIED],
         };
     }

@@ -59,7 +59,7 @@ abstract readonly class DriveClutch extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => ['Draw the handle fully three times before each reading.'],
             JobStage::Set => ['Give one nut room, follow with the other, count, lock, test again. Hold the wire when an old adjuster is stiff.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Start in neutral, operator in place.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

@@ -71,7 +71,7 @@ final readonly class HookControl extends CommonFamily
     {
         return match ($stage) {
             JobStage::Set => ['Note which hole before anything comes apart. Hold the wire when an old adjuster is stiff. Belt cover off, idler spring, idler arm, guide, cable.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front. Auger area clear: use a stick, never a hand.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

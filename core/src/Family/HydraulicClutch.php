@@ -42,7 +42,7 @@ final readonly class HydraulicClutch extends CommonFamily
     {
         return [
             Proof::choice('lever_feel', 'Lever drawn and held: how does it feel?', ['firm' => 'Firm, and stays there', 'spongy' => 'Spongy', 'sinks' => 'Sinks to the bar'], ['firm'])->foundToo(),
-            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::StillAtRest, caution: self::CARBON_MONOXIDE.' Brake on, nobody in front. Rear wheel clear of people.')->foundToo()->running(),
+            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::StillAtRest, caution: self::CARBON_MONOXIDE.' Brake on, nobody in front. Rear wheel clear of people. Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running(),
         ];
     }
 
@@ -79,7 +79,7 @@ final readonly class HydraulicClutch extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => ['Draw the lever fully three times first.'],
             JobStage::Set => ['Only the maker\'s fluid procedure, with the fluid the cap names.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Test ride only by a licensed rider in gear, away from traffic.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

@@ -102,7 +102,7 @@ final readonly class PedalThrottle extends CommonFamily
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the pedal come up by itself before each reading.'],
             JobStage::Set => ['Key out. Primary, then secondary; the governor last, and never past the maker\'s limit. Hold the wire when an old adjuster is stiff.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Nobody in front.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

@@ -50,7 +50,7 @@ final readonly class ReleaseByPull extends DriveClutch
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::Prove => [self::DRIVING.' It drives as the handle is let go.'],
+            JobStage::Prove => [self::PROVING.' It drives as the handle is let go.'],
             default => parent::cautions($stage),
         };
     }

@@ -93,7 +93,7 @@ final readonly class SlidingDrive extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => [self::CARBON_MONOXIDE.' Hard floor, blade off.'],
             JobStage::Set => ['Mark home first. One or two rungs, tightened gently: the seat is plastic.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Again after the first four or five uses of a new machine.'],
+            JobStage::Prove => [self::PROVING.' Again after the first four or five uses of a new machine.'],
             default => parent::cautions($stage),
         };
     }

@@ -97,7 +97,7 @@ final readonly class SpeedSelector extends CommonFamily
         return match ($stage) {
             JobStage::AsFound => [self::CARBON_MONOXIDE.' Wheels clear, auger off, nobody in front.'],
             JobStage::Set => ['Fastest forward unloads the arm; clamp it: its return spring is strong. Mark the bracket, hold the bolt head, move slightly, tighten.'],
-            JobStage::Prove => [self::CARBON_MONOXIDE.' Auger area clear.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

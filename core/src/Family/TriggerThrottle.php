@@ -101,7 +101,7 @@ final readonly class TriggerThrottle extends CommonFamily
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the trigger snap back before each reading. 1/16 in or less at the barrel is common practice.'],
             JobStage::Set => ['Hold the wire when an old adjuster is stiff. Both ends of the travel are tried before it is locked.'],
-            JobStage::Prove => ['Running tests outdoors: carbon monoxide kills. Hands and feet clear of the head.'],
+            JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
     }

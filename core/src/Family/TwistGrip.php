@@ -105,7 +105,7 @@ final readonly class TwistGrip extends CommonFamily
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
             JobStage::AsFound => ['Let the grip snap back to rest before each reading. Do not push it back past rest, except where the closing cable itself is read.'],
             JobStage::Set => ['Hold the wire when turning an old adjuster. Short spanner, held close, nut barely nipped.'],
-            JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed. '.self::CARBON_MONOXIDE],
+            JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed.'],
             default => parent::cautions($stage),
         };
     }

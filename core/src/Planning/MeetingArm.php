@@ -144,7 +144,7 @@ final readonly class MeetingArm
             $why = match (true) {
                 $id !== $wanted => 'Back: it alone does not cure it.',
                 $several => 'More than one cable is out: the best place so far is kept.',
-                default => 'One cable at a time, unloaded, then the whole table again.',
+                default => 'Then the whole table again.',
             };
 
             return TableAdvice::move(ucfirst("{$this->state->table->arm} ".$this->state->table->way((float) $by)), ucfirst("{$adjuster->name()}: {$adjuster->say($steps)}. {$why}"),

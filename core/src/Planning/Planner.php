@@ -112,15 +112,20 @@ final readonly class Planner
         $room = $evidence->room($judgement->nowGroup, $beliefs->play->ratio());
         $narrow = $room === null ? null : new ShiftWindow($beliefs->play, $room, null, $window->noise, ($room->floor() + $room->ceiling()) / 2, false);
         $maker = $narrow === null ? null : new PlanMaker($spec, $run, $facts, $narrow);
-        $plan = $maker?->plan();
-        $isThatWay = $plan !== null && ($plan->shift > 0.0) === ($evidence->bearing() === Bearing::MoreSlack);
-        if ($maker === null || $plan === null || ! $isThatWay) {
+        if ($maker === null) {
             return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
         }
-        $first = [$plan->steps[0]->adjuster => $plan->steps[0]];
+        $isThatWay = static fn (?AdjusterAdvice $one): bool => $one?->steps !== null && (($run->adjuster($one->adjuster)?->slackGiven($one->steps) ?? 0.0) > 0.0) === ($evidence->bearing() === Bearing::MoreSlack);
+        $options = array_filter(array_filter(array_map($maker->alone(...), $run->playAdjusters())), $isThatWay);
+        // What is fine-tuned is turned where the hand reaches it, so long as that stays healthy; else as any move is planned.
+        $near = $options[$run->inReach()?->id() ?? ''] ?? null;
+        $plan = $near?->healthyAfter === true ? null : $maker->plan();
+        $first = $near?->healthyAfter === true ? $near : $plan?->steps[0];
+        if ($first === null || ! $isThatWay($first)) {
+            return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
+        }
 
-        return PlanOutcome::choose(PlanKind::Move, $evidence->said().' '.$plan->steps[0]->sentence, [...$first, ...array_filter(array_map($maker->alone(...), array_diff_key($run->playAdjusters(), $first)))],
-            $plan->steps[0]->adjuster, $narrow->target, $plan);
+        return PlanOutcome::choose(PlanKind::Move, $evidence->said().' '.$first->sentence, [$first->adjuster => $first] + $options, $first->adjuster, $narrow->target, $plan);
     }
 
     private static function window(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ShiftWindow

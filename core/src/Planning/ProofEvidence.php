@@ -12,6 +12,7 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Bearing;
 use VividPull\Core\Family\Proof;
+use VividPull\Core\Family\Running;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
@@ -76,6 +77,12 @@ final readonly class ProofEvidence
         $to = is_finite($to) ? $to : $here + 2 * $perSlack * $this->smallest();
 
         return $to - $from >= $perSlack * $this->smallest() ? SpecBand::between($from, $to) : null;
+    }
+
+    /** Whether a gate failed, or what is tried by hand: nothing is run before that is mended. */
+    public function isUnsafe(): bool
+    {
+        return array_filter($this->failed, static fn (array $one): bool => $one['proof']->gate !== null || $one['proof']->running === Running::Still) !== [];
     }
 
     /** What failed and what it asks for, a sentence. */

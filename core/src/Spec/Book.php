@@ -36,6 +36,6 @@ final readonly class Book
     /** @return list<Proof> whether they run the machine the book alone knows: what was taken off is put back before them */
     public function proofs(): array
     {
-        return array_map(static fn (string $key, string $question): Proof => Proof::yesIsRight($key, $question)->running(), array_keys($this->proofs), array_values($this->proofs));
+        return array_map(static fn (string $key, string $question): Proof => Proof::yesIsRight($key, $question, caution: 'Where it runs: outdoors, carbon monoxide kills. Operator in place, nobody in front.')->running(), array_keys($this->proofs), array_values($this->proofs));
     }
 }

@@ -213,7 +213,7 @@ final readonly class LogRows
     {
         foreach ($this->state->spec->proofs($this->state->run) as $proof) {
             if ($proof->key === $check->key) {
-                return $proof->question.($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer);
+                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer);
             }
         }
 

@@ -26,6 +26,7 @@ use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Measurement\Foresight;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\ChosenMode;
@@ -218,6 +219,7 @@ final class StateCodec
                 $this->state->spec->aim === null => $done === $all ? 'nothing to put right' : 'put it right',
                 $found === null => 'bring it inside',
                 $done === $all => 'no move needed',
+                $this->state->judgement->now->is(VerdictKind::Inside) => 'put it right',
                 default => 'bring it inside',
             },
             JobStage::Close => $this->state->facts->closed === null ? "{$done} of {$all} done" : 'signed by '.$this->state->facts->closed->stamp->by->name,

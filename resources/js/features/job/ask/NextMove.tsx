@@ -11,6 +11,7 @@ import { AskCard } from './AskCard';
 import { HowToReadHere } from './AskReading';
 import { ByChoice } from './ByChoice';
 import { Guided } from './Guided';
+import { HangTag } from './HangTag';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
 import { SetHow } from './SetHow';
@@ -29,7 +30,9 @@ export const NextMove = () => {
 };
 
 const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
-  const { state, send, sendLine } = useBench();
+  const { state, item, send, sendLine } = useBench();
+  // Inside its band and still to be moved: what was proved says why.
+  const finer = item?.kind === 'in_band' && item.said !== null && state.now.verdict === 'inside';
   const { kept } = usePost();
   const [differently, setDifferently] = useState(false);
   const armed = useArmed(`${state.head} ${adjuster.id}`);
@@ -58,6 +61,11 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
       }
       aside={<TurnGlyph option={option} />}
     >
+      {finer && (
+        <Box lineHeight="snug" fontWeight="bold" data-because>
+          {item.said}
+        </Box>
+      )}
       <Box lineHeight="snug" fontSize="md">
         <Expectation option={option} />
       </Box>
@@ -91,6 +99,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
         </Button>
       </Flex>
       <Plan />
+      {state.gates.some((gate) => gate.status === 'failed') && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
   );

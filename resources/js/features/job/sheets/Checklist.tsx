@@ -10,9 +10,11 @@ const Line = chakra('button');
 
 /** The lines of a stage, each with its caution, its answer, and who gave it when. */
 export const Checklist = ({ stage: key }: { stage: StageKey }) => {
-  const { state } = useBench();
+  const { state, item: asked, mayWrite } = useBench();
   const stage = state.stages.find((one) => one.key === key);
   if (stage === undefined) return null;
+  // Where one of its lines is asked, the card says them.
+  const isAsked = mayWrite && stage.items.some((one) => one.key === asked?.key);
   const items = stage.items.filter((item) => !item.key.startsWith('pose:'));
   return (
     <Sheet padding="4" aria-label={stage.title}>
@@ -23,9 +25,7 @@ export const Checklist = ({ stage: key }: { stage: StageKey }) => {
         <Box textStyle="small">{stage.summary}</Box>
       </Flex>
       <Flex direction="column" gap="2" marginBottom="2">
-        {stage.cautions.map((caution) => (
-          <Caution key={caution}>{caution}</Caution>
-        ))}
+        {!isAsked && stage.cautions.map((caution) => <Caution key={caution}>{caution}</Caution>)}
       </Flex>
       <ul>
         {items.map((item) => (
