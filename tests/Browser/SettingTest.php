@@ -63,8 +63,8 @@ final class SettingTest extends BrowserTestCase
         $this->choose('[data-pick=instrument]', 'caliper-1')->line('2.6', '2.6', '2.65')->see('Next move · cam screw', 'CLOCKWISE', 'filter cover is off');
         $this->armed()->clickText('The filter cover is off')->settled()->see('Where the cam screw stands, in turns')->line('thread 1.5');
         $this->see('from its clockwise stop', 'CLOCKWISE')->armed()->click('[data-done]')->settled()->line('1.1', '1.1', '1.05')->see('Lock the cam screw');
-        $this->line('ok')->line('1.1', '1.1', '1.1')->see('the carburettor is wide open')->line('yes', 'yes', 'yes', 'yes')->see('Filter cover back on');
-        $this->line('ok', 'ok', 'ok')->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Ines');
+        $this->line('ok')->line('1.1', '1.1', '1.1')->see('the carburettor is wide open')->line('yes', 'yes', 'yes')->see('Filter cover back on');
+        $this->line('ok', 'ok', 'ok')->see('At idle the head stands still')->line('yes', 'ok')->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Ines');
         $this->visit('/machines/TM-06')->see('left 1.1 mm', 'cam screw', 'from its clockwise stop');
     }
 

@@ -43,7 +43,7 @@ final class TogetherTest extends BrowserTestCase
         $this->as('tomas')->startJob('SC-11', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('3.5');
         $this->line('16', '16', '16')->see('too loose')->clickText('Leave it outside by choice')->see('Who wants it so, and why');
         $this->click('#choice-reason')->keys('Thick gloves, wants the later bite.')->clickText('Leave it so')->settled()->see('Release arm loose by hand');
-        $this->line('yes', 'yes', 'yes', 'late')->line('ok', 'ok');
+        $this->line('yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'late', 'ok');
         $this->see('Left outside by choice')->click('[data-close=by_choice]')->see('Signed by Tomas');
         $this->visit('/machines/SC-11#clutch')->see('outside by choice', 'Thick gloves, wants the later bite.');
     }

@@ -97,7 +97,7 @@ final readonly class BesideItems
         $last = $this->facts->seen->putRight[count($this->facts->seen->putRight) - 1] ?? null;
 
         return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $done,
-            said: $done ? $last?->cure->label() : ($isProved ? $evidence->elsewhere() : $said), stamp: $done ? $last?->stamp : null)];
+            said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said), stamp: $done ? $last?->stamp : null)];
     }
 
     /** What is left to try is tried first, where it is safe: it may say which way. */

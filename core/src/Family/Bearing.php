@@ -16,12 +16,12 @@ enum Bearing: string
     /** No matter of slack: a spring, a route, a part. */
     case Elsewhere = 'elsewhere';
 
-    public function wants(): string
+    public function says(): string
     {
         return match ($this) {
-            self::MoreSlack => 'more slack',
-            self::LessSlack => 'less slack',
-            self::Elsewhere => 'something else than slack',
+            self::MoreSlack => 'it wants more slack',
+            self::LessSlack => 'it wants less slack',
+            self::Elsewhere => 'that is no matter of slack',
         };
     }
 }

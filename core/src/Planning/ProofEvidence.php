@@ -88,20 +88,25 @@ final readonly class ProofEvidence
     /** What failed and what it asks for, a sentence. */
     public function said(): string
     {
-        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": it wants {$one['bearing']->wants()}.", $this->failed));
+        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed));
     }
 
-    /** Where to look when no setting cures it. */
+    /** What failed, and why no setting cures it. */
+    public function whyNoSetting(): string
+    {
+        return $this->said().match (true) {
+            $this->isContradictory() => ' No setting does both.',
+            array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere) !== [] => ' No step that way is left inside the band.',
+            default => '',
+        };
+    }
+
+    /** The same, and where to look. */
     public function elsewhere(): string
     {
         $imitators = $this->spec->family->family()->imitators();
-        $why = match (true) {
-            $this->isContradictory() => 'No setting does both. ',
-            array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere) !== [] => 'No step that way is left inside the band. ',
-            default => '',
-        };
 
-        return $this->said().' '.$why.'Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
+        return $this->whyNoSetting().' Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
     }
 
     /** Whether a proof at another setting, or at this one, excluded everything that way. */

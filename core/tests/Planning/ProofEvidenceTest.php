@@ -50,7 +50,8 @@ final class ProofEvidenceTest extends TestCase
     {
         $job = self::proved(19.4, ['bite' => 'late']);
         self::assertSame('put_right', self::asked($job));
-        self::assertStringContainsString('No step that way is left inside the band. Look for: Arm on the wrong spline', self::item($job)->said ?? '');
+        self::assertStringContainsString('No step that way is left inside the band.', self::item($job)->said ?? '');
+        self::assertStringContainsString('Look for: Arm on the wrong spline', $job->state->next()->sentence);
         $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth']);
         self::assertSame('in_band', self::asked($job), 'read and tried anew');
     }
@@ -59,7 +60,7 @@ final class ProofEvidenceTest extends TestCase
     {
         $job = self::proved(15, ['no_creep' => 'no', 'no_slip' => 'slips']);
         self::assertSame('put_right', self::asked($job));
-        self::assertStringContainsString('No setting does both. Look for:', self::item($job)->said ?? '');
+        self::assertStringContainsString('No setting does both.', self::item($job)->said ?? '');
         self::assertSame(PlanKind::Suspect, $job->state->next()->kind);
     }
 

@@ -66,7 +66,15 @@ export const NowCard = () => {
   const hungHere = state.tag !== null && state.log.some((row) => row.kind === 'tag');
   if (hungHere) return <TaggedCard />;
   if (item === null) return <SignOff />;
-  if (viewed === 'set' && picked && adjuster !== null && !item.key.startsWith('in_band') && state.stage !== 'set')
+  // A part may be what is put right: its own adjuster can be picked there.
+  const mends = item.key === 'put_right' || item.key.startsWith('fault:');
+  if (
+    viewed === 'set' &&
+    picked &&
+    adjuster !== null &&
+    !item.key.startsWith('in_band') &&
+    (state.stage !== 'set' || mends)
+  )
     return <Picked adjuster={adjuster} />;
   const ask = {
     answer: <AskAnswers key={item.key} item={item} />,
