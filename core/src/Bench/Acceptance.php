@@ -171,9 +171,9 @@ final readonly class Acceptance
         if ($table === null) {
             throw Refused::because('This control has no settings that are tried one by one.');
         }
-        if ($seen->setting === 'arm') {
+        if ($seen->setting === $table->armKey()) {
             if (! in_array($seen->saw, ['plus', 'minus'], true)) {
-                throw Refused::because("The {$table->arm} went {$table->plus} or {$table->minus}: say plus or minus.");
+                throw Refused::because("The {$table->arm} went {$table->plus} or {$table->minus}: say which.");
             }
             $last = $state->facts->moves[count($state->facts->moves) - 1] ?? null;
             if ($last === null || ! isset($table->movers[$last->entry->adjuster])) {

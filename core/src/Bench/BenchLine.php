@@ -12,6 +12,7 @@ use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Fraction;
 use VividPull\Core\Quantity\QuantityReader;
@@ -93,9 +94,13 @@ final readonly class BenchLine
                 return new Draft($answer->kind, $answer->body + ($rest === '' ? [] : ['remark' => $rest]));
             }
         }
+        $begins = array_values(array_filter($item->answers ?? [], static fn (Answer $one): bool => mb_strlen($line) >= Answer::LEAST && str_starts_with(mb_strtolower($one->label), $line)));
+        if (count($begins) === 1) {
+            return new Draft($begins[0]->kind, $begins[0]->body);
+        }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
             throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.'
-                : "“{$item->label}” is answered otherwise".($item->answers === [] ? '.' : ': '.implode(', ', array_map(static fn (Answer $a): string => $a->word, $item->answers)).'.')));
+                : "“{$item->label}” is answered otherwise".($item->answers === [] ? '.' : ': '.implode(', ', array_map(static fn (Answer $a): string => $a->hint($item->answers), $item->answers)).'.')));
         }
 
         return null;
@@ -189,6 +194,13 @@ final readonly class BenchLine
 
     private function moveShown(): Draft
     {
+        if ($this->shown->steps === null && $this->state->judgement->table !== null) {
+            $advice = TablePlanner::advise($this->state->spec, $this->state->judgement->table, $this->state->run, $this->state->facts);
+            $adjuster = $this->state->run->adjuster($advice->adjuster ?? '');
+            if ($advice->steps !== null && $adjuster !== null) {
+                return new Draft(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $advice->steps->toFloat()]);
+            }
+        }
         if ($this->shown->steps === null) {
             throw NotUnderstood::line('No move was shown, so there is none to call done. Log what you turned, such as +3f.');
         }

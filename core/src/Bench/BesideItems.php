@@ -72,7 +72,7 @@ final readonly class BesideItems
         if ($state === null || TablePlanner::advise($this->spec, $state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
             return [];
         }
-        $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => 'arm', 'saw' => $word]);
+        $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => $state->table->armKey(), 'saw' => $word]);
 
         return [new StageItem('arm', ItemKind::Answer, "Which way did the {$state->table->arm} go?", false, detail: 'Arm and bracket may move opposite ways: look at the arm.',
             answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];

@@ -215,8 +215,8 @@ final readonly class StageItems
             ItemKind::Reading,
             "Reading at the {$point->label()}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
-            ($judged && $this->isWhole($group)) || $this->facts->moves !== [],
-            said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence,
+            ($judged && $this->isWhole($group)) || $this->facts->isChanged(),
+            said: $group === null ? ($this->facts->isChanged() ? 'Not to be had: it was changed before it was read' : null) : self::mm($group->found->mean).' mm · '.$verdict->sentence,
             detail: $point->howToRead(),
             stamp: $group?->last()->stamp,
         );

@@ -29,8 +29,6 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class TablePlanner
 {
-    private const ARM = 'arm';
-
     /** What so many moves have not brought right, another will not (ours). */
     private const MOST_MOVES = 20;
 
@@ -275,7 +273,8 @@ final readonly class TablePlanner
     {
         foreach ($this->facts->moves as $move) {
             $mover = $this->movers[$move->entry->adjuster] ?? null;
-            if ($mover !== null && $mover->sign === null) {
+            // What nobody counted shows no way to go by: the next trial does.
+            if ($mover !== null && $mover->sign === null && $move->entry->steps !== null) {
                 return $mover->adjuster;
             }
         }
@@ -294,7 +293,7 @@ final readonly class TablePlanner
         foreach ($facts->seen->outcomes as $seen) {
             $move = $seen->moves === 0 ? null : $facts->moves[$seen->moves - 1] ?? null;
             $steps = $move?->entry->steps;
-            if ($seen->entry->setting !== self::ARM || $move === null || $steps === null || ! isset($movers[$move->entry->adjuster])) {
+            if ($seen->entry->setting !== $table->armKey() || $move === null || $steps === null || ! isset($movers[$move->entry->adjuster])) {
                 continue;
             }
             $movers[$move->entry->adjuster] = $movers[$move->entry->adjuster]->turnedOut(($seen->entry->saw === 'plus' ? 1 : -1) * ($steps->count <=> 0));

@@ -61,6 +61,17 @@ final readonly class OutcomeTable implements Aim
         );
     }
 
+    /** What an entry calls the arm itself, where it says which way that went; never the key of a setting. */
+    public function armKey(): string
+    {
+        $key = 'arm';
+        while (isset($this->settings[$key])) {
+            $key .= '_itself';
+        }
+
+        return $key;
+    }
+
     /**
      * Whether how much its movers move a setting is not known but learned: each may move it by nothing or by twice as far, so that what
      * is seen at one setting says nothing of another.

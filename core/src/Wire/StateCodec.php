@@ -248,6 +248,7 @@ final class StateCodec
             'at' => $item->stamp?->at,
             'answers' => array_map(static fn (Answer $answer): array => [
                 'word' => $answer->word,
+                'hint' => $answer->hint($item->answers),
                 'label' => $answer->label,
                 'kind' => $answer->kind->value,
                 'body' => $answer->body,

@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\Answer;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\EntryKind;
@@ -167,6 +168,31 @@ final class RefitTest extends TestCase
         self::assertSame('engine_off', self::asked($job));
         self::assertSame('Read 1/2 in, but “Engine off, key out” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.',
             $job->refusal(static fn (TestJob $one): TestJob => $one->line('1/2 in', 'engine_off')));
+    }
+
+    public function test_an_answer_is_typed_by_its_own_words_and_no_word_of_the_wire_is_needed(): void
+    {
+        $job = FamilyJob::of(FamilyKey::Bail)->refit();
+        $item = self::item($job, 'check:stops');
+        self::assertSame(['engine', 'blade', 'the blade'], array_map(static fn (Answer $one): string => $one->hint($item->answers), $item->answers));
+        $job->line('engine and blade', 'check:stops');
+        self::assertSame('engine_stops', $job->state->facts->checks['stops']->answer);
+    }
+
+    public function test_as_found_is_what_was_found_and_the_job_goes_on_without_it(): void
+    {
+        $job = TestJob::clutch();
+        while (self::asked($job) !== 'reading:found') {
+            $job->line(self::asked($job) === 'condition' ? 'cold' : 'ok');
+        }
+        $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed'])->entry('replacing', ['key' => 'note', 'remark' => 'left of the frame'])->entry('replacing', ['key' => 'slack']);
+        $job->entry('compared', ['old_wire_mm' => 84, 'new_wire_mm' => 84, 'ends_alike' => true]);
+        foreach (['draw', 'sheaths', 'hook'] as $key) {
+            $job->entry('replacing', ['key' => $key]);
+        }
+        $job->entry('part', ['part' => 'cable', 'remark' => 'TR-330-A'])->line('ok', 'wire')->line('ok', 'conduit');
+        self::assertSame('Not to be had: it was changed before it was read', self::item($job, 'reading:found')->said);
+        self::assertSame('in_band', self::asked($job));
     }
 
     public function test_a_fault_is_mended_or_left_with_its_reason_and_the_sheet_and_the_next_job_say_so(): void

@@ -53,6 +53,25 @@ final class TablePlannerTest extends TestCase
         self::assertLessThan(0.0, $advice->shift);
     }
 
+    public function test_an_uncounted_move_is_not_asked_about_for_ever_and_a_setting_may_be_called_arm(): void
+    {
+        $job = self::seen(self::selector(['R2' => -2, 'Arm' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'arm' => 'forward', 'f1' => 'forward']);
+        $job->entry('move', ['adjuster' => 'bracket', 'uncounted' => true]);
+        self::assertSame(TableAdviceKind::Try, self::advice($job)->kind, 'nobody counted it, so nobody can say');
+        $job->line('+2mm', 'in_band');
+        self::assertSame(TableAdviceKind::WhichWay, self::advice($job)->kind);
+        $job->line('towards reverse', 'arm');
+        self::assertNotSame(TableAdviceKind::WhichWay, self::advice($job)->kind);
+    }
+
+    public function test_done_logs_the_move_of_a_table_as_its_button_does(): void
+    {
+        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $steps = self::advice($job)->steps;
+        $job->line('done', 'in_band');
+        self::assertEquals($steps, $job->state->facts->moves[0]->entry->steps);
+    }
+
     public function test_teeth_that_did_not_meet_prove_nothing(): void
     {
         $job = self::seen(self::modes(), ['park' => 'right', 'two_wheel' => 'unmet', 'turf' => 'right']);

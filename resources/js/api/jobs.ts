@@ -13,6 +13,8 @@ export type VerdictKey = (typeof verdicts)[number];
 
 const answer = z.object({
   word: z.string(),
+  /** What may be typed for it: its word, or the first words of its label. */
+  hint: z.string(),
   label: z.string(),
   kind: z.string(),
   body: z.record(z.string(), z.unknown()),

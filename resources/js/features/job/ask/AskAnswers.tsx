@@ -99,7 +99,7 @@ const AnswerButton = ({ answer, first, size, note, onClick }: AnswerButtonProps)
       aria-hidden="true"
       display={{ base: 'none', lg: 'inline' }}
     >
-      {answer.word}
+      {answer.hint}
     </Box>
   </Button>
 );
