@@ -11,6 +11,7 @@ use App\Http\Middleware\May;
 use App\Http\Problems\Conflict;
 use App\Http\Problems\Forbidden;
 use App\Http\Problems\Problem;
+use App\Http\Problems\WrittenByAnother;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -33,7 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Refusals are answers, not failures.
-        $exceptions->dontReport([CoreError::class, Conflict::class, Forbidden::class]);
+        $exceptions->dontReport([CoreError::class, Conflict::class, Forbidden::class, WrittenByAnother::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
     })

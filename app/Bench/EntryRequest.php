@@ -29,6 +29,8 @@ final readonly class EntryRequest
     private function __construct(
         public string $id,
         public string $at,
+        /** Sign-in name of who wrote it, as the screen knew it then; null from a tool that has no person of its own. */
+        public ?string $by,
         public ?string $after,
         public ?string $line,
         public Shown $shown,
@@ -41,7 +43,7 @@ final readonly class EntryRequest
     /** @throws BadFile If it is not what the API document says. */
     public static function from(Node $node): self
     {
-        $node->object(['id', 'at'], ['after', 'line', 'shown', 'kind', 'body']);
+        $node->object(['id', 'at'], ['by', 'after', 'line', 'shown', 'kind', 'body']);
         if ($node->has('line') === $node->has('kind') && is_string($node->at('line')->value) === $node->has('kind')) {
             throw BadFile::at('$', 'send either a “line”, or a “kind” with its “body”.');
         }
@@ -50,12 +52,13 @@ final readonly class EntryRequest
         return new self(
             self::uuid($node->at('id')),
             EntryCodec::instant($node->at('at')),
+            $node->optionalString('by', 40),
             $node->has('after') ? self::uuid($node->at('after')) : null,
             $kind === null ? self::line($node->at('line')) : null,
             self::shown($node->has('shown') ? $node->at('shown') : Node::of([], '$.shown')),
             $kind,
             $kind === null ? null : self::body($kind, $node->has('body') ? $node->at('body') : Node::of([], '$.body')),
-            hash('sha256', (string) json_encode($node->value)),
+            hash('sha256', (string) json_encode(is_array($node->value) ? array_diff_key($node->value, ['by' => true]) : $node->value)),
         );
     }
 

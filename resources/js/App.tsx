@@ -8,6 +8,7 @@ import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { outbox } from './lib/outbox';
+import { hearTabs } from './lib/sessionNews';
 import { SignedInContext } from './lib/signedIn';
 import { keepAnswer } from './offline/register';
 
@@ -43,8 +44,23 @@ export const App = () => {
       client.setQueryData(['job', job.id], job);
       void keepAnswer(`/api/jobs/${job.id}`, job);
     };
-    outbox.attend(user?.id ?? null, { answered, signedOut });
+    const another = () => void client.refetchQueries({ queryKey: sessionQuery.queryKey });
+    outbox.attend(user?.id ?? null, { answered, signedOut, another });
   }, [user?.id, client, signedOut]);
+
+  // Another tab may have changed hands; so may the server's session while this one was out of view.
+  useEffect(() => {
+    const ask = () => void client.refetchQueries({ queryKey: sessionQuery.queryKey });
+    const seen = () => document.visibilityState === 'visible' && ask();
+    const deaf = hearTabs(ask);
+    document.addEventListener('visibilitychange', seen);
+    window.addEventListener('online', ask);
+    return () => {
+      deaf();
+      document.removeEventListener('visibilitychange', seen);
+      window.removeEventListener('online', ask);
+    };
+  }, [client]);
 
   useEffect(
     () =>

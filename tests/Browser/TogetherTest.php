@@ -38,6 +38,29 @@ final class TogetherTest extends BrowserTestCase
         self::assertSame(['move', 'move'], array_slice(array_column($this->rows(), 'kind'), -2));
     }
 
+    public function test_another_person_in_one_tab_is_another_in_all_and_nothing_lands_under_a_wrong_name(): void
+    {
+        $this->as('oda')->visit('/shop')->click('[data-part=mine]')->click('[name=new-pin]')->keys('2468')->clickText('Set it')->see('Kept.');
+        $this->as('ines')->begin('UC-03', 'latch')->line('ok')->see('In neutral, brake set');
+        $job = $this->job();
+        $first = $this->browser->getWindowHandle();
+        // An entry that never got out, as a lost network leaves it.
+        $kept = ['id' => '0190a000-0000-7000-8000-00000000000a', 'job' => $job, 'by' => 'ines', 'at' => '2026-03-03T08:00:00+00:00', 'after' => '0190a000-0000-7000-8000-00000000000b', 'draft' => ['line' => 'n mat torn', 'shown' => new stdClass], 'state' => 'waiting', 'sentence' => null];
+        $this->browser->switchTo()->newWindow();
+        $this->visit('/')->click('[aria-label^="Ines"]')->click('[data-take-over=oda]')->click('[name=pin]')->keys('2468')->clickText('Take over')->await('[aria-label^="Oda"]');
+        $this->browser->executeScript('localStorage.setItem("vivid-pull.outbox", arguments[0])', [json_encode([$kept], JSON_THROW_ON_ERROR)]);
+        $this->browser->close();
+        $this->browser->switchTo()->window($first);
+        $this->await('[aria-label^="Oda"]')->see('Join this job');
+        $rows = count($this->rows());
+        $this->visit("/jobs/{$job}")->await('[data-theirs=ines]')->see('wait on this device until ines signs in here again');
+        self::assertCount($rows, $this->rows());
+        $this->server->forget('ines');
+        $this->as('ines')->visit("/jobs/{$job}")->await('#bench-line')->settled()->gone('[data-theirs]');
+        $log = $this->state()['log'];
+        self::assertSame(['note', 'Ines'], [$log[count($log) - 1]['kind'], $log[count($log) - 1]['by']]);
+    }
+
     public function test_a_clutch_is_left_outside_by_choice_with_its_reason(): void
     {
         $this->as('tomas')->startJob('SC-11', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('3.5');

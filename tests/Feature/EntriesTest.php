@@ -55,6 +55,24 @@ final class EntriesTest extends TestCase
         self::assertSame($rows, $job->rows());
     }
 
+    public function test_what_another_wrote_is_not_logged_under_the_name_of_who_is_signed_in_now(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready();
+        $rows = $job->rows();
+        $entry = ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'by' => 'ines', 'line' => '25', 'shown' => ['item' => 'reading:found', 'instrument' => 'rule-300']];
+        $this->signIn('tomas');
+        $answer = $this->postJson("/api/jobs/{$job->id}/entries", $entry)->assertStatus(409);
+        self::assertSame('/problems/written-by-another', $answer->json('type'));
+        self::assertSame('This was written by Ines, and Tomas is signed in here now. It is kept on its device until Ines signs in there again.', $answer->json('detail'));
+        self::assertSame($rows, $job->rows(), 'nothing is stored under the wrong name');
+        $this->signIn();
+        $stored = $this->postJson("/api/jobs/{$job->id}/entries", $entry)->assertOk()->json('state.log');
+        self::assertSame('Ines', $stored[count($stored) - 1]['by']);
+        $this->postJson("/api/jobs/{$job->id}/entries", $entry)->assertOk();
+        $this->postJson("/api/jobs/{$job->id}/entries", array_diff_key($entry, ['by' => true]))->assertOk();
+    }
+
     public function test_malformed_json_and_unknown_ids(): void
     {
         $this->signIn();

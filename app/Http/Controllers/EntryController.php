@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\EntryRequest;
 use App\Bench\JobHead;
 use App\Bench\Journal;
+use App\Http\Problems\WrittenByAnother;
 use App\Http\Resources\JobResource;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -22,6 +23,9 @@ final class EntryController
         assert($user instanceof User);
         $entry = EntryRequest::from(Node::fromJson($request->getContent()));
         $found = JobHead::find($job);
+        if ($entry->by !== null && $entry->by !== $user->login) {
+            throw WrittenByAnother::than(User::query()->where('login', $entry->by)->value('name') ?? 'somebody else', $user->name);
+        }
 
         return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now())));
     }

@@ -47,6 +47,7 @@ final readonly class Problem
             $e instanceof BadFile && $e->path === '$' && str_starts_with($e->problem, 'this is not JSON') => [400, 'malformed', 'Not JSON', $e->getMessage()],
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
+            $e instanceof WrittenByAnother => [409, 'written-by-another', 'Written by another', $e->getMessage()],
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
             self::isDiskFull($e) => [507, 'disk-full', 'The disk is full',
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],

@@ -5,6 +5,7 @@ import { keepAnswer } from '../offline/register';
 z.config({ jitless: true });
 
 const problemShape = z.object({
+  type: z.string().optional(),
   title: z.string(),
   detail: z.string(),
   status: z.number(),
@@ -17,6 +18,7 @@ export class Problem extends Error {
     readonly status: number,
     readonly sentence: string,
     readonly missing: readonly string[] = [],
+    readonly type: string = '',
   ) {
     super(sentence);
   }
@@ -66,7 +68,7 @@ async function problem(response: Response): Promise<Error> {
   if (response.status >= 502 && response.status <= 504) return new Unreachable();
   const parsed = problemShape.safeParse(await response.json().catch(() => null));
   return parsed.success
-    ? new Problem(response.status, parsed.data.detail, parsed.data.missing)
+    ? new Problem(response.status, parsed.data.detail, parsed.data.missing, parsed.data.type)
     : new Problem(response.status, 'The workshop server failed. What you typed is kept; try again in a moment.');
 }
 

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { signOut } from '../api/session';
 import { outbox } from '../lib/outbox';
 import { preferencesOf } from '../lib/preferences';
+import { tellTabs } from '../lib/sessionNews';
 import { useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
@@ -18,8 +19,9 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
   const { keysAnywhere, instrument } = useKept(preferences);
   const waiting = useKept(outbox.entries).filter((entry) => entry.by === person.id).length;
   const leave = async () => {
-    await signOut().catch(() => null);
+    await signOut();
     forgetAnswers();
+    tellTabs();
     onLeave();
   };
   return (

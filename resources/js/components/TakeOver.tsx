@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { peopleQuery } from '../api/people';
 import { sessionQuery, takeOver } from '../api/session';
+import { tellTabs } from '../lib/sessionNews';
 import { useSignedIn } from '../lib/signedIn';
 import { forgetAnswers } from '../offline/register';
 import { Button } from './Buttons';
@@ -23,6 +24,7 @@ export const TakeOver = ({ onDone }: { onDone: () => void }) => {
       // What was kept for the other person's screens stays theirs.
       forgetAnswers();
       client.setQueryData(sessionQuery.queryKey, session);
+      tellTabs();
       void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
       onDone();
     },

@@ -29,7 +29,10 @@ export type Connection = (typeof connections)[number];
 const FIRST_PAUSE_MS = 700;
 const LONGEST_PAUSE_MS = 8_000;
 
-type Listener = { answered: (job: Job) => void; signedOut: () => void };
+/** What the server says to one who is not signed in here any more. */
+const NOT_THEIRS = '/problems/written-by-another';
+
+type Listener = { answered: (job: Job) => void; signedOut: () => void; another: () => void };
 
 /**
  * Entries on their way to the server, in the order they were written. What the server does not acknowledge stays
@@ -128,7 +131,13 @@ class Outbox {
   /** Whether to go on with the next one. */
   private async deliver(entry: KeptEntry): Promise<boolean> {
     try {
-      const job = await postEntry(entry.job, { id: entry.id, at: entry.at, after: entry.after, ...entry.draft });
+      const job = await postEntry(entry.job, {
+        id: entry.id,
+        at: entry.at,
+        by: entry.by,
+        after: entry.after,
+        ...entry.draft,
+      });
       this.pause = FIRST_PAUSE_MS;
       this.savedAt = nowWithOffset();
       this.drop(entry.id);
@@ -144,6 +153,12 @@ class Outbox {
     if (error instanceof Problem && error.status === 401) {
       this.become('signed_out');
       this.listener?.signedOut();
+      return false;
+    }
+    // It stays under the name of who wrote it; this tab learns who is here now.
+    if (error instanceof Problem && error.type === NOT_THEIRS) {
+      this.become('signed_out');
+      this.listener?.another();
       return false;
     }
     const later =

@@ -1,16 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Mark, type MarkKind } from '../../components/Marks';
+import { outbox } from '../../lib/outbox';
+import { useSignedIn } from '../../lib/signedIn';
+import { useKept } from '../../lib/store';
 import { useBench, usePost } from './useBench';
 
 /** What a person should know before trusting the figures: failed gates, warnings, and what is not sent yet. */
 export const Notices = () => {
   const { state } = useBench();
   const { kept, connection } = usePost();
+  const person = useSignedIn();
+  const theirs = useKept(outbox.entries).filter((entry) => entry.by !== person.id && entry.state === 'waiting');
+  const whose = [...new Set(theirs.map((entry) => entry.by))];
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const failed = state.gates.filter((gate) => gate.status === 'failed');
   const open = state.closed === null ? failed : [];
-  if (connection !== 'cut' && open.length === 0 && state.warnings.length === 0) return null;
+  if (connection !== 'cut' && open.length === 0 && state.warnings.length === 0 && theirs.length === 0) return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -21,6 +27,14 @@ export const Notices = () => {
             : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
         </Notice>
       )}
+      {whose.map((login) => (
+        <Notice key={login} mark="cant_tell" ground="violet.wash">
+          <span data-theirs={login}>
+            {theirs.filter((entry) => entry.by === login).length === 1 ? 'One entry of ' : 'Entries of '}
+            <b>{login}</b> wait on this device until {login} signs in here again.
+          </span>
+        </Notice>
+      ))}
       {open.map((gate) => (
         <Notice key={gate.key} mark="tag" ground="red.wash">
           <b>Do not run.</b> {gate.sentence}

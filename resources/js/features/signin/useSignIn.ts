@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { sessionQuery, signIn } from '../../api/session';
+import { tellTabs } from '../../lib/sessionNews';
 
 type Names = { login: string; password: string };
 
@@ -10,6 +11,7 @@ export function useSignIn() {
     networkMode: 'always',
     onSuccess: (session) => {
       client.setQueryData(sessionQuery.queryKey, session);
+      tellTabs();
       void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },
   });
