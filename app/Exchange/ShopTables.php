@@ -43,6 +43,7 @@ final readonly class ShopTables
     public const COLUMNS_LEFT_OUT = [
         'users.password' => 'no hash leaves the server; a lead makes new passwords',
         'users.pin' => 'no hash leaves the server',
+        'users.pin_misses' => 'tries at this server',
         'controls.is_tagged' => 'made by the database from the summary',
         'machines.words' => 'made by the database from tag, plate, name and kind',
         'spec_versions.words' => 'made by the database from model, control, name and body',

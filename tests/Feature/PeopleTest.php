@@ -68,11 +68,27 @@ final class PeopleTest extends TestCase
         $this->putJson('/api/session/pin', ['pin' => null])->assertNoContent();
     }
 
-    public function test_pins_are_guessed_only_so_often(): void
+    public function test_five_wrong_pins_lock_it_until_its_owner_signs_in_with_the_password(): void
     {
         $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
-        for ($try = 0; $try < 6; $try++) {
+        $this->signIn('office');
+        for ($try = 0; $try < 5; $try++) {
             $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => "000{$try}"])->assertUnprocessable();
+        }
+        $this->travel(61)->seconds();
+        $answer = $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertUnprocessable();
+        self::assertSame('The PIN of Mirre is locked after 5 wrong tries. Signing in with the password opens it again.', $answer->json('detail'));
+        $this->travel(61)->seconds();
+        $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'tide-table-31'])->assertOk();
+        $this->signIn('office')->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertOk()->assertJsonPath('user.id', 'mirre');
+        $actions = array_column($this->signIn('oda')->getJson('/api/audit')->json('audits'), 'action');
+        self::assertSame(['took over', 'PIN missed', 'PIN missed', 'PIN missed', 'PIN missed', 'PIN missed'], array_slice($actions, 0, 6));
+    }
+
+    public function test_pins_are_guessed_only_so_often(): void
+    {
+        for ($try = 0; $try < 6; $try++) {
+            $this->signIn('ines')->postJson('/api/session/person', ['login' => 'mirre', 'pin' => "000{$try}"])->assertUnprocessable();
         }
         $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertTooManyRequests();
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\User;
+use App\People\TakeOver;
 use Database\Demo\DemoPeople;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
@@ -30,6 +30,7 @@ final class SessionController
             throw Refused::because('That name and password do not go together. Try again, or ask the lead for a new password.');
         }
         $request->session()->regenerate();
+        TakeOver::unlock($node->at('login')->string(40));
 
         return new JsonResponse(['user' => self::person(self::guard()->user()), 'demo' => self::demo()]);
     }
@@ -39,7 +40,9 @@ final class SessionController
     {
         $node = Node::fromJson($request->getContent())->object(['login', 'pin']);
         $next = User::query()->where('login', $node->at('login')->string(40))->whereNull('left_at')->first();
-        if ($next === null || $next->pin === null || ! Hash::check($node->at('pin')->string(8), $next->pin)) {
+        $pin = $node->at('pin')->string(8);
+        $from = User::of($request);
+        if ($next === null || ! TakeOver::by($next, $pin, $from)) {
             throw Refused::because('That name and PIN do not go together. A PIN is set under one\'s own name, once signed in with the password.');
         }
         self::guard()->login($next);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-/** What is put right where no adjuster is the cure. */
+/** What is put right where no adjuster is the cure, or changed on the bench: readings before and after it do not compare. */
 enum Cure: string
 {
     case Route = 'route';
@@ -12,6 +12,11 @@ enum Cure: string
     case Spring = 'spring';
     case Belt = 'belt';
     case Oiled = 'oiled';
+    case Ferrule = 'ferrule';
+    case Groove = 'groove';
+    case Clips = 'clips';
+    case Perch = 'perch';
+    case Freed = 'freed';
     case Other = 'other';
 
     public function label(): string
@@ -22,6 +27,11 @@ enum Cure: string
             self::Spring => 'Spring hooked or replaced',
             self::Belt => 'Belt replaced or put back',
             self::Oiled => 'Oiled, pivots greased',
+            self::Ferrule => 'Ferrule or end reseated',
+            self::Groove => 'Wire back in its groove',
+            self::Clips => 'Cable clipped anew',
+            self::Perch => 'Perch turned',
+            self::Freed => 'Seized adjuster freed',
             self::Other => 'Something else put right',
         };
     }

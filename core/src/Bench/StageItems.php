@@ -289,14 +289,14 @@ final readonly class StageItems
     /** What a failed proof asks of a setting that is inside its band, where a step that way stays in it; null where nothing does. */
     private function finer(): ?ProofEvidence
     {
-        $now = $this->judgement->nowGroup;
-        if ($now === null || $this->facts->byChoice !== null || $this->facts->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
+        [$now, $band] = [$this->judgement->nowGroup, $this->judgement->plannedBand];
+        if ($now === null || $band === null || $this->facts->byChoice !== null || $this->facts->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
             return null;
         }
         $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
         $point = $this->spec->play()->point;
 
-        return $evidence->failed !== [] && $evidence->room($now, ($this->run->couplings->at($point) ?? $this->spec->family->family()->usualRatio($point))->value) !== null ? $evidence : null;
+        return $evidence->failed !== [] && $evidence->room($now, $band, ($this->run->couplings->at($point) ?? $this->spec->family->family()->usualRatio($point))->value) !== null ? $evidence : null;
     }
 
     private function isLeft(Judgement $judgement, Pose $pose): bool

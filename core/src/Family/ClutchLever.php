@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
@@ -98,6 +99,11 @@ final readonly class ClutchLever extends CommonFamily
                 'springs' => 'The clutch springs: it grows much heavier', 'return_only' => 'Nothing more: only the return spring',
             ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.', GateKey::SpringsReached),
         ];
+    }
+
+    public function cures(): array
+    {
+        return [Cure::Perch, ...parent::cures()];
     }
 
     /** @return list<string> */

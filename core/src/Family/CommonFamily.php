@@ -79,7 +79,7 @@ abstract readonly class CommonFamily implements Family
     /** @return list<Cure> */
     public function cures(): array
     {
-        return [Cure::Route, Cure::Mount, Cure::Spring, Cure::Oiled, Cure::Other];
+        return [Cure::Route, Cure::Mount, Cure::Spring, Cure::Ferrule, Cure::Clips, Cure::Freed, Cure::Oiled, Cure::Other];
     }
 
     /** @return list<string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\MeasureKey;
@@ -43,6 +44,11 @@ abstract readonly class DriveClutch extends CommonFamily
                 'Light load first. '.self::DRIVING)->running()->erring(['slips' => Bearing::LessSlack]),
             Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
         ];
+    }
+
+    public function cures(): array
+    {
+        return [Cure::Belt, ...parent::cures()];
     }
 
     public function gates(): array

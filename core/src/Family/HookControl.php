@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
@@ -48,6 +49,11 @@ final readonly class HookControl extends CommonFamily
             new Gate(GateKey::WireSound, 'Inner wire sound', 'The wire or its Z-bend is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it drives with the control released.'),
         ];
+    }
+
+    public function cures(): array
+    {
+        return [Cure::Belt, ...parent::cures()];
     }
 
     public function imitators(): array

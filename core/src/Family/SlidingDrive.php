@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
@@ -81,6 +82,11 @@ final readonly class SlidingDrive extends CommonFamily
             new Gate(GateKey::StillAtRest, 'Still with the handle released', 'It drives with the handle released.'),
             new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
         ];
+    }
+
+    public function cures(): array
+    {
+        return [Cure::Belt, ...parent::cures()];
     }
 
     public function imitators(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
@@ -67,6 +68,11 @@ final readonly class TwistGrip extends CommonFamily
             Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove),
             Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open)->noWants(Bearing::MoreSlack),
         ];
+    }
+
+    public function cures(): array
+    {
+        return [Cure::Groove, Cure::Perch, ...parent::cures()];
     }
 
     public function gates(): array

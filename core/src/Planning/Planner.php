@@ -70,7 +70,7 @@ final readonly class Planner
     {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
         $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->byChoice !== null || self::isLeftAsRead($spec, $facts);
-        $finer = $isSettled ? self::finer($spec, $run, $facts, $beliefs, $judgement, $window) : null;
+        $finer = $isSettled ? self::finer($spec, $run, $facts, $beliefs, $judgement, $window, $band) : null;
         if ($finer !== null) {
             return $finer;
         }
@@ -103,13 +103,13 @@ final readonly class Planner
     }
 
     /** Inside its band, and a proof failed: the smallest step that the proofs allow within it, or where else to look; null where none failed. */
-    private static function finer(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window): ?PlanOutcome
+    private static function finer(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window, SpecBand $band): ?PlanOutcome
     {
         $evidence = ProofEvidence::of($spec, $run, $facts);
         if ($evidence->failed === [] || $judgement->nowGroup === null) {
             return null;
         }
-        $room = $evidence->room($judgement->nowGroup, $beliefs->play->ratio());
+        $room = $evidence->room($judgement->nowGroup, $band, $beliefs->play->ratio());
         $narrow = $room === null ? null : new ShiftWindow($beliefs->play, $room, null, $window->noise, ($room->floor() + $room->ceiling()) / 2, false);
         $maker = $narrow === null ? null : new PlanMaker($spec, $run, $facts, $narrow);
         if ($maker === null) {

@@ -60,13 +60,13 @@ final readonly class ProofEvidence
      * The part of the band, in mm of play, in which a step that way stays and that no proof excludes; null where there is no room for the
      * smallest step of any adjuster.
      *
+     * @param  SpecBand  $band  what straight must keep so that every pose stays inside
      * @param  float  $perSlack  mm of play for one of slack
      */
-    public function room(ReadingGroup $now, float $perSlack): ?SpecBand
+    public function room(ReadingGroup $now, SpecBand $band, float $perSlack): ?SpecBand
     {
         $bearing = $this->bearing();
-        $band = $this->spec->aim?->band;
-        if ($bearing === null || $band === null) {
+        if ($bearing === null) {
             return null;
         }
         $here = $now->found->mean;

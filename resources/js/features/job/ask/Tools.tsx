@@ -5,6 +5,7 @@ import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
 import { isNoSize, quantity } from '../../../lib/figures';
 import { useBench } from '../useBench';
+import { ChangedOnTheBench } from './ChangedOnTheBench';
 import { FitPart } from './FitPart';
 import { Handover } from './Handover';
 
@@ -18,6 +19,7 @@ export const Tools = () => {
       <ReplaceCable />
       {state.beside.can_pull && <PullAndDrag />}
       <FitPart />
+      {mayWrite && <ChangedOnTheBench />}
       {mayWrite && <Handover />}
     </Flex>
   );
