@@ -50,7 +50,7 @@ final readonly class Bail extends CommonFamily
 
     public function measures(Spec $spec): array
     {
-        return [Measure::running(MeasureKey::BladeStop, 3, GateKey::BladeStops, 'Outdoors, deck clear, feet and hands clear. Never look under the deck: listen.')];
+        return [Measure::running(MeasureKey::BladeStop, 3, GateKey::BladeStops, 'Outdoors: carbon monoxide kills. Deck clear, feet and hands clear. Never look under the deck: listen.')];
     }
 
     public function proofs(Run $run): array

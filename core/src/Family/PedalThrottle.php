@@ -52,7 +52,7 @@ final readonly class PedalThrottle extends CommonFamily
     {
         return [
             Measure::proved(MeasureKey::Tyre, 1),
-            Measure::running(MeasureKey::GroundSpeed, 3, GateKey::SpeedGoverned, 'Outdoors, away from traffic, seated, nobody in front. Only where driving it is allowed.'),
+            Measure::running(MeasureKey::GroundSpeed, 3, GateKey::SpeedGoverned, 'Outdoors: carbon monoxide kills. Away from traffic, seated, nobody in front. Only where driving it is allowed.'),
         ];
     }
 
