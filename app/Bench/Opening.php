@@ -35,7 +35,7 @@ final readonly class Opening
      */
     public function open(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects = null, string $why = ''): ControlJob
     {
-        if (! $user->role->mayLog()) {
+        if (! $user->acting()->mayLog()) {
             throw Refused::because("{$user->name} may look at jobs but not start one. Ask a technician.");
         }
         $same = ControlJob::query()->find($id);

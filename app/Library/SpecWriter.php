@@ -188,7 +188,7 @@ final readonly class SpecWriter
     /** A draft is its enterer's to work on, or a lead's; the sentence goes on with what another may do instead. */
     private static function mustBeTheirs(SpecVersion $spec, User $by, string $instead): void
     {
-        if ($spec->entered_by_id !== $by->id && ! $by->role->may(Permission::KeepShop)) {
+        if ($spec->entered_by_id !== $by->id && ! $by->acting()->may(Permission::KeepShop)) {
             throw Forbidden::because("{$spec->enteredBy?->name} entered this draft{$instead}");
         }
     }

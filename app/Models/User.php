@@ -34,9 +34,18 @@ final class User extends Authenticatable
         return $user;
     }
 
+    /** Signed in here by PIN: four digits are no lead's. Of this session alone, and never stored. */
+    public bool $byPin = false;
+
+    /** What the person may do here: a lead's rights ask for the password. */
+    public function acting(): Role
+    {
+        return $this->byPin && $this->role === Role::Lead ? Role::Technician : $this->role;
+    }
+
     public function person(): Person
     {
-        return new Person($this->login, $this->name, $this->role);
+        return new Person($this->login, $this->name, $this->acting());
     }
 
     /** @return array<string, string> */

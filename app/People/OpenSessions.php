@@ -18,7 +18,7 @@ final readonly class OpenSessions
     public static function of(User $user, string $own): array
     {
         $rows = DB::table('sessions')->join('users', 'users.id', '=', 'sessions.user_id')
-            ->when(! $user->role->may(Permission::KeepShop), static fn ($sessions) => $sessions->where('users.id', $user->id))
+            ->when(! $user->acting()->may(Permission::KeepShop), static fn ($sessions) => $sessions->where('users.id', $user->id))
             ->orderByDesc('last_activity')->limit(self::MOST)->get(['sessions.id', 'users.name', 'sessions.ip_address', 'sessions.user_agent', 'sessions.last_activity']);
 
         return array_values($rows->map(static fn (object $row): array => [
@@ -36,7 +36,7 @@ final readonly class OpenSessions
     public static function end(User $user, string $key): bool
     {
         $sessions = DB::table('sessions')->whereNotNull('user_id')
-            ->when(! $user->role->may(Permission::KeepShop), static fn ($all) => $all->where('user_id', $user->id))->pluck('id');
+            ->when(! $user->acting()->may(Permission::KeepShop), static fn ($all) => $all->where('user_id', $user->id))->pluck('id');
         foreach ($sessions as $id) {
             if (hash_equals(self::key((string) $id), $key)) {
                 return DB::table('sessions')->where('id', $id)->delete() === 1;

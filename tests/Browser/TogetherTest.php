@@ -40,7 +40,7 @@ final class TogetherTest extends BrowserTestCase
 
     public function test_another_person_in_one_tab_is_another_in_all_and_nothing_lands_under_a_wrong_name(): void
     {
-        $this->as('oda')->visit('/shop')->click('[data-part=mine]')->click('[name=new-pin]')->keys('2468')->clickText('Set it')->see('Kept.');
+        $this->as('oda')->visit('/shop')->click('[data-part=mine]')->click('[name=new-pin]')->keys('2468', WebDriverKeys::ENTER)->see('Kept.');
         $this->as('ines')->begin('UC-03', 'latch')->line('ok')->see('In neutral, brake set');
         $job = $this->job();
         $first = $this->browser->getWindowHandle();

@@ -81,8 +81,21 @@ final class PeopleTest extends TestCase
         $this->travel(61)->seconds();
         $this->postJson('/api/session', ['login' => 'mirre', 'password' => 'tide-table-31'])->assertOk();
         $this->signIn('office')->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertOk()->assertJsonPath('user.id', 'mirre');
+        $this->flushSession();
         $actions = array_column($this->signIn('oda')->getJson('/api/audit')->json('audits'), 'action');
         self::assertSame(['took over', 'PIN missed', 'PIN missed', 'PIN missed', 'PIN missed', 'PIN missed'], array_slice($actions, 0, 6));
+    }
+
+    public function test_a_lead_who_took_over_by_pin_is_no_lead_until_the_password_is_shown(): void
+    {
+        $this->signIn('oda')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
+        $this->signIn('office')->postJson('/api/session/person', ['login' => 'oda', 'pin' => '4826'])->assertOk()->assertJsonPath('user.role', 'technician')->assertJsonPath('user.asks_password', true);
+        $this->getJson('/api/session')->assertJsonPath('user.may_keep_shop', false)->assertJsonPath('user.asks_password', true);
+        $refused = $this->postJson('/api/people', ['login' => 'bo.x', 'name' => 'Bo', 'role' => 'lead'])->assertForbidden();
+        self::assertSame('Oda took over by PIN, and this asks for the password. Type it under the name at the top.', $refused->json('detail'));
+        $this->postJson('/api/session', ['login' => 'oda', 'password' => 'harbour-lamp-9'])->assertOk()->assertJsonPath('user.role', 'lead')->assertJsonPath('user.asks_password', false);
+        $this->postJson('/api/people', ['login' => 'bo.x', 'name' => 'Bo', 'role' => 'viewer'])->assertCreated();
+        self::assertSame('lead', User::query()->where('login', 'oda')->firstOrFail()->role->value, 'nothing of it was stored');
     }
 
     public function test_pins_are_guessed_only_so_often(): void

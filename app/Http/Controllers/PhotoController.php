@@ -23,7 +23,7 @@ final class PhotoController
     {
         $user = $request->user();
         assert($user instanceof User);
-        if (! $user->role->mayLog()) {
+        if (! $user->acting()->mayLog()) {
             throw Refused::because("{$user->name} may look at jobs but not log in them. Ask a technician.");
         }
         Pictures::keep(JobHead::find($job), $user, EntryRequest::uuid(Node::of($photo, '$.photo')), $request->getContent(), CarbonImmutable::now());

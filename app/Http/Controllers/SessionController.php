@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\StillHere;
 use App\Models\User;
 use App\People\TakeOver;
 use Database\Demo\DemoPeople;
@@ -20,7 +21,12 @@ final class SessionController
 {
     public function show(Request $request): JsonResponse
     {
-        return new JsonResponse(['user' => self::person($request->user()), 'demo' => self::demo()]);
+        $user = $request->user();
+        if ($user instanceof User) {
+            $user->byPin = $request->session()->get(StillHere::BY_PIN) === true;
+        }
+
+        return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
     }
 
     public function store(Request $request): JsonResponse
@@ -30,6 +36,7 @@ final class SessionController
             throw Refused::because('That name and password do not go together. Try again, or ask the lead for a new password.');
         }
         $request->session()->regenerate();
+        $request->session()->forget(StillHere::BY_PIN);
         TakeOver::unlock($node->at('login')->string(40));
 
         return new JsonResponse(['user' => self::person(self::guard()->user()), 'demo' => self::demo()]);
@@ -47,6 +54,8 @@ final class SessionController
         }
         self::guard()->login($next);
         $request->session()->regenerate();
+        $request->session()->put(StillHere::BY_PIN, true);
+        $next->byPin = true;
 
         return new JsonResponse(['user' => self::person($next), 'demo' => self::demo()]);
     }
@@ -74,11 +83,12 @@ final class SessionController
         return $user instanceof User ? [
             'id' => $user->login,
             'name' => $user->name,
-            'role' => $user->role->value,
-            'may_log' => $user->role->mayLog(),
-            'may_sign_off' => $user->role->maySignOff(),
-            'may_lift_tag' => $user->role->mayLiftTag(),
-            'may_keep_shop' => $user->role->may(Permission::KeepShop),
+            'role' => $user->acting()->value,
+            'may_log' => $user->acting()->mayLog(),
+            'may_sign_off' => $user->acting()->maySignOff(),
+            'may_lift_tag' => $user->acting()->mayLiftTag(),
+            'may_keep_shop' => $user->acting()->may(Permission::KeepShop),
+            'asks_password' => $user->acting() !== $user->role,
         ] : null;
     }
 

@@ -32,7 +32,7 @@ final class ShelfController
         $today = ShopClock::today();
 
         return new JsonResponse([
-            'may_keep' => $user->role->mayLiftTag(),
+            'may_keep' => $user->acting()->mayLiftTag(),
             'instruments' => $shelf->map(static fn (Instrument $one): array => $one->asWritten() + [
                 'state' => self::state($one, $today),
                 'my_deviation_mm' => $mine[$one->id]['deviation_mm'] ?? null,
@@ -90,8 +90,8 @@ final class ShelfController
     private static function mustKeep(Request $request): void
     {
         $user = self::user($request);
-        if (! $user->role->mayLiftTag()) {
-            throw Refused::because("The shelf is kept by a lead, and {$user->name} signs as {$user->role->value}. Ask a lead.");
+        if (! $user->acting()->mayLiftTag()) {
+            throw Refused::because("The shelf is kept by a lead, and {$user->name} signs as {$user->acting()->value}. Ask a lead.");
         }
     }
 

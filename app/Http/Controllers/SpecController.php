@@ -130,9 +130,9 @@ final class SpecController
             'checked_at' => $spec->checked_at?->toIso8601String(),
             'taught' => SpecTaught::of($spec, $controls),
             'may' => [
-                'change' => $spec->isDraft() && ($isOwn || $user->role->may(Permission::KeepShop)),
-                'check' => $spec->isDraft() && ! $isOwn && $user->role->maySignOff(),
-                'adopt' => ! $spec->isDraft() && $user->role->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
+                'change' => $spec->isDraft() && ($isOwn || $user->acting()->may(Permission::KeepShop)),
+                'check' => $spec->isDraft() && ! $isOwn && $user->acting()->maySignOff(),
+                'adopt' => ! $spec->isDraft() && $user->acting()->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
             ],
             'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),
             'machines' => $controls->map(static fn (Control $one): array => [

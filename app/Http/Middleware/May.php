@@ -21,6 +21,6 @@ final class May
         $user = $request->user();
         assert($user instanceof User);
 
-        return $user->role->may($what) ? $next($request) : throw Forbidden::to($user, $what);
+        return $user->acting()->may($what) ? $next($request) : throw Forbidden::to($user, $what);
     }
 }

@@ -13,7 +13,11 @@ final class Forbidden extends RuntimeException
 {
     public static function to(User $user, Permission $what): self
     {
-        return new self("{$user->name} signs as {$user->role->value}, and this is for {$what->whoMay()}.");
+        if ($user->byPin && $user->role->may($what)) {
+            return new self("{$user->name} took over by PIN, and this asks for the password. Type it under the name at the top.");
+        }
+
+        return new self("{$user->name} signs as {$user->acting()->value}, and this is for {$what->whoMay()}.");
     }
 
     public static function because(string $sentence): self

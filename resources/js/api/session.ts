@@ -12,6 +12,8 @@ const person = z.object({
   may_sign_off: z.boolean(),
   may_lift_tag: z.boolean(),
   may_keep_shop: z.boolean(),
+  /** Took over by PIN: what only a lead may do asks for the password first. */
+  asks_password: z.boolean(),
 });
 export type SignedIn = z.infer<typeof person>;
 

@@ -9,6 +9,7 @@ import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
 import { Button, LinkButton } from './Buttons';
 import { Modal } from './Modal';
+import { ShowPassword } from './ShowPassword';
 import { TakeOver } from './TakeOver';
 
 /** Who is at the bench, what they set on this device, and the way out. */
@@ -50,6 +51,7 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
           </Button>
         }
       >
+        {person.asks_password && <ShowPassword onDone={() => setOpen(false)} />}
         <TakeOver onDone={() => setOpen(false)} />
         <Flex gap="3" flexWrap="wrap" marginBlock="4">
           <LinkButton to="/shop" look="quiet" textDecoration="none" onClick={() => setOpen(false)}>
