@@ -40,18 +40,18 @@ final class TogetherTest extends BrowserTestCase
 
     public function test_another_person_in_one_tab_is_another_in_all_and_nothing_lands_under_a_wrong_name(): void
     {
-        $this->as('oda')->visit('/shop')->click('[data-part=mine]')->click('[name=new-pin]')->keys('2468', WebDriverKeys::ENTER)->see('Kept.');
+        $this->as('tomas')->visit('/shop')->click('[data-part=mine]')->click('[name=new-pin]')->keys('2468')->clickText('Set it')->see('Kept.');
         $this->as('ines')->begin('UC-03', 'latch')->line('ok')->see('In neutral, brake set');
         $job = $this->job();
         $first = $this->browser->getWindowHandle();
         // An entry that never got out, as a lost network leaves it.
         $kept = ['id' => '0190a000-0000-7000-8000-00000000000a', 'job' => $job, 'by' => 'ines', 'at' => '2026-03-03T08:00:00+00:00', 'after' => '0190a000-0000-7000-8000-00000000000b', 'draft' => ['line' => 'n mat torn', 'shown' => new stdClass], 'state' => 'waiting', 'sentence' => null];
         $this->browser->switchTo()->newWindow();
-        $this->visit('/')->click('[aria-label^="Ines"]')->click('[data-take-over=oda]')->click('[name=pin]')->keys('2468')->clickText('Take over')->await('[aria-label^="Oda"]');
+        $this->visit('/')->click('[aria-label^="Ines"]')->click('[data-take-over=tomas]')->click('[name=pin]')->keys('2468')->clickText('Take over')->await('[aria-label^="Tomas"]');
         $this->browser->executeScript('localStorage.setItem("vivid-pull.outbox", arguments[0])', [json_encode([$kept], JSON_THROW_ON_ERROR)]);
         $this->browser->close();
         $this->browser->switchTo()->window($first);
-        $this->await('[aria-label^="Oda"]')->see('Join this job');
+        $this->await('[aria-label^="Tomas"]')->see('Join this job');
         $rows = count($this->rows());
         $this->visit("/jobs/{$job}")->await('[data-theirs=ines]')->see('wait on this device until ines signs in here again');
         self::assertCount($rows, $this->rows());
