@@ -367,6 +367,20 @@ final class Replay
             $this->replacing = Replacing::begun($step->reason);
         } else {
             $this->replacing = $this->replacing?->withStepDone($step->key);
+            // Of a pair nobody has said yet which cable it is.
+            if ($step->key === Replacement::SLACK && $this->secondPulls === null) {
+                $this->giveAllSlack();
+            }
+        }
+    }
+
+    /** Every thread of the cable stands at the end that gives it all its slack; a clamp is left alone. */
+    private function giveAllSlack(): void
+    {
+        foreach ($this->run->playAdjusters() as $id => $adjuster) {
+            if ($adjuster->kind()->isThreaded()) {
+                $this->positions[$id] = $adjuster->slackGiven(Steps::of(1)) < 0.0 ? $adjuster->travel()->from : $adjuster->travel()->to;
+            }
         }
     }
 
@@ -401,6 +415,9 @@ final class Replay
             return;
         }
         $this->finishGroup();
+        if ($step->key === Guide::SLACK) {
+            $this->giveAllSlack();
+        }
         $done = $this->guides[$step->adjuster] ?? [];
         $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
         $this->startAnew();

@@ -10,19 +10,22 @@ namespace VividPull\Core\Cable;
  */
 final readonly class Guide
 {
+    /** Gives the cable all its slack: where its adjusters stand is known then. */
+    public const SLACK = 'slack';
+
     /** @return list<GuideStep> none where a kind is not set by steps */
     public static function of(AdjusterKind $kind): array
     {
         return match ($kind) {
             AdjusterKind::PushRodA => [
-                new GuideStep('slack', 'Give the cable full slack at every adjuster', 'With the cable taut the screw finds a false seat.'),
+                new GuideStep(self::SLACK, 'Give the cable full slack at every adjuster', 'With the cable taut the screw finds a false seat.'),
                 new GuideStep('free', 'Free the lock nut of the screw'),
                 new GuideStep('seat', 'Turn the screw in, gently, until it just seats', 'By finger force: no further.'),
                 new GuideStep('back', 'Back it out: by the book, else 1/2 to 1 turn', 'The gap keeps rod and bearing from rubbing all the time.', 'How far?'),
                 new GuideStep('lock', 'Hold the screw and lock its nut'),
             ],
             AdjusterKind::PushRodB => [
-                new GuideStep('slack', 'Give the cable full slack at every adjuster', 'With the cable taut the screw finds a false seat.'),
+                new GuideStep(self::SLACK, 'Give the cable full slack at every adjuster', 'With the cable taut the screw finds a false seat.'),
                 new GuideStep('seat', 'Turn the screw anticlockwise until it just resists', 'This type turns the other way: anticlockwise is towards the rod.'),
                 new GuideStep('back', 'Back it a quarter turn, clockwise', 'The gap keeps rod and bearing from rubbing all the time.', 'How far?'),
                 new GuideStep('lock', 'Let the sprung lock plate drop over the screw', 'The plate is sprung: mind eyes and fingers.'),

@@ -190,6 +190,7 @@ final class RefitTest extends TestCase
         foreach (['draw', 'sheaths', 'hook'] as $key) {
             $job->entry('replacing', ['key' => $key]);
         }
+        self::assertSame(0, $job->state->facts->positions['perch']->count ?? null, 'at full slack a thread stands at its end, and no plan goes by the old one');
         $job->entry('part', ['part' => 'cable', 'remark' => 'TR-330-A'])->line('ok', 'wire')->line('ok', 'conduit');
         self::assertSame('Not to be had: it was changed before it was read', self::item($job, 'reading:found')->said);
         self::assertSame('in_band', self::asked($job));

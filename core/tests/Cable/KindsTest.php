@@ -132,7 +132,8 @@ final class KindsTest extends TestCase
         self::assertSame('guided', $job->state->next()->kind->value);
         $job->adjuster = 'perch';
         self::assertStringContainsString('the cable stays slack until its last step is done', $job->refusal(static fn (TestJob $one) => $one->line('+1t', 'in_band')));
-        $job->line('-1f', 'in_band');
+        self::assertSame(0, $job->state->facts->positions['perch']->count ?? null, 'all slack given, it stands at its end');
+        $job->entry('thread', ['adjuster' => 'perch', 'turns' => 1])->line('-1f', 'in_band');
         self::assertSame(-1, $job->state->facts->moves[0]->entry->steps?->count <=> 0);
         $job->adjuster = 'it';
         self::assertStringContainsString('has no place to measure', $job->refusal(static fn (TestJob $one) => $one->entry('thread', ['adjuster' => 'it', 'turns' => 1])));
