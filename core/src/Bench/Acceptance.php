@@ -187,10 +187,6 @@ final readonly class Acceptance
         if (! isset($setting->sees[$seen->saw])) {
             throw Refused::because(Quoted::text($seen->saw)." is not something to be seen at {$setting->label}. Say ".implode(' or ', array_keys($setting->sees)).'.');
         }
-        if ($state->spec->family->family()->runsItsTable()) {
-            // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
-            self::refitted($state, Running::Refitted, true);
-        }
     }
 
     private static function measure(BenchState $state, MeasureTaken $taken): void
@@ -207,11 +203,6 @@ final readonly class Acceptance
         }
         if ($taken->key->isOneOfMany() !== ($taken->of !== null)) {
             throw Refused::because($taken->key->isOneOfMany() ? 'Say which one it is: number the plates and springs as they come out.' : $taken->key->label().' is of the whole control, not of one part of it.');
-        }
-        foreach ($state->judgement->measures as $asked) {
-            if ($asked->measure->key === $taken->key) {
-                self::refitted($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
-            }
         }
     }
 
@@ -325,11 +316,44 @@ final readonly class Acceptance
         if (! isset($proof->answers[$check->answer])) {
             throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers)).'.');
         }
-        $asFound = $proof->asFound && ! $state->facts->isChanged() && ! isset($state->facts->seen->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
-        self::refitted($state, $proof->running, $asFound);
     }
 
-    /** A proof that runs the machine waits for what was taken off. */
+    /**
+     * What runs the machine waits for what was taken off.
+     *
+     * @throws Refused If something is not back yet; it is named.
+     */
+    public static function checkOrder(BenchState $state, Entry $entry): void
+    {
+        match (true) {
+            $entry instanceof Checked => self::proofInOrder($state, $entry),
+            $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
+            // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
+            $entry instanceof OutcomeSeen && $state->spec->family->family()->runsItsTable() && isset($state->judgement->table?->table->settings[$entry->setting]) => self::refitted($state, Running::Refitted, true),
+            default => null,
+        };
+    }
+
+    private static function proofInOrder(BenchState $state, Checked $check): void
+    {
+        foreach ($state->spec->proofs($state->run) as $proof) {
+            if ($proof->key === $check->key) {
+                $isFound = isset($state->facts->seen->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
+                self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->isChanged() && ! $isFound);
+            }
+        }
+    }
+
+    private static function measureInOrder(BenchState $state, MeasureTaken $taken): void
+    {
+        foreach ($state->judgement->measures as $asked) {
+            if ($asked->measure->key === $taken->key) {
+                self::refitted($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
+            }
+        }
+    }
+
+    /** @throws Refused If anything is still off. */
     private static function refitted(BenchState $state, Running $running, bool $asFound): void
     {
         $open = (new Refit($state->spec, $state->run, $state->facts))->waitsFor($running, $asFound);

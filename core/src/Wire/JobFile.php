@@ -38,7 +38,7 @@ final readonly class JobFile
         $first = array_shift($items);
         $state = $first->making(static fn (): BenchState => Bench::replay($spec, $run, Log::of($codec->decode($first))));
         foreach ($items as $item) {
-            $state = $item->making(static fn (): BenchState => Bench::accept($state, $codec->decode($item)));
+            $state = $item->making(static fn (): BenchState => Bench::accept($state, $codec->decode($item), false));
         }
 
         return $state;

@@ -76,10 +76,10 @@ final class RefitTest extends TestCase
 
     public function test_an_open_cover_stops_a_running_test_also_as_found(): void
     {
-        $job = FamilyJob::of(FamilyKey::SlidingDrive)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
-        self::assertSame('This runs the machine. Put back first what was taken off: Belt cover back on.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes'])));
-        $job->entry('cover', ['adjuster' => 'barrel', 'off' => false])->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes']);
-        self::assertSame('yes', $job->state->facts->seen->foundChecks['nothing_at_rest']->answer ?? null, 'found before anything was taken apart');
+        $job = FamilyJob::of(FamilyKey::SpeedSelector)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
+        self::assertSame('This runs the machine. Put back first what was taken off: Belt cover back on.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'neutral_still', 'answer' => 'yes'])));
+        $job->entry('cover', ['adjuster' => 'barrel', 'off' => false])->entry('check', ['key' => 'neutral_still', 'answer' => 'yes']);
+        self::assertSame('yes', $job->state->facts->seen->foundChecks['neutral_still']->answer ?? null, 'found before anything was taken apart');
     }
 
     public function test_a_move_after_the_refit_asks_for_it_again(): void

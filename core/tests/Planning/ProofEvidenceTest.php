@@ -83,10 +83,10 @@ final class ProofEvidenceTest extends TestCase
             $job->line('ok');
         }
         $job->entry('outcome', ['setting' => 'drive', 'saw' => 'right']);
-        foreach (['nothing_at_rest', 'rolls_back', 'handle_returns'] as $key) {
+        foreach (['rolls_back', 'handle_returns'] as $key) {
             $job->entry('check', ['key' => $key, 'answer' => 'yes']);
         }
-        $job->refit()->entry('check', ['key' => 'on_grass', 'answer' => 'slow']);
+        $job->refit()->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes'])->entry('check', ['key' => 'on_grass', 'answer' => 'slow']);
         $advice = TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
         self::assertSame(TableAdviceKind::Move, $advice->kind);
         self::assertGreaterThan(0.0, $advice->shift, 'towards more drive');
