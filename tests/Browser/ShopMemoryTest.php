@@ -129,7 +129,7 @@ final class ShopMemoryTest extends BrowserTestCase
         unlink($file);
         $this->visit('/machines/RT-20')->see('15.3')->as('ines')->visit('/')->click('[aria-label^="Ines"]')->click('[data-take-over=oda]')->field('pin', '1111')->clickText('Take over')->see('do not go together');
         $this->field('pin', '3591')->keys(WebDriverKeys::ENTER)->await('[aria-label^="Oda"]');
-        $this->click('[aria-label^="Oda"]')->see('Here by PIN', 'Signed in as technician')->accessible('here by PIN')->field('lead-password', 'harbour-lamp-9')->clickText('Show it')->gone('[role=dialog]');
+        $this->click('[aria-label^="Oda"]')->see('Here by PIN', 'Signed in as technician')->accessible('here by PIN')->field('lead-password', 'harbour-lamp-9')->clickText('Confirm')->gone('[role=dialog]');
         $this->click('[aria-label^="Oda"]')->see('Signed in as lead');
         $this->server->forget('ines');
     }

@@ -30,7 +30,7 @@ export const ShowPassword = ({ onDone }: { onDone: () => void }) => {
           name="lead-password"
         />
         <Button type="submit" look="vivid" disabled={password === '' || sign.isPending}>
-          Show it
+          Confirm
         </Button>
       </Grid>
       {sign.isError && <Refusal error={sign.error} />}
