@@ -39,18 +39,18 @@ export const App = () => {
     );
   }, [client]);
 
+  const ask = useCallback(() => void client.refetchQueries({ queryKey: sessionQuery.queryKey }), [client]);
+
   useEffect(() => {
     const answered = (job: Job) => {
       client.setQueryData(['job', job.id], job);
       void keepAnswer(`/api/jobs/${job.id}`, job);
     };
-    const another = () => void client.refetchQueries({ queryKey: sessionQuery.queryKey });
-    outbox.attend(user?.id ?? null, { answered, signedOut, another });
-  }, [user?.id, client, signedOut]);
+    outbox.attend(user?.id ?? null, { answered, signedOut, another: ask });
+  }, [user?.id, client, signedOut, ask]);
 
   // Another tab may have changed hands; so may the server's session while this one was out of view.
   useEffect(() => {
-    const ask = () => void client.refetchQueries({ queryKey: sessionQuery.queryKey });
     const seen = () => document.visibilityState === 'visible' && ask();
     const deaf = hearTabs(ask);
     document.addEventListener('visibilitychange', seen);
@@ -60,7 +60,7 @@ export const App = () => {
       document.removeEventListener('visibilitychange', seen);
       window.removeEventListener('online', ask);
     };
-  }, [client]);
+  }, [ask]);
 
   useEffect(
     () =>

@@ -104,7 +104,7 @@ final readonly class BesideItems
     private function isAllAnswered(): bool
     {
         foreach ($this->spec->proofs($this->run) as $proof) {
-            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+            foreach ($proof->tries() as $pose) {
                 if (! isset($this->facts->checks[Facts::checkKey($proof->key, $pose?->value)])) {
                     return false;
                 }

@@ -131,7 +131,7 @@ final readonly class Gates
             if ($proof->gate !== $gate->key) {
                 continue;
             }
-            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+            foreach ($proof->tries() as $pose) {
                 $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 if ($answer !== null && ! $proof->passes($answer->answer)) {
                     return new GateState($gate, GateStatus::Failed, rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.');

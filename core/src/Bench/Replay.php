@@ -379,7 +379,7 @@ final class Replay
     {
         foreach ($this->run->playAdjusters() as $id => $adjuster) {
             if ($adjuster->kind()->isThreaded()) {
-                $this->positions[$id] = $adjuster->slackGiven(Steps::of(1)) < 0.0 ? $adjuster->travel()->from : $adjuster->travel()->to;
+                $this->positions[$id] = $adjuster->sense()->slackEnd($adjuster->travel());
             }
         }
     }

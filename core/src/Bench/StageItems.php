@@ -433,7 +433,7 @@ final readonly class StageItems
     {
         $items = [];
         foreach (array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === $running) as $proof) {
-            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+            foreach ($proof->tries() as $pose) {
                 $items[] = $this->proof($proof, $pose);
             }
         }

@@ -89,6 +89,12 @@ final readonly class Proof
         return $this->erring(['no' => $bearing]);
     }
 
+    /** @return non-empty-list<Pose|null> what it is tried in, one after the other; one null where the pose does not matter */
+    public function tries(): array
+    {
+        return $this->poses === [] ? [null] : $this->poses;
+    }
+
     /** Which way the setting errs by this answer; null where it passes. */
     public function bearing(string $answer): ?Bearing
     {

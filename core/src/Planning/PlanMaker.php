@@ -250,11 +250,12 @@ final readonly class PlanMaker
     private static function nearHome(Adjuster $bolt): StepRange
     {
         $travel = $bolt->travel();
-        $one = min(Steps::PER_TURN, $travel->to->count - $travel->from->count);
+        $one = Steps::fromCount(min(Steps::PER_TURN, $travel->to->count - $travel->from->count));
+        $end = $bolt->sense()->slackEnd($travel);
 
-        return $bolt->sense()->sign() > 0
-            ? StepRange::between($travel->from, $travel->from->plus(Steps::fromCount($one)))
-            : StepRange::between($travel->to->minus(Steps::fromCount($one)), $travel->to);
+        return $end->count === $travel->from->count
+            ? StepRange::between($end, $end->plus($one))
+            : StepRange::between($end->minus($one), $end);
     }
 
     /** @return non-empty-list<AdjusterAdvice> */

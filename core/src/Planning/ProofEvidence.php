@@ -12,7 +12,6 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Bearing;
 use VividPull\Core\Family\Proof;
-use VividPull\Core\Family\Running;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
@@ -30,7 +29,7 @@ final readonly class ProofEvidence
     {
         $failed = [];
         foreach ($spec->proofs($run) as $proof) {
-            foreach ($proof->poses === [] ? [null] : $proof->poses as $pose) {
+            foreach ($proof->tries() as $pose) {
                 $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 $bearing = $answer === null ? null : $proof->bearing($answer->answer);
                 if ($answer !== null && $bearing !== null && ! ($facts->byChoice !== null && $proof->tolerates($answer->answer))) {
@@ -45,7 +44,7 @@ final readonly class ProofEvidence
     /** The one way that all of them ask for; null where none asks for slack, or they contradict each other. */
     public function bearing(): ?Bearing
     {
-        $ways = array_values(array_unique(array_map(static fn (array $one): string => $one['bearing']->value, array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere))));
+        $ways = array_values(array_unique(array_map(static fn (array $one): string => $one['bearing']->value, $this->ofSlack())));
 
         return count($ways) === 1 && ! $this->isContradicted(Bearing::from($ways[0])) ? Bearing::from($ways[0]) : null;
     }
@@ -53,7 +52,7 @@ final readonly class ProofEvidence
     /** Whether one asks for more slack here and another for less, here or before. */
     public function isContradictory(): bool
     {
-        return $this->bearing() === null && array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere) !== [];
+        return $this->bearing() === null && $this->ofSlack() !== [];
     }
 
     /**
@@ -82,7 +81,7 @@ final readonly class ProofEvidence
     /** Whether a gate failed, or what is tried by hand: nothing is run before that is mended. */
     public function isUnsafe(): bool
     {
-        return array_filter($this->failed, static fn (array $one): bool => $one['proof']->gate !== null || $one['proof']->running === Running::Still) !== [];
+        return array_filter($this->failed, static fn (array $one): bool => $one['proof']->gate !== null || ! $one['proof']->running->runs()) !== [];
     }
 
     /** What failed and what it asks for, a sentence. */
@@ -96,7 +95,7 @@ final readonly class ProofEvidence
     {
         return $this->said().match (true) {
             $this->isContradictory() => ' No setting does both.',
-            array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere) !== [] => ' No step that way is left inside the band.',
+            $this->ofSlack() !== [] => ' No step that way is left inside the band.',
             default => '',
         };
     }
@@ -107,6 +106,12 @@ final readonly class ProofEvidence
         $imitators = $this->spec->family->family()->imitators();
 
         return $this->whyNoSetting().' Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
+    }
+
+    /** @return list<array{proof: Proof, answer: Checked, bearing: Bearing}> those that ask for slack, one way or the other */
+    private function ofSlack(): array
+    {
+        return array_values(array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere));
     }
 
     /** Whether a proof at another setting, or at this one, excluded everything that way. */
