@@ -52,9 +52,9 @@ final readonly class ReadingRow
                 'mm' => $cells->mm('value_mm') ?? throw Refused::because('value_mm: this is empty.'),
                 'entered' => $text('entered', 60),
                 'point' => ($cells->enum('point', ReadingPoint::class) ?? throw Refused::because('point: where was it read?'))->value,
-                'engine' => ($cells->enum('engine', EngineHeat::class) ?? throw Refused::because('engine: cold or hot?'))->value,
-                'wheels' => ($cells->enum('wheels', Wheels::class) ?? throw Refused::because('wheels: how did it stand?'))->value,
                 'instrument' => $text('instrument', 40),
+                ...self::where($cells->enum('engine', EngineHeat::class)?->value, 'engine'),
+                ...self::where($cells->enum('wheels', Wheels::class)?->value, 'wheels'),
                 ...self::where($cells->enum('pose', Pose::class)?->value, 'pose'),
                 ...self::where($cells->mm('written_step_mm'), 'written_step_mm'),
             ],
@@ -68,7 +68,7 @@ final readonly class ReadingRow
      */
     public static function cells(string $id, string $job, string $machine, string $control, string $at, string $by, array $body, bool $putRight, bool $takenBack): array
     {
-        return [$id, $job, $machine, $control, $at, $by, $body['point'], $body['pose'] ?? null, $body['engine'], $body['wheels'], $body['instrument'], $body['entered'],
+        return [$id, $job, $machine, $control, $at, $by, $body['point'], $body['pose'] ?? null, $body['engine'] ?? null, $body['wheels'] ?? null, $body['instrument'], $body['entered'],
             (float) $body['mm'], isset($body['written_step_mm']) ? (float) $body['written_step_mm'] : null, $putRight ? 'yes' : null, $takenBack ? 'yes' : null];
     }
 

@@ -110,7 +110,7 @@ final readonly class JobSheet
             'count' => count($group->readings),
             'instrument' => $group->instrument->name,
             'overdue' => $group->overdueSince(),
-            'state' => "{$group->first()->engine->value}, {$group->first()->wheels->label()}, {$group->first()->pose->label()}",
+            'state' => implode(', ', array_filter([$group->first()->engine?->value, $group->first()->wheels?->label(), $group->first()->pose->label()], is_string(...))),
             'verdict' => $verdict->sentence,
             'chance' => $verdict->chanceInside === null ? null : (int) floor($verdict->chanceInside * 100),
         ];

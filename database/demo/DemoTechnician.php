@@ -145,8 +145,8 @@ final class DemoTechnician
     private function bringInside(StageItem $item): void
     {
         match ($this->state->next()->kind) {
-            PlanKind::Read, PlanKind::Prove => $this->readOnce('straight'),
-            PlanKind::Decide, PlanKind::Suspect => $this->offers($item, 'leave') && $this->readings >= 5 ? $this->line('leave') : $this->readOnce('straight'),
+            PlanKind::Read, PlanKind::Prove => $this->readOnce('straight', $item),
+            PlanKind::Decide, PlanKind::Suspect => $this->offers($item, 'leave') && $this->readings >= 5 ? $this->line('leave') : $this->readOnce('straight', $item),
             default => $this->move(),
         };
         $this->readings++;
@@ -161,14 +161,15 @@ final class DemoTechnician
     {
         $pose = in_array($item->about, ['left', 'right'], true) ? $item->about : 'straight';
         foreach (range(1, $pose === 'straight' ? 3 : 2) as $ignored) {
-            $this->readOnce($pose);
+            $this->readOnce($pose, $item);
         }
     }
 
-    private function readOnce(string $pose): void
+    /** Three pulls go to the item they began with, though the first may have settled it. */
+    private function readOnce(string $pose, StageItem $item): void
     {
         $instrument = $this->resolution < 0.5 ? 'caliper-1' : 'rule-300';
-        $this->line((string) $this->truth->read($this->resolution, $pose), ['pose' => $pose, 'instrument' => $instrument]);
+        $this->line((string) $this->truth->read($this->resolution, $pose), ['pose' => $pose, 'instrument' => $instrument, 'item' => $item->key]);
     }
 
     private function firstRight(StageItem $item): string

@@ -34,7 +34,7 @@ final readonly class Amending
             throw Refused::because("That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.");
         }
         $body = $entry instanceof ReadingTaken
-            ? ['engine' => $entry->engine->value, 'wheels' => $entry->wheels->value] + $becomes->body
+            ? array_filter(['engine' => $entry->engine?->value, 'wheels' => $entry->wheels?->value]) + $becomes->body
             : $becomes->body;
 
         return new Draft(EntryKind::Amend, ['entry' => $id, 'kind' => $becomes->kind->value, 'body' => $body, 'reason' => $reason]);

@@ -14,7 +14,7 @@ final readonly class Answer
     private const EMPTY = ['the', 'one', 'not'];
 
     /** Words of the wire that are words of the workshop as well. */
-    private const PLAIN = ['ok', 'yes', 'no', 'noted', 'fault', 'left', 'mended', 'right', 'misread', 'leave', 'unseen', 'cold', 'hot', 'cold stand', 'hot stand'];
+    private const PLAIN = ['ok', 'yes', 'no', 'noted', 'fault', 'left', 'mended', 'right', 'misread', 'leave', 'unseen', 'marked', 'seized', 'cold', 'hot', 'cold stand', 'hot stand', 'ground', 'stand'];
 
     /** @param  array<string, mixed>  $body  of the entry, as it goes over the wire */
     public function __construct(

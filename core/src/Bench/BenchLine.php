@@ -34,7 +34,8 @@ use VividPull\Core\Spec\Wheels;
  * Where a thread or place is asked for, a bare value is that thread or place.
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
  * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
- * answer the item shown; what follows such a word is its remark. `stop` says that what was turned last, and cannot be seen, has come to its stop.
+ * answer the item shown; what follows such a word is its remark. `seized` says that the adjuster shown will not turn.
+ * `stop` says that what was turned last, and cannot be seen, has come to its stop.
  */
 final readonly class BenchLine
 {
@@ -70,6 +71,7 @@ final readonly class BenchLine
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
             $line === 'stop' => $this->atItsStop(),
+            $line === 'seized' => new Draft(EntryKind::Thread, ['adjuster' => $this->adjuster()->id(), 'seized' => true]),
             $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
             $word === 'aim' => $this->policy($rest),
             $word === 'park' => $this->parking($rest),
@@ -184,12 +186,19 @@ final readonly class BenchLine
     private function condition(string $engine, string $rest): Draft
     {
         $wheels = match (mb_strtolower($rest)) {
-            '' => Wheels::OnGround,
+            '' => $this->state->spec->conditions->wheels === null ? null : Wheels::OnGround,
             'stand', 'on stand' => Wheels::OnStand,
             default => throw NotUnderstood::line("Read {$engine}, but not ".Quoted::text($rest).". Type {$engine}, or {$engine} stand."),
         };
 
-        return new Draft(EntryKind::Condition, ['engine' => EngineHeat::from($engine)->value, 'wheels' => $wheels->value]);
+        return new Draft(EntryKind::Condition, ['engine' => EngineHeat::from($engine)->value] + ($wheels === null ? [] : ['wheels' => $wheels->value]));
+    }
+
+    private function stateWanted(): string
+    {
+        $conditions = $this->state->spec->conditions;
+
+        return $conditions->engine === null && $conditions->wheels !== null ? 'on its wheels, or on a stand' : 'cold or hot, for play changes with heat';
     }
 
     private function moveShown(): Draft
@@ -278,15 +287,15 @@ final readonly class BenchLine
         $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
         self::mustBeLength($read);
         $item = $this->item();
-        if ($item !== null && in_array($this->state->progress->stageOf($item->key), [JobStage::MakeSafe, JobStage::LookOver], true)) {
+        if ($item !== null && $this->asksOtherwise($item)) {
             throw NotUnderstood::line("Read {$line}, but “{$item->label}” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.");
         }
         if ($this->state->spec->aim === null) {
             throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
         }
         $condition = $this->state->facts->condition;
-        if ($condition === null) {
-            throw NotUnderstood::line("Read {$line}. Say first how the machine stands, cold or hot, for play changes with heat; then type it again.");
+        if ($this->state->progress->item('condition')?->done === false) {
+            throw NotUnderstood::line("Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.");
         }
 
         return new Draft(EntryKind::Reading, [
@@ -295,10 +304,21 @@ final readonly class BenchLine
             'written_step_mm' => $read->coarseness,
             'point' => ($this->shown->point ?? $this->pointAsked())->value,
             'pose' => ($this->shown->pose ?? Pose::Straight)->value,
-            'engine' => $condition->engine->value,
-            'wheels' => $condition->wheels->value,
             'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
-        ]);
+        ] + array_filter(['engine' => $condition?->engine?->value, 'wheels' => $condition?->wheels?->value]));
+    }
+
+    /**
+     * Whether what is asked is nothing that a value answers. Between moves and locks a reading is always welcome; at a proof, or where
+     * something is confirmed, it would land in a pose that nobody meant.
+     */
+    private function asksOtherwise(StageItem $item): bool
+    {
+        return match ($this->state->progress->stageOf($item->key)) {
+            JobStage::MakeSafe, JobStage::LookOver => true,
+            JobStage::Prove, JobStage::Close => $item->kind === ItemKind::Answer && ! str_starts_with($item->key, 'doubt:'),
+            JobStage::AsFound, JobStage::Set, null => false,
+        };
     }
 
     /** A bare value is in the unit of what is asked; another unit of the same kind is turned into it. */

@@ -34,6 +34,23 @@ final readonly class BenchState
         return PlanUnderWay::of($this) ?? Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
     }
 
+    /** Nobody knows where it stood, but every turn of it was counted: so many back. */
+    private function turnedBack(string $id): ?Steps
+    {
+        $back = Steps::none();
+        foreach ($this->facts->moves as $move) {
+            if ($move->entry->adjuster !== $id) {
+                continue;
+            }
+            if ($move->entry->steps === null) {
+                return null;
+            }
+            $back = $back->minus($move->entry->steps);
+        }
+
+        return $back;
+    }
+
     /** @return array<string, Steps|null> what brings each touched adjuster back to where it was found; null where unknown */
     public function wayHome(): array
     {
@@ -41,7 +58,7 @@ final readonly class BenchState
         foreach (array_keys($this->facts->touched) as $id) {
             $home = $this->facts->home[$id] ?? null;
             $now = $this->facts->positions[$id] ?? null;
-            $way[$id] = $home === null || $now === null ? null : $home->minus($now);
+            $way[$id] = $home === null || $now === null ? $this->turnedBack($id) : $home->minus($now);
         }
 
         return $way;

@@ -27,7 +27,7 @@ final readonly class BesideItems
     public function asFound(): array
     {
         $items = [];
-        foreach ($this->judgement->table->table->settings ?? [] as $setting) {
+        foreach ($this->judgement->table?->table->telling() ?? [] as $setting) {
             $saw = $setting->sees[$this->judgement->table?->found[$setting->key] ?? ''] ?? null;
             $items[] = $this->outcome('found:outcome', $setting, $saw, ($saw !== null && ! $saw->provesNothing) || $this->facts->isChanged());
         }
@@ -44,6 +44,25 @@ final readonly class BesideItems
         return $items;
     }
 
+    /** Whether what tells was found right, and nothing seen since says otherwise: then nothing is going to be moved. */
+    public function isFoundRight(): bool
+    {
+        $table = $this->judgement->table;
+        if ($table === null || $table->isAnyWrong() || array_filter($table->table->telling(), static fn (OutcomeSetting $one): bool => ($table->found[$one->key] ?? null) !== $one->wants) !== []) {
+            return false;
+        }
+        foreach ($this->spec->proofs($this->run) as $proof) {
+            foreach ($proof->tries() as $pose) {
+                $given = $this->facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
+                if ($given !== null && ! $proof->passes($given->answer)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
     /** @return list<StageItem> the settings that tell, tried again since the last change, and then all of them right */
     public function tried(): array
     {
@@ -52,11 +71,9 @@ final readonly class BesideItems
             return [];
         }
         $items = [];
-        foreach ($this->facts->isChanged() ? $table->table->settings : [] as $setting) {
-            if ($setting->isTelling) {
-                $saw = $setting->sees[$table->now[$setting->key] ?? ''] ?? null;
-                $items[] = $this->outcome('try', $setting, $saw, $saw !== null && ! $saw->provesNothing);
-            }
+        foreach ($this->facts->isChanged() ? $table->table->telling() : [] as $setting) {
+            $saw = $setting->sees[$table->now[$setting->key] ?? ''] ?? null;
+            $items[] = $this->outcome('try', $setting, $saw, $saw !== null && ! $saw->provesNothing);
         }
         $advice = TablePlanner::advise($this->spec, $table, $this->run, $this->facts);
         $set = $table->isSet() && $advice->kind !== TableAdviceKind::Move;

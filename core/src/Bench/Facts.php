@@ -134,6 +134,12 @@ final readonly class Facts
         return $this->moves !== [] || $this->setting > 0;
     }
 
+    /** Whether it will not turn: nothing is planned with it until it is freed, or turned after all. */
+    public function isSeized(Adjuster $adjuster): bool
+    {
+        return isset($this->seen->seized[$adjuster->id()]);
+    }
+
     public function isLocked(): bool
     {
         return array_diff_key($this->touched, $this->locked) === [];

@@ -41,9 +41,10 @@ final readonly class Judging
 
         return new Judgement(
             $found,
-            $found === null ? Verdict::unread('Not read yet') : self::verdict($spec, $facts, $found, $spec->play()->band),
+            $found === null ? Verdict::unread('Not read yet') : self::toSetBy($spec, $facts, $found, $spec->play()->band),
             $groups[Pose::Straight->value] ?? null,
-            $poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'),
+            isset($groups[Pose::Straight->value]) ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
+                : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
             $sweep,
             $sweep->isWiderThan($spec->play()->band),
             $sweep->plannedBand($spec->play()->band),
@@ -81,9 +82,9 @@ final readonly class Judging
         return $labelled;
     }
 
-    private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band): Verdict
+    private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band, bool $onStand = false): Verdict
     {
-        $objection = self::objection($spec, $group);
+        $objection = self::objection($spec, $group, $onStand);
 
         return match (true) {
             $objection !== null => Verdict::notJudged($objection),
@@ -93,7 +94,15 @@ final readonly class Judging
         };
     }
 
-    private static function objection(Spec $spec, ReadingGroup $group): ?string
+    /** The same, good enough to set by: read on a stand it says so, and is proved on the ground. */
+    private static function toSetBy(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band): Verdict
+    {
+        return $spec->conditions->areProvisional($group->first()->engine, $group->first()->wheels)
+            ? self::verdict($spec, $facts, $group, $band, true)->provisional()
+            : self::verdict($spec, $facts, $group, $band);
+    }
+
+    private static function objection(Spec $spec, ReadingGroup $group, bool $onStand = false): ?string
     {
         $reading = $group->first();
         if ($group->crossed) {
@@ -103,7 +112,7 @@ final readonly class Judging
             return "read at the {$reading->point->label()}; the figure is for the {$spec->play()->point->label()}";
         }
 
-        return $spec->conditions->objection($reading->engine, $reading->wheels);
+        return $onStand ? null : $spec->conditions->objection($reading->engine, $reading->wheels);
     }
 
     /** The first straight group before any move that can be held against the band; else the first there is. */

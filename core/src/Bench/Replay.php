@@ -170,6 +170,9 @@ final class Replay
     /** @var array<string, ReadEnough> */
     private array $enough = [];
 
+    /** @var array<string, true> adjusters that will not turn */
+    private array $seized = [];
+
     private Crossings $crossings;
 
     private function __construct(private readonly Spec $spec, private readonly Run $run, private readonly Log $log)
@@ -219,7 +222,7 @@ final class Replay
             $entry instanceof ReplacementStep => $this->replace($entry),
             $entry instanceof CablesCompared => $this->replacing = $this->replacing?->compared($entry->sizes),
             $entry instanceof Inspected => $this->inspect($entry),
-            $entry instanceof ConditionNoted => $this->condition = $entry,
+            $entry instanceof ConditionNoted => $this->condition = $entry->after($this->condition),
             $entry instanceof CoverMoved => $this->moveCover($entry),
             $entry instanceof PolicyChosen => $this->choose($entry),
             $entry instanceof GuideStepDone => $this->guide($entry),
@@ -311,6 +314,7 @@ final class Replay
         $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
         $this->positions[$move->adjuster] = $now;
         $this->touched[$move->adjuster] = true;
+        unset($this->seized[$move->adjuster]);
         unset($this->locked[$move->adjuster]);
         if ($isGovernor) {
             // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
@@ -356,6 +360,11 @@ final class Replay
     {
         $this->finishGroup();
         $this->putRight[] = $done;
+        if ($done->cure === Cure::Freed) {
+            // Now that it turns, where it stands is asked again.
+            $this->seized = [];
+            $this->threads = array_filter($this->threads, static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized);
+        }
         $this->startAnew();
     }
 
@@ -391,6 +400,12 @@ final class Replay
             return;
         }
         $this->threads[$thread->adjuster] ??= $thread;
+        if ($thread->state === ThreadState::Seized) {
+            // Where it stands is as known as before; it only does not turn.
+            $this->seized[$thread->adjuster] = true;
+
+            return;
+        }
         $this->positions[$thread->adjuster] = $thread->position;
         if (! isset($this->touched[$thread->adjuster])) {
             $this->home[$thread->adjuster] = $thread->position;
@@ -528,7 +543,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried),
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized),
             $second,
         );
     }

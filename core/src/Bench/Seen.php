@@ -37,5 +37,7 @@ final readonly class Seen
         public int $governedAt = 0,
         /** @var list<TriedProof> every answer to a proof, those before a move as well */
         public array $tried = [],
+        /** @var array<string, true> adjusters that will not turn, by id */
+        public array $seized = [],
     ) {}
 }

@@ -21,6 +21,7 @@ use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Planning\ProofEvidence;
+use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
@@ -42,9 +43,9 @@ final readonly class StageItems
         return [
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
-            JobStage::AsFound->value => [...($this->spec->aim === null ? [] : [$this->condition()]), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$beside->asFound()],
+            JobStage::AsFound->value => $this->asFound($beside),
             JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
-            JobStage::Prove->value => [...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
+            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
             JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
@@ -60,6 +61,22 @@ final readonly class StageItems
         $isUnderWay = $this->facts->seen->replacing?->isOver === false;
 
         return $isUnderWay ? [...$beside->replacing(), ...$looked] : [...$looked, ...$beside->replacing()];
+    }
+
+    /**
+     * Where play is read, everything is noted before it. Where settings are tried, they come first: where each does what it should, nobody
+     * opens a cover to see how an adjuster stands.
+     *
+     * @return list<StageItem>
+     */
+    private function asFound(BesideItems $beside): array
+    {
+        $found = $beside->asFound();
+        if ($this->spec->aim !== null) {
+            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$found];
+        }
+
+        return [...$found, ...($this->facts->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
     }
 
     /** @return list<StageItem> */
@@ -147,23 +164,39 @@ final readonly class StageItems
     private function condition(): StageItem
     {
         $noted = $this->facts->condition;
-        $said = $noted === null ? null : ucfirst($noted->engine->value).', '.$noted->wheels->label();
+        $conditions = $this->spec->conditions;
+        $isHeatAsked = $conditions->engine !== null || $this->spec->family->family()->movesWithHeat();
         $answers = [];
-        foreach ([[EngineHeat::Cold, Wheels::OnGround], [EngineHeat::Cold, Wheels::OnStand], [EngineHeat::Hot, Wheels::OnGround], [EngineHeat::Hot, Wheels::OnStand]] as [$engine, $wheels]) {
-            $fits = $this->spec->conditions->objection($engine, $wheels) === null;
-            $word = $engine->value.($wheels === Wheels::OnStand ? ' stand' : '');
-            $answers[] = new Answer($word, ucfirst($engine->value).', '.$wheels->label(), EntryKind::Condition,
-                ['engine' => $engine->value, 'wheels' => $wheels->value], $fits ? AnswerTone::Right : AnswerTone::Plain);
+        foreach ($isHeatAsked ? EngineHeat::cases() : [null] as $engine) {
+            foreach ($conditions->wheels !== null ? Wheels::cases() : [null] as $wheels) {
+                $fits = $conditions->objection($engine, $wheels) === null;
+                $toSetBy = $conditions->areProvisional($engine, $wheels);
+                $answers[] = new Answer(self::stateWord($engine, $wheels), Conditions::say($engine, $wheels).($toSetBy ? ', to set by' : ''), EntryKind::Condition,
+                    array_filter(['engine' => $engine?->value, 'wheels' => $wheels?->value]), $fits || $toSetBy ? AnswerTone::Right : AnswerTone::Plain);
+            }
         }
 
-        return $this->answered('condition', 'How does it stand?', $noted, $said, false, $this->conditionWanted(), null, $answers);
+        // Of one visit: another control may have asked for the heat alone.
+        $isSaid = $noted !== null && ($noted->engine !== null || ! $isHeatAsked) && ($noted->wheels !== null || $conditions->wheels === null);
+
+        return $this->answered('condition', $isHeatAsked ? 'How does it stand?' : 'On its wheels, or on a stand?', $isSaid ? $noted : null, $noted?->label(), false, $this->conditionWanted(), null, $answers);
+    }
+
+    private static function stateWord(?EngineHeat $engine, ?Wheels $wheels): string
+    {
+        return match (true) {
+            $engine === null => $wheels === Wheels::OnStand ? 'stand' : 'ground',
+            default => $engine->value.($wheels === Wheels::OnStand ? ' stand' : ''),
+        };
     }
 
     private function conditionWanted(): string
     {
-        $wanted = array_filter([$this->spec->conditions->engine?->value, $this->spec->conditions->wheels?->label()], is_string(...));
+        $conditions = $this->spec->conditions;
+        $wanted = array_filter([$conditions->engine?->value, $conditions->wheels?->label()], is_string(...));
+        $onStand = $conditions->wheels === Wheels::OnGround ? ' A reading on a stand is good enough to set by; it is proved on its wheels.' : '';
 
-        return $wanted === [] ? 'The figure holds in any state.' : 'The figure is for: '.implode(', ', $wanted).', bars straight.';
+        return $wanted === [] ? 'The book does not say cold or hot. Play changes with heat, so it is written down.' : 'The figure is for: '.implode(', ', $wanted).'.'.$onStand;
     }
 
     /** @return list<StageItem> */
@@ -184,7 +217,9 @@ final readonly class StageItems
         $answers = $before === null ? [] : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
             'adjuster' => $adjuster->id(), $key => $before->toFloat(),
         ], AnswerTone::Right)];
-        $answers[] = new Answer('unseen', 'Cannot be seen', EntryKind::Thread, ['adjuster' => $adjuster->id(), 'unseen' => true]);
+        foreach ([ThreadState::Unseen, ThreadState::Marked, ThreadState::Seized] as $state) {
+            $answers[] = new Answer($state->value, (string) $state->label(), EntryKind::Thread, ['adjuster' => $adjuster->id(), $state->value => true]);
+        }
 
         return new StageItem(
             "thread:{$adjuster->id()}",
@@ -193,7 +228,7 @@ final readonly class StageItems
             $noted !== null,
             said: match (true) {
                 $noted === null => null,
-                $noted->position === null => 'Cannot be seen',
+                $noted->position === null => $noted->state->label(),
                 default => $adjuster->where($noted->position),
             },
             detail: 'Its home mark: where it stood before anyone touched it.',
@@ -367,7 +402,8 @@ final readonly class StageItems
     /** @return list<StageItem> */
     private function poses(Judgement $judgement): array
     {
-        if ($this->spec->aim === null || count($this->spec->conditions->poses) < 2) {
+        $isProvisional = $judgement->poseGroups !== [] && $this->isOnStand($judgement);
+        if ($this->spec->aim === null || (count($this->spec->conditions->poses) < 2 && ! $isProvisional)) {
             return [];
         }
         $point = $this->pointOf($judgement);
@@ -382,6 +418,28 @@ final readonly class StageItems
                 said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
                 detail: $point->howToRead(), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
         }, $this->spec->conditions->poses);
+    }
+
+    /** Whether what was read last of a straight cable was read on a stand, for a figure on its wheels. */
+    private function isOnStand(Judgement $judgement): bool
+    {
+        $read = $judgement->nowGroup?->first();
+
+        return $read !== null && $this->spec->conditions->areProvisional($read->engine, $read->wheels);
+    }
+
+    /** @return list<StageItem> what was set on a stand is proved on the ground */
+    private function wheelsDown(): array
+    {
+        $noted = $this->facts->condition;
+        $isOnStand = $noted !== null && $this->spec->conditions->areProvisional($noted->engine, $noted->wheels);
+        if ($this->spec->aim === null || ! ($isOnStand || $this->isOnStand($this->judgement))) {
+            return [];
+        }
+
+        return [new StageItem('wheels_down', ItemKind::Answer, 'Off the stand, on its wheels', ! $isOnStand, said: $isOnStand ? null : 'On its wheels',
+            detail: 'What was read on the stand was good enough to set by. The figure is for the machine on its wheels: read it there.',
+            answers: [new Answer('ok', 'On its wheels', EntryKind::Condition, array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]), AnswerTone::Right)])];
     }
 
     private function refit(): Refit

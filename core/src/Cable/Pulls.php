@@ -29,6 +29,12 @@ enum Pulls: string
         };
     }
 
+    /** What the other cable of its pair is called. */
+    public function otherLabel(): string
+    {
+        return $this === self::Following ? 'primary cable' : 'opening cable';
+    }
+
     public function label(): string
     {
         return match ($this) {

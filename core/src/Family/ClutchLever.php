@@ -50,6 +50,12 @@ final readonly class ClutchLever extends CommonFamily
         return Drift::ShrinksPlay;
     }
 
+    /** Plates and case grow with heat: cold or hot is written down (common practice, no source). */
+    public function movesWithHeat(): bool
+    {
+        return true;
+    }
+
     public function makeSafe(): array
     {
         return [

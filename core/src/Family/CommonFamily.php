@@ -42,6 +42,11 @@ abstract readonly class CommonFamily implements Family
         return 3.0;
     }
 
+    public function movesWithHeat(): bool
+    {
+        return false;
+    }
+
     public function startingPolicy(): Policy
     {
         return Policy::Middle;

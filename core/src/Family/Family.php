@@ -30,6 +30,9 @@ interface Family
     /** Which way use takes its play, where the control's own history says nothing else; common practice, no source. */
     public function drift(): Drift;
 
+    /** Whether heat changes its play so much that cold or hot is written down even where its book is silent. */
+    public function movesWithHeat(): bool;
+
     /** What a spec of it begins from, until its book is at hand. */
     public function starting(): Starting;
 

@@ -12,6 +12,7 @@ use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\Wheels;
 
 /**
  * From reading groups to belief. Only groups at the spec's own point, straight, in its conditions, and read by someone
@@ -31,8 +32,9 @@ final readonly class Learning
         $last = null;
         $surprises = [];
         $used = 0;
+        $wheels = self::standsOn($facts);
         foreach ($facts->groups as $group) {
-            if (! self::teaches($spec, $group)) {
+            if (! self::teaches($spec, $group) || $group->first()->wheels !== $wheels) {
                 continue;
             }
             $play = $learning->moved($play, $creep, $last, $group->slack, $group->stretch, $group->setting, $group->moves);
@@ -142,7 +144,13 @@ final readonly class Learning
         $reading = $group->first();
 
         return $group->doubt === null && $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->crossed
-            && $spec->conditions->objection($reading->engine, $reading->wheels) === null;
+            && ($spec->conditions->objection($reading->engine, $reading->wheels) === null || $spec->conditions->areProvisional($reading->engine, $reading->wheels));
+    }
+
+    /** How the machine stands: on a stand a cable lies otherwise than on the ground, so only readings of the one last read in go together. */
+    private static function standsOn(Facts $facts): ?Wheels
+    {
+        return $facts->groups === [] ? null : $facts->groups[count($facts->groups) - 1]->first()->wheels;
     }
 
     /** After a surprise the level starts from the reading that could not be believed; it taught nothing of R. */

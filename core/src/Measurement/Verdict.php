@@ -92,6 +92,13 @@ final readonly class Verdict
         return $point === null ? $this : new self($this->kind, $this->chanceInside, $this->beyond, "{$this->sentence}, converted from the {$point->label()}", $this->advice, $this->chanceOfPlay, $this->settles);
     }
 
+    /** Marked where it was read on a stand, for a figure on its wheels. */
+    public function provisional(): self
+    {
+        return $this->kind === VerdictKind::NotJudged ? $this
+            : new self($this->kind, $this->chanceInside, $this->beyond, "{$this->sentence}, on a stand: to set by", $this->advice, $this->chanceOfPlay, $this->settles);
+    }
+
     public static function notJudged(string $why): self
     {
         return new self(VerdictKind::NotJudged, null, 0.0, "Not judged: {$why}", null);

@@ -10,6 +10,9 @@ use VividPull\Core\Quantity\Steps;
 /** What one adjuster could do next. Lengths in mm. */
 final readonly class AdjusterAdvice
 {
+    /** How one that will not turn is freed (common practice, no source). */
+    public const FREE = 'Oil it and let that soak in, hold the wire, keep the spanner short and close, and stop before the wire twists.';
+
     private const COVERAGE = 0.95;
 
     private function __construct(
@@ -62,7 +65,7 @@ final readonly class AdjusterAdvice
             "{$adjuster->name()}, {$adjuster->say($steps)}: give slack first, then read. A taut cable says nothing about how taut it is.");
     }
 
-    public static function outOfThread(string $adjuster, float $bestExpected, string $sentence): self
+    public static function outOfThread(string $adjuster, ?float $bestExpected, string $sentence): self
     {
         return new self($adjuster, AdviceKind::OutOfThread, null, $bestExpected, null, null, null, null, false, $sentence);
     }

@@ -17,6 +17,8 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class Limits
 {
+    public const FREE_FIRST = 'Free it, and say so; or replace it. Nothing is said of another part before that.';
+
     /** @param  array<string, AdjusterAdvice>  $options */
     public static function said(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, PlanMaker $maker, array $options): string
     {
@@ -27,6 +29,7 @@ final readonly class Limits
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
 
         return match (true) {
+            $facts->seen->seized !== [] && $reaching === [] => "{$sentences} ".self::FREE_FIRST,
             $unknown !== [] => "{$sentences} Nothing is said of a part before that is looked at.",
             $guided !== [] && $reaching === [] => "{$sentences} ".self::guide($guided),
             $reaching !== [] => $sentences,
@@ -37,7 +40,7 @@ final readonly class Limits
     /** Whether the adjusters have room enough past the band and still no turn is likely to end in it: then no thread is the limit. */
     public static function areFar(Run $run, Facts $facts, ShiftWindow $window, PlanMaker $maker): bool
     {
-        $isKnown = array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->positions[$one->id()] ?? null) === null) === [];
+        $isKnown = $facts->seen->seized === [] && array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->positions[$one->id()] ?? null) === null) === [];
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
         $end = $window->expected($maker->most($tooLoose));
 

@@ -54,7 +54,7 @@ final readonly class MeetingArm
      */
     private function inTurn(array $base, array $now): array
     {
-        $ids = array_keys($this->movers);
+        $ids = array_keys(array_diff_key($this->movers, $this->facts->seen->seized));
         usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $this->minutes($a)] <=> [$now[$a] !== $base[$a], $this->minutes($b)]);
 
         return $ids;
@@ -135,7 +135,7 @@ final readonly class MeetingArm
         foreach ([...array_diff(array_keys($places), [$wanted]), $wanted] as $id) {
             $adjuster = $this->run->adjuster((string) $id);
             $by = $places[$id] - $now[$id];
-            if ($by === 0 || $adjuster === null) {
+            if ($by === 0 || $adjuster === null || $this->facts->isSeized($adjuster)) {
                 continue;
             }
             $most = $this->mostAtOnce((string) $id, $adjuster);

@@ -114,7 +114,7 @@ final readonly class PlanMaker
         }
         foreach ($straight === null ? $this->run->playAdjusters() : array_intersect_key($this->run->playAdjusters(), $straight->counts) as $adjuster) {
             foreach ([$this->window->play->way(), -$this->window->play->way()] as $way) {
-                $plan = $adjuster->kind()->isLastResort() ? null : $this->finishing($adjuster, $way, $now);
+                $plan = $adjuster->kind()->isLastResort() || $this->facts->isSeized($adjuster) ? null : $this->finishing($adjuster, $way, $now);
                 if ($plan !== null) {
                     return $plan;
                 }
@@ -163,6 +163,9 @@ final readonly class PlanMaker
     /** What one adjuster could do by itself; null where it cannot bring the control right. */
     public function alone(Adjuster $adjuster): ?AdjusterAdvice
     {
+        if ($this->facts->isSeized($adjuster)) {
+            return null;
+        }
         $best = (new PlanSearch($this->window, [$adjuster->id() => $this->rail($adjuster, null)], SettingMode::TouchUp))->best();
 
         return $best === [] ? null : $this->advice($adjuster, Steps::fromCount($best[0]->counts[$adjuster->id()]), 0.0);
@@ -236,7 +239,7 @@ final readonly class PlanMaker
     {
         $parked = $this->mode === SettingMode::Service && $adjuster->kind()->isThreaded() && $adjuster === $this->run->inReach();
 
-        return Rail::of(
+        $rail = Rail::of(
             $adjuster,
             $this->facts->positions[$adjuster->id()] ?? null,
             isset($this->facts->coversOff[$adjuster->id()]),
@@ -244,6 +247,8 @@ final readonly class PlanMaker
             $parked ? ChosenMode::parking($this->facts)->of($adjuster) : null,
             $within,
         );
+
+        return $this->facts->isSeized($adjuster) ? $rail->still() : $rail;
     }
 
     /** The end of an adjuster that gives the cable all its slack, and one turn or step from there. */

@@ -198,11 +198,11 @@ final readonly class Planner
         $target = self::target($spec, $facts, $band) ?? $band->floor() + 1.0;
         $slack = $target / exp($beliefs->play->taught()->ln);
         $usual = array_filter($run->playAdjusters(), static fn (Adjuster $a): bool => ! $a->kind()->isLastResort());
-        $options = array_map(static fn (Adjuster $a): AdjusterAdvice => Slackening::with($a, $facts->positions[$a->id()] ?? null, $slack), $usual);
+        $options = array_map(static fn (Adjuster $a): AdjusterAdvice => $facts->isSeized($a) ? self::seized($a, null) : Slackening::with($a, $facts->positions[$a->id()] ?? null, $slack), $usual);
         $recommended = self::easiest($options, $run, $facts);
 
         return $recommended === null
-            ? PlanOutcome::choose(PlanKind::OutOfThread, Limits::listed($options).' '.Limits::tooTight($spec), $options, null, $target)
+            ? PlanOutcome::choose(PlanKind::OutOfThread, Limits::listed($options).' '.($facts->seen->seized === [] ? Limits::tooTight($spec) : Limits::FREE_FIRST), $options, null, $target)
             : PlanOutcome::choose(PlanKind::Move, $options[$recommended]->sentence, $options, $recommended, $target);
     }
 
@@ -237,8 +237,17 @@ final readonly class Planner
         return $best;
     }
 
+    /** How an old adjuster is freed (common practice, no source): rust can lock it to its wire, and turned on it twists that off. */
+    private static function seized(Adjuster $adjuster, ?float $reads): AdjusterAdvice
+    {
+        return AdjusterAdvice::outOfThread($adjuster->id(), $reads, "{$adjuster->name()}: it will not turn. ".AdjusterAdvice::FREE);
+    }
+
     private static function used(PlanMaker $maker, ShiftWindow $window, Facts $facts, Adjuster $adjuster): AdjusterAdvice
     {
+        if ($facts->isSeized($adjuster)) {
+            return self::seized($adjuster, $window->expected(0.0));
+        }
         if (($facts->positions[$adjuster->id()] ?? null) === null) {
             return AdjusterAdvice::outOfThread($adjuster->id(), $window->expected(0.0), "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach.");
         }

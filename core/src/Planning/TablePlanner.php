@@ -74,7 +74,7 @@ final readonly class TablePlanner
         }
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
-            if ($adjuster === null || $mover->perStep === null || $mover->sign === null) {
+            if ($adjuster === null || $this->facts->isSeized($adjuster) || $mover->perStep === null || $mover->sign === null) {
                 continue;
             }
             // The table's plus is where the wire is drawn on: less slack.
@@ -97,7 +97,10 @@ final readonly class TablePlanner
 
     private function learned(): TableAdvice
     {
+        $seized = array_filter($this->run->adjusters(), $this->facts->isSeized(...));
+
         return (new MeetingArm($this->state, $this->run, $this->facts, $this->movers))->next()
+            ?? ($seized === [] ? null : TableAdvice::say(TableAdviceKind::OutOfReach, 'With the others alone it cannot be brought right, and the '.implode(' and the ', array_map(static fn (Adjuster $one): string => $one->name(), $seized)).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST))
             ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen no place of any cable is left: '.$this->told().'. Suspect a bent arm or bracket, or a worn or wrong part.');
     }
 
@@ -117,10 +120,15 @@ final readonly class TablePlanner
     private function move(array $stands): TableAdvice
     {
         $best = null;
-        $reasons = [];
+        [$reasons, $seized] = [[], []];
         $shifts = new TableShifts($this->table, $stands);
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
+            if ($adjuster !== null && $this->facts->isSeized($adjuster)) {
+                $seized[] = $adjuster->name();
+
+                continue;
+            }
             $wished = $shifts->of($mover);
             if ($adjuster === null || $wished === null) {
                 $reasons[] = 'the '.($adjuster?->name() ?? $mover->adjuster).' alone cannot cure it';
@@ -138,6 +146,10 @@ final readonly class TablePlanner
             if ($best === null || $cost < $best['cost']) {
                 $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift, $steps)];
             }
+        }
+
+        if ($best === null && $seized !== []) {
+            return TableAdvice::say(TableAdviceKind::OutOfReach, 'The '.implode(' and the ', $seized).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST);
         }
 
         return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons).'. Suspect a bent arm or bracket, or a worn or wrong part.');

@@ -61,6 +61,14 @@ final readonly class OutcomeTable implements Aim
         );
     }
 
+    /** @return list<OutcomeSetting> those tried as found and after every move: two detents of eight decide; all of them where none is named */
+    public function telling(): array
+    {
+        $telling = array_filter($this->settings, static fn (OutcomeSetting $one): bool => $one->isTelling);
+
+        return array_values($telling === [] ? $this->settings : $telling);
+    }
+
     /** What an entry calls the arm itself, where it says which way that went; never the key of a setting. */
     public function armKey(): string
     {

@@ -59,6 +59,12 @@ final readonly class Spec
         return $this->second === null ? null : new self($this->family, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
     }
 
+    /** Whether the state of the machine is asked before a reading: where the figure holds in any, the answer would change nothing. */
+    public function isStateAsked(): bool
+    {
+        return $this->aim !== null && ($this->conditions->matter() || $this->family->family()->movesWithHeat());
+    }
+
     /**
      * The play it must have, for what is only asked where play is read.
      *

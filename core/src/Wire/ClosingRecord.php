@@ -85,7 +85,7 @@ final readonly class ClosingRecord
         return $group === null ? null : [
             'mm' => $group->found->mean,
             'standard_mm' => $group->found->standard(),
-            'engine' => $group->first()->engine->value,
+            'engine' => $group->first()->engine?->value,
             'expanded_mm' => $group->found->expanded(),
             'instrument' => $group->instrument->name,
             'overdue_since' => $group->overdueSince(),

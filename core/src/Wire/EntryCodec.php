@@ -42,6 +42,7 @@ use VividPull\Core\Bench\Finding;
 use VividPull\Core\Bench\Person;
 use VividPull\Core\Bench\Role;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Bench\ThreadState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\CableComparison;
 use VividPull\Core\Cable\Part;
@@ -108,9 +109,9 @@ final readonly class EntryCodec
             EntryKind::Joined => self::bare($body, new Joined($stamp)),
             EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
-            EntryKind::Condition => self::condition($body->object(['engine', 'wheels']), $stamp),
+            EntryKind::Condition => self::condition($body->object([], ['engine', 'wheels']), $stamp),
             EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
-            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps', 'unseen']), $stamp),
+            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps', 'unseen', 'marked', 'seized']), $stamp),
             EntryKind::Reading => self::reading($body, $stamp),
             EntryKind::Upheld => new ReadingUpheld($stamp, $body->object(['reading'])->at('reading')->string(40)),
             EntryKind::Enough => new ReadEnough($stamp, $body->object(['point', 'pose'])->at('point')->enum(ReadingPoint::class), $body->at('pose')->enum(Pose::class)),
@@ -199,7 +200,7 @@ final readonly class EntryCodec
 
     private static function condition(Node $body, Stamp $stamp): ConditionNoted
     {
-        return new ConditionNoted($stamp, $body->at('engine')->enum(EngineHeat::class), $body->at('wheels')->enum(Wheels::class));
+        return new ConditionNoted($stamp, self::engine($body), self::wheels($body));
     }
 
     private function thread(Node $body, Stamp $stamp): ThreadNoted
@@ -209,8 +210,10 @@ final readonly class EntryCodec
         if ($body->has('showing_mm') && ! $adjuster instanceof ThreadedAdjuster) {
             throw BadFile::at($body->at('showing_mm')->path, "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.");
         }
-        if ($body->has('unseen') && $body->at('unseen')->boolean()) {
-            return new ThreadNoted($stamp, $id, null);
+        foreach ([ThreadState::Unseen, ThreadState::Marked, ThreadState::Seized] as $state) {
+            if ($body->has($state->value) && $body->at($state->value)->boolean()) {
+                return new ThreadNoted($stamp, $id, null, $state);
+            }
         }
         $position = $body->has('showing_mm') && $adjuster instanceof ThreadedAdjuster
             ? $adjuster->positionShowing($body->at('showing_mm')->number(0, 500))
@@ -219,9 +222,19 @@ final readonly class EntryCodec
         return new ThreadNoted($stamp, $id, $position);
     }
 
+    private static function engine(Node $body): ?EngineHeat
+    {
+        return $body->has('engine') ? $body->at('engine')->enum(EngineHeat::class) : null;
+    }
+
+    private static function wheels(Node $body): ?Wheels
+    {
+        return $body->has('wheels') ? $body->at('wheels')->enum(Wheels::class) : null;
+    }
+
     private static function reading(Node $body, Stamp $stamp): ReadingTaken
     {
-        $body->object(['mm', 'entered', 'point', 'engine', 'wheels', 'instrument'], ['pose', 'written_step_mm']);
+        $body->object(['mm', 'entered', 'point', 'instrument'], ['pose', 'engine', 'wheels', 'written_step_mm']);
 
         return new ReadingTaken(
             $stamp,
@@ -230,8 +243,8 @@ final readonly class EntryCodec
             self::coarseness($body),
             $body->at('point')->enum(ReadingPoint::class),
             $body->has('pose') ? $body->at('pose')->enum(Pose::class) : Pose::Straight,
-            $body->at('engine')->enum(EngineHeat::class),
-            $body->at('wheels')->enum(Wheels::class),
+            self::engine($body),
+            self::wheels($body),
             $body->at('instrument')->string(40),
         );
     }

@@ -120,15 +120,15 @@ final readonly class LogRows
     {
         return match (true) {
             $entry instanceof ReadingTaken => 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$entry->point->label()
-                .($entry->pose === Pose::Straight ? '' : ', '.$entry->pose->label()),
+                .(count($this->state->spec->conditions->poses) < 2 ? '' : ', '.$entry->pose->label()),
             $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
             $entry instanceof ReadEnough => "Left as it reads at the {$entry->point->label()}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
             $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
                 : $this->state->run->adjuster($entry->adjuster)?->say($entry->steps)),
-            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? 'cannot be seen' : $this->state->run->adjuster($entry->adjuster)?->where($entry->position)),
+            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? lcfirst($entry->state->label() ?? 'not counted') : $this->state->run->adjuster($entry->adjuster)?->where($entry->position)),
             $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
             $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
-            $entry instanceof ConditionNoted => ucfirst($entry->engine->value).', '.$entry->wheels->label(),
+            $entry instanceof ConditionNoted => $entry->label(),
             $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
             $entry instanceof Checked => $this->proof($entry),
             $entry instanceof PolicyChosen => $entry->say(),

@@ -75,7 +75,7 @@ final class StateCodec
             'stages' => array_map($this->stage(...), JobStage::cases()),
             'asks' => $state->progress->asks()?->key,
             'condition' => $state->facts->condition === null ? null
-                : ['engine' => $state->facts->condition->engine->value, 'wheels' => $state->facts->condition->wheels->value],
+                : ['engine' => $state->facts->condition->engine?->value, 'wheels' => $state->facts->condition->wheels?->value, 'label' => $state->facts->condition->label()],
             'adjusters' => array_map($this->adjuster(...), array_values($state->run->adjusters())),
             'found' => $this->judged($state->judgement->foundGroup, $state->judgement->found),
             'now' => $this->judged($state->judgement->nowGroup, $state->judgement->now),
@@ -85,6 +85,7 @@ final class StateCodec
             'learned' => $this->learned(),
             'next' => $this->next(),
             'beside' => BesideCodec::encode($state),
+            'first_label' => $state->run->secondPulls()?->otherLabel(),
             'second_label' => $state->run->secondPulls()?->label(),
             'way_home' => $this->wayHome(),
             'gates' => array_map(static fn (GateState $gate): array => [

@@ -8,8 +8,10 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\GuideStepDone;
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\PackState;
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\RatioFinding;
 
 /** What a person should know before trusting the figures on the screen, one sentence each. */
@@ -21,7 +23,7 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...($state->facts->standing->left?->said() ?? []), ...self::crossed($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
+        return [...($state->facts->standing->left?->said() ?? []), ...self::crossed($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */
@@ -67,6 +69,14 @@ final readonly class Warnings
             RatioFinding::of($state->spec, $state->run, $state->beliefs)?->sentence,
             $sides?->areKnown() === true ? 'It reads about '.self::mm(abs($sides->apart)).' mm otherwise when come from the other side: finish every move in the same direction.' : null,
         ], is_string(...)));
+    }
+
+    /** @return list<string> */
+    private static function seized(BenchState $state): array
+    {
+        $stuck = array_filter($state->run->adjusters(), $state->facts->isSeized(...));
+
+        return array_values(array_map(static fn (Adjuster $one): string => 'The '.$one->name().' will not turn. '.AdjusterAdvice::FREE.' Nothing is planned with it until it is freed.', $stuck));
     }
 
     /** @return list<string> */

@@ -23,7 +23,7 @@ final class BenchLineTest extends TestCase
         self::assertSame(EntryKind::Reading, $draft->kind);
         self::assertSame([
             'mm' => 25.3, 'entered' => '25.3', 'written_step_mm' => 0.0, 'point' => 'lever_tip', 'pose' => 'straight',
-            'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'caliper',
+            'instrument' => 'caliper', 'engine' => 'cold',
         ], $draft->body);
     }
 
@@ -74,7 +74,7 @@ final class BenchLineTest extends TestCase
         yield 'a note' => ['n boot torn, ordered', EntryKind::Note, ['text' => 'boot torn, ordered']];
         yield 'a tag' => ['tag wire frayed', EntryKind::Tag, ['reason' => 'wire frayed']];
         yield 'a policy' => ['aim loose', EntryKind::Policy, ['policy' => 'loose']];
-        yield 'the state, shortly' => ['hot', EntryKind::Condition, ['engine' => 'hot', 'wheels' => 'on_ground']];
+        yield 'the state, shortly' => ['hot', EntryKind::Condition, ['engine' => 'hot']];
         yield 'the state on a stand' => ['cold stand', EntryKind::Condition, ['engine' => 'cold', 'wheels' => 'on_stand']];
         yield 'a thread' => ['thread 3.1', EntryKind::Thread, ['adjuster' => 'bracket', 'showing_mm' => 3.1]];
     }
@@ -138,7 +138,7 @@ final class BenchLineTest extends TestCase
 
     public function test_a_reading_before_the_state_is_known_asks_for_it(): void
     {
-        $this->expectExceptionMessage('Say first how the machine stands, cold or hot');
+        $this->expectExceptionMessage('Say first how the machine stands: cold or hot');
         BenchLine::read('25.3', self::shown(), TestJob::clutch()->state, TestJob::ines());
     }
 

@@ -63,7 +63,7 @@ final class ConvertingTest extends TestCase
     private static function read(TestJob $job, string $point, float ...$values): TestJob
     {
         foreach ($values as $mm) {
-            $job->entry('reading', ['mm' => $mm, 'entered' => (string) $mm, 'point' => $point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule']);
+            $job->entry('reading', ['mm' => $mm, 'entered' => (string) $mm, 'point' => $point, 'engine' => 'cold', 'instrument' => 'rule']);
         }
 
         return $job;

@@ -90,6 +90,8 @@ final class ProofEvidenceTest extends TestCase
         $advice = TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
         self::assertSame(TableAdviceKind::Move, $advice->kind);
         self::assertGreaterThan(0.0, $advice->shift, 'towards more drive');
+        self::assertSame('thread:bracket', self::asked($job), 'now that it is going to be moved, where it stands is noted first');
+        $job->line('ok');
         self::assertSame('in_band', self::asked($job));
     }
 

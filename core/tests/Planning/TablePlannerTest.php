@@ -284,6 +284,9 @@ final class TablePlannerTest extends TestCase
         while (str_starts_with($job->state->progress->asks()->key ?? '', 'found:') && ! str_starts_with($job->state->progress->asks()->key ?? '', 'found:outcome')) {
             $job->line('yes');
         }
+        while (str_starts_with($job->state->progress->asks()->key ?? '', 'thread:')) {
+            $job->line('ok');
+        }
 
         return $job;
     }

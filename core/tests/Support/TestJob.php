@@ -205,6 +205,23 @@ final class TestJob
     }
 
     /** Types a line with the asked item, or these things, before the person's eyes. */
+    /** Made safe and looked over: what comes first now is what is asked as found. */
+    public function toReading(): self
+    {
+        foreach (['make_safe', 'look_over'] as $stage) {
+            foreach ($this->state->progress->items[$stage] ?? [] as $item) {
+                $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
+            }
+        }
+        foreach ($this->state->progress->items['as_found'] ?? [] as $item) {
+            if (str_starts_with($item->key, 'thread:')) {
+                $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
+            }
+        }
+
+        return $this;
+    }
+
     public function line(string $line, ?string $item = null, ?Pose $pose = null, ?float $turns = null): self
     {
         $item ??= $this->state->progress->asks()?->key;

@@ -93,7 +93,7 @@ final class StateCodecTest extends TestCase
         $job->entry('move', ['adjuster' => 'grip', 'uncounted' => true])->entry('cover', ['adjuster' => 'grip', 'off' => true]);
         $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'right']);
         $said = array_column(self::state($job)['log'], 'what');
-        foreach (['Job opened', 'Engine off, key out', 'Inner wire: sound', 'Cold, on its wheels', 'Read 4 mm at the grip flange', 'Read 3.5 mm at the grip flange, bars full left',
+        foreach (['Job opened', 'Engine off, key out', 'Inner wire: sound', 'Cold, on its wheels', 'Read 4 mm at the grip flange, bars straight', 'Read 3.5 mm at the grip flange, bars full left',
             'grip adjuster out 2 flats', 'boot torn', 'Aim for the crisp side', 'grip adjuster turned, not counted', 'Boot off',
             'Opened fully and let go: snaps shut by itself, bars full right: yes'] as $words) {
             self::assertContains($words, $said);

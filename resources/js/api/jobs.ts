@@ -281,6 +281,7 @@ const side = z.object({
 
 const state = side.extend({
   pair: side.nullable(),
+  first_label: z.string().nullable(),
   second_label: z.string().nullable(),
   beside,
   engine: z.string(),
@@ -296,7 +297,9 @@ const state = side.extend({
   stage: z.enum(stages),
   stages: z.array(stage),
   asks: z.string().nullable(),
-  condition: z.object({ engine: z.enum(['cold', 'hot']), wheels: z.string() }).nullable(),
+  condition: z
+    .object({ engine: z.enum(['cold', 'hot']).nullable(), wheels: z.string().nullable(), label: z.string() })
+    .nullable(),
   adjusters: z.array(adjuster),
   way_home: z.array(
     z.object({

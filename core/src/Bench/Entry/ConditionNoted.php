@@ -6,15 +6,27 @@ namespace VividPull\Core\Bench\Entry;
 
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Wheels;
 
-/** The state of the machine from here on; it prefills the readings that follow. */
+/** The state of the machine from here on, as far as its figure asks for it; it prefills the readings that follow. */
 final readonly class ConditionNoted extends Entry
 {
-    public function __construct(Stamp $stamp, public EngineHeat $engine, public Wheels $wheels)
+    public function __construct(Stamp $stamp, public ?EngineHeat $engine, public ?Wheels $wheels)
     {
         parent::__construct($stamp);
+    }
+
+    /** With what was said before and not said anew: another control of the visit asks for the heat, this one for the wheels. */
+    public function after(?self $before): self
+    {
+        return new self($this->stamp, $this->engine ?? $before?->engine, $this->wheels ?? $before?->wheels);
+    }
+
+    public function label(): string
+    {
+        return Conditions::say($this->engine, $this->wheels);
     }
 
     public function kind(): EntryKind

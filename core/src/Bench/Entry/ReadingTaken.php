@@ -22,8 +22,9 @@ final readonly class ReadingTaken extends Entry
         public float $writtenStep,
         public ReadingPoint $point,
         public Pose $pose,
-        public EngineHeat $engine,
-        public Wheels $wheels,
+        /** Null where the figure holds in any state, and nobody was asked. */
+        public ?EngineHeat $engine,
+        public ?Wheels $wheels,
         public string $instrument,
     ) {
         parent::__construct($stamp);

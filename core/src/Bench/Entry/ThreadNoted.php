@@ -6,12 +6,13 @@ namespace VividPull\Core\Bench\Entry;
 
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Bench\ThreadState;
 use VividPull\Core\Quantity\Steps;
 
-/** The thread that shows at an adjuster, as measured: its position out from fully in; null where it cannot be seen. */
+/** Where an adjuster stands, as measured: its position out from fully in; null where nobody could count it, and then why. */
 final readonly class ThreadNoted extends Entry
 {
-    public function __construct(Stamp $stamp, public string $adjuster, public ?Steps $position)
+    public function __construct(Stamp $stamp, public string $adjuster, public ?Steps $position, public ThreadState $state = ThreadState::Measured)
     {
         parent::__construct($stamp);
     }

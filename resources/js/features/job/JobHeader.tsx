@@ -95,16 +95,15 @@ const Condition = () => {
   const { job, state, turnTo, mayWrite } = useBench();
   const stood = job.machine.stood_minutes;
   if (state.spec.point === null) return null;
-  const words =
-    state.condition === null
-      ? 'Not said yet'
-      : `${state.condition.engine === 'cold' ? 'Cold' : 'Hot'}, ${state.condition.wheels === 'on_stand' ? 'on a stand' : 'on its wheels'}`;
+  // Where the figure holds in any state nobody is asked, and there is nothing to change.
+  const asked = state.stages.some((stage) => stage.items.some((item) => item.key === 'condition'));
+  const words = state.condition?.label ?? (asked ? 'Not said yet' : 'Any state');
   const plate = (
     <Plate title={words} hideOnPhone>
       {stood === null ? 'engine not noted' : `stood ${duration(stood)}`}
     </Plate>
   );
-  return mayWrite ? (
+  return mayWrite && asked ? (
     <Turn
       type="button"
       textAlign="left"

@@ -8,6 +8,7 @@ import { SmallChoice } from '../../components/SmallChoice';
 import { trimmed } from '../../lib/figures';
 import { outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
+import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
 import { useBench, usePost } from './useBench';
 
@@ -28,7 +29,7 @@ function useLine(): readonly [string, (line: string) => void] {
 
 /** The bench line: one field that is always listening, with big keys for gloved hands. */
 export const Pad = () => {
-  const { sendLine, item, adjuster, point, field, state, picking } = useBench();
+  const { sendLine, item, adjuster, target, field, state, picking } = useBench();
   const { refusal } = usePost();
   const reads = picking === null && takesReading(item, state);
   const numbers = picking !== null || takesNumber(item, state);
@@ -47,7 +48,7 @@ export const Pad = () => {
       <form onSubmit={submit}>
         <Flex justifyContent="space-between" alignItems="baseline" gap="2">
           <chakra.label htmlFor="bench-line" textStyle="eyebrow">
-            {picking?.label ?? label(item, point?.label ?? '', state)}
+            {picking?.label ?? label(item, target, state)}
           </chakra.label>
           <Count />
           <Box asChild display={numbers ? { base: 'none', lg: 'block' } : 'block'}>
@@ -100,6 +101,7 @@ export const Pad = () => {
             </Flex>
           )}
         </Box>
+        <Says line={line} />
         {reads && (
           <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
             <ReadAt />
@@ -151,10 +153,39 @@ const takesReading = (item: Item | null, state: BenchState) =>
 const takesNumber = (item: Item | null, state: BenchState) =>
   takesReading(item, state) || item?.kind === 'thread' || item?.kind === 'measure';
 
-function label(item: Item | null, point: string, state: BenchState): string {
+function label(item: Item | null, target: string, state: BenchState): string {
   if (item?.kind === 'thread' || item?.kind === 'measure') return item.label;
-  return takesReading(item, state) ? `At the ${point}` : 'Bench line';
+  return takesReading(item, state) ? target : 'Bench line';
 }
+
+const MOVES = /^[+\-−]/;
+const FIGURE = /^[\d.,½¼¾⅛⅜⅝⅞]/;
+
+/** Where what is being typed will go, and after it what was logged: nothing lands on another adjuster, pose or cable unsaid. */
+const Says = ({ line }: { line: string }) => {
+  const { state, adjuster, target, item, picking } = useBench();
+  const { name } = useSignedIn();
+  const { kept } = usePost();
+  const last = state.log[state.log.length - 1];
+  const moves = MOVES.test(line.trim());
+  const reads = FIGURE.test(line.trim()) && picking === null && takesReading(item, state);
+  const words = moves
+    ? adjuster === null
+      ? null
+      : `A move of the ${adjuster.name}`
+    : reads
+      ? `A reading ${target.charAt(0).toLowerCase()}${target.slice(1)}`
+      : line === '' && kept.length === 0 && last !== undefined && last.by === name && echoed.has(last.kind)
+        ? `Logged: ${last.what}`
+        : null;
+  return (
+    <Box textStyle="small" minHeight="1.4em" marginTop="1" lineHeight="snug" data-says aria-live="polite">
+      {words}
+    </Box>
+  );
+};
+
+const echoed: ReadonlySet<string> = new Set(['reading', 'move', 'measure', 'thread', 'outcome', 'check']);
 
 const PadKey = ({
   label: text,

@@ -46,6 +46,12 @@ export type Bench = {
   picked: boolean;
   chooseAdjuster: (id: string) => void;
   pose: PoseKey;
+  /** What is asked after the poses or cable that is still being read; null where nothing is being kept to. */
+  after: Item | null;
+  /** Goes on to what is asked after it, though its group is not full. */
+  goOn: () => void;
+  /** Where the next reading goes, in words: place, pose, and cable where there are two. */
+  target: string;
   instrument: Instrument | null;
   /** Where the next reading is taken; the spec's own place unless the person chose another. */
   /** Null where no play is read. */
@@ -120,6 +126,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const [viewed, setViewed] = useState<StageKey | null>(null);
   const [turned, setTurned] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [keptTo, setKeptTo] = useState<string | null>(null);
   const [readAt, setReadAt] = useState<PointKey | null>(null);
   const [picking, setPicking] = useState<Picked | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -131,7 +138,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   );
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
 
-  const item = items(whole).find((one) => one.key === turned) ?? asked(whole, kept);
+  const first = asked(whole, kept);
+  const keeping =
+    items(whole).find((one) => one.key === keptTo && isPartRead(whole, one) && !isSameTarget(one, first)) ?? null;
+  const item = items(whole).find((one) => one.key === turned) ?? keeping ?? first;
   // Asked of the closing cable, everything on the screen speaks of it.
   const closing = item?.is_second === true && whole.pair !== null;
   const state = useMemo<BenchState>(() => (closing ? { ...whole, ...whole.pair } : whole), [whole, closing]);
@@ -145,6 +155,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
     null;
   const option = state.next.options.find((one) => one.adjuster === adjuster?.id) ?? null;
   const pose: PoseKey = isPose(about) ? about : 'straight';
+  const after = item !== null && item === keeping ? first : null;
   const instrument = state.shelf.find((one) => one.id === favourite) ?? state.shelf[0] ?? null;
 
   const point = useMemo<Point | null>(
@@ -172,6 +183,8 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
     outbox.drop(refused.id);
   }, [refused, key]);
 
+  const target = targetOf(whole, point, pose, closing);
+
   const jobId = job.id;
   const itemKey = item?.key;
   const shown = useMemo<Shown>(
@@ -198,9 +211,11 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const sendLine = useCallback(
     (text: string) => {
       keepLine(key, '');
+      // Readings go on to the same pose and cable until its group is full: nobody is moved on between two pulls.
+      setKeptTo(itemKey !== undefined && isRead(itemKey) ? itemKey : null);
       send({ line: text, shown });
     },
-    [key, send, shown],
+    [key, send, shown, itemKey],
   );
   const chooseInstrument = useCallback(
     (id: string) => preferences.set({ keysAnywhere, instrument: id }),
@@ -226,6 +241,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       item,
       turnTo: (to) => {
         setPicking(null);
+        setKeptTo(null);
         setTurned(to);
       },
       adjuster,
@@ -233,6 +249,9 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       picked: chosen !== null && adjuster?.id === chosen,
       chooseAdjuster: setChosen,
       pose,
+      after,
+      goOn: () => setKeptTo(null),
+      target,
       instrument,
       point,
       choosePoint: setReadAt,
@@ -255,6 +274,8 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       option,
       chosen,
       pose,
+      after,
+      target,
       instrument,
       point,
       picking,
@@ -266,6 +287,32 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   );
   const post = useMemo<Post>(() => ({ kept, connection, refusal, forgive }), [kept, connection, refusal, forgive]);
   return { bench, post };
+}
+
+const isRead = (key: string) => key.startsWith('pose:') || key.startsWith('reading:');
+
+const WHOLE_GROUP = 3;
+
+/** Whether the pose or cable of this item has been read, and not yet as often as is usual. */
+function isPartRead(whole: BenchState, item: Item): boolean {
+  const state = item.is_second && whole.pair !== null ? whole.pair : whole;
+  const pose = isPose(item.about) ? item.about : 'straight';
+  const count = state.poses.find((one) => one.pose === pose)?.count ?? 0;
+  return item.done && count > 0 && count < WHOLE_GROUP;
+}
+
+/** Whether a value typed at the one goes where it would have gone at the other. */
+function isSameTarget(one: Item, other: Item | null): boolean {
+  const pose = (item: Item) => (isPose(item.about) ? item.about : 'straight');
+  const reads = other !== null && (other.kind === 'reading' || other.kind === 'in_band');
+  return reads && other.is_second === one.is_second && pose(other) === pose(one);
+}
+
+function targetOf(whole: BenchState, point: Point | null, pose: PoseKey, closing: boolean): string {
+  if (point === null) return '';
+  const named = whole.spec.poses.length > 1 ? whole.spec.poses.find((one) => one.key === pose)?.label : undefined;
+  const cable = whole.pair === null ? undefined : closing ? whole.second_label : whole.first_label;
+  return [`At the ${point.label}`, named, cable ?? undefined].filter(Boolean).join(', ');
 }
 
 const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>

@@ -9,7 +9,7 @@ import { HangTag } from './HangTag';
 
 /** A reading is due: where, how, and what it says so far. */
 export const AskReading = ({ item }: { item: Item }) => {
-  const { state, pose, view, send } = useBench();
+  const { state, pose, view, send, after, goOn } = useBench();
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const current = state.poses.find((one) => one.pose === pose) ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
@@ -25,6 +25,11 @@ export const AskReading = ({ item }: { item: Item }) => {
             </Box>
           )}
         </Box>
+      )}
+      {after !== null && (
+        <Button look="vivid" size="tall" whiteSpace="normal" lineHeight="short" onClick={goOn} data-primary data-go-on>
+          Next: {after.label}
+        </Button>
       )}
       {item.answers.map((answer) => (
         <Button

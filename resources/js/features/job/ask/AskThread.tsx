@@ -15,11 +15,12 @@ export const AskThread = ({ item }: { item: Item }) => {
       <Box lineHeight="snug">
         {item.detail} {adjuster === undefined ? '' : how(adjuster)}
       </Box>
-      <Flex direction="column" gap="2">
+      <Flex wrap="wrap" gap="2">
         {item.answers.map((answer) => (
           <Button
             key={answer.word}
             look={answer.tone === 'right' ? 'vivid' : 'plain'}
+            flex={answer.tone === 'right' ? '1 0 100%' : '1 0 auto'}
             onClick={() => armed && send({ kind: answer.kind, body: answer.body })}
             data-answer={answer.word}
             data-primary={answer.tone === 'right' ? true : undefined}

@@ -53,6 +53,13 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
           >
             I did not count
           </Button>
+          <Button
+            look="plain"
+            onClick={() => done(() => send({ kind: 'thread', body: { adjuster: adjuster.id, seized: true } }))}
+            data-seized
+          >
+            It will not turn
+          </Button>
         </>
       }
     >

@@ -57,9 +57,9 @@ export const CableRun = () => {
     <Sheet padding="3" aria-label="Cable run">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3">
         <Heading as="h2" fontSize="lg">
-          {whole.pair === null ? 'Cable run' : second ? cased(whole.second_label) : firstOf(whole.second_label)}
+          {whole.pair === null ? 'Cable run' : cased(second ? whole.second_label : whole.first_label)}
         </Heading>
-        {whole.pair !== null && <OtherCable second={second} name={whole.second_label} />}
+        {whole.pair !== null && <OtherCable second={second} name={second ? whole.first_label : whole.second_label} />}
         <Box textStyle="small">
           <Learned state={state} />
         </Box>
@@ -86,8 +86,6 @@ export const CableRun = () => {
 
 const cased = (text: string | null) => (text === null ? '' : text.charAt(0).toUpperCase() + text.slice(1));
 
-const firstOf = (second: string | null) => (second === 'secondary cable' ? 'Primary cable' : 'Opening cable');
-
 /** The way to the other cable of the pair. */
 const OtherCable = ({ second, name }: { second: boolean; name: string | null }) => {
   const { turnTo } = useBench();
@@ -99,7 +97,7 @@ const OtherCable = ({ second, name }: { second: boolean; name: string | null }) 
       onClick={() => turnTo(second ? 'in_band' : 'in_band:second')}
       data-other-cable
     >
-      {second ? `To the ${firstOf(name).toLowerCase()}` : `To the ${name}`}
+      To the {name}
     </Button>
   );
 };
