@@ -112,18 +112,18 @@ final class FamiliesTest extends BrowserTestCase
     public function test_a_cable_is_replaced_with_pictures_and_only_by_one_that_fits(): void
     {
         $this->as('tomas')->begin('QB-09', 'clutch')->oks()->line('cold', 'thread 3')->line('28', '28', '28');
-        $this->click('[data-replace]')->see('Why is it replaced?')->accessible('reasons')->click('[data-reason=frayed]')->click('[role=dialog] [data-primary]')->settled()->see('Photograph route, hole and fittings');
+        $this->click('[data-replace]')->see('Why is it replaced?')->accessible('reasons')->click('[data-reason=frayed]')->click('[role=dialog] [data-primary]')->settled()->see('Photograph the route');
         $file = (string) tempnam(sys_get_temp_dir(), 'vp');
         file_put_contents($file, 'no picture at all');
         $this->upload($file)->see('That is no picture the bench can keep');
         $picture = imagecreatetruecolor(900, 700);
         self::assertNotFalse($picture);
         imagejpeg($picture, $file);
-        $this->upload($file)->await('[aria-label=Pictures] img')->accessible('pictures before anything comes off')->click('[data-noted]')->settled()->see('All adjusters to full slack')->line('ok');
+        $this->upload($file)->await('[aria-label=Pictures] img')->accessible('pictures before anything comes off')->click('[data-noted]')->settled()->see('All adjusters fully in')->line('ok')->see('Draw the wire out of the perch')->line('ok')->see('Not here')->click('[data-answer=not_here]')->settled()->line('ok');
         $this->see('Lay old and new side by side')->type('#old_wire_mm', '84')->type('#new_wire_mm', 'short')->see('type a size')->accessible('two cables compared');
         $this->retype('#new_wire_mm', '20')->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled()->await('[data-match=does_not_fit]')->see('Lay old and new side by side', 'Too short by');
         $this->type('#refused-number', 'TR-330-B')->click('[data-refuse-part]')->settled()->see('Did not fit: TR-330-B')->retype('#old_wire_mm', '84')->retype('#new_wire_mm', '84.5')->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled();
-        $this->gone('[data-match=does_not_fit]')->see('draw it through gently')->line('ok', 'ok', 'ok')->see('Write down the cable that was fitted')->line('ok TR-330-A')->see('Inner wire')->line('ok', 'ok');
+        $this->gone('[data-match=does_not_fit]')->see('draw it through gently')->line('ok', 'ok', 'ok', 'ok', 'ok', 'ok', 'ok', 'ok')->see('Write down the cable that was fitted')->line('ok TR-330-A')->see('Inner wire')->line('ok', 'ok');
         self::assertContains('part_refused', array_column($this->rows(), 'kind'));
         self::assertTrue($this->state()['beside']['replacing']['over']);
     }

@@ -313,6 +313,9 @@ final readonly class Acceptance
             throw Refused::because($proof->poses === [] ? "“{$proof->question}” is answered once, without a pose."
                 : "“{$proof->question}” is answered for one pose: ".self::poses($proof->poses).'.');
         }
+        if ($proof->asksWhy($check->answer) && trim($check->remark ?? '') === '') {
+            throw Refused::because('Say why it cannot be seen, such as: arm inside its case.');
+        }
         if (! isset($proof->answers[$check->answer])) {
             throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers)).'.');
         }

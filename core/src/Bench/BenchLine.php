@@ -66,7 +66,7 @@ final readonly class BenchLine
         [$word, $rest] = [...explode(' ', $line, 2), ''];
         $word = mb_strtolower($word);
 
-        return $this->answer(mb_strtolower($line), $word, $rest) ?? match (true) {
+        return $this->answer($line, $word, $rest) ?? match (true) {
             $word === 'n' => new Draft(EntryKind::Note, ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')]),
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
@@ -85,8 +85,9 @@ final readonly class BenchLine
     }
 
     /** A word on one of the answers of the item shown; the rest of the line is a remark where one belongs. */
-    private function answer(string $line, string $word, string $rest): ?Draft
+    private function answer(string $said, string $word, string $rest): ?Draft
     {
+        $line = mb_strtolower($said);
         $item = $this->item();
         foreach ($item->answers ?? [] as $answer) {
             if ($answer->word === $line) {
@@ -94,6 +95,10 @@ final readonly class BenchLine
             }
             if ($answer->word === $word && $answer->asksRemark) {
                 return new Draft($answer->kind, $answer->body + ($rest === '' ? [] : ['remark' => $rest]));
+            }
+            $hint = $answer->hint($item->answers ?? []);
+            if ($answer->asksRemark && str_starts_with($line, "{$hint} ")) {
+                return new Draft($answer->kind, $answer->body + ['remark' => trim(mb_substr($said, mb_strlen($hint)))]);
             }
         }
         $begins = array_values(array_filter($item->answers ?? [], static fn (Answer $one): bool => mb_strlen($line) >= Answer::LEAST && str_starts_with(mb_strtolower($one->label), $line)));

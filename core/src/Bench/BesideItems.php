@@ -164,7 +164,11 @@ final readonly class BesideItems
         }
         // One that does not fit is not drawn through: another is compared first.
         $again = ! $under->isOver && CableMatching::of($this->spec, $this->run, $this->facts, $this->judgement)?->verdict === MatchVerdict::DoesNotFit;
-        $items = array_map(fn (GuideStep $step): StageItem => $this->replacementStep($step, $under->isDone($step) && ! ($again && $step->key === Replacement::COMPARE)), Replacement::steps());
+        $items = array_map(fn (GuideStep $step): StageItem => $this->replacementStep($step, $under->isDone($step) && ! ($again && $step->key === Replacement::COMPARE), $under->isPassed($step)), $under->steps);
+        if ($again) {
+            // Nothing else goes on before another was laid beside the old one.
+            usort($items, static fn (StageItem $one, StageItem $other): int => ($one->kind !== ItemKind::Compare) <=> ($other->kind !== ItemKind::Compare));
+        }
         $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', $under->isOver, said: $under->isOver ? 'Fitted' : null,
             detail: 'Its number and where it came from, so that the next one fits too.',
             answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)]);
@@ -172,17 +176,20 @@ final readonly class BesideItems
         return $items;
     }
 
-    private function replacementStep(GuideStep $step, bool $done): StageItem
+    private function replacementStep(GuideStep $step, bool $done, bool $passed): StageItem
     {
         $kind = match ($step->key) {
-            'note' => ItemKind::Photo,
+            Replacement::NOTE => ItemKind::Photo,
             Replacement::COMPARE => ItemKind::Compare,
             default => ItemKind::Answer,
         };
 
-        return new StageItem("replace:{$step->key}", $kind, $step->label, $done, said: $done ? 'Done' : null, caution: $step->caution, answers: $kind === ItemKind::Compare ? [] : [
+        $answers = $kind === ItemKind::Compare ? [] : [
             new Answer('ok', 'Done', EntryKind::Replacing, ['key' => $step->key], AnswerTone::Right, $kind === ItemKind::Photo && $this->facts->seen->photos === []),
-        ]);
+            ...($step->mayBePassed ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])] : []),
+        ];
+
+        return new StageItem("replace:{$step->key}", $kind, $step->label, $done, said: $done ? ($passed ? 'Not here' : 'Done') : null, caution: $step->caution, answers: $answers);
     }
 
     private function outcome(string $key, OutcomeSetting $setting, ?OutcomeWord $saw, bool $done, bool $failed = false): StageItem
@@ -198,7 +205,7 @@ final readonly class BesideItems
         $given = $this->facts->seen->foundChecks[$proof->key] ?? null;
         $answers = [];
         foreach ($proof->answers as $word => $label) {
-            $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong);
+            $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
         }
 
         return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->isChanged(), said: $given === null ? null : $proof->answers[$given->answer] ?? $given->answer,

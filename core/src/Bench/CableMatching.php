@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\CableComparison;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\Learning;
@@ -29,9 +30,27 @@ final readonly class CableMatching
     /** Null until old and new were laid side by side. */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement): ?CableMatch
     {
-        $sizes = $facts->seen->replacing?->sizes;
+        $under = $facts->seen->replacing;
+        if ($under?->sizes === null) {
+            return null;
+        }
+        [$second, $ofSecond] = [$run->second(), $spec->ofSecond()];
+        if ($second !== null && $ofSecond !== null && $facts->second !== null && self::isSecond($run, $under->cable)) {
+            return (new self($ofSecond, $second, $facts->second, Judging::judge($ofSecond, $second, $facts->second)))->match($under->sizes);
+        }
 
-        return $sizes === null ? null : (new self($spec, $run, $facts, $judgement))->match($sizes);
+        return (new self($spec, $run, $facts, $judgement))->match($under->sizes);
+    }
+
+    /** The run whose adjusters take up the new cable: of a pair, that of the cable which is replaced. */
+    public static function runOf(Run $run, ?string $cable): Run
+    {
+        return self::isSecond($run, $cable) ? $run->second() ?? $run : $run;
+    }
+
+    private static function isSecond(Run $run, ?string $cable): bool
+    {
+        return array_filter($run->cables, static fn (Cable $one): bool => $one->id === $cable && $one->pulls->isSecond()) !== [];
     }
 
     /**

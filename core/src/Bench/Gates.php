@@ -136,6 +136,9 @@ final readonly class Gates
                 if ($answer !== null && ! $proof->passes($answer->answer)) {
                     return new GateState($gate, GateStatus::Failed, rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.');
                 }
+                if ($answer !== null && $proof->asksWhy($answer->answer)) {
+                    return new GateState($gate, GateStatus::Passed, "{$gate->title}: not to be seen on this machine ({$answer->remark}).");
+                }
                 if ($answer === null) {
                     $untried[] = $pose === null ? $proof->question : $pose->label();
                 }

@@ -6,12 +6,17 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Bench\Entry\PartFitted;
 use VividPull\Core\Bench\Entry\ReplacementStep;
+use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Planning\MatchVerdict;
 
-/** The order of replacing a cable: from its reason step by step, old and new compared before anything is drawn through or fitted. */
+/**
+ * The order of replacing a cable, as far as it matters: noted before anything comes off, slack before it is unhooked, old and new compared before
+ * anything is drawn through or hooked. What comes off or goes on in between may be ticked as it comes.
+ */
 final readonly class ReplacingOrder
 {
     /** @throws Refused If it is not the step that is asked for, or lacks what that step needs. */
@@ -23,14 +28,15 @@ final readonly class ReplacingOrder
             return;
         }
         $under = self::underWay($state);
-        $next = $under->next();
-        if ($next?->key !== $step->key) {
-            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label ?? 'write down the cable that was fitted').'.');
-        }
+        $asked = $under->step($step->key) ?? throw Refused::because(Quoted::text($step->key).' is no step of replacing this cable.');
+        self::inTurn($under, $step->key);
         if ($step->key === Replacement::COMPARE) {
             throw Refused::because('Lay old and new side by side, and give their lengths.');
         }
-        if ($step->key === 'note' && $step->remark === null && $state->facts->seen->photos === []) {
+        if (! $step->isHere && ! $asked->mayBePassed) {
+            throw Refused::because('This step is never passed: '.lcfirst($asked->label).'.');
+        }
+        if ($step->key === Replacement::NOTE && $step->remark === null && $state->facts->seen->photos === []) {
             throw Refused::because('Take a picture of route and hole, or write down how it ran.');
         }
         self::mustFit($state);
@@ -39,10 +45,19 @@ final readonly class ReplacingOrder
     /** @throws Refused If it is not yet time to compare; compared again it may be at any time. */
     public static function compared(BenchState $state): void
     {
-        $under = self::underWay($state);
-        $next = $under->next();
-        if ($under->sizes === null && $next !== null && $next->key !== Replacement::COMPARE) {
-            throw Refused::because('Not yet. Replacing asks first: '.lcfirst($next->label).'.');
+        self::inTurn(self::underWay($state), Replacement::COMPARE);
+    }
+
+    /** @throws Refused If what must come before this step is open. */
+    private static function inTurn(Replacing $under, string $key): void
+    {
+        foreach ($under->steps as $step) {
+            if ($step->key === $key) {
+                return;
+            }
+            if (in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE], true) && ! $under->isDone($step)) {
+                throw Refused::because('Not yet. Replacing asks first: '.lcfirst($step->label).'.');
+            }
         }
     }
 
@@ -64,6 +79,14 @@ final readonly class ReplacingOrder
     {
         if ($step->reason === null) {
             throw Refused::because('Say why the cable is replaced.');
+        }
+        $names = array_map(static fn (Cable $one): string => $one->name, $state->run->cables);
+        $ids = array_map(static fn (Cable $one): string => $one->id, $state->run->cables);
+        if ($step->cable === null && count($ids) > 1) {
+            throw Refused::because('Say which cable is replaced: '.implode(' or ', $names).'.');
+        }
+        if ($step->cable !== null && ! in_array($step->cable, $ids, true)) {
+            throw Refused::because(Quoted::text($step->cable).' is not a cable of this control. It has: '.implode(', ', $names).'.');
         }
         if ($state->facts->seen->replacing?->isOver === false) {
             throw Refused::because('The cable is being replaced already: go on with its steps.');

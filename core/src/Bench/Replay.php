@@ -373,21 +373,26 @@ final class Replay
     {
         if ($step->key === Replacement::BEGIN && $step->reason !== null) {
             $this->finishGroup();
-            $this->replacing = Replacing::begun($step->reason);
+            $this->replacing = Replacing::begun($step->reason, $step->cable, $this->spec->family->family()->replacing());
         } else {
-            $this->replacing = $this->replacing?->withStepDone($step->key);
-            // Of a pair nobody has said yet which cable it is.
-            if ($step->key === Replacement::SLACK && $this->secondPulls === null) {
-                $this->giveAllSlack();
+            $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
+            // Of a pair an older log does not say which cable it is.
+            if ($step->key === Replacement::SLACK && $step->isHere && ($this->replacing?->cable !== null || $this->secondPulls === null)) {
+                $this->giveAllSlack($this->replacing?->cable);
             }
         }
     }
 
-    /** Every thread of the cable stands at the end that gives it all its slack; a clamp is left alone. */
-    private function giveAllSlack(): void
+    /**
+     * Every thread of the cable stands at the end that gives it all its slack; a clamp is left alone.
+     *
+     * @param  string|null  $cable  by id; null is the one that is set by its play
+     */
+    private function giveAllSlack(?string $cable = null): void
     {
-        foreach ($this->run->playAdjusters() as $id => $adjuster) {
-            if ($adjuster->kind()->isThreaded()) {
+        foreach ($cable === null ? $this->run->playAdjusters() : $this->run->adjusters() as $id => $adjuster) {
+            $isOfIt = $cable === null || $this->run->cableOf($id)?->id === $cable;
+            if ($isOfIt && $adjuster->kind()->sets() === Sets::Play && $adjuster->kind()->isThreaded()) {
                 $this->positions[$id] = $adjuster->sense()->slackEnd($adjuster->travel());
             }
         }

@@ -7,5 +7,18 @@ namespace VividPull\Core\Cable;
 /** One step of a guided sequence, with the caution that belongs to it and what is to be counted, where something is. */
 final readonly class GuideStep
 {
-    public function __construct(public string $key, public string $label, public ?string $caution = null, public ?string $asks = null) {}
+    public function __construct(
+        public string $key,
+        public string $label,
+        public ?string $caution = null,
+        public ?string $asks = null,
+        /** Whether there are machines without what it is about: then it is passed as *not here*. */
+        public bool $mayBePassed = false,
+    ) {}
+
+    /** A step for what not every machine has. */
+    public static function ifFitted(string $key, string $label, ?string $caution = null): self
+    {
+        return new self($key, $label, $caution, null, true);
+    }
 }

@@ -6,7 +6,9 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
@@ -57,7 +59,7 @@ final readonly class Bail extends CommonFamily
     {
         return [
             Proof::yesIsRight('brake_off', 'Bail closed: the brake is fully off the flywheel', caution: 'Starter rope hard to pull with the bail closed: the brake is still on.')->foundToo(),
-            Proof::yesIsRight('contact_open', 'Bail closed: the stop contact is fully open', caution: 'Half open, it starts only sometimes.')->foundToo(),
+            Proof::yesIsRight('contact_open', 'Bail closed: the stop contact is fully open', caution: 'Half open, it starts only sometimes.')->foundToo()->mayBeHidden(),
             Proof::yesIsRight('brake_on', 'Bail released: the brake is on', GateKey::BrakeHolds)->foundToo(),
             Proof::choice('stops', 'Bail let go while running: what happens?', [
                 'engine_stops' => 'Engine and blade stop', 'blade_stops' => 'Blade clutch: the engine runs on, the blade stops', 'runs_on' => 'The blade goes on',
@@ -78,6 +80,27 @@ final readonly class Bail extends CommonFamily
     public function imitators(): array
     {
         return ['A broken peg imitates a bad cable.', 'Conduit strands poking out have shortened it: no adjuster cures that.'];
+    }
+
+    /** Engine end first on, bail last (common practice, no source). */
+    public function replacing(): array
+    {
+        return [
+            Replacement::note('Photograph the route, the ties and both fittings before anything comes off'),
+            Replacement::slack('Bail pressed in and popped out of its hole: no tension on the cable', 'Springs store force: mind eyes and fingers.'),
+            GuideStep::ifFitted('ties_off', 'Cut the ties'),
+            new GuideStep('upper_off', 'Upper end turned sideways and out of the handle'),
+            new GuideStep('engine_off_end', 'Engine end: the L-shaped end straight out and turned, the mount pushed through', 'Pliers squeeze the wings of the mount only, never the ends.'),
+            Replacement::compare(),
+            new GuideStep('straightened', 'Straighten the coil out of the new cable'),
+            new GuideStep('engine_end_on', 'Engine end first: hooked from below, the mount pushed by hand until both wings lock'),
+            new GuideStep('routed', 'Laid along the underside of the handle, in gentle bends', 'Under a folding handle: fold it once and look that nothing is pinched.'),
+            new GuideStep('upper_on', 'Upper end turned sideways in, on the inside of the handle', 'Never forced.'),
+            new GuideStep('bail_on', 'Bail back in its hole, last'),
+            new GuideStep('ties_on', 'New ties near the bottom and near the end', 'Branches catch a loose cable; a tie in the middle pulls on it.'),
+            GuideStep::ifFitted('oiled', 'Stored damp: a few drops of light oil worked in', 'Oil, not grease: grease stiffens in the cold.'),
+            Replacement::hook(),
+        ];
     }
 
     public function closing(): array

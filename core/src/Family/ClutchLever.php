@@ -8,9 +8,11 @@ use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\Policy;
@@ -81,8 +83,8 @@ final readonly class ClutchLever extends CommonFamily
     {
         return [
             ...$this->armProofs($run),
-            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)->noWants(Bearing::MoreSlack),
-            Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)->noWants(Bearing::MoreSlack)->mayBeHidden(),
+            Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')->noWants(Bearing::MoreSlack)->mayBeHidden(),
             Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::Releases, caution: self::RUNNING.' Rear wheel clear of people.')->running()->noWants(Bearing::LessSlack),
             Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
                 'holds' => 'It holds: the engine labours or stalls', 'slips' => 'It slips: the engine speeds up, the wheel does not',
@@ -131,6 +133,27 @@ final readonly class ClutchLever extends CommonFamily
             new Gate(GateKey::SpringsReached, 'Clutch springs reached', 'Only the return spring is felt: the clutch springs are never reached.'),
             new Gate(GateKey::Releases, 'Releases fully', 'It creeps with the lever in.'),
             new Gate(GateKey::PackSound, 'Plates and springs within their limits', 'A plate or spring is at or past its limit.'),
+        ];
+    }
+
+    /** Both ends on nuts: perch first off, arm first on only after its bracket (common practice, no source). */
+    public function replacing(): array
+    {
+        return [
+            Replacement::note('Photograph the route before anything comes off: steering head, past the exhaust, clips, both fittings'),
+            Replacement::slack('All adjusters fully in, slots of barrel, ring and perch in line'),
+            new GuideStep('perch_off', 'Draw the wire out of the perch and unhook its end', 'A small plastic sheath may sit on it: keep it.'),
+            GuideStep::ifFitted('bracket_off', 'Engine end: both bracket nuts loose, the outer one off, slide it out of the bracket'),
+            new GuideStep('arm_off', 'Unhook it from the release arm', 'Still tight: give more slack, never lever it off.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('perch_on', 'Hook the perch end, its sheath home in its seat'),
+            GuideStep::ifFitted('bracket_on', 'Inner nut far in, outer nut off, through the bracket, outer nut on'),
+            new GuideStep('arm_on', 'Hook the release arm, the captive side first'),
+            GuideStep::ifFitted('kept_in', 'Wire tab or flap bent back over the end, keeper plate flat behind its flange'),
+            GuideStep::ifFitted('arm_spring', 'Return spring in front of its peg', 'Springs store force: mind eyes and fingers.'),
+            Replacement::hook(),
         ];
     }
 

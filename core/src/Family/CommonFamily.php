@@ -10,6 +10,7 @@ use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
@@ -40,6 +41,11 @@ abstract readonly class CommonFamily implements Family
     protected function usualMultiple(): float
     {
         return 3.0;
+    }
+
+    public function replacing(): array
+    {
+        return Replacement::usual();
     }
 
     public function movesWithHeat(): bool

@@ -7,6 +7,7 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
@@ -74,6 +75,9 @@ interface Family
 
     /** The caution at each trial of a setting; null where it has no table. */
     public function tryingCaution(): ?string;
+
+    /** @return non-empty-list<GuideStep> how its cable is replaced, step by step, from the first after the reason */
+    public function replacing(): array;
 
     /** @return list<Step> what is put back at the end */
     public function closing(): array;

@@ -7,7 +7,9 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Wear\WearCause;
 
@@ -59,6 +61,27 @@ final readonly class HookControl extends CommonFamily
     public function imitators(): array
     {
         return ['Needed again and again: a stretched belt.', 'A broken idler spring feels like a slack cable.'];
+    }
+
+    public function replacing(): array
+    {
+        return [
+            new GuideStep('cover_off', 'Belt cover off'),
+            GuideStep::ifFitted('spring_off', 'Idler spring and its clip off, with pliers', 'Springs store force: mind eyes and fingers.'),
+            GuideStep::ifFitted('belt_off', 'Belt off the idler'),
+            GuideStep::ifFitted('arm_off', 'Nut of the idler arm off, its bolt held inside the housing; the cable off the arm', 'Spark lead off before a hand goes into the housing.'),
+            GuideStep::ifFitted('guide_off', 'Cable guide: its nut held, its bolt out'),
+            Replacement::note('Lift the sleeve and note the hole: picture, or count it'),
+            Replacement::slack('Z-end out of its hole'),
+            Replacement::compare(),
+            new GuideStep('hole_on', 'New Z-end up through the slot at the bottom of the adjuster, into the same hole'),
+            Replacement::draw(),
+            GuideStep::ifFitted('guide_on', 'Guide and its cap in line on the back of the housing, bolt and nut'),
+            GuideStep::ifFitted('arm_on', 'Z-end into the arm: washer, arm, bushing, nut'),
+            GuideStep::ifFitted('belt_on', 'Belt back on the idler'),
+            GuideStep::ifFitted('spring_on', 'Spring clip in the frame, spring to clip and arm', 'Springs store force: mind eyes and fingers.'),
+            Replacement::hook(),
+        ];
     }
 
     public function closing(): array

@@ -6,7 +6,9 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -73,7 +75,7 @@ final readonly class ModeCables extends CommonFamily
     {
         return [
             Proof::yesIsRight('park_holds', 'In park both rear wheels are locked', GateKey::BrakeHolds, caution: 'Turn a wheel at each change, so that teeth can meet.'),
-            Proof::yesIsRight('dash_agrees', 'The dash shows what the wheels do in every mode'),
+            Proof::yesIsRight('dash_agrees', 'The dash shows what the wheels do in every mode')->mayBeHidden(),
             Proof::choice('unlock', 'Leaving the locked mode: how does it let go?', ['cleanly' => 'Cleanly', 'bang' => 'Late, with a bang'], ['cleanly'],
                 'A late unlock bangs: the lever has left the locked mode, the teeth have not.'),
         ];
@@ -101,6 +103,21 @@ final readonly class ModeCables extends CommonFamily
     public function refit(): array
     {
         return [];
+    }
+
+    public function replacing(): array
+    {
+        return [
+            new GuideStep('opened', 'Bed raised and propped, panel and box off', 'A raised bed is propped before a hand goes under it.'),
+            Replacement::note('Photograph which cable goes where: mode lever, park lever, differential'),
+            Replacement::slack('Park and two-wheel, so that it is unloaded; the nut of this cable freed, its adjuster to full slack'),
+            new GuideStep('unhook', 'Unhook both ends', 'Still tight: give more slack, never lever it off.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('seated', 'Both ends on; beveled seats click home'),
+            Replacement::hook(),
+        ];
     }
 
     public function closing(): array

@@ -9,6 +9,9 @@ use VividPull\Core\Cable\Pose;
 /** Something tried before the job may end. The latest answer after the last move counts. */
 final readonly class Proof
 {
+    /** The word for what cannot be seen on this machine, such as an arm inside its case. */
+    public const NOT_HERE = 'not_here';
+
     /**
      * @param  non-empty-array<string, string>  $answers  word on the wire to words on the button
      * @param  list<string>  $passing  the words that pass
@@ -87,6 +90,18 @@ final readonly class Proof
     public function noWants(Bearing $bearing): self
     {
         return $this->erring(['no' => $bearing]);
+    }
+
+    /** The same, where there are machines on which it cannot be seen: it is passed with the reason, and stands so on the sheet. */
+    public function mayBeHidden(): self
+    {
+        return new self($this->key, $this->question, $this->answers + [self::NOT_HERE => 'Not here: it cannot be seen'], [...$this->passing, self::NOT_HERE], $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->tolerable, $this->errs);
+    }
+
+    /** Whether an answer needs its reason. */
+    public function asksWhy(string $answer): bool
+    {
+        return $answer === self::NOT_HERE;
     }
 
     /** @return non-empty-list<Pose|null> what it is tried in, one after the other; one null where the pose does not matter */

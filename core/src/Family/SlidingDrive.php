@@ -7,7 +7,9 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -92,6 +94,20 @@ final readonly class SlidingDrive extends CommonFamily
     public function imitators(): array
     {
         return ['Needed again and again: a stretched belt.', 'Handle falls forward: a broken spring, not the cable.'];
+    }
+
+    public function replacing(): array
+    {
+        return [
+            Replacement::note('Photograph the route and mark the rung that the clamp holds'),
+            Replacement::slack('Clamp bolt loosened a few turns, conduit slid out of its teeth'),
+            new GuideStep('unhook', 'Unhook both ends: at the handle, and at the drive under its belt cover', 'Springs store force: mind eyes and fingers.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('rung', 'Conduit into the clamp at the marked rung, bolt tight', 'The seat is plastic: not hard.'),
+            Replacement::hook(),
+        ];
     }
 
     public function cautions(JobStage $stage): array

@@ -6,7 +6,9 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -77,6 +79,15 @@ final readonly class SpeedSelector extends CommonFamily
     public function tryingCaution(): string
     {
         return 'Wrench and clamp off the arm first. '.self::DRIVING;
+    }
+
+    public function replacing(): array
+    {
+        return [
+            new GuideStep('unloaded', 'Lever to the fastest forward, the arm turned back with a wrench and clamped: no tension on the wire', 'Its return spring is strong.'),
+            ...Replacement::usual(),
+            new GuideStep('greased', 'Grease on the Z-bend'),
+        ];
     }
 
     public function refit(): array

@@ -6,8 +6,10 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
@@ -77,6 +79,23 @@ final readonly class TriggerThrottle extends CommonFamily
             new Gate(GateKey::WireInGroove, 'Wire end home', 'Throttle wire comes out of its keyhole.'),
             new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play', 'Throttle cable is taut and can hold the throttle open.'),
+        ];
+    }
+
+    /** Two pieces joined at an eye, on most; about ten minutes (common practice, no source). */
+    public function replacing(): array
+    {
+        return [
+            new GuideStep('covers_off', 'Filter cover and filter off, then engine covers and starter screws, kept in their order'),
+            Replacement::note('Look first, and photograph: how the cable lies in its track, and where the guide nut sits'),
+            Replacement::slack('Lift the cable\'s stop out and free some conduit from the track: slack', 'The top cover clamped that stop.'),
+            GuideStep::ifFitted('joint_off', 'Open the joint of the two pieces: one side is open, tilt and slide'),
+            new GuideStep('keyhole_off', 'Work the trigger for clearance, draw the wire out of the carrier\'s slot, lift its end out of the keyhole'),
+            Replacement::compare(),
+            new GuideStep('keyhole_on', 'New end down through the keyhole, pulled forward until it locks, brass piece in its seat', 'An end not home falls out on a snap release.'),
+            GuideStep::ifFitted('joint_on', 'Joint together, its open side towards you, before the route is laid'),
+            new GuideStep('laid', 'Guide nut back, the conduit\'s edge at the beginning of its track'),
+            Replacement::hook(),
         ];
     }
 

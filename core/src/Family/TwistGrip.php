@@ -8,10 +8,12 @@ use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
@@ -95,6 +97,23 @@ final readonly class TwistGrip extends CommonFamily
     public function refit(): array
     {
         return [];
+    }
+
+    public function replacing(): array
+    {
+        return [
+            Replacement::note('Photograph the route before anything comes off: steering head, clips, which cable sits where on drum and carburettor'),
+            Replacement::slack('Boots back, all adjusters of this cable to full slack', 'Hold the wire when turning an old adjuster: rust can twist it off.'),
+            new GuideStep('drum_off', 'Grip housing open, wire out of its groove, its end out of the drum'),
+            new GuideStep('carburettor_off', 'Unhook it at the carburettor', 'Fuel vapour lights: no flame near.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('carburettor_on', 'Hook it at the carburettor, conduit home in its seat'),
+            new GuideStep('drum_on', 'End in the drum, wire in its groove, housing shut without pinching it', 'A wire out of its groove can hold the throttle open.'),
+            new GuideStep('free_steering', 'Bars from stop to stop: nothing pulls, nothing is trapped'),
+            Replacement::hook(),
+        ];
     }
 
     public function closing(): array

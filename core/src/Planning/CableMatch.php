@@ -18,6 +18,9 @@ final readonly class CableMatch
     /** A conduit shorter than the old one by more than this pulls tight on its route (ours). */
     private const CONDUIT_SHORT = 10.0;
 
+    /** Wires that show alike within this, in mm, are of one length by a rule beside them (ours). */
+    private const ALIKE = 1.0;
+
     private function __construct(
         public MatchVerdict $verdict,
         public string $sentence,
@@ -49,6 +52,9 @@ final readonly class CableMatch
         if ($conduit !== null && $conduit < -self::CONDUIT_SHORT) {
             return new self(MatchVerdict::DoesNotFit, 'Its conduit is '.self::mm(-$conduit).' mm shorter: the route would pull tight from lock to lock.', null, null, null, $conduit);
         }
+        if ($sizes->oldWire !== null && $oldSlackIn === null && $high !== null) {
+            return self::withoutReading($sizes->newWire - $sizes->oldWire, $takes, $low, $high, $conduit);
+        }
         if ($sizes->oldWire === null || $oldSlackIn === null) {
             return new self(MatchVerdict::CannotTell, 'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.', null, null, null, $conduit);
         }
@@ -60,6 +66,26 @@ final readonly class CableMatch
             $oldSlackIn[1] - $oldSlackIn[0] < 1e-9 => $least,
             $least->verdict === $most->verdict => new self($least->verdict, $least->verdict === MatchVerdict::DoesNotFit ? $most->sentence : 'It fits wherever the '.implode(' and the ', $unmeasured).' stood.', null, null, null, $conduit),
             default => new self(MatchVerdict::CannotTell, 'It depends on where the '.implode(' and the ', $unmeasured).' stood. Measure it before anything comes off; else hook both ends with the adjusters in: neither may pull the control.', null, null, null, $conduit),
+        };
+    }
+
+    /**
+     * The old cable broke, or was gone before it was read. One that could once be set had, with the adjusters in, at least the least slack of
+     * the band and at most its most with all of the take-up used: what no such cable leaves fitting is refused.
+     */
+    private static function withoutReading(float $difference, float $takes, float $low, float $high, ?float $conduit): self
+    {
+        $least = $low + $difference;
+        $most = $high + $takes + $difference;
+        $size = self::mm(abs($difference));
+
+        return match (true) {
+            $most < $low => new self(MatchVerdict::DoesNotFit,
+                "Its wire shows {$size} mm less than the old one's. However the old one was set, this one is too short.", null, null, null, $conduit),
+            $least - $takes > $high => new self(MatchVerdict::DoesNotFit,
+                "Its wire shows {$size} mm more than the old one's. However the old one was set, the adjusters cannot take that up.", null, null, null, $conduit),
+            abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, 'It shows as much wire as the old one did: where that could be set, this one can.', null, null, null, $conduit),
+            default => new self(MatchVerdict::CannotTell, "Its wire shows {$size} mm ".($difference < 0.0 ? 'less' : 'more')." than the old one's, and nobody read how that was set. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.", null, null, null, $conduit),
         };
     }
 

@@ -16,6 +16,7 @@ use VividPull\Core\Bench\PackState;
 use VividPull\Core\Bench\PullState;
 use VividPull\Core\Bench\TableState;
 use VividPull\Core\Bench\WindowState;
+use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\ReplacementReason;
 use VividPull\Core\Measurement\LeverPull;
 use VividPull\Core\Measurement\MeasureKey;
@@ -59,6 +60,7 @@ final readonly class BesideCodec
             'pull' => $this->pull(),
             'pack' => $this->pack(),
             'reasons' => array_map(static fn (ReplacementReason $one): array => ['key' => $one->value, 'label' => $one->label()], ReplacementReason::cases()),
+            'cables' => array_map(static fn (Cable $one): array => ['key' => $one->id, 'label' => $one->name], $this->state->run->cables),
             'replacing' => $this->replacing(),
             'photos' => array_map(static fn (PhotoTaken $one): array => ['id' => $one->photo, 'of' => $one->of, 'by' => $one->stamp->by->name, 'at' => $one->stamp->at], $seen->photos),
             'refused' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->label(), 'number' => $one->number], $seen->refused),
@@ -215,6 +217,17 @@ final readonly class BesideCodec
         ];
     }
 
+    private function cableName(?string $cable): ?string
+    {
+        foreach ($this->state->run->cables as $one) {
+            if ($one->id === $cable) {
+                return $one->name;
+            }
+        }
+
+        return null;
+    }
+
     /** @return array<string, mixed>|null */
     private function replacing(): ?array
     {
@@ -222,7 +235,7 @@ final readonly class BesideCodec
         $match = CableMatching::of($this->state->spec, $this->state->run, $this->state->facts, $this->state->judgement);
 
         return $under === null ? null : [
-            'reason' => $under->reason->label(),
+            'reason' => implode(': ', array_filter([$this->cableName($under->cable), $under->reason->label()], is_string(...))),
             'over' => $under->isOver,
             'match' => $match === null ? null : $this->match($match),
         ];
@@ -232,7 +245,7 @@ final readonly class BesideCodec
     private function match(CableMatch $match): array
     {
         $lands = [];
-        foreach (CableMatching::landing($this->state->run, $this->state->facts, $match) as $id => $at) {
+        foreach (CableMatching::landing(CableMatching::runOf($this->state->run, $this->state->facts->seen->replacing?->cable), $this->state->facts, $match) as $id => $at) {
             $lands[] = ['adjuster' => $id, 'name' => $this->state->run->adjuster($id)?->name(), 'say' => $this->state->run->adjuster($id)?->where($at)];
         }
 

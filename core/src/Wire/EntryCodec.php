@@ -120,14 +120,14 @@ final readonly class EntryCodec
             EntryKind::PutRight => new PutRight($stamp, $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class), $body->optionalString('remark', 300)),
             EntryKind::PartRefused => new PartRefused($stamp, $body->object(['part', 'number'])->at('part')->enum(Part::class), $body->at('number')->string(60)),
             EntryKind::Photo => new PhotoTaken($stamp, $body->object(['photo', 'of'])->at('photo')->string(40), $body->at('of')->string(60)),
-            EntryKind::Replacing => self::replacing($body->object(['key'], ['reason', 'remark']), $stamp),
+            EntryKind::Replacing => self::replacing($body->object(['key'], ['reason', 'remark', 'cable', 'not_here']), $stamp),
             EntryKind::Soak => self::bare($body, new SoakBegun($stamp)),
             EntryKind::Compared => self::compared($body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']), $stamp),
             EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
             EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
             EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like']), $stamp),
-            EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose']), $stamp),
+            EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose', 'remark']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
             EntryKind::Void => new Voided($stamp, $body->object(['entry', 'reason'])->at('entry')->string(40), self::reason($body)),
             EntryKind::Amend => $this->amend($body->object(['entry', 'kind', 'body', 'reason']), $stamp),
@@ -147,7 +147,8 @@ final readonly class EntryCodec
     {
         $reason = $body->has('reason') ? $body->at('reason')->enum(ReplacementReason::class) : null;
 
-        return new ReplacementStep($stamp, $body->at('key')->string(40), $reason, $body->optionalString('remark', 300));
+        return new ReplacementStep($stamp, $body->at('key')->string(40), $reason, $body->optionalString('remark', 300), $body->optionalString('cable', 40),
+            ! ($body->has('not_here') && $body->at('not_here')->boolean()));
     }
 
     private static function compared(Node $body, Stamp $stamp): CablesCompared
@@ -329,7 +330,7 @@ final readonly class EntryCodec
 
     private static function check(Node $body, Stamp $stamp): Checked
     {
-        return new Checked($stamp, $body->at('key')->string(40), $body->has('pose') ? $body->at('pose')->enum(Pose::class) : null, $body->at('answer')->string(40));
+        return new Checked($stamp, $body->at('key')->string(40), $body->has('pose') ? $body->at('pose')->enum(Pose::class) : null, $body->at('answer')->string(40), $body->optionalString('remark', 300));
     }
 
     private function amend(Node $body, Stamp $stamp): Amended

@@ -116,6 +116,29 @@ final readonly class LogRows
         return $isFound ? $judgement->found->sentence : Judging::heldAgainst($state->spec, $group)->sentence;
     }
 
+    private function cableReplaced(ReplacementStep $step): string
+    {
+        foreach ($this->state->run->cables as $cable) {
+            if ($cable->id === $step->cable) {
+                return "{$cable->name} to be replaced";
+            }
+        }
+
+        return 'Cable to be replaced';
+    }
+
+    /** As its family calls it; an older log may name a step that the family has no more. */
+    private function replacementStep(string $key): string
+    {
+        foreach ([...$this->state->spec->family->family()->replacing(), ...Replacement::usual()] as $step) {
+            if ($step->key === $key) {
+                return $step->label;
+            }
+        }
+
+        return $key;
+    }
+
     private function what(Entry $entry): string
     {
         return match (true) {
@@ -138,8 +161,8 @@ final readonly class LogRows
             $entry instanceof SoakBegun => 'New friction plates laid in oil',
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
             $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
-            $entry instanceof ReplacementStep => $entry->reason !== null ? 'Cable to be replaced: '.lcfirst($entry->reason->label())
-                : (Replacement::step($entry->key)->label ?? $entry->key).($entry->remark === null ? '' : ". {$entry->remark}"),
+            $entry instanceof ReplacementStep => $entry->reason !== null ? $this->cableReplaced($entry).': '.lcfirst($entry->reason->label())
+                : $this->replacementStep($entry->key).($entry->isHere ? '' : ': not here').($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.self::mm($entry->sizes->oldWire).' and '.self::mm($entry->sizes->newWire).' mm'),
             $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
@@ -213,7 +236,7 @@ final readonly class LogRows
     {
         foreach ($this->state->spec->proofs($this->state->run) as $proof) {
             if ($proof->key === $check->key) {
-                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer);
+                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer).($check->remark === null ? '' : ": {$check->remark}");
             }
         }
 

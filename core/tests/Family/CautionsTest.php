@@ -115,7 +115,7 @@ final class CautionsTest extends TestCase
             $said = implode(' ', array_map(static fn (GuideStep $step): string => (string) $step->caution, Guide::of($kind)));
             self::assertStringContainsString('mind eyes and fingers', $said);
         }
-        self::assertStringContainsString('an inch short has been sold as right', (string) Replacement::step(Replacement::COMPARE)?->caution);
+        self::assertStringContainsString('an inch short has been sold as right', (string) Replacement::compare()->caution);
     }
 
     /** @return list<string> everything a stage of the family says */

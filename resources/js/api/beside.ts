@@ -161,6 +161,7 @@ export const beside = z.object({
     .nullable(),
   pack: pack.nullable(),
   reasons: z.array(choice),
+  cables: z.array(z.object({ key: z.string(), label: z.string() })),
   replacing: z.object({ reason: z.string(), over: z.boolean(), match: match.nullable() }).nullable(),
   photos: z.array(z.object({ id: z.string(), of: z.string(), by: z.string(), at: z.string() })),
   refused: z.array(z.object({ part: z.string(), number: z.string() })),

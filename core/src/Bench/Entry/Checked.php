@@ -11,7 +11,7 @@ use VividPull\Core\Cable\Pose;
 /** An answer to one proof, in one pose where the proof has poses. */
 final readonly class Checked extends Entry
 {
-    public function __construct(Stamp $stamp, public string $key, public ?Pose $pose, public string $answer)
+    public function __construct(Stamp $stamp, public string $key, public ?Pose $pose, public string $answer, public ?string $remark = null)
     {
         parent::__construct($stamp);
     }

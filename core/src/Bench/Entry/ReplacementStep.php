@@ -11,8 +11,16 @@ use VividPull\Core\Cable\ReplacementReason;
 /** One step of replacing the cable; the first gives the reason. */
 final readonly class ReplacementStep extends Entry
 {
-    public function __construct(Stamp $stamp, public string $key, public ?ReplacementReason $reason, public ?string $remark)
-    {
+    public function __construct(
+        Stamp $stamp,
+        public string $key,
+        public ?ReplacementReason $reason,
+        public ?string $remark,
+        /** Which cable, where the control has several; said with the reason. */
+        public ?string $cable = null,
+        /** Whether the machine has what the step is about; where not, it is passed. */
+        public bool $isHere = true,
+    ) {
         parent::__construct($stamp);
     }
 

@@ -29,6 +29,8 @@ const ReplaceCable = () => {
   const { state, send } = useBench();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState<string | null>(null);
+  const { cables } = state.beside;
+  const [cable, setCable] = useState<string | null>(null);
   const under = state.beside.replacing;
   if ((under !== null && !under.over) || state.beside.not_settable !== null) return null;
   return (
@@ -39,15 +41,18 @@ const ReplaceCable = () => {
       <Modal
         open={open}
         onClose={() => setOpen(false)}
-        title="Why is it replaced?"
+        title={cables.length > 1 ? 'Which cable, and why?' : 'Why is it replaced?'}
         about="Its steps come next: notes and pictures first, then old and new side by side, before anything is fitted."
         cancel="Back"
         actions={
           <Button
             look="vivid"
-            disabled={reason === null}
+            disabled={reason === null || (cables.length > 1 && cable === null)}
             onClick={() => {
-              send({ kind: 'replacing', body: { key: 'begin', reason } });
+              send({
+                kind: 'replacing',
+                body: { key: 'begin', reason, ...(cables.length > 1 ? { cable } : {}) },
+              });
               setOpen(false);
             }}
             data-primary
@@ -56,6 +61,11 @@ const ReplaceCable = () => {
           </Button>
         }
       >
+        {cables.length > 1 && (
+          <Box marginBottom="3">
+            <PickOne says="Cable" mark="cable" options={cables} value={cable} onPick={setCable} />
+          </Box>
+        )}
         <PickOne says="Reason" mark="reason" options={state.beside.reasons} value={reason} onPick={setReason} />
       </Modal>
     </>

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Bench;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\StageItem;
+use VividPull\Core\Cable\GuideStep;
+use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Tests\Support\FamilyJob;
+use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Wire\LogRows;
+
+/** Replacing a cable in its family's own steps. */
+final class ReplacingTest extends TestCase
+{
+    /** @return iterable<string, array{FamilyKey}> */
+    public static function families(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            if ($key->family()->notSettable() === null) {
+                yield $key->value => [$key];
+            }
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_every_family_notes_slackens_compares_and_hooks_in_that_order(FamilyKey $key): void
+    {
+        $steps = array_map(static fn (GuideStep $one): string => $one->key, $key->family()->replacing());
+        self::assertSame(array_values(array_unique($steps)), $steps, 'no step twice');
+        $order = array_map(static fn (string $one): int|false => array_search($one, $steps, true), [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE, 'hook']);
+        self::assertNotContains(false, $order);
+        $sorted = $order;
+        sort($sorted);
+        self::assertSame($sorted, $order);
+        foreach ($key->family()->replacing() as $step) {
+            $mayPass = in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE, 'hook'], true) && $step->mayBePassed;
+            self::assertFalse($mayPass, "{$step->key} is never passed");
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_a_cable_of_every_family_is_replaced_from_its_reason_to_the_new_part(FamilyKey $key): void
+    {
+        $job = self::begun($key);
+        for ($n = 0; $n < 30 && $job->state->facts->seen->replacing?->isOver === false; $n++) {
+            $item = $job->state->progress->asks() ?? self::fail('nothing is asked');
+            self::assertStringStartsWith('replace:', $item->key);
+            self::settle($job, $item);
+        }
+        self::assertTrue($job->state->facts->seen->replacing?->isOver);
+    }
+
+    public function test_what_the_machine_does_not_have_is_passed_and_said_so(): void
+    {
+        $job = self::begun(FamilyKey::ClutchLever);
+        while ($job->state->progress->asks()?->key !== 'replace:bracket_off') {
+            self::settle($job, $job->state->progress->asks() ?? self::fail('nothing is asked'));
+        }
+        $job->line('not here', 'replace:bracket_off');
+        self::assertSame([true, 'Not here'], [$job->state->progress->item('replace:bracket_off')?->done, $job->state->progress->item('replace:bracket_off')?->said]);
+        $rows = LogRows::of($job->state);
+        self::assertIsString($rows[count($rows) - 1]['what']);
+        self::assertStringEndsWith(': not here', $rows[count($rows) - 1]['what']);
+        $job->entry('compared', ['new_wire_mm' => 80, 'ends_alike' => true]);
+        self::assertStringContainsString('never passed', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'hook', 'not_here' => true])));
+    }
+
+    public function test_of_two_cables_it_is_asked_which_and_only_its_adjusters_are_at_full_slack(): void
+    {
+        $closing = ['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [
+            ['id' => 'return', 'name' => 'return adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 12],
+        ]];
+        $job = TestJob::throttle([], ['positions_steps' => ['grip' => 2.0, 'carburettor' => 3.0, 'return' => 4.0]] + TestJob::standing(), [$closing]);
+        self::assertSame('Say which cable is replaced: Throttle cable or Closing cable.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'begin', 'reason' => 'frayed'])));
+        self::assertStringContainsString('is not a cable of this control', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'brake'])));
+        $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'closing'])->entry('replacing', ['key' => 'note', 'remark' => 'left'])->entry('replacing', ['key' => 'slack']);
+        self::assertSame([2.0, 3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->positions)));
+    }
+
+    public function test_an_inch_short_is_refused_though_nothing_was_ever_read(): void
+    {
+        $job = self::begun(FamilyKey::ClutchLever, TestJob::clutch([], ['cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [
+            ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11]]]]], ['positions_steps' => ['perch' => 2.0]]));
+        $job->entry('replacing', ['key' => 'note', 'remark' => 'left'])->entry('replacing', ['key' => 'slack']);
+        // The band is 10 to 20 mm at 3.47 to one: 2.9 to 5.8 mm of slack, and the barrel takes up 11. 5.8 + 11 − 25.4 is under 2.9.
+        $job->entry('compared', ['old_wire_mm' => 90, 'new_wire_mm' => 90 - 25.4, 'ends_alike' => true]);
+        self::assertStringContainsString('However the old one was set, this one is too short', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'draw'])));
+        // 5 mm short may fit or may not: that is said.
+        $job->entry('compared', ['old_wire_mm' => 90, 'new_wire_mm' => 85, 'ends_alike' => true])->entry('replacing', ['key' => 'draw']);
+        // 2.9 + 30 − 11 is over 5.8.
+        $job->entry('compared', ['old_wire_mm' => 90, 'new_wire_mm' => 120, 'ends_alike' => true]);
+        self::assertStringContainsString('the adjusters cannot take that up', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'sheaths'])));
+        $job->entry('compared', ['old_wire_mm' => 90, 'new_wire_mm' => 90, 'ends_alike' => true])->entry('replacing', ['key' => 'sheaths']);
+    }
+
+    private static function begun(FamilyKey $key, ?TestJob $job = null): TestJob
+    {
+        $job ??= FamilyJob::of($key);
+        foreach ($job->state->progress->items['make_safe'] ?? [] as $item) {
+            $job->line('ok', $item->key);
+        }
+
+        return $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed']);
+    }
+
+    private static function settle(TestJob $job, StageItem $item): void
+    {
+        match ($item->key) {
+            'replace:note' => $job->line('ok left of the frame', $item->key),
+            'replace:compare' => $job->entry('compared', ['old_wire_mm' => 84, 'new_wire_mm' => 84, 'ends_alike' => true]),
+            default => $job->line('ok', $item->key),
+        };
+    }
+}
