@@ -7,14 +7,20 @@ namespace App\Bench;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Wear\AgainAndAgain;
 use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\Look;
 use VividPull\Core\Wear\Play;
+use VividPull\Core\Wear\Taken;
 
 /** The jobs of one control with what was signed at the end of each. */
 final readonly class ControlPast
@@ -59,6 +65,8 @@ final readonly class ControlPast
                 'found_mm' => $record['found']['mm'] ?? null,
                 'left_mm' => $record['left']['mm'] ?? null,
                 'left_expanded_mm' => $record['left']['expanded_mm'] ?? null,
+                'stands' => array_values(array_map(static fn (array $one): array => ['name' => $one['name'], 'found' => $one['found'], 'left' => $one['left']],
+                    array_filter($record['stands'] ?? [], static fn (array $one): bool => ($one['found'] ?? $one['left']) !== null))),
                 'left_verdict' => $record['left']['verdict'] ?? null,
                 'spec' => $record['spec'] ?? null,
                 'source' => $record['source'] ?? null,
@@ -86,6 +94,33 @@ final readonly class ControlPast
         $closed = $this->closed();
 
         return $closed === [] ? null : $this->closings->get($closed[count($closed) - 1]->id)?->body['next_check'] ?? null;
+    }
+
+    /** @return list<string> what was taken up again and again within the last year */
+    public function again(): array
+    {
+        return AgainAndAgain::of($this->taken())->said(CarbonImmutable::now()->toDateString(), FamilyKey::from($this->control->specVersion->body['family'])->family());
+    }
+
+    /** The adjuster that cured it last time. */
+    public function cured(): ?string
+    {
+        return AgainAndAgain::of($this->taken())->curedLast();
+    }
+
+    /** @return list<Taken> oldest first */
+    private function taken(): array
+    {
+        $taken = [];
+        foreach ($this->closed() as $job) {
+            $closing = $this->closings->get($job->id);
+            foreach ($this->record($job)['stands'] ?? [] as $one) {
+                $taken[] = new Taken(substr((string) $closing?->at, 0, 10), $one['adjuster'], $one['name'], StepUnit::from($one['unit']), (float) $one['taken'],
+                    ($closing->body['outcome'] ?? null) === ClosingOutcome::Fit->value);
+            }
+        }
+
+        return $taken;
     }
 
     private function look(ControlJob $job): Look

@@ -41,6 +41,7 @@ final readonly class ControlStory
         $story = self::wear($control, $looks);
         $next = $looks === [] ? null : NextCheck::after(
             $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks), $past->namedDay(),
+            FamilyKey::from($control->specVersion->body['family'])->family()->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
         );
 
         return new self($past, $looks, $unit, $story, $next);
@@ -62,6 +63,7 @@ final readonly class ControlStory
             'intervals' => array_map(static fn (WearInterval $one, int $n): array => [
                 'from' => $jobs[$n]->id, 'to' => $jobs[$n + 1]->id, 'kind' => $one->kind->value, 'drift_mm' => $one->drift,
             ], $this->story->intervals ?? [], array_keys($this->story->intervals ?? [])),
+            'again' => $this->past->again(),
             'ahead' => $this->ahead(),
             'next' => $this->next === null ? null : self::candidate($this->next->decides) + ['all' => array_map(self::candidate(...), $this->next->all)],
         ];

@@ -94,6 +94,7 @@ final readonly class Opening
     {
         $summary = $control->summary ?? [];
         $shelf = Instrument::onTheShelf();
+        $past = ControlPast::of($control);
 
         return [
             'positions_steps' => $summary['positions_steps'] ?? $summary['positions_turns'] ?? [],
@@ -103,6 +104,8 @@ final readonly class Opening
             'tag' => $summary['tag'] ?? null,
             'left' => ($left = LeftOpen::in($control->summary)) === null ? null : StandingCodec::encodeLeft($left),
             'creep' => ($summary['creep']['pairs'] ?? 0) === 0 ? null : $summary['creep'],
+            'again' => $past->again(),
+            'cured' => $past->cured(),
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,

@@ -12,6 +12,8 @@ use App\Models\SpecVersion;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Family\FamilyKey;
 
 /** Saltmarsh Ferry & Parks: machines, two years of jobs, and a day on the bench. The same for the same day. */
 final class DemoWorkshop
@@ -158,8 +160,10 @@ final class DemoWorkshop
                 $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 84, 'ends_alike' => true]);
                 $job->body('part_refused', ['part' => 'cable', 'number' => 'MH-2110, an inch short']);
                 $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 109, 'ends_alike' => true]);
-                foreach (['draw', 'sheaths', 'hook'] as $step) {
-                    $job->body('replacing', ['key' => $step]);
+                foreach (FamilyKey::TwistGrip->family()->replacing() as $step) {
+                    if (! in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE], true)) {
+                        $job->body('replacing', ['key' => $step->key]);
+                    }
                 }
                 $job->body('part', ['part' => 'cable', 'remark' => 'MH-2112']);
                 $truth->wear(0.4);

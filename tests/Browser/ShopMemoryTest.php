@@ -18,7 +18,7 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->click('[data-meter]')->accessible('the meter')->field('face', '89')->click('[role=dialog] [data-primary]')->see('is less. If it is mistyped, put it right; if the meter was replaced, say so.');
         $this->field('face', '8 960')->click('[role=dialog] [data-primary]')->gone('[role=dialog]')->see('8 960 km');
         $this->click('[data-report]')->accessible('a report')->click('[data-odd-control=clutch]')->clickText('Hard to pull')->click('[role=dialog] [data-primary]')->gone('[role=dialog]')->see('“Hard to pull”');
-        $this->visit('/')->see('Reported', 'Hard to pull')->visit('/machines/RT-11')->clickText('Answer')->clickText('Leave it');
+        $this->visit('/')->see('Reported', 'Hard to pull')->visit('/machines/RT-11')->clickText('Answer')->clickText('Cancel');
         $this->window(390, 844);
         $this->visit('/machines/MW-04')->see('The belt is stretching', 'replace it')->accessible('a wear story on a phone');
         self::assertTrue($this->browser->executeScript('return document.documentElement.scrollWidth <= document.documentElement.clientWidth'));

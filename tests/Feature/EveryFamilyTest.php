@@ -59,6 +59,24 @@ final class EveryFamilyTest extends TestCase
         $this->getJson('/api/bench')->assertOk();
     }
 
+    public function test_a_drive_without_a_figure_is_remembered_by_its_rungs(): void
+    {
+        Yard::add('MW-07');
+        $slow = ['check:' => 'yes', 'found:' => 'yes', 'thread:' => '5', 'found:outcome' => 'slow', 'in_band' => 'done', 'try:' => 'right', 'outcome:' => 'right', 'check:on_grass' => 'well'];
+        $this->signIn();
+        for ($job = 0; $job < 5; $job++) {
+            $http = HttpJob::open($this, 'MW-07', 'drive');
+            self::walk($http, ['thread:' => (string) (3 + $job)] + $slow);
+            $http->body('closed', ['outcome' => 'fit'])->assertOk();
+            $this->travel(1)->days();
+        }
+        $control = array_values(array_filter((array) $this->getJson('/api/machines/MW-07')->json('controls'), static fn (array $one): bool => $one['key'] === 'drive'))[0];
+        self::assertSame(['rung clamp', 'on rung 7', 'on rung 8'], array_values($control['history'][0]['stands'][0]));
+        self::assertStringContainsString('Rung clamp: 5 rungs taken up in a year. Look at the belt', implode(' ', $control['story']['again']));
+        $next = HttpJob::open($this, 'MW-07', 'drive');
+        self::assertStringContainsString('Look at the belt', implode(' ', $next->state['warnings']), 'the next job begins with it');
+    }
+
     public function test_every_family_has_its_walk(): void
     {
         $walked = array_map(static fn (array $walk): string => $walk[2]->value, iterator_to_array(self::walks()));

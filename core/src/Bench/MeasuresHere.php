@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\PackFigures;
 
@@ -23,7 +24,9 @@ final readonly class MeasuresHere
         };
         $pack = $state->spec->other(PackFigures::class) === null ? [] : [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring];
 
-        return new self([...$asked, ...$pull, ...$pack]);
+        $opens = array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->key === Proof::WIDE_OPEN) !== [];
+
+        return new self([...$asked, ...$pull, ...$pack, ...($opens ? [MeasureKey::ShortOfOpen] : [])]);
     }
 
     public function has(MeasureKey $key): bool

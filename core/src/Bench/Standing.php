@@ -37,6 +37,10 @@ final readonly class Standing
         public LockCreep $creep = new LockCreep,
         /** What the last signature left outside its band, or faulty; null where it left nothing. */
         public ?LeftBefore $left = null,
+        /** @var list<string> what was taken up again and again, a sentence each */
+        public array $again = [],
+        /** The adjuster that cured it last time; null where none did. */
+        public ?string $cured = null,
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

@@ -43,6 +43,16 @@ abstract readonly class CommonFamily implements Family
         return 3.0;
     }
 
+    public function againAndAgain(): string
+    {
+        return 'Look at the belt, at what the cable works on, and for a wire that stretches.';
+    }
+
+    public function bedsIn(): bool
+    {
+        return false;
+    }
+
     public function replacing(): array
     {
         return Replacement::usual();

@@ -55,6 +55,12 @@ interface Family
     /** @return list<Cure> what is put right where no adjuster is the cure */
     public function cures(): array;
 
+    /** What to look at where an adjuster has to be taken up again and again. */
+    public function againAndAgain(): string;
+
+    /** Whether a new machine is looked at again after its first uses, since its belt and cable bed in. */
+    public function bedsIn(): bool;
+
     /** @return list<string> faults that imitate a bad adjustment */
     public function imitators(): array;
 

@@ -9,6 +9,9 @@ use VividPull\Core\Cable\Pose;
 /** Something tried before the job may end. The latest answer after the last move counts. */
 final readonly class Proof
 {
+    /** The proof of a throttle that it opens fully: where it does not, how far it still has to go can be measured. */
+    public const WIDE_OPEN = 'wide_open';
+
     /** The word for what cannot be seen on this machine, such as an arm inside its case. */
     public const NOT_HERE = 'not_here';
 

@@ -96,6 +96,17 @@ final readonly class SlidingDrive extends CommonFamily
         return ['Needed again and again: a stretched belt.', 'Handle falls forward: a broken spring, not the cable.'];
     }
 
+    public function againAndAgain(): string
+    {
+        return 'Look at the belt: a stretched one asks for it again and again.';
+    }
+
+    /** After the first four or five uses of a new machine (common practice, no source). */
+    public function bedsIn(): bool
+    {
+        return true;
+    }
+
     public function replacing(): array
     {
         return [

@@ -13,6 +13,7 @@ enum MeasureKey: string
     case GroundSpeed = 'ground_speed';
     case Tyre = 'tyre';
     case FullDrive = 'full_drive';
+    case ShortOfOpen = 'short_of_open';
     case LeverPull = 'lever_pull';
     case LeverRelease = 'lever_release';
     case FrictionPlate = 'friction_plate';
@@ -26,6 +27,7 @@ enum MeasureKey: string
             self::GroundSpeed => 'Ground speed at full pedal',
             self::Tyre => 'Tyre diameter',
             self::FullDrive => 'Handle travel to full drive',
+            self::ShortOfOpen => 'Still to go to wide open',
             self::LeverPull => 'Pull at the lever',
             self::LeverRelease => 'Force as it is let back',
             self::FrictionPlate => 'Friction plate',
@@ -41,6 +43,7 @@ enum MeasureKey: string
             self::GroundSpeed => 'On the level, loaded as it is used, full pedal. Read the speed, or time a measured length.',
             self::Tyre => 'Across the tread of a driven tyre at its pressure, from floor to top.',
             self::FullDrive => 'Rule beside the handle. Draw it slowly and read its travel where the drive no longer slips.',
+            self::ShortOfOpen => 'Control held fully pulled. Move the barrel, or the butterfly at its wire, on by hand to its stop: how far does it still go?',
             self::LeverPull => 'Pull gauge square to the lever at its ball, slowly through the middle of its travel. Read while pulling.',
             self::LeverRelease => 'At the same place and travel, letting it back slowly. Read while it goes back.',
             self::FrictionPlate => 'Caliper or micrometer on the lining, several places round the plate.',
@@ -54,7 +57,7 @@ enum MeasureKey: string
         return match ($this) {
             self::BladeStop => Dimension::Time,
             self::GroundSpeed => Dimension::Speed,
-            self::Tyre, self::FullDrive, self::FrictionPlate, self::SteelPlate, self::ClutchSpring => Dimension::Length,
+            self::Tyre, self::FullDrive, self::ShortOfOpen, self::FrictionPlate, self::SteelPlate, self::ClutchSpring => Dimension::Length,
             self::LeverPull, self::LeverRelease => Dimension::Force,
         };
     }
@@ -67,6 +70,7 @@ enum MeasureKey: string
             self::GroundSpeed => 120.0,
             self::Tyre => 2000.0,
             self::FullDrive => 600.0,
+            self::ShortOfOpen => 60.0,
             self::LeverPull, self::LeverRelease => 1000.0,
             self::FrictionPlate, self::SteelPlate => 20.0,
             self::ClutchSpring => 200.0,
@@ -81,6 +85,7 @@ enum MeasureKey: string
             self::GroundSpeed => 0.4,
             self::Tyre => 3.0,
             self::FullDrive => 1.5,
+            self::ShortOfOpen => 0.3,
             self::LeverPull, self::LeverRelease => 1.5,
             self::FrictionPlate => 0.02,
             self::SteelPlate => 0.03,
@@ -96,6 +101,7 @@ enum MeasureKey: string
             self::GroundSpeed => 0.3,
             self::Tyre => 1.0,
             self::FullDrive => 0.5,
+            self::ShortOfOpen => 0.2,
             self::LeverPull, self::LeverRelease => 0.5,
             self::FrictionPlate => 0.01,
             self::SteelPlate => 0.01,
@@ -108,7 +114,7 @@ enum MeasureKey: string
     {
         return match ($this) {
             self::FrictionPlate, self::SteelPlate, self::ClutchSpring => true,
-            self::BladeStop, self::GroundSpeed, self::Tyre, self::FullDrive, self::LeverPull, self::LeverRelease => false,
+            self::BladeStop, self::GroundSpeed, self::Tyre, self::FullDrive, self::ShortOfOpen, self::LeverPull, self::LeverRelease => false,
         };
     }
 
@@ -116,7 +122,7 @@ enum MeasureKey: string
     {
         return match ($this) {
             self::BladeStop, self::FrictionPlate, self::SteelPlate => 2,
-            self::GroundSpeed, self::FullDrive, self::LeverPull, self::LeverRelease, self::ClutchSpring => 1,
+            self::GroundSpeed, self::FullDrive, self::ShortOfOpen, self::LeverPull, self::LeverRelease, self::ClutchSpring => 1,
             self::Tyre => 0,
         };
     }

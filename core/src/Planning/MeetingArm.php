@@ -46,7 +46,7 @@ final readonly class MeetingArm
     }
 
     /**
-     * Which cable is gone on with: the one that stands away from the base, then the quickest to reach.
+     * Which cable is gone on with: the one that stands away from the base, then the one that cured it last time, then the quickest to reach.
      *
      * @param  array<string, int>  $base
      * @param  array<string, int>  $now
@@ -55,7 +55,7 @@ final readonly class MeetingArm
     private function inTurn(array $base, array $now): array
     {
         $ids = array_keys(array_diff_key($this->movers, $this->facts->seen->seized));
-        usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $this->minutes($a)] <=> [$now[$a] !== $base[$a], $this->minutes($b)]);
+        usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $b === $this->facts->standing->cured, $this->minutes($a)] <=> [$now[$a] !== $base[$a], $a === $this->facts->standing->cured, $this->minutes($b)]);
 
         return $ids;
     }
@@ -143,6 +143,7 @@ final readonly class MeetingArm
             $steps = Steps::fromCount(($this->movers[$id]->sign ?? 1) * $by);
             $why = match (true) {
                 $id !== $wanted => 'Back: it alone does not cure it.',
+                $now === array_fill_keys(array_keys($now), 0) && $id === $this->facts->standing->cured => 'It cured it last time. Then the whole table again.',
                 $several => 'More than one cable is out: the best place so far is kept.',
                 default => 'Then the whole table again.',
             };

@@ -6,12 +6,14 @@ namespace VividPull\Core\Planning;
 
 use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Facts;
+use VividPull\Core\Bench\Measuring;
 use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Bench\TriedProof;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Bearing;
 use VividPull\Core\Family\Proof;
+use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
@@ -69,6 +71,10 @@ final readonly class ProofEvidence
             return null;
         }
         $here = $now->found->mean;
+        $short = $this->shortOfOpen();
+        if ($short !== null && $bearing === Bearing::LessSlack) {
+            return $this->roomToOpen($here, $band, $perSlack, $short);
+        }
         $bound = $this->bound($bearing);
         [$from, $to] = $bearing === Bearing::MoreSlack
             ? [$here, min($band->ceiling(), $here + $perSlack * ($bound - $this->facts->slack))]
@@ -76,6 +82,29 @@ final readonly class ProofEvidence
         $to = is_finite($to) ? $to : $here + 2 * $perSlack * $this->smallest();
 
         return $to - $from >= $perSlack * $this->smallest() ? SpecBand::between($from, $to) : null;
+    }
+
+    /**
+     * How far the carburettor still has to go at full pull, in mm at the wire, measured since the last move; null where nobody measured it, or
+     * it opens fully.
+     */
+    public function shortOfOpen(): ?float
+    {
+        $fails = array_filter($this->failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [];
+        $values = $fails ? Measuring::current($this->facts, MeasureKey::ShortOfOpen) : [];
+
+        return $values === [] ? null : array_sum($values) / count($values);
+    }
+
+    /** What still lacks is taken up, and no more: where that is inside the band. */
+    private function roomToOpen(float $here, SpecBand $band, float $perSlack, float $short): ?SpecBand
+    {
+        $step = $perSlack * $this->smallest();
+        $aim = $here - $perSlack * $short;
+        $from = max($band->floor(), $aim - 1.5 * $step);
+        $to = min($here, $aim + 0.5 * $step);
+
+        return $to - $from >= $step ? SpecBand::between($from, $to) : null;
     }
 
     /** Whether a gate failed, or what is tried by hand: nothing is run before that is mended. */
@@ -87,7 +116,10 @@ final readonly class ProofEvidence
     /** What failed and what it asks for, a sentence. */
     public function said(): string
     {
-        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed));
+        $short = $this->shortOfOpen();
+
+        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed))
+            .($short === null ? '' : ' It still has '.number_format($short, 1, '.', '').' mm to go.');
     }
 
     /** What failed, and why no setting cures it. */
@@ -95,6 +127,7 @@ final readonly class ProofEvidence
     {
         return $this->said().match (true) {
             $this->isContradictory() => ' No setting does both.',
+            $this->shortOfOpen() !== null => ' Taken up by that, it would stand below its band: it is in its band and yet short. Look at the bracket, the cable, and the stop of the control itself.',
             $this->ofSlack() !== [] => ' No step that way is left inside the band.',
             default => '',
         };

@@ -31,7 +31,7 @@ final readonly class PackFigures implements Aim
             MeasureKey::FrictionPlate => $this->frictionMinMm === null ? null : SpecBand::between($this->frictionMinMm, null),
             MeasureKey::SteelPlate => $this->steelWarpMaxMm === null ? null : SpecBand::between(null, $this->steelWarpMaxMm),
             MeasureKey::ClutchSpring => $this->springMinMm === null ? null : SpecBand::between($this->springMinMm, null),
-            MeasureKey::BladeStop, MeasureKey::GroundSpeed, MeasureKey::Tyre, MeasureKey::FullDrive, MeasureKey::LeverPull, MeasureKey::LeverRelease => null,
+            MeasureKey::BladeStop, MeasureKey::GroundSpeed, MeasureKey::Tyre, MeasureKey::FullDrive, MeasureKey::ShortOfOpen, MeasureKey::LeverPull, MeasureKey::LeverRelease => null,
         };
     }
 

@@ -9,6 +9,7 @@ enum CheckReason: string
 {
     case Named = 'named';
     case NewPart = 'new_part';
+    case NewMachine = 'new_machine';
     case Drift = 'drift';
     case Book = 'book';
     case Practice = 'practice';
@@ -17,6 +18,7 @@ enum CheckReason: string
     {
         return match ($this) {
             self::Named => 'named at the last job',
+            self::NewMachine => 'new machine, again after four or five uses',
             self::NewPart => 'new part, a first look soon',
             self::Drift => 'its own drift',
             self::Book => 'book interval',

@@ -33,6 +33,21 @@ enum MeterUnit: string
         };
     }
 
+    /** The first four or five uses of a new machine (common practice, no source); an hour counts as one (ours). Null where use is no use. */
+    public function firstUses(): ?float
+    {
+        return match ($this) {
+            self::Hours, self::Uses => 5.0,
+            self::Kilometres, self::Miles => null,
+        };
+    }
+
+    /** Whether a machine with this on its meter is still new (ours: twice its first uses). */
+    public function isNewAt(float $usage): bool
+    {
+        return $this->firstUses() !== null && $usage <= 2 * $this->firstUses();
+    }
+
     /** This much of this unit in another; null where they do not count the same thing. */
     public function to(self $other, float $use): ?float
     {

@@ -32,9 +32,10 @@ final readonly class NextCheck
 
     /**
      * @param  float|null  $bound  use from the last look until drift may reach an edge; null where nothing says so
+     * @param  bool  $bedsIn  whether it is the first look at a new machine whose belt and cable bed in
      * @param  string|null  $named  the day that was named at the last job, which stands alone
      */
-    public static function after(Look $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?Pace $pace, ?string $named = null): self
+    public static function after(Look $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?Pace $pace, ?string $named = null, bool $bedsIn = false): self
     {
         if ($named !== null) {
             $only = new Candidate(CheckReason::Named, null, $named);
@@ -54,6 +55,7 @@ final readonly class NextCheck
             $at(CheckReason::Practice, $usual, self::USUAL_MONTHS),
             ...($book === null ? [] : [$at(CheckReason::Book, $book->in($unit), $book->months)]),
             ...($bound === null ? [] : [$at(CheckReason::Drift, $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual), null)->notBefore((new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d'))]),
+            ...($bedsIn ? [$at(CheckReason::NewMachine, $unit->firstUses(), self::MONTHS_OF_NEW)] : []),
             ...($last->parts === [] ? [] : [$at(CheckReason::NewPart, $usual === null ? null : $usual * self::SHARE_OF_NEW, self::MONTHS_OF_NEW)]),
         ];
         usort($all, static fn (Candidate $a, Candidate $b): int => $a->comesBefore($b) ? -1 : 1);

@@ -18,11 +18,13 @@ use VividPull\Core\Bench\TableState;
 use VividPull\Core\Bench\WindowState;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\ReplacementReason;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\LeverPull;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Planning\CableMatch;
 use VividPull\Core\Planning\GovernorAdvice;
+use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -56,6 +58,7 @@ final readonly class BesideCodec
             'engagement' => $this->engagement(),
             'governor' => $this->governor(),
             'pull_at_mm' => $this->state->spec->other(PullFigure::class)?->atMm,
+            'can_measure_short' => array_filter(ProofEvidence::of($this->state->spec, $this->state->run, $this->state->facts)->failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [],
             'can_pull' => MeasuresHere::of($this->state)->has(MeasureKey::LeverPull),
             'pull' => $this->pull(),
             'pack' => $this->pack(),

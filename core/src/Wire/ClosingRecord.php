@@ -17,7 +17,9 @@ use VividPull\Core\Bench\MeasureState;
 use VividPull\Core\Bench\PackState;
 use VividPull\Core\Bench\PullState;
 use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Cable\Sets;
 use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Quantity\Steps;
 
 /** What is signed when a job closes. Kept with the entry, so that no later engine can change what was signed. */
 final readonly class ClosingRecord
@@ -33,6 +35,7 @@ final readonly class ClosingRecord
             'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
             'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
             'left_backward' => $state->second === null ? null : self::reading($state->second->judgement->nowGroup, $state->second->judgement->now),
+            'stands' => self::stands($state),
             'measured' => array_map(static fn (MeasureState $one): array => [
                 'key' => $one->measure->key->value, 'value' => $one->found?->mean, 'expanded' => $one->found?->expanded(), 'unit' => $one->measure->key->dimension()->internalUnit(),
                 'verdict' => $one->verdict->kind->value, 'sentence' => $one->verdict->sentence,
@@ -50,6 +53,32 @@ final readonly class ClosingRecord
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
         ];
+    }
+
+    /** @return list<array<string, mixed>> where each adjuster was found and left, and what it took up */
+    private static function stands(BenchState $state): array
+    {
+        $stands = [];
+        foreach ($state->run->adjusters() as $id => $adjuster) {
+            if (! in_array($adjuster->kind()->sets(), [Sets::Play, Sets::Speed], true)) {
+                continue;
+            }
+            [$home, $at] = [$state->facts->home[$id] ?? null, $state->facts->positions[$id] ?? null];
+            $moved = Steps::none();
+            foreach ($state->facts->moves as $move) {
+                $moved = $move->entry->adjuster === $id && $move->entry->steps !== null ? $moved->plus($move->entry->steps) : $moved;
+            }
+            $stands[] = [
+                'adjuster' => $id,
+                'name' => $adjuster->name(),
+                'unit' => $adjuster->counting()->unit->value,
+                'found' => $home === null ? null : $adjuster->where($home),
+                'left' => $at === null ? null : $adjuster->where($at),
+                'taken' => $adjuster->sense()->sign() * $moved->count / $adjuster->counting()->each->count,
+            ];
+        }
+
+        return $stands;
     }
 
     /** @return list<string> what was found faulty, or worn, and left with its reason */

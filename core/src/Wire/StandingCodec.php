@@ -27,7 +27,7 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left']);
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again', 'cured']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -46,6 +46,8 @@ final readonly class StandingCodec
             $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
             $node->has('creep') ? self::creep($node->at('creep')) : new LockCreep,
             $node->has('left') ? self::left($node->at('left')) : null,
+            $node->has('again') ? array_map(static fn (Node $one): string => $one->string(300), $node->at('again')->items(10)) : [],
+            $node->optionalString('cured', 40),
         );
     }
 
@@ -69,6 +71,8 @@ final readonly class StandingCodec
             'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->pack),
             'creep' => $standing->creep->pairs === 0 ? null : $standing->creep->sums(),
             'left' => $standing->left === null ? null : self::encodeLeft($standing->left),
+            'again' => $standing->again,
+            'cured' => $standing->cured,
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }

@@ -23,7 +23,7 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...($state->facts->standing->left?->said() ?? []), ...self::crossed($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
+        return [...($state->facts->standing->left?->said() ?? []), ...$state->facts->standing->again, ...self::crossed($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */

@@ -13,6 +13,7 @@ use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Spec\Mover;
@@ -93,6 +94,47 @@ final class ProofEvidenceTest extends TestCase
         self::assertSame('thread:bracket', self::asked($job), 'now that it is going to be moved, where it stands is noted first');
         $job->line('ok');
         self::assertSame('in_band', self::asked($job));
+    }
+
+    public function test_what_still_lacks_to_wide_open_is_taken_up_and_no_more(): void
+    {
+        $job = self::trigger()->line('no', 'check:wide_open');
+        $before = $job->state->next();
+        self::assertSame(PlanKind::Move, $before->kind, 'tighter, by the smallest step, while nobody has measured');
+        $job->entry('measure', ['key' => 'short_of_open', 'value' => 1.5, 'entered' => '1.5']);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Move, $next->kind);
+        self::assertStringContainsString('It still has 1.5 mm to go.', $next->sentence);
+        // One turn of M6 × 1 is 1 mm at the wire: a turn and a half, to half a flat.
+        self::assertEqualsWithDelta(1.5, abs(($next->options['in_line']->steps ?? self::fail('no move'))->toFloat()), 1 / 6 + 1e-9);
+    }
+
+    public function test_in_its_band_and_yet_short_is_no_matter_of_slack(): void
+    {
+        $job = self::trigger()->line('no', 'check:wide_open')->entry('measure', ['key' => 'short_of_open', 'value' => 4.0, 'entered' => '4']);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Suspect, $next->kind, '2.5 mm less 4 is no play at all');
+        self::assertStringContainsString('in its band and yet short. Look at the bracket, the cable, and the stop', $next->sentence);
+        self::assertSame('put_right', self::asked($job));
+    }
+
+    public function test_what_was_measured_before_a_move_says_nothing_after_it(): void
+    {
+        $job = self::trigger()->line('no', 'check:wide_open')->entry('measure', ['key' => 'short_of_open', 'value' => 1.5, 'entered' => '1.5']);
+        $job->line('+1t', 'in_band')->read(1.5, 1.5, 1.5)->line('ok', 'lock:in_line')->read(1.5, 1.5, 1.5)->line('no', 'check:wide_open');
+        self::assertNull(ProofEvidence::of($job->state->spec, $job->state->run, $job->state->facts)->shortOfOpen());
+    }
+
+    private static function trigger(): TestJob
+    {
+        $job = TestJob::of(['family' => 'trigger_throttle', 'aim' => ['kind' => 'free_play_band', 'point' => 'carburettor_barrel', 'low_mm' => 0.3, 'high_mm' => 3.5], 'conditions' => ['poses' => ['straight']], 'policy' => 'middle'], [
+            'hand' => ['kind' => 'trigger', 'name' => 'Trigger'],
+            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [['id' => 'in_line', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 20]]]],
+            'working_end' => 'carburettor',
+        ], ['in_line' => 5.0]);
+        $job->instrument = 'caliper';
+
+        return $job->toReading()->read(2.5, 2.5, 2.5);
     }
 
     /** @return iterable<string, array{FamilyKey, string, string, Bearing}> */

@@ -127,6 +127,21 @@ final class TablePlannerTest extends TestCase
         yield 'two cables out' => [2, 36, 61];
     }
 
+    public function test_the_cable_that_cured_it_last_time_is_proposed_first(): void
+    {
+        $table = FamilyKey::ModeCables->family()->starting()->aims[0];
+        self::assertInstanceOf(OutcomeTable::class, $table);
+        $cables = ['mode_bevels', 'park_bevels', 'differential_bevels'];
+        foreach ($cables as $cable) {
+            $job = TestJob::table('mode_cables', $table, $cables, ['cured' => $cable]);
+            foreach (array_keys($table->settings) as $mode) {
+                $job->entry('outcome', ['setting' => $mode, 'saw' => $mode === 'two_wheel' ? 'under' : 'right']);
+            }
+            self::assertSame($cable, self::advice($job)->adjuster);
+            self::assertStringContainsString('It cured it last time', self::advice($job)->how);
+        }
+    }
+
     /** Each cable moves each mode its own way far, which nobody knows. */
     #[DataProvider('cablesOut')]
     public function test_every_cable_can_cure_every_mode_and_how_much_is_learned(int $out, int $least, int $most): void

@@ -60,10 +60,11 @@ final class TestJob
      * @param  array<string, mixed>  $spec  beside its source
      * @param  array<string, mixed>  $run
      * @param  array<string, float|null>  $positions
+     * @param  array<string, mixed>  $standing  beside its shelf and positions
      */
-    public static function of(array $spec, array $run, array $positions = []): self
+    public static function of(array $spec, array $run, array $positions = [], array $standing = []): self
     {
-        $job = new self($spec + ['source' => ['document' => 'test book']], $run, self::standing($positions));
+        $job = new self($spec + ['source' => ['document' => 'test book']], $run, $standing + self::standing($positions));
         $job->adjuster = array_key_first($job->state->run->adjusters());
 
         return $job;
@@ -73,8 +74,9 @@ final class TestJob
      * A control whose settings are tried, with one slotted bracket or as many in-line adjusters of six bevels as are named.
      *
      * @param  list<string>  $bevels
+     * @param  array<string, mixed>  $standing
      */
-    public static function table(string $family, OutcomeTable $table, array $bevels = []): self
+    public static function table(string $family, OutcomeTable $table, array $bevels = [], array $standing = []): self
     {
         $adjusters = $bevels === [] ? [['id' => 'bracket', 'name' => 'slotted bracket', 'kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 60], 'smallest_step' => 0.5]]
             : array_map(static fn (string $id): array => ['id' => $id, 'name' => "{$id} adjuster", 'kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 40, 'bevels_per_turn' => 6], $bevels);
@@ -83,7 +85,7 @@ final class TestJob
             'hand' => ['kind' => 'selector', 'name' => 'Selector'],
             'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
             'working_end' => 'arm',
-        ], array_fill_keys(array_column($adjusters, 'id'), $bevels === [] ? 30.0 : 16.0));
+        ], array_fill_keys(array_column($adjusters, 'id'), $bevels === [] ? 30.0 : 16.0), $standing);
     }
 
     /** Puts back everything that is asked for before the machine is run. */

@@ -151,6 +151,7 @@ export const beside = z.object({
   governor: z.object({ sentence: z.string(), ...move }).nullable(),
   pull_at_mm: z.number().nullable(),
   can_pull: z.boolean(),
+  can_measure_short: z.boolean(),
   pull: z
     .object({
       now: pulled.nullable(),

@@ -28,6 +28,7 @@ const pastJob = z.object({
   left_mm: z.number().nullable(),
   left_expanded_mm: z.number().nullable(),
   left_verdict: z.string().nullable(),
+  stands: z.array(z.object({ name: z.string(), found: z.string().nullable(), left: z.string().nullable() })),
   spec: z.string().nullable(),
   source: z.string().nullable(),
   parts: z.array(z.string()),
@@ -36,7 +37,7 @@ const pastJob = z.object({
 export type PastJob = z.infer<typeof pastJob>;
 
 const check = z.object({
-  why: z.enum(['named', 'new_part', 'drift', 'book', 'practice']),
+  why: z.enum(['named', 'new_part', 'new_machine', 'drift', 'book', 'practice']),
   label: z.string(),
   usage: z.number().nullable(),
   day: z.string().nullable(),
@@ -56,6 +57,7 @@ const story = z.object({
       drift_mm: z.number().nullable(),
     }),
   ),
+  again: z.array(z.string()),
   ahead: z
     .object({
       from_usage: z.number(),

@@ -31,7 +31,7 @@ export const Modal = ({
   about,
   children,
   actions,
-  cancel = 'Leave it',
+  cancel = 'Cancel',
   must = false,
 }: ModalProps) => (
   <Dialog.Root

@@ -44,7 +44,7 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
         onClose={() => setOpen(false)}
         title={person.name}
         about={`Signed in as ${person.role}.`}
-        cancel="Back"
+        cancel="Close"
         actions={
           <Button look="plain" onClick={leave}>
             Sign out

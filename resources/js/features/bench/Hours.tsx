@@ -65,7 +65,7 @@ const WhoIsHere = ({ day, onClose }: { day: BenchDay; onClose: () => void }) => 
       onClose={onClose}
       title="Who is at the bench today?"
       about="The day is fitted to their hours, and what does not fit is said."
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <Button look="vivid" onClick={() => say.mutate()} disabled={say.isPending} data-primary>
           Fit the day

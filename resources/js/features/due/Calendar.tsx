@@ -27,7 +27,7 @@ export const Calendar = ({ subscribed }: { subscribed: boolean }) => {
         }}
         title="Due dates in a calendar"
         about="Any calendar that subscribes to an address shows them and keeps them current. Whoever has the address reads due dates and nothing else."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <>
             <Button look="vivid" onClick={() => make.mutate()} disabled={make.isPending} data-primary>

@@ -30,7 +30,7 @@ export const WayHome = () => {
         onClose={() => setOpen(false)}
         title="Back to as found"
         about="Turn these, then say so. Your reading is due again after."
-        cancel="Not now"
+        cancel="Cancel"
         actions={
           mayWrite &&
           known && (

@@ -29,7 +29,7 @@ import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
 
 /** Everything the parts of a job's screen share: what the server said, what is asked, what is typed, and how to send. */
-export type Picked = { key: string; of: string; label: string };
+export type Picked = { key: string; of?: string; label: string };
 
 export type Bench = {
   job: Job;
@@ -213,9 +213,11 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       keepLine(key, '');
       // Readings go on to the same pose and cable until its group is full: nobody is moved on between two pulls.
       setKeptTo(itemKey !== undefined && isRead(itemKey) ? itemKey : null);
+      // One of many stays picked for its next figure; what is measured once is done.
+      if (picking !== null && picking.of === undefined) setPicking(null);
       send({ line: text, shown });
     },
-    [key, send, shown, itemKey],
+    [key, send, shown, itemKey, picking],
   );
   const chooseInstrument = useCallback(
     (id: string) => preferences.set({ keysAnywhere, instrument: id }),

@@ -73,9 +73,15 @@ const JobRow = ({ job }: { job: PastJob }) => {
         <Link to={`/jobs/${job.job}`}>{day(job.opened_at)}</Link>
       </Cell>
       <Cell>{counted(job.usage)}</Cell>
-      <Cell whiteSpace="nowrap">{job.found_mm === null ? '' : <Figure mark="found" text={mm(job.found_mm)} />}</Cell>
       <Cell whiteSpace="nowrap">
-        {job.left_mm === null ? '' : <Figure mark="left" text={withUncertainty(job.left_mm, job.left_expanded_mm)} />}
+        {job.found_mm === null ? <Stood job={job} at="found" /> : <Figure mark="found" text={mm(job.found_mm)} />}
+      </Cell>
+      <Cell whiteSpace="nowrap">
+        {job.left_mm === null ? (
+          <Stood job={job} at="left" />
+        ) : (
+          <Figure mark="left" text={withUncertainty(job.left_mm, job.left_expanded_mm)} />
+        )}
       </Cell>
       <Cell>
         {outcome === null ? (
@@ -92,6 +98,16 @@ const JobRow = ({ job }: { job: PastJob }) => {
     </chakra.tr>
   );
 };
+
+/** A control without a figure is remembered by where its adjusters stood. */
+const Stood = ({ job, at }: { job: PastJob; at: 'found' | 'left' }) =>
+  job.stands.map((one) =>
+    one[at] === null ? null : (
+      <Box key={one.name}>
+        <Figure mark={at} text={job.stands.length > 1 ? `${one.name}: ${one[at]}` : (one[at] ?? '')} />
+      </Box>
+    ),
+  );
 
 const Figure = ({ mark, text }: { mark: MarkKind; text: string }) => (
   <Flex gap="2" alignItems="center">

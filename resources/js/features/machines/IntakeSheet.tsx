@@ -64,7 +64,7 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
               Answer it
             </Button>
             <Button look="quiet" onClick={() => setAnswer(null)}>
-              Leave it
+              Cancel
             </Button>
           </Flex>
         </Box>

@@ -47,10 +47,10 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
       open
       onClose={onClose}
       title={`Change ${machine.tag}`}
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <Button look="vivid" onClick={() => change.mutate()} disabled={change.isPending} data-primary>
-          Keep it
+          Save
         </Button>
       }
     >

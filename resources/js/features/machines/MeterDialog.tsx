@@ -51,7 +51,7 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
       about={`It said ${counted(machine.meter.face)} ${machine.usage_unit} ${
         machine.meter.read_at === null ? 'the last time' : moment(machine.meter.read_at)
       }.${then === undefined ? '' : ' Wear is told against it.'}`}
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <>
           <Button
@@ -60,7 +60,7 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
             disabled={!complete || read.isPending}
             data-primary
           >
-            {questioned ? 'I am sure, keep it' : 'Keep it'}
+            {questioned ? 'I am sure, save it' : 'Save'}
             {then !== undefined && ` and ${then.says}`}
           </Button>
           {then !== undefined && (

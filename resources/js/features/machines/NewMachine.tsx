@@ -58,7 +58,7 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
       open
       onClose={onClose}
       title="A machine for the yard"
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <Button look="vivid" onClick={() => add.mutate()} disabled={!complete || add.isPending} data-primary>
           Hang it up

@@ -36,7 +36,7 @@ export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: 
       open
       onClose={onClose}
       title={`What feels odd on ${machine.tag}?`}
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <Button
           look="vivid"

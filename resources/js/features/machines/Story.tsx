@@ -12,6 +12,21 @@ export const Story = ({ story, usageUnit }: { story: WearStory; usageUnit: strin
         <b>{story.heading}:</b> {story.words}
       </Box>
     )}
+    {story.again.map((sentence) => (
+      <Flex
+        key={sentence}
+        gap="3"
+        bg="amber.wash"
+        borderRadius="md"
+        padding="3"
+        marginTop="3"
+        lineHeight="snug"
+        data-again
+      >
+        <Mark kind="found" size="1.2rem" style={{ marginTop: '0.1rem' }} />
+        <Box>{sentence}</Box>
+      </Flex>
+    ))}
     {story.next !== null && <Next next={story.next} usageUnit={usageUnit} />}
   </Box>
 );

@@ -100,11 +100,11 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
       open
       onClose={onClose}
       title={instrument === null ? 'Add an instrument' : `Change ${instrument.name}`}
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <>
           <Button look="vivid" onClick={submit} disabled={keep.isPending} data-primary>
-            {keep.isPending ? 'Keeping it' : 'Keep it'}
+            {keep.isPending ? 'Saving' : 'Save'}
           </Button>
           {instrument !== null && (
             <Button look="plain" onClick={() => (parting ? away.mutate() : setParting(true))} data-put-away>

@@ -66,7 +66,7 @@ export const ImportReport = ({ file, onDone }: { file: ImportFile; onDone: () =>
               </Button>
             )}
             <Button look="quiet" onClick={() => forget.mutate()}>
-              Leave it
+              Cancel
             </Button>
           </Flex>
         </>

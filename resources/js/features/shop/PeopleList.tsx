@@ -114,7 +114,7 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
       open
       onClose={onClose}
       title={person === null ? 'Somebody new' : person.name}
-      cancel={password === null ? 'Back' : 'Done'}
+      cancel={password === null ? 'Cancel' : 'Done'}
       actions={
         password === null && (
           <Button
@@ -123,7 +123,7 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
             disabled={name.trim() === '' || add.isPending || change.isPending}
             data-primary
           >
-            {person === null ? 'Add them' : 'Keep it'}
+            {person === null ? 'Add them' : 'Save'}
           </Button>
         )
       }

@@ -115,7 +115,7 @@ const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | 
         {keep.isError && <Refusal error={keep.error} words={inTheForm} />}
         <Flex direction="column" gap="2" marginTop="4">
           <Button look="vivid" size="tall" onClick={() => keep.mutate()} disabled={keep.isPending} data-primary>
-            {keep.isPending ? 'Keeping it' : 'Keep it as a draft'}
+            {keep.isPending ? 'Saving' : 'Save as a draft'}
           </Button>
           <LinkButton
             to={version === null ? '/specs' : `/specs/${version.id}`}
@@ -123,7 +123,7 @@ const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | 
             textDecoration="none"
             textAlign="center"
           >
-            Leave it
+            Cancel
           </LinkButton>
         </Flex>
         <Box textStyle="small" marginTop="3">

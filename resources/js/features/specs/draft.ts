@@ -1,6 +1,6 @@
 import type { NewSpec, Written } from '../../api/specs';
 import { quantity } from '../../lib/figures';
-import { type LimitKind, limitKinds, limits, measuredBy } from './words';
+import { type LimitKind, limitKinds, limits, measuredBy, secondCables } from './words';
 
 /** A spec as it stands in the form: every figure as it was typed. */
 export type AdjusterDraft = {
@@ -47,7 +47,13 @@ export type TableDraft = {
   movers: MoverDraft[];
 };
 /** The play of a second cable, under the name it has in the library. */
-export type SecondDraft = { kept: Written; key: 'backward' | 'secondary'; low: string; high: string };
+export type SecondDraft = {
+  kept: Written;
+  key: 'backward' | 'secondary';
+  low: string;
+  high: string;
+  setFirst: boolean;
+};
 
 export type SpecDraft = {
   model: string;
@@ -183,8 +189,53 @@ function table(value: unknown): TableDraft {
 function second(spec: Written): SecondDraft | null {
   const key = spec.backward !== undefined ? 'backward' : 'secondary';
   const kept = record(spec[key]);
-  return spec[key] === undefined ? null : { kept, key, low: text(kept.low_mm), high: text(kept.high_mm) };
+  return spec[key] === undefined
+    ? null
+    : { kept, key, low: text(kept.low_mm), high: text(kept.high_mm), setFirst: kept.set_first === true };
 }
+
+/** The second cable that this family may have; null where it has one already, or never does. */
+export function secondToAdd(draft: SpecDraft) {
+  return draft.second === null ? (secondCables[draft.family as keyof typeof secondCables] ?? null) : null;
+}
+
+/** With the second cable in its run, and a play to fill in. */
+export function withSecond(draft: SpecDraft): Partial<SpecDraft> {
+  const cable = secondToAdd(draft);
+  if (cable === null) return {};
+  const taken = draft.cables.flatMap((one) => one.adjusters.map((adjuster) => adjuster.id));
+  const id = freeKey(cable.id, taken);
+  const nuts = {
+    ...emptyAdjuster(1),
+    id,
+    kind: 'bracket_nuts',
+    name: `${cable.name.toLowerCase()} nuts`,
+    thread: 'M6',
+  };
+  return {
+    second: { kept: {}, key: cable.key, low: '', high: '', setFirst: false },
+    cables: [
+      ...draft.cables,
+      {
+        kept: {
+          id: freeKey(
+            cable.id,
+            draft.cables.map((one) => text(one.kept.id)),
+          ),
+          name: cable.name,
+          pulls: cable.pulls,
+        },
+        adjusters: [nuts],
+      },
+    ],
+  };
+}
+
+/** Without it. */
+export const withoutSecond = (draft: SpecDraft): Partial<SpecDraft> => ({
+  second: null,
+  cables: draft.cables.filter((cable) => cable.kept.pulls !== 'closing' && cable.kept.pulls !== 'following'),
+});
 
 type Head = { model: string; control: string; name: string; minutes: number };
 
@@ -403,6 +454,7 @@ export function writtenOf(draft: SpecDraft): NewSpec {
         : {
             [second.key]: {
               ...second.kept,
+              set_first: second.setFirst,
               low_mm: figure(second.low) ?? null,
               high_mm: figure(second.high) ?? null,
             },

@@ -20,6 +20,12 @@ export const families = [
   { key: 'other_control', label: 'Other control' },
 ] as const satisfies Options;
 
+/** The second cable that a control of a family may have, as the library writes it: with a play, and adjusters, of its own. */
+export const secondCables = {
+  twist_grip: { key: 'backward', pulls: 'closing', id: 'closing', name: 'Closing cable' },
+  pedal_throttle: { key: 'secondary', pulls: 'following', id: 'secondary', name: 'Secondary cable' },
+} as const;
+
 export const points = [
   { key: 'lever_tip', label: 'Lever tip' },
   { key: 'perch_gap', label: 'Lever/perch gap' },

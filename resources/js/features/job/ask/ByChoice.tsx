@@ -24,7 +24,7 @@ export const ByChoice = () => {
         onClose={() => setOpen(false)}
         title="Leave it outside by choice"
         about="Who wants it so, and why. It shows on the sheet and on every later screen of this control."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button look="vivid" onClick={leave} disabled={reason.trim() === ''} data-primary>
             Leave it so

@@ -27,7 +27,7 @@ export const ChangedOnTheBench = () => {
         onClose={() => setOpen(false)}
         title="What was put right?"
         about="What was read and tried before no longer compares, and is asked for again."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button look="vivid" onClick={log} disabled={cure === null} data-primary>
             Log it

@@ -27,7 +27,7 @@ export const FitPart = () => {
         onClose={() => setOpen(false)}
         title="Which part is new?"
         about="What was read before no longer compares. Read it again after, and measure the threads anew."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button look="vivid" onClick={fit} disabled={part === null} data-primary>
             Log it

@@ -45,7 +45,7 @@ export const Guided = ({ adjuster }: { adjuster: Adjuster }) => {
         </Button>
         {other !== undefined && (
           <Button look="plain" onClick={() => chooseAdjuster(other.id)}>
-            Leave it
+            Not this one
           </Button>
         )}
       </Flex>

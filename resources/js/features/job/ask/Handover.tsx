@@ -25,7 +25,7 @@ export const Handover = () => {
         onClose={() => setOpen(false)}
         title="Hand the job over"
         about="What you write stands in the log, and on the Bench for whoever carries on."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button look="vivid" onClick={hand} disabled={words.trim() === ''} data-primary>
             Hand over

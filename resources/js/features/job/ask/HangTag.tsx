@@ -30,7 +30,7 @@ export const HangTag = () => {
         onClose={() => setOpen(false)}
         title="Tag it: do not run"
         about="The reason stands on the tag, the sheet and every screen. Only a new job that passes, signed by a lead, lifts it."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button look="stop" onClick={hang} disabled={reason.trim() === ''} data-primary>
             Hang the tag

@@ -41,7 +41,7 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
       open={open}
       onClose={onClose}
       title="What did you move?"
-      cancel="Back"
+      cancel="Cancel"
       actions={
         <>
           <Button look="vivid" disabled={nothing} onClick={() => done(() => sendLine(line))} data-primary>

@@ -12,6 +12,7 @@ import { HowToReadHere } from './AskReading';
 import { ByChoice } from './ByChoice';
 import { Guided } from './Guided';
 import { HangTag } from './HangTag';
+import { MeasureShort } from './MeasureShort';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
 import { SetHow } from './SetHow';
@@ -66,6 +67,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           {item.said}
         </Box>
       )}
+      {finer && <MeasureShort />}
       <Box lineHeight="snug" fontSize="md">
         <Expectation option={option} />
       </Box>

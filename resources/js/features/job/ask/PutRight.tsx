@@ -6,6 +6,7 @@ import { PickOne } from '../../../components/PickOne';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
+import { MeasureShort } from './MeasureShort';
 import { Imitators } from './SetByOutcome';
 
 /** What failed is put right otherwise than by an adjuster, and tried again. */
@@ -17,6 +18,7 @@ export const PutRight = ({ item }: { item: Item }) => {
   return (
     <AskCard eyebrow="Set" title={item.label}>
       <Box lineHeight="snug">{item.said}</Box>
+      <MeasureShort />
       {beside.not_settable !== null && <Box lineHeight="snug">{beside.not_settable}</Box>}
       <PickOne says="What was put right" mark="cure" options={beside.cures} value={cure} onPick={setCure} column />
       {cure !== null && (

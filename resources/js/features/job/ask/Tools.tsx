@@ -43,7 +43,7 @@ const ReplaceCable = () => {
         onClose={() => setOpen(false)}
         title={cables.length > 1 ? 'Which cable, and why?' : 'Why is it replaced?'}
         about="Its steps come next: notes and pictures first, then old and new side by side, before anything is fitted."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button
             look="vivid"
@@ -110,7 +110,7 @@ const PullAndDrag = () => {
         onClose={() => setOpen(false)}
         title="Pull and drag"
         about="Pull gauge square to the lever at its ball, slowly through the middle of its travel: once pulling, once letting it back, at the same place."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button look="vivid" disabled={!ready} onClick={log} data-primary>
             Log the pair

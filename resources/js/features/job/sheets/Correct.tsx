@@ -38,7 +38,7 @@ export const Correct = () => {
         onClose={() => setOpen(false)}
         title="Correct a signed job"
         about="What was signed stays as it was signed. A new job begins on the same control, and both name each other."
-        cancel="Back"
+        cancel="Cancel"
         actions={
           <Button
             look="vivid"

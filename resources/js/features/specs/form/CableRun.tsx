@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Button, Sheet } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
-import { type AdjusterDraft, emptyAdjuster } from '../draft';
+import { type AdjusterDraft, emptyAdjuster, secondToAdd, withoutSecond, withSecond } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 import { kindOptions, measuredBy } from '../words';
 
@@ -75,7 +75,27 @@ export const CableRun = ({ draft, set }: FormProps) => {
           </Button>
         </Box>
       ))}
+      <SecondCable draft={draft} set={set} />
     </Sheet>
+  );
+};
+
+/** A closing cable, or the one behind a governor, is part of the control: its play is asked for above. */
+const SecondCable = ({ draft, set }: FormProps) => {
+  const toAdd = secondToAdd(draft);
+  if (toAdd === null && draft.second === null) return null;
+  return (
+    <Box borderTopWidth="thin" borderColor="line" marginTop="3" paddingTop="3">
+      {toAdd !== null ? (
+        <Button look="quiet" size="small" onClick={() => set(withSecond(draft))} data-add-second>
+          Add the {toAdd.name.toLowerCase()}
+        </Button>
+      ) : (
+        <Button look="quiet" size="small" onClick={() => set(withoutSecond(draft))} data-drop-second>
+          Take the second cable out
+        </Button>
+      )}
+    </Box>
   );
 };
 

@@ -1,6 +1,6 @@
 import { Grid, Heading } from '@chakra-ui/react';
 import { Sheet } from '../../../components/Buttons';
-import { Entry } from '../../../components/Entry';
+import { Entry, Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
 
 const readAt = {
@@ -18,7 +18,7 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
         Play of the second cable
       </Heading>
       {readAt[second.key]}.
-      <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem' }} gap="3" marginTop="2">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem 12rem' }} gap="3" marginTop="2">
         <Entry
           label="Least, mm"
           value={second.low}
@@ -34,6 +34,15 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
           kind="decimal"
           most={12}
           name="second_high"
+        />
+        <Pick
+          label="Which cable is set first"
+          value={second.setFirst ? 'second' : 'first'}
+          onChange={(which) => set({ second: { ...second, setFirst: which === 'second' } })}
+          options={[
+            { key: 'first', label: 'The first' },
+            { key: 'second', label: 'This one' },
+          ]}
         />
       </Grid>
     </Sheet>
