@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wear;
 
+use DateTimeImmutable;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Quantity\StepUnit;
 
@@ -29,7 +30,7 @@ final readonly class AgainAndAgain
      */
     public function said(string $today, Family $family): array
     {
-        $since = date('Y-m-d', (int) strtotime("{$today} -1 year"));
+        $since = (new DateTimeImmutable($today))->modify('-1 year')->format('Y-m-d');
         [$sums, $last] = [[], []];
         foreach ($this->taken as $one) {
             if ($one->day >= $since && in_array($one->unit, [StepUnit::Rung, StepUnit::Hole], true)) {
