@@ -32,7 +32,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('bench', [BenchController::class, 'show']);
         Route::get('machines', [MachineController::class, 'index']);
         Route::get('machines/{tag}', [MachineController::class, 'show']);
-        Route::post('machines/{tag}/jobs', [JobController::class, 'store']);
+        Route::post('machines/{tag}/jobs', [JobController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}', [JobController::class, 'show']);
         Route::get('jobs/{job}/file', [JobController::class, 'file']);
         Route::get('jobs/{job}/alike', [JobController::class, 'alike']);
@@ -84,11 +84,11 @@ Route::prefix('api')->group(function (): void {
             Route::post('specs/{spec}/check', [SpecController::class, 'check'])->whereNumber('spec');
         });
         Route::get('shelf', [ShelfController::class, 'show']);
-        Route::put('shelf/{instrument}', [ShelfController::class, 'store']);
-        Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy']);
-        Route::put('jobs/{job}/photos/{photo}', [PhotoController::class, 'store']);
+        Route::put('shelf/{instrument}', [ShelfController::class, 'store'])->middleware('may:keep_shop');
+        Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy'])->middleware('may:keep_shop');
+        Route::put('jobs/{job}/photos/{photo}', [PhotoController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}/photos/{photo}', [PhotoController::class, 'show']);
-        Route::post('jobs/{job}/entries', [EntryController::class, 'store']);
+        Route::post('jobs/{job}/entries', [EntryController::class, 'store'])->middleware('may:log');
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });

@@ -48,6 +48,7 @@ final readonly class Closing
             'spread' => Pooling::of($state->facts->groups),
             'taught' => array_map(StandingCodec::encodePrior(...), Carryover::taught($state)),
             'creep' => $state->beliefs->creep->sums(),
+            'wish' => $state->facts->seen->wish === null ? null : StandingCodec::encodeWish($state->facts->seen->wish) + ['say' => $state->facts->seen->wish->say()],
         ];
     }
 }

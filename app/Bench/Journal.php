@@ -49,17 +49,17 @@ final readonly class Journal
      * @throws CoreError If the core refuses the entry.
      * @throws Conflict If the id stands for something else already.
      */
-    public function write(JobHead $job, User $user, EntryRequest $request, CarbonImmutable $now): BenchState
+    public function write(JobHead $job, User $user, EntryRequest $request, CarbonImmutable $now, ?string $device = null): BenchState
     {
         try {
-            return DB::transaction(fn (): BenchState => $this->append($job, $user->id, $user->person(), $request, $now), 3);
+            return DB::transaction(fn (): BenchState => $this->append($job, $user->id, $user->person(), $request, $now, $device), 3);
         } catch (UniqueConstraintViolationException $e) {
             // The id stands in another visit's log: ids are the table's own key.
             throw new Conflict(self::TAKEN, previous: $e);
         }
     }
 
-    private function append(JobHead $job, int $userId, Person $by, EntryRequest $request, CarbonImmutable $now): BenchState
+    private function append(JobHead $job, int $userId, Person $by, EntryRequest $request, CarbonImmutable $now, ?string $device): BenchState
     {
         DB::table('visits')->where('id', $job->visit)->lockForUpdate()->first(['id']);
         $rows = StoredEntry::ofVisit($job->visit);
@@ -82,7 +82,7 @@ final readonly class Journal
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;
-        EntryRow::write($job->visit, ($rows->last()->seq ?? 0) + 1, $of, $kind, $body, $stamp, $userId, $request->digest, $now);
+        EntryRow::write($job->visit, ($rows->last()->seq ?? 0) + 1, $of, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
         if ($entry instanceof Closed) {
             Closing::of($job, $entry, $after, $now);
         }

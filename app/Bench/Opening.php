@@ -106,6 +106,7 @@ final readonly class Opening
             'creep' => ($summary['creep']['pairs'] ?? 0) === 0 ? null : $summary['creep'],
             'again' => $past->again(),
             'cured' => $past->cured(),
+            'wish' => isset($summary['wish']) ? array_intersect_key($summary['wish'], ['play_mm' => true, 'bite' => true, 'said' => true]) : null,
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,

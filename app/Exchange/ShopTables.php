@@ -31,6 +31,7 @@ final readonly class ShopTables
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',
+        'device_people' => 'which browser knows whom: as good as half a password, and of this server alone',
         'sessions' => 'who is signed in where: as good as passwords, and of this server alone',
         'cache' => 'worked out anew',
         'cache_locks' => 'of this server alone',

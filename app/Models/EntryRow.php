@@ -44,9 +44,10 @@ final class EntryRow extends Model
     /**
      * @param  array<string, mixed>  $body
      * @param  string|null  $job  null for what belongs to the whole visit
+     * @param  string|null  $device  the one it was written on; null for what the server or a file wrote
      * @param  string  $digest  of what was sent, to tell a repeat from another entry under its id
      */
-    public static function write(string $visit, int $seq, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now): void
+    public static function write(string $visit, int $seq, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device = null): void
     {
         self::query()->create([
             'id' => $stamp->id,
@@ -63,6 +64,7 @@ final class EntryRow extends Model
             'by' => ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value],
             'after' => $stamp->after,
             'digest' => $digest,
+            'device' => $device,
         ]);
     }
 

@@ -23,9 +23,16 @@ final readonly class Staff
 
     private const PASSWORD_LETTERS = 14;
 
-    private const LEAST_PASSWORD = 10;
-
     private const PIN = '/^\d{4,8}$/';
+
+    /**
+     * A sign-in name as it is stored, from what was typed: trailing blanks, capitals and accents make no other name, and no other count of
+     * tries.
+     */
+    public static function loginOf(string $typed): string
+    {
+        return mb_substr(Str::lower(Str::ascii(trim($typed))), 0, 40);
+    }
 
     /** @return list<array<string, mixed>> */
     public static function rows(): array
@@ -83,19 +90,23 @@ final readonly class Staff
     {
         $password = self::freshPassword();
         $user->forceFill(['password' => $password, 'pin' => null])->save();
+        Device::forgetAllOf($user);
         DB::table('sessions')->where('user_id', $user->id)->delete();
         Audit::note($by, 'password made anew', "{$user->name} ({$user->login})");
 
         return $password;
     }
 
-    /** @param  string  $here  the session that stays; every other of theirs ends */
-    public static function ownPassword(User $user, string $password, string $here): void
+    /**
+     * @param  string  $here  the session that stays; every other of theirs ends
+     * @param  Device|null  $device  the one it is changed on, where the new one was shown
+     */
+    public static function ownPassword(User $user, string $password, string $here, ?Device $device): void
     {
-        if (mb_strlen($password) < self::LEAST_PASSWORD) {
-            throw Refused::because('A password has at least '.self::LEAST_PASSWORD.' letters. A few words do well.');
-        }
-        $user->forceFill(['password' => $password])->save();
+        Password::check($password, $user);
+        // Whoever knew the old one may have set the PIN.
+        $user->forceFill(['password' => $password, 'pin' => null])->save();
+        Device::forgetAllOf($user, $device);
         DB::table('sessions')->where('user_id', $user->id)->where('id', '!=', $here)->delete();
         Audit::note($user, 'own password changed', "{$user->name} ({$user->login})");
     }
@@ -108,7 +119,8 @@ final readonly class Staff
         if ($pin !== null && (count(array_unique(str_split($pin))) === 1 || str_contains('0123456789', $pin) || str_contains('9876543210', $pin))) {
             throw Refused::because('That PIN is the first one anybody would try. Choose another.');
         }
-        $user->forceFill(['pin' => $pin])->save();
+        $user->forceFill(['pin' => $pin, 'pin_misses' => 0])->save();
+        Audit::note($user, $pin === null ? 'own PIN taken off' : 'own PIN set', "{$user->name} ({$user->login})");
     }
 
     private static function freshPassword(): string

@@ -17,12 +17,16 @@ final readonly class TakeOver
     /**
      * Whether the PIN is right.
      *
-     * @throws Refused If it was missed too often.
+     * @throws Refused If its owner never showed the password on this device, or it was missed too often.
      */
-    public static function by(User $next, string $pin, User $from): bool
+    public static function by(User $next, string $pin, User $from, ?Device $device): bool
     {
         if ($next->pin === null) {
             return false;
+        }
+        if ($device?->knows($next->login) !== true) {
+            Audit::note($from, 'PIN on an unknown device', "{$next->name} ({$next->login})");
+            throw Refused::because("{$next->name} has not signed in with the password on this device. Once that is done, the PIN takes over here.");
         }
         // Counted before it is looked at, so that tries side by side cannot outrun the count.
         $counted = User::query()->whereKey($next->id)->where('pin_misses', '<', self::MOST_MISSES)->increment('pin_misses');

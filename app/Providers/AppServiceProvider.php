@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\People\Device;
+use App\People\Staff;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -14,8 +16,10 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /** Tries a minute at one name from one address, and at all names from one address. */
+    /** Tries a minute at one name from one address, at one name from anywhere, and at all names from one address. */
     private const SIGN_INS = 6;
+
+    private const SIGN_INS_A_NAME = 12;
 
     private const SIGN_INS_AN_ADDRESS = 30;
 
@@ -23,10 +27,23 @@ final class AppServiceProvider extends ServiceProvider
     {
         Date::use(CarbonImmutable::class);
         Model::preventLazyLoading($this->app->environment() !== 'production');
-        RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(self::SIGN_INS)->by('login:'.self::login($request).$request->ip()),
+        RateLimiter::for('sign-in', self::signIns(...));
+    }
+
+    /**
+     * Who guesses from elsewhere is slowed down, at one name and at all; the person on a device that knows them keeps a count of their own.
+     *
+     * @return list<Limit>
+     */
+    private static function signIns(Request $request): array
+    {
+        [$login, $device] = [self::login($request), Device::of($request)];
+
+        return $device?->knows($login) === true ? [Limit::perMinute(self::SIGN_INS)->by("device:{$device->short()}:{$login}")] : [
+            Limit::perMinute(self::SIGN_INS)->by("login:{$login}:{$request->ip()}"),
+            Limit::perMinute(self::SIGN_INS_A_NAME)->by("name:{$login}"),
             Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),
-        ]);
+        ];
     }
 
     /** The name tried, whatever was sent in its place. */
@@ -34,6 +51,6 @@ final class AppServiceProvider extends ServiceProvider
     {
         $login = $request->json('login');
 
-        return is_string($login) ? mb_substr(mb_strtolower($login), 0, 60) : '';
+        return is_string($login) ? Staff::loginOf($login) : '';
     }
 }

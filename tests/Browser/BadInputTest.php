@@ -66,7 +66,7 @@ final class BadInputTest extends BrowserTestCase
     {
         $this->as('mirre')->startJob('RT-02', 'throttle');
         $this->blurred()->keys('7')->until('return document.querySelector("#bench-line").value === "7"', 'The key did not reach the line');
-        $this->cleared()->clickText('Mirre: settings')->see('Keys work anywhere')->click('input[type=checkbox]')->clickText('Close')->gone('[role=dialog]');
+        $this->cleared()->clickText('Mirre: settings')->see('Keys work anywhere')->click('input[type=checkbox]')->click('[data-cancel]')->gone('[role=dialog]');
         $this->blurred()->keys('7');
         self::assertSame('', $this->value('#bench-line'));
     }

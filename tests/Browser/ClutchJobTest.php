@@ -51,7 +51,7 @@ final class ClutchJobTest extends BrowserTestCase
         $this->see('perch barrel out 1 turn and 1 flat')->pad('21')->pad('21.5');
         $this->armed()->click('[data-done]')->settled()->see('pull it fully three times');
         $this->pad('17')->pad('17.5')->see('Lock the perch barrel')->armed()->click('[data-answer=ok]')->settled();
-        $this->pad('17')->pad('17')->see('Release arm loose');
+        $this->pad('17')->pad('17')->armed()->click('[data-go-on]')->see('Release arm loose');
         foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $this->armed()->click("[data-answer={$answer}]")->settled();
         }

@@ -11,17 +11,17 @@ final class FamiliesTest extends BrowserTestCase
 {
     public function test_a_selector_shows_which_way_its_arm_goes_and_is_set_by_what_it_does(): void
     {
-        $this->as('ines')->begin('SN-03', 'selector')->oks()->line('reverse', 'forward', ...array_fill(0, 6, 'forward'))->line('yes');
-        $this->see('9 mm', 'towards reverse', 'Wheel on its disc')->await('[data-shift]')->accessible('a selector being set');
+        $this->as('ines')->begin('SN-03', 'selector')->oks()->line('forward', 'forward', 'yes')->see('Where the slotted bracket stands')->line('10')->see('Draw the lever slowly from F1 to R1')->accessible('a look before loosening')->line('cannot be seen');
+        $this->see('5 mm', 'towards reverse', 'Wheel on its disc')->await('[data-shift]')->accessible('a selector being set');
         $this->armed()->clickText('Moved: say how far')->see('What did you move?')->clickText('Away from')->clickText('One of the mm more')->clickText('One of the mm more')->click('[role=dialog] [data-primary]')->settled();
         $this->see('Which way did the friction-wheel arm go?')->line('minus')->see('Lock the slotted bracket')->line('ok')->line('forward', 'forward');
-        $this->see('8.2 mm', 'Slotted bracket: 8 mm away')->armed()->click('[data-done]')->settled()->line('ok', 'reverse', 'forward')->see('R2: what did it do?');
+        $this->see('5 mm', 'Slotted bracket: 5 mm away')->armed()->click('[data-done]')->settled()->line('ok', 'reverse', 'forward');
         self::assertSame(['R1', 'F1'], array_values(array_map(static fn (array $one): string => $one['label'], array_filter($this->state()['beside']['table']['settings'], static fn (array $one): bool => $one['right']))));
     }
 
     public function test_modes_are_set_one_cable_at_a_time_and_unmet_teeth_prove_nothing(): void
     {
-        $this->as('tomas')->begin('UC-01', 'modes')->oks()->see('Park: what did it do?', 'the teeth have not met')->line('right', 'over', 'right');
+        $this->as('tomas')->begin('UC-01', 'modes')->oks()->see('Park: what did it do?', 'the teeth have not met')->line('right', 'over', 'right')->see('Thread showing at the mode cable adjuster')->line('6', '6', '6');
         $this->see('towards park', 'Mode cable adjuster: in 24 bevels', 'Arm and notches')->accessible('three cables at one arm');
         $this->armed()->click('[data-done]')->settled()->line('ok')->see('Park: what did it do?')->line('unmet')->see('Park: what did it do?')->line('right', 'over', 'right');
         $this->see('towards park')->window(390, 844);
@@ -30,7 +30,7 @@ final class FamiliesTest extends BrowserTestCase
 
     public function test_contradictory_marks_are_no_offset_and_are_said_to_be_that(): void
     {
-        $this->as('oda')->begin('SN-03', 'selector')->oks()->line('forward', 'reverse', ...array_fill(0, 6, 'forward'))->line('yes');
+        $this->as('oda')->begin('SN-03', 'selector')->oks()->line('forward', 'reverse', 'yes')->see('Where the slotted bracket stands')->line('10');
         $this->see('This is no offset', 'Suspect a bent arm, a worn or wrong part', 'Tag it: do not run')->accessible('marks that contradict each other');
     }
 
@@ -44,7 +44,7 @@ final class FamiliesTest extends BrowserTestCase
 
     public function test_a_drive_without_a_figure_is_found_rung_by_rung(): void
     {
-        $this->as('ines')->begin('MW-07', 'drive')->oks()->line('4')->see('Pushed, on a hard floor')->line('slow');
+        $this->as('ines')->begin('MW-07', 'drive')->oks()->see('Pushed, on a hard floor')->line('slow')->see('Where the rung clamp stands')->line('4');
         $this->see('towards more drive', 'a stretched belt')->armed()->click('[data-done]')->settled()->line('ok', 'creeps')->see('towards less drive');
     }
 
@@ -119,7 +119,7 @@ final class FamiliesTest extends BrowserTestCase
         $picture = imagecreatetruecolor(900, 700);
         self::assertNotFalse($picture);
         imagejpeg($picture, $file);
-        $this->upload($file)->await('[aria-label=Pictures] img')->accessible('pictures before anything comes off')->click('[data-noted]')->settled()->see('All adjusters fully in')->line('ok')->see('Draw the wire out of the perch')->line('ok')->see('Not here')->click('[data-answer=not_here]')->settled()->line('ok');
+        $this->upload($file)->await('[aria-label=Pictures] img')->accessible('pictures before anything comes off')->click('[data-noted]')->settled()->see('All adjusters fully in')->line('ok')->see('Draw the wire out of the perch')->line('ok')->see('Not here')->armed()->click('[data-answer=not_here]')->settled()->line('ok');
         $this->see('Lay old and new side by side')->type('#old_wire_mm', '84')->type('#new_wire_mm', 'short')->see('type a size')->accessible('two cables compared');
         $this->retype('#new_wire_mm', '20')->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled()->await('[data-match=does_not_fit]')->see('Lay old and new side by side', 'Too short by');
         $this->type('#refused-number', 'TR-330-B')->click('[data-refuse-part]')->settled()->see('Did not fit: TR-330-B')->retype('#old_wire_mm', '84')->retype('#new_wire_mm', '84.5')->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled();

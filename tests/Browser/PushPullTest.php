@@ -14,7 +14,7 @@ final class PushPullTest extends BrowserTestCase
         $this->click('[data-other-cable]')->see('Opening cable', '2 to 6 mm at the grip flange')->click('[data-other-cable]')->see('Next move · return adjuster');
         $this->armed()->click('[data-done]')->settled()->line('3', '3', '3')->see('Opening cable')->line('4', '4', '4')->see('Lock the return adjuster');
         $this->line('ok')->see('Read it again, locked')->line('4', '4', '4')->see('Read it again, locked: closing cable')->line('3', '3', '3');
-        $this->see('Reading, bars full left')->line('4', '4')->see('Reading, bars full left: closing cable')->line('3', '3');
+        $this->see('Reading, bars full left')->line('4', '4', '4')->line('4', '4', '4')->see('Reading, bars full left: closing cable')->line('3', '3', '3')->line('3', '3', '3');
         $this->see('Opened fully and let go')->line('yes', 'yes', 'yes', 'yes', 'yes')->see('Boots pulled home')->see('The closing cable, as left', '3.0');
     }
 }

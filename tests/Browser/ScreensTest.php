@@ -20,7 +20,7 @@ final class ScreensTest extends BrowserTestCase
         $this->line('ok', 'ok', 'ok', 'ok')->accessible('the state of the machine')->line('cold')->accessible('the thread')->line('3.5')->accessible('the reading');
         $this->line('17', '17', '17')->see('Next move')->accessible('the setting');
         $this->clickText('I moved it differently')->see('What did you move?')->accessible('the move dialog')->clickText('Cancel')->gone('[role=dialog]');
-        $this->clickText('Oda: settings')->see('Keys work anywhere')->accessible('the settings')->clickText('Close')->gone('[role=dialog]');
+        $this->clickText('Oda: settings')->see('Keys work anywhere')->accessible('the settings')->click('[data-cancel]')->gone('[role=dialog]');
         $this->line('abc')->see('has no number in it')->accessible('a refused line');
         foreach (['prove', 'close'] as $stage) {
             $this->click("[data-stage={$stage}]")->accessible($stage);

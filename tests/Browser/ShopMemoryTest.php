@@ -121,7 +121,7 @@ final class ShopMemoryTest extends BrowserTestCase
     {
         $this->as('oda')->visit('/shop')->see('keeps the shop, signs, lifts tags')->accessible('people')->click('[data-primary]')->field('person-name', 'Wil')->field('person-login', 'wil')->click('[role=dialog] [data-primary]')->await('[data-password]');
         $this->clickText('Done')->gone('[role=dialog]')->see('signs in as wil')->click('[data-part=audit]')->see('person added')->accessible('what was done');
-        $this->click('[data-part=mine]')->field('new-pin', '3591')->clickText('Set it')->see('Kept.')->accessible('my sign-in')->click('[data-part=sessions]')->see('here')->accessible('sessions');
+        $this->click('[data-part=mine]')->field('new-pin', '3591')->field('pin-password', 'harbour-lamp-9')->keys(WebDriverKeys::ENTER)->see('Saved.')->accessible('my sign-in')->click('[data-part=sessions]')->see('here')->accessible('sessions');
         $file = sys_get_temp_dir().'/history-'.bin2hex(random_bytes(4)).'.csv';
         file_put_contents($file, "machine;control;day;usage;found_mm;left_mm;signed_by\r\nRT-20;clutch;2026-03-10;200;;15,3;Bo\r\nZZ-9;clutch;2026-03-10;200;;15,3;Bo\r\n");
         $this->click('[data-part=data]')->accessible('data')->await('input[type=file]')->browser->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys($file);

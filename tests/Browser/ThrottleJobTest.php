@@ -15,7 +15,7 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->line('7.5', '7.5', '8')->see('Outside: too loose by 1.7', 'Next move');
         $this->see('The boot is off')->armed()->clickText('The boot is off')->settled()->see('Thread showing at the grip adjuster')->line('ok');
         $this->armed()->click('[data-done]')->settled()->line('4', '4', '4')->see('Lock the grip adjuster')->line('ok')->line('4', '4', '4');
-        $this->see('Bars from stop to stop')->line('3.5', '4')->line('4', '3.5')->see('Opened fully and let go');
+        $this->see('Bars from stop to stop')->line('3.5')->see('Next: Reading, bars full right')->line('4', '4')->line('4', '3.5')->armed()->click('[data-go-on]')->see('Opened fully and let go');
         $this->line('yes', 'yes', 'yes')->see('Wire lies in its groove')->line('yes', 'yes')->see('Boot back on');
         $this->line('ok', 'ok', 'ok')->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Ines');
         $this->visit('/machines/QB-03')->see('fit for use', '7.7', 'Hesk service book');
@@ -32,7 +32,7 @@ final class ThrottleJobTest extends BrowserTestCase
     public function test_a_throttle_that_does_not_snap_shut_ends_in_a_tag_that_a_lead_lifts(): void
     {
         $this->as('ines')->startJob('QB-01', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold');
-        $this->line('4', '4', '4')->line('4', '4')->line('4', '4')->see('Opened fully and let go');
+        $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->see('Opened fully and let go');
         $this->line('yes', 'yes', 'no')->see('Do not run. Throttle does not snap shut, bars full right.', 'it wants more slack');
         $this->refusedDirectly('bars full right');
         $this->clickText('Tag it: do not run')->see('Hang the tag')->clickText('Hang the tag')->settled();
@@ -40,7 +40,7 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->visit('/')->see('QB-01');
         self::assertStringContainsString('QB-01', $this->text('main'));
 
-        $this->startJob('QB-01', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('4', '4', '4')->line('4', '4')->line('4', '4');
+        $this->startJob('QB-01', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4');
         $this->line('yes', 'yes', 'yes', 'yes', 'yes')->line('ok', 'ok')->see('Ask a lead to join this job');
         $this->refusedDirectly('A tag stands');
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
@@ -54,7 +54,7 @@ final class ThrottleJobTest extends BrowserTestCase
     public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void
     {
         $this->as('ines')->startJob('SC-05', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('hot');
-        $this->line('4', '4', '4')->line('4', '4')->line('4', '4')->line('yes', 'yes');
+        $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->line('yes', 'yes');
         $this->click('[data-stage=close]')->click('[data-item=sign_off]')->see('Not fit for use yet', 'bars full right');
         $this->refusedDirectly('bars full right');
     }

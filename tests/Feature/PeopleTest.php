@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Audit;
 use App\Models\User;
+use App\People\Password;
+use Database\Demo\DemoPeople;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -16,6 +18,10 @@ use Tests\TestCase;
 /** People of the shop: kept by a lead, changed over on a shared tablet by PIN, seen in what was done. */
 final class PeopleTest extends TestCase
 {
+    private const TABLET = 'aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa';
+
+    private const PASSWORDS = ['mirre' => 'tide-table-31', 'oda' => 'harbour-lamp-9'];
+
     public function test_a_lead_adds_somebody_whose_password_is_shown_once_and_works(): void
     {
         $made = $this->signIn('oda')->postJson('/api/people', ['login' => 'Bo.R', 'name' => 'Bo', 'role' => 'technician'])->assertCreated();
@@ -58,19 +64,21 @@ final class PeopleTest extends TestCase
 
     public function test_a_tablet_changes_hands_by_pin(): void
     {
-        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
+        $this->onTablet('mirre');
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826', 'password' => self::PASSWORDS['mirre']])->assertNoContent();
         self::assertStringNotContainsString('4826', (string) User::query()->where('login', 'mirre')->value('pin'));
         $this->signIn('ines')->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4827'])->assertUnprocessable();
         $this->getJson('/api/session')->assertJsonPath('user.id', 'ines');
         $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertOk()->assertJsonPath('user.id', 'mirre');
         $this->getJson('/api/session')->assertJsonPath('user.id', 'mirre');
         $this->postJson('/api/session/person', ['login' => 'tomas', 'pin' => '1111'])->assertUnprocessable();
-        $this->putJson('/api/session/pin', ['pin' => null])->assertNoContent();
+        $this->putJson('/api/session/pin', ['pin' => null, 'password' => self::PASSWORDS['mirre']])->assertNoContent();
     }
 
     public function test_five_wrong_pins_lock_it_until_its_owner_signs_in_with_the_password(): void
     {
-        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
+        $this->onTablet('mirre');
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826', 'password' => self::PASSWORDS['mirre']])->assertNoContent();
         $this->signIn('office');
         for ($try = 0; $try < 5; $try++) {
             $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => "000{$try}"])->assertUnprocessable();
@@ -88,7 +96,8 @@ final class PeopleTest extends TestCase
 
     public function test_a_lead_who_took_over_by_pin_is_no_lead_until_the_password_is_shown(): void
     {
-        $this->signIn('oda')->putJson('/api/session/pin', ['pin' => '4826'])->assertNoContent();
+        $this->onTablet('oda');
+        $this->signIn('oda')->putJson('/api/session/pin', ['pin' => '4826', 'password' => self::PASSWORDS['oda']])->assertNoContent();
         $this->signIn('office')->postJson('/api/session/person', ['login' => 'oda', 'pin' => '4826'])->assertOk()->assertJsonPath('user.role', 'technician')->assertJsonPath('user.asks_password', true);
         $this->getJson('/api/session')->assertJsonPath('user.may_keep_shop', false)->assertJsonPath('user.asks_password', true);
         $refused = $this->postJson('/api/people', ['login' => 'bo.x', 'name' => 'Bo', 'role' => 'lead'])->assertForbidden();
@@ -106,6 +115,74 @@ final class PeopleTest extends TestCase
         $this->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertTooManyRequests();
     }
 
+    public function test_a_pin_works_only_where_its_owner_once_showed_the_password(): void
+    {
+        $this->onTablet('mirre');
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826', 'password' => self::PASSWORDS['mirre']])->assertNoContent();
+        $take = ['login' => 'mirre', 'pin' => '4826'];
+        $this->withCookie('vivid_device', str_repeat('z', 40));
+        $refused = $this->signIn('office')->postJson('/api/session/person', $take)->assertUnprocessable();
+        self::assertSame('Mirre has not signed in with the password on this device. Once that is done, the PIN takes over here.', $refused->json('detail'));
+        self::assertSame(0, (int) User::query()->where('login', 'mirre')->value('pin_misses'), 'a stranger\'s device does not lock it');
+        $this->withCookie('vivid_device', 'nonsense; drop');
+        $this->signIn('office')->postJson('/api/session/person', $take)->assertUnprocessable();
+        $this->withCookie('vivid_device', self::TABLET);
+        $this->signIn('office')->postJson('/api/session/person', $take)->assertOk();
+    }
+
+    public function test_a_pin_is_set_only_with_the_password_and_goes_with_it(): void
+    {
+        $this->onTablet('mirre');
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => '4826', 'password' => 'guess'])->assertUnprocessable()->assertJsonPath('detail', 'That is not your password. A PIN is set only with it.');
+        $this->putJson('/api/session/pin', ['pin' => '4826', 'password' => self::PASSWORDS['mirre']])->assertNoContent();
+        $this->putJson('/api/session/password', ['now' => self::PASSWORDS['mirre'], 'next' => 'long enough words'])->assertNoContent();
+        self::assertNull(User::query()->where('login', 'mirre')->value('pin'));
+        $this->signIn('office')->postJson('/api/session/person', ['login' => 'mirre', 'pin' => '4826'])->assertUnprocessable();
+        $actions = array_column($this->signIn('oda')->getJson('/api/audit')->json('audits'), 'action');
+        self::assertContains('own PIN set', $actions);
+    }
+
+    public function test_a_new_password_is_shown_anew_on_every_other_device(): void
+    {
+        $this->withCredentials()->withCookie('vivid_device', str_repeat('b', 40))->postJson('/api/session', ['login' => 'mirre', 'password' => self::PASSWORDS['mirre']])->assertOk();
+        $this->onTablet('mirre');
+        $devices = DB::table('device_people')->count();
+        $this->signIn('mirre')->putJson('/api/session/password', ['now' => self::PASSWORDS['mirre'], 'next' => 'long enough words'])->assertNoContent();
+        self::assertSame($devices - 1, DB::table('device_people')->count());
+        $this->signIn('oda')->postJson('/api/people/mirre/password')->assertOk();
+        self::assertSame($devices - 2, DB::table('device_people')->count());
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function poorPasswords(): iterable
+    {
+        yield 'short' => ['nine-sign', 'at least 10 letters'];
+        yield 'longer than is read' => [str_repeat('word ', 15), 'at most 72 bytes; this one has 75'];
+        yield 'accents count more' => [str_repeat('éàü', 13), 'at most 72 bytes; this one has 78'];
+        yield 'with a character that ends it' => ["long enough\0words", 'that can be typed'];
+        yield 'the first of all' => ['password123', 'one of the first that anybody would try'];
+        yield 'with signs about it' => ['!!Qwertyuiop2024', 'one of the first that anybody would try'];
+        yield 'a run of keys' => ['1234567890', 'one of the first that anybody would try'];
+        yield 'one word again and again' => ['tidetidetide', 'one of the first that anybody would try'];
+        yield 'one letter' => ['aaaaaaaaaaaa', 'one of the first that anybody would try'];
+        yield 'the own name' => ['Mirre-123456', 'made of your own name'];
+    }
+
+    #[DataProvider('poorPasswords')]
+    public function test_a_poor_password_is_refused_with_its_reason(string $next, string $why): void
+    {
+        $refused = $this->signIn('mirre')->putJson('/api/session/password', ['now' => self::PASSWORDS['mirre'], 'next' => $next])->assertUnprocessable();
+        self::assertStringContainsString($why, (string) $refused->json('detail'));
+    }
+
+    public function test_every_password_of_the_demo_would_do(): void
+    {
+        foreach (DemoPeople::ALL as [$login, $name, , $password]) {
+            Password::check($password, new User(['login' => $login, 'name' => $name]));
+        }
+        self::assertGreaterThan(150, count((array) file(resource_path('passwords/common.txt'))));
+    }
+
     /** @return iterable<string, array{string}> */
     public static function poorPins(): iterable
     {
@@ -119,7 +196,7 @@ final class PeopleTest extends TestCase
     #[DataProvider('poorPins')]
     public function test_a_poor_pin_is_refused(string $pin): void
     {
-        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => $pin])->assertUnprocessable();
+        $this->signIn('mirre')->putJson('/api/session/pin', ['pin' => $pin, 'password' => self::PASSWORDS['mirre']])->assertUnprocessable();
     }
 
     public function test_a_password_is_changed_by_who_knows_it_or_made_anew_by_a_lead(): void
@@ -188,5 +265,14 @@ final class PeopleTest extends TestCase
         self::assertSame([true, 'line 100'], [$first['more'], $first['audits'][0]['about']]);
         self::assertSame('line 0', $this->getJson('/api/audit?before='.end($first['audits'])['id'])->json('audits.0.about'));
         $this->getJson('/api/audit?before=x')->assertOk();
+    }
+
+    /** A shared tablet on which these have shown their passwords. */
+    private function onTablet(string ...$logins): void
+    {
+        $this->withCredentials()->withCookie('vivid_device', self::TABLET);
+        foreach ($logins as $login) {
+            $this->postJson('/api/session', ['login' => $login, 'password' => self::PASSWORDS[$login]])->assertOk();
+        }
     }
 }

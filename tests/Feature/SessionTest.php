@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\EntryRow;
+use Illuminate\Support\Facades\Hash;
+use Tests\Support\HttpJob;
 use Tests\TestCase;
 
 final class SessionTest extends TestCase
@@ -53,6 +56,59 @@ final class SessionTest extends TestCase
         }
         $this->postJson('/api/session', ['login' => 'tomas', 'password' => 'dune-grass-17'])->assertStatus(429)
             ->assertJsonPath('detail', 'Too many tries. Wait a minute and try again.')->assertHeader('Retry-After');
+    }
+
+    public function test_blanks_capitals_and_accents_are_the_same_name_and_the_same_count(): void
+    {
+        foreach (['tomas', 'Tomas', ' tomas ', 'tómas', "tomas\t", 'TOMÁS'] as $n => $typed) {
+            $this->postJson('/api/session', ['login' => $typed, 'password' => "guess {$n}"])->assertStatus(422);
+        }
+        $this->postJson('/api/session', ['login' => 'tomäs', 'password' => 'dune-grass-17'])->assertStatus(429);
+        $this->travel(61)->seconds();
+        $this->postJson('/api/session', ['login' => ' Tomas', 'password' => 'dune-grass-17'])->assertOk()->assertJsonPath('user.id', 'tomas');
+    }
+
+    public function test_an_attacker_elsewhere_does_not_lock_out_the_person_on_their_own_device(): void
+    {
+        $own = ['login' => 'tomas', 'password' => 'dune-grass-17'];
+        $this->withCredentials()->withCookie('vivid_device', str_repeat('a', 40))->postJson('/api/session', $own)->assertOk();
+        $this->withCookie('vivid_device', str_repeat('b', 40));
+        for ($i = 0; $i < 7; $i++) {
+            $this->postJson('/api/session', ['login' => 'tomas', 'password' => "guess {$i}"]);
+        }
+        $this->postJson('/api/session', $own)->assertStatus(429);
+        $this->withCookie('vivid_device', str_repeat('a', 40))->postJson('/api/session', $own)->assertOk();
+    }
+
+    public function test_one_name_is_guessed_only_so_often_from_however_many_addresses(): void
+    {
+        for ($i = 0; $i < 12; $i++) {
+            $this->withServerVariables(['REMOTE_ADDR' => "192.0.2.{$i}"])->postJson('/api/session', ['login' => 'tomas', 'password' => "guess {$i}"])->assertStatus(422);
+        }
+        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.99'])->postJson('/api/session', ['login' => 'tomas', 'password' => 'x'])->assertStatus(429);
+    }
+
+    public function test_a_name_that_nobody_has_costs_the_server_as_much(): void
+    {
+        $counting = new class
+        {
+            public int $made = 0;
+
+            public function make(): string
+            {
+                return (string) ++$this->made;
+            }
+        };
+        Hash::swap($counting);
+        $this->postJson('/api/session', ['login' => 'nobody-here', 'password' => 'guess'])->assertStatus(422);
+        self::assertSame(1, $counting->made, 'one hash, as one check of a password is');
+    }
+
+    public function test_an_entry_carries_the_device_it_was_written_on(): void
+    {
+        $this->withCredentials()->withCookie('vivid_device', str_repeat('a', 40));
+        HttpJob::open($this->signIn())->line('n torn boot')->assertOk();
+        self::assertSame([substr(hash('sha256', str_repeat('a', 40)), 0, 12)], EntryRow::query()->where('kind', 'note')->where('line', 'n torn boot')->pluck('device')->all());
     }
 
     public function test_without_signing_in_nothing_else_answers(): void

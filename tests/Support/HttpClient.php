@@ -10,10 +10,8 @@ use RuntimeException;
 /** Plain HTTP with cookies and the token against forged requests: what a browser does, without one. */
 final class HttpClient
 {
-    /** @var array<string, string> */
-    private array $cookies = [];
-
-    public function __construct(private readonly string $url) {}
+    /** @param  array<string, string>  $cookies */
+    public function __construct(private readonly string $url, private array $cookies = []) {}
 
     public function signIn(string $login, string $password): void
     {

@@ -20,6 +20,9 @@ final class Server
 
     public readonly string $url;
 
+    /** @var array<string, string> the cookie of the device */
+    private array $device = [];
+
     /** @var array<string, array<string, string>> cookies by login */
     private array $sessions = [];
 
@@ -125,9 +128,11 @@ final class Server
     public function session(string $login, string $password): array
     {
         if (! isset($this->sessions[$login])) {
-            $client = new HttpClient($this->url);
+            // All of them sign in on one device, as on a shared tablet.
+            $client = new HttpClient($this->url, $this->device);
             $client->signIn($login, $password);
             $this->sessions[$login] = $client->cookies();
+            $this->device = array_intersect_key($this->sessions[$login], ['vivid_device' => true]);
         }
 
         return $this->sessions[$login];

@@ -10,6 +10,7 @@ use App\Bench\Journal;
 use App\Http\Problems\WrittenByAnother;
 use App\Http\Resources\JobResource;
 use App\Models\User;
+use App\People\Device;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -27,6 +28,6 @@ final class EntryController
             throw WrittenByAnother::than(User::query()->where('login', $entry->by)->value('name') ?? 'somebody else', $user->name);
         }
 
-        return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now())));
+        return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now(), Device::of($request)?->short())));
     }
 }

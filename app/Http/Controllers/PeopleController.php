@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Audit;
 use App\Models\User;
+use App\People\Device;
 use App\People\OpenSessions;
 use App\People\Staff;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -53,14 +54,17 @@ final class PeopleController
         if (! Hash::check($node->at('now')->string(200), User::of($request)->getAuthPassword())) {
             throw Refused::because('That is not your present password.');
         }
-        Staff::ownPassword(User::of($request), $node->at('next')->string(200), $request->session()->getId());
+        Staff::ownPassword(User::of($request), $node->at('next')->string(200), $request->session()->getId(), Device::of($request));
 
         return new Response(status: 204);
     }
 
     public function ownPin(Request $request): Response
     {
-        $node = Node::fromJson($request->getContent())->object(['pin']);
+        $node = Node::fromJson($request->getContent())->object(['pin', 'password']);
+        if (! Hash::check($node->at('password')->string(200), User::of($request)->getAuthPassword())) {
+            throw Refused::because('That is not your password. A PIN is set only with it.');
+        }
         Staff::ownPin(User::of($request), $node->at('pin')->value === null ? null : $node->at('pin')->string(8));
 
         return new Response(status: 204);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\EntryRequest;
 use App\Bench\JobHead;
+use App\Bench\JobLog;
 use App\Bench\Pictures;
 use App\Models\Photo;
 use App\Models\User;
@@ -13,7 +14,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use VividPull\Core\Errors\Refused;
+use VividPull\Core\Bench\Acceptance;
 use VividPull\Core\Wire\Node;
 
 /** Pictures of a job: sent as they are, under an id their sender made. */
@@ -23,10 +24,9 @@ final class PhotoController
     {
         $user = $request->user();
         assert($user instanceof User);
-        if (! $user->acting()->mayLog()) {
-            throw Refused::because("{$user->name} may look at jobs but not log in them. Ask a technician.");
-        }
-        Pictures::keep(JobHead::find($job), $user, EntryRequest::uuid(Node::of($photo, '$.photo')), $request->getContent(), CarbonImmutable::now());
+        $head = JobHead::find($job);
+        Acceptance::mayWrite(JobLog::of($head)->replay(), $user->person());
+        Pictures::keep($head, $user, EntryRequest::uuid(Node::of($photo, '$.photo')), $request->getContent(), CarbonImmutable::now());
 
         return new JsonResponse(['id' => $photo]);
     }

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Http\Middleware\StillHere;
 use App\Models\User;
+use App\People\Device;
+use App\People\Staff;
 use App\People\TakeOver;
 use Database\Demo\DemoPeople;
 use Illuminate\Contracts\Auth\StatefulGuard;
@@ -13,6 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
@@ -32,24 +35,41 @@ final class SessionController
     public function store(Request $request): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['login', 'password']);
-        if (! self::guard()->attempt(['login' => $node->at('login')->string(40), 'password' => $node->at('password')->string(200), 'left_at' => null])) {
+        $user = self::whoIs(Staff::loginOf($node->at('login')->string(60)), $node->at('password')->string(200));
+        if ($user === null) {
             throw Refused::because('That name and password do not go together. Try again, or ask the lead for a new password.');
         }
+        self::guard()->login($user);
         $request->session()->regenerate();
         $request->session()->forget(StillHere::BY_PIN);
-        TakeOver::unlock($node->at('login')->string(40));
+        TakeOver::unlock($user->login);
+        $response = new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
+        $response->headers->setCookie(Device::trustedBy($request, $user)->cookie($request));
 
-        return new JsonResponse(['user' => self::person(self::guard()->user()), 'demo' => self::demo()]);
+        return $response;
+    }
+
+    /** Who this name and password are; a name that nobody has takes as long to answer. */
+    private static function whoIs(string $login, string $password): ?User
+    {
+        $user = User::query()->where('login', $login)->whereNull('left_at')->first();
+        if ($user === null || str_contains($password, "\0")) {
+            Hash::make('nobody');
+
+            return null;
+        }
+
+        return Hash::check($password, $user->getAuthPassword()) ? $user : null;
     }
 
     /** Another person takes the tablet over, by PIN: somebody signed in on it with a password before. */
     public function change(Request $request): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['login', 'pin']);
-        $next = User::query()->where('login', $node->at('login')->string(40))->whereNull('left_at')->first();
+        $next = User::query()->where('login', Staff::loginOf($node->at('login')->string(60)))->whereNull('left_at')->first();
         $pin = $node->at('pin')->string(8);
         $from = User::of($request);
-        if ($next === null || ! TakeOver::by($next, $pin, $from)) {
+        if ($next === null || ! TakeOver::by($next, $pin, $from, Device::of($request))) {
             throw Refused::because('That name and PIN do not go together. A PIN is set under one\'s own name, once signed in with the password.');
         }
         self::guard()->login($next);

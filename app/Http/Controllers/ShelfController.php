@@ -12,6 +12,7 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
@@ -32,7 +33,7 @@ final class ShelfController
         $today = ShopClock::today();
 
         return new JsonResponse([
-            'may_keep' => $user->acting()->mayLiftTag(),
+            'may_keep' => $user->acting()->may(Permission::KeepShop),
             'instruments' => $shelf->map(static fn (Instrument $one): array => $one->asWritten() + [
                 'state' => self::state($one, $today),
                 'my_deviation_mm' => $mine[$one->id]['deviation_mm'] ?? null,
@@ -44,7 +45,6 @@ final class ShelfController
     /** A new instrument, or what was wrong or is new about one: a fresh certificate, above all. */
     public function store(Request $request, string $id): JsonResponse
     {
-        self::mustKeep($request);
         $node = TypedQuantities::readIn(Node::fromJson($request->getContent()))->object(['name', 'kind', 'resolution_mm', 'reach_mm', 'calibration'], ['inch_marks']);
         $instrument = StandingCodec::instrument(Node::of(['id' => $id] + (array) $node->value));
         if ($node->has('calibration') && $node->at('calibration')->has('due')) {
@@ -65,7 +65,6 @@ final class ShelfController
     /** Put away: not offered any more. What was read with it stays. */
     public function destroy(Request $request, string $id): JsonResponse
     {
-        self::mustKeep($request);
         $row = Instrument::query()->whereNull('retired_at')->findOrFail($id);
         if (Instrument::onTheShelf()->count() === 1) {
             throw Refused::because('The last instrument stays on the shelf: nothing could be read without one.');
@@ -85,14 +84,6 @@ final class ShelfController
             $due <= CarbonImmutable::parse($today)->addDays(self::SOON)->toDateString() => 'soon',
             default => 'good',
         };
-    }
-
-    private static function mustKeep(Request $request): void
-    {
-        $user = self::user($request);
-        if (! $user->acting()->mayLiftTag()) {
-            throw Refused::because("The shelf is kept by a lead, and {$user->name} signs as {$user->acting()->value}. Ask a lead.");
-        }
     }
 
     private static function user(Request $request): User

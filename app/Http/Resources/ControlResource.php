@@ -53,6 +53,7 @@ final readonly class ControlResource
             'due_why' => $control->due_why,
             'planned_on' => $control->planned_on?->toDateString(),
             'covers' => (object) self::covers($control),
+            'wish' => $open === null ? ($summary['wish']['say'] ?? null) : $open->facts->seen->wish?->say(),
             'tag' => $tag,
         ];
     }

@@ -43,8 +43,11 @@ use VividPull\Core\Family\Step;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\PackFigures;
+use VividPull\Core\Spec\RidersWish;
+use VividPull\Core\Spec\SpecBand;
 
 /** Which entries may stand in a log, and the sentence for those that may not. */
 final readonly class Acceptance
@@ -99,7 +102,18 @@ final readonly class Acceptance
 
     private static function author(BenchState $state, Entry $entry): void
     {
-        $by = $entry->stamp->by;
+        self::mayWrite($state, $entry->stamp->by, $entry instanceof Joined);
+    }
+
+    /**
+     * Whether this person may add anything to the job, an entry or a picture.
+     *
+     * @param  bool  $joins  whether that is what joins it
+     *
+     * @throws Refused If it is closed, they only look, or have not joined it.
+     */
+    public static function mayWrite(BenchState $state, Person $by, bool $joins = false): void
+    {
         $closed = $state->facts->closed;
         if ($closed !== null) {
             throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
@@ -107,7 +121,7 @@ final readonly class Acceptance
         if (! $by->role->mayLog()) {
             throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
         }
-        if (! $entry instanceof Joined && ! isset($state->facts->joined[$by->id])) {
+        if (! $joins && ! isset($state->facts->joined[$by->id])) {
             throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
         }
     }
@@ -170,6 +184,13 @@ final readonly class Acceptance
         $table = $state->judgement->table?->table;
         if ($table === null) {
             throw Refused::because('This control has no settings that are tried one by one.');
+        }
+        if ($seen->setting === $table->armKey() && ArmLook::tryFrom($seen->saw) !== null) {
+            if ($state->facts->moves !== []) {
+                throw Refused::because('That is a look before anything is moved. Say which way it went with the move.');
+            }
+
+            return;
         }
         if ($seen->setting === $table->armKey()) {
             if (! in_array($seen->saw, ['plus', 'minus'], true)) {
@@ -273,8 +294,22 @@ final readonly class Acceptance
         if ($state->spec->aim === null) {
             throw Refused::because('There is no band to aim in on this control.');
         }
+        if ($chosen->wish !== null) {
+            self::wish($state, $chosen->wish, $state->spec->aim->band);
+        }
         if ($chosen->like !== null && ! $state->spec->aim->band->contains($chosen->like->mm)) {
             throw Refused::because("{$chosen->like->machine} was left at ".self::mm($chosen->like->mm).' mm, which is outside the band of this control. Aim inside it.');
+        }
+    }
+
+    private static function wish(BenchState $state, RidersWish $wish, SpecBand $band): void
+    {
+        if ($wish->mm !== null && ! $band->contains($wish->mm)) {
+            throw Refused::because('A wish of '.self::mm($wish->mm).' mm lies outside the band of this control. Wish inside it; what is to stay outside is left by choice, with its reason.');
+        }
+        $tastes = array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $wish->bite !== null && isset($one->answers[$wish->bite]) && ($one->tolerates($wish->bite) || $one->tolerable !== []));
+        if ($wish->bite !== null && $tastes === []) {
+            throw Refused::because(Quoted::text($wish->bite).' is nothing that can be wished of this control.');
         }
     }
 

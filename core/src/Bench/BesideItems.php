@@ -14,7 +14,10 @@ use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Spec\ArmLook;
+use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\Spec;
 
@@ -86,13 +89,41 @@ final readonly class BesideItems
     public function whichWay(): array
     {
         $state = $this->judgement->table;
-        if ($state === null || TablePlanner::advise($this->spec, $state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
+        if ($state === null) {
+            return [];
+        }
+        $look = $this->look($state->table);
+        if ($look !== null) {
+            return [$look];
+        }
+        if (TablePlanner::advise($this->spec, $state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
             return [];
         }
         $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => $state->table->armKey(), 'saw' => $word]);
 
         return [new StageItem('arm', ItemKind::Answer, "Which way did the {$state->table->arm} go?", false, detail: 'Arm and bracket may move opposite ways: look at the arm.',
             answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];
+    }
+
+    /** Look before loosening: asked where something is wrong, nothing was moved, and nobody knows which way the bracket carries the arm. */
+    private function look(OutcomeTable $table): ?StageItem
+    {
+        $isKnown = array_filter($table->movers, static fn (Mover $one): bool => $one->sign === null) === [];
+        $telling = $table->telling();
+        usort($telling, static fn (OutcomeSetting $one, OutcomeSetting $other): int => $one->at <=> $other->at);
+        [$low, $high] = [$telling[0], $telling[count($telling) - 1]];
+        if ($isKnown || $this->facts->moves !== [] || $this->judgement->table?->isAnyWrong() !== true || $low->at >= $high->at) {
+            return null;
+        }
+        foreach ($this->facts->seen->outcomes as $seen) {
+            if ($seen->entry->setting === $table->armKey()) {
+                return null;
+            }
+        }
+
+        return new StageItem('look', ItemKind::Answer, "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?", false,
+            detail: 'Before anything is loosened. It says which way to move the bracket first.', caution: 'Engine off. Hands clear of the arm: its return spring is strong.',
+            answers: array_map(static fn (ArmLook $look): Answer => new Answer($look->value, $look->label(), EntryKind::Outcome, ['setting' => $table->armKey(), 'saw' => $look->value]), ArmLook::cases()));
     }
 
     /**

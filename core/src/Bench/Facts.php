@@ -17,6 +17,7 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
@@ -138,6 +139,12 @@ final readonly class Facts
     public function isSeized(Adjuster $adjuster): bool
     {
         return isset($this->seen->seized[$adjuster->id()]);
+    }
+
+    /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */
+    public function passes(Proof $proof, Checked $given): bool
+    {
+        return $proof->passes($given->answer) || ($proof->tolerates($given->answer) && $this->seen->wish?->bite === $given->answer);
     }
 
     public function isLocked(): bool

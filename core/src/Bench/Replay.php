@@ -43,6 +43,7 @@ use VividPull\Core\Family\LockStep;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\RidersWish;
 use VividPull\Core\Spec\SetLike;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
@@ -170,6 +171,8 @@ final class Replay
     /** @var array<string, ReadEnough> */
     private array $enough = [];
 
+    private ?RidersWish $wish;
+
     /** @var array<string, true> adjusters that will not turn */
     private array $seized = [];
 
@@ -183,6 +186,7 @@ final class Replay
         }
         $this->home = $this->positions;
         $this->tag = $standing->tag;
+        $this->wish = $standing->wish;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->crossings = Crossings::in($log);
         $this->secondPulls = $run->secondPulls();
@@ -423,6 +427,10 @@ final class Replay
         if ($chosen->policy !== null || $chosen->like !== null) {
             [$this->policy, $this->like] = [$chosen->policy ?? $this->policy, $chosen->like];
         }
+        if ($chosen->wish !== null) {
+            // What is wished is aimed for at once.
+            [$this->wish, $this->policy, $this->like] = [$chosen->wish->isNone() ? null : $chosen->wish, null, null];
+        }
         $this->mode = $chosen->mode ?? $this->mode;
         $this->parking = $chosen->parking ?? $this->parking;
     }
@@ -548,7 +556,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized),
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish),
             $second,
         );
     }

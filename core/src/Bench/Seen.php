@@ -9,6 +9,7 @@ use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\Entry\PutRight;
 use VividPull\Core\Bench\Entry\ReadEnough;
+use VividPull\Core\Spec\RidersWish;
 
 /** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
 final readonly class Seen
@@ -39,5 +40,7 @@ final readonly class Seen
         public array $tried = [],
         /** @var array<string, true> adjusters that will not turn, by id */
         public array $seized = [],
+        /** How its rider wants it; null where nobody said. */
+        public ?RidersWish $wish = null,
     ) {}
 }

@@ -503,7 +503,7 @@ final readonly class StageItems
     {
         $key = Facts::checkKey($proof->key, $pose?->value);
         $given = $this->facts->checks[$key] ?? null;
-        $passed = $given !== null && $proof->passes($given->answer);
+        $passed = $given !== null && $this->facts->passes($proof, $given);
         $answers = [];
         foreach ($proof->answers as $word => $label) {
             $body = ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]);

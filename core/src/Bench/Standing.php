@@ -11,6 +11,7 @@ use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\RidersWish;
 
 /** What history hands to a job when it opens, frozen, so that a job file needs nothing else. */
 final readonly class Standing
@@ -41,6 +42,8 @@ final readonly class Standing
         public array $again = [],
         /** The adjuster that cured it last time; null where none did. */
         public ?string $cured = null,
+        /** How its rider wants it; null where nobody said. */
+        public ?RidersWish $wish = null,
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

@@ -211,6 +211,7 @@ final readonly class Planner
     {
         return match (true) {
             $facts->like !== null => $facts->like->mm,
+            $facts->policy === null && $facts->seen->wish?->mm !== null && $band->contains($facts->seen->wish->mm) => $facts->seen->wish->mm,
             $band->high === null => null,
             default => $band->floor() + ($facts->policy ?? $spec->policy)->share() * ($band->high - $band->floor()),
         };

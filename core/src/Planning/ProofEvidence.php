@@ -33,7 +33,7 @@ final readonly class ProofEvidence
         foreach ($spec->proofs($run) as $proof) {
             foreach ($proof->tries() as $pose) {
                 $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
-                $bearing = $answer === null ? null : $proof->bearing($answer->answer);
+                $bearing = $answer === null || $facts->passes($proof, $answer) ? null : $proof->bearing($answer->answer);
                 if ($answer !== null && $bearing !== null && ! ($facts->byChoice !== null && $proof->tolerates($answer->answer))) {
                     $failed[] = ['proof' => $proof, 'answer' => $answer, 'bearing' => $bearing];
                 }

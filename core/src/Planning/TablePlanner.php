@@ -14,6 +14,7 @@ use VividPull\Core\Learning\HalfPlane;
 use VividPull\Core\Learning\Interval;
 use VividPull\Core\Learning\OffsetBounds;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
@@ -280,13 +281,19 @@ final readonly class TablePlanner
         return array_values(array_map(static fn (Mover $mover): float => $setting->weight($mover->adjuster), $this->movers));
     }
 
+    /** Whether its way is known by a look alone, and no trial has shown it. */
+    private function isOnlyLooked(string $adjuster): bool
+    {
+        return ($this->table->movers[$adjuster]->sign ?? null) === null && self::shown($this->table, $this->facts, false)[$adjuster]->sign === null;
+    }
+
     /** The last move of an adjuster whose way nobody has seen yet. */
     private function unsaidMove(): ?string
     {
         foreach ($this->facts->moves as $move) {
             $mover = $this->movers[$move->entry->adjuster] ?? null;
             // What nobody counted shows no way to go by: the next trial does.
-            if ($mover !== null && $mover->sign === null && $move->entry->steps !== null) {
+            if ($mover !== null && $move->entry->steps !== null && ($mover->sign === null || ($this->isOnlyLooked($mover->adjuster)))) {
                 return $mover->adjuster;
             }
         }
@@ -295,14 +302,21 @@ final readonly class TablePlanner
     }
 
     /**
-     * The movers, each with the way that what was seen of the arm after a move has shown.
+     * The movers, each with the way that what was seen of the arm after a move has shown, or a look before one.
      *
+     * @param  bool  $byLook  whether a look alone counts
      * @return array<string, Mover>
      */
-    private static function shown(OutcomeTable $table, Facts $facts): array
+    private static function shown(OutcomeTable $table, Facts $facts, bool $byLook = true): array
     {
         $movers = $table->movers;
         foreach ($facts->seen->outcomes as $seen) {
+            $look = $seen->entry->setting === $table->armKey() ? ArmLook::tryFrom($seen->entry->saw)?->sign() : null;
+            if ($look !== null) {
+                $movers = $byLook ? array_map(static fn (Mover $one): Mover => $one->sign === null ? $one->turnedOut($look) : $one, $movers) : $movers;
+
+                continue;
+            }
             $move = $seen->moves === 0 ? null : $facts->moves[$seen->moves - 1] ?? null;
             $steps = $move?->entry->steps;
             if ($seen->entry->setting !== $table->armKey() || $move === null || $steps === null || ! isset($movers[$move->entry->adjuster])) {

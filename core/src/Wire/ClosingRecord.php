@@ -48,6 +48,7 @@ final readonly class ClosingRecord
             'given_before_mm' => Carryover::givenBetween($state),
             'moves' => count($state->facts->moves),
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
+            'wish' => $state->facts->seen->wish?->say(),
             'by_choice' => $state->facts->byChoice?->reason,
             'left_faults' => self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,

@@ -126,7 +126,7 @@ final readonly class EntryCodec
             EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
             EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
-            EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like']), $stamp),
+            EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like', 'wish']), $stamp),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose', 'remark']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
             EntryKind::Void => new Voided($stamp, $body->object(['entry', 'reason'])->at('entry')->string(40), self::reason($body)),
@@ -310,9 +310,10 @@ final readonly class EntryCodec
             $body->has('mode') ? $body->at('mode')->enum(SettingMode::class) : null,
             $body->has('parking') ? $body->at('parking')->enum(Parking::class) : null,
             $like === null ? null : new SetLike($like->at('machine')->string(20), $like->at('mm')->number(0, 10_000)),
+            $body->has('wish') ? StandingCodec::wish($body->at('wish')) : null,
         );
         if ($chosen->say() === '') {
-            throw BadFile::at($body->path, 'say a “policy”, a “mode”, a “parking” or whom to set it “like”.');
+            throw BadFile::at($body->path, 'say a “policy”, a “mode”, a “parking”, a “wish” or whom to set it “like”.');
         }
 
         return $chosen;

@@ -46,6 +46,7 @@ use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Step;
+use VividPull\Core\Spec\ArmLook;
 
 /** The bench log in the trade's words, one row an entry, oldest first. */
 final readonly class LogRows
@@ -187,6 +188,10 @@ final readonly class LogRows
     {
         $table = $this->state->judgement->table?->table;
         $setting = $table?->settings[$seen->setting] ?? null;
+        $look = ArmLook::tryFrom($seen->saw);
+        if ($setting === null && $look !== null) {
+            return 'Lever drawn, nothing loosened: '.($table->arm ?? 'arm').' '.lcfirst($look->label());
+        }
 
         return $setting === null ? ucfirst($table->arm ?? 'arm').' went '.($seen->saw === 'plus' ? $table?->plus : $table?->minus)
             : "{$setting->label}: ".lcfirst($setting->sees[$seen->saw]->label ?? $seen->saw);

@@ -19,6 +19,7 @@ use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\RidersWish;
 
 /** What history hands to a job, to and from the wire. */
 final readonly class StandingCodec
@@ -27,7 +28,7 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again', 'cured']);
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again', 'cured', 'wish']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -48,6 +49,7 @@ final readonly class StandingCodec
             $node->has('left') ? self::left($node->at('left')) : null,
             $node->has('again') ? array_map(static fn (Node $one): string => $one->string(300), $node->at('again')->items(10)) : [],
             $node->optionalString('cured', 40),
+            $node->has('wish') ? self::wish($node->at('wish')) : null,
         );
     }
 
@@ -73,8 +75,23 @@ final readonly class StandingCodec
             'left' => $standing->left === null ? null : self::encodeLeft($standing->left),
             'again' => $standing->again,
             'cured' => $standing->cured,
+            'wish' => $standing->wish === null ? null : self::encodeWish($standing->wish),
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
+    }
+
+    /** @throws BadFile If it is no wish as the format has it; an empty one wishes nothing any more. */
+    public static function wish(Node $node): RidersWish
+    {
+        $node->object([], ['play_mm', 'bite', 'said']);
+
+        return new RidersWish($node->has('play_mm') ? $node->at('play_mm')->number(0, 1000) : null, $node->optionalString('bite', 20), $node->optionalString('said', 200));
+    }
+
+    /** @return array{play_mm: float|null, bite: string|null, said: string|null} */
+    public static function encodeWish(RidersWish $wish): array
+    {
+        return ['play_mm' => $wish->mm, 'bite' => $wish->bite, 'said' => $wish->said];
     }
 
     /** @return array<string, mixed> */

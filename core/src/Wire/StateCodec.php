@@ -23,6 +23,7 @@ use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\Foresight;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\Verdict;
@@ -97,6 +98,8 @@ final class StateCodec
             ],
             'tag' => $state->facts->tag === null ? null
                 : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
+            'wish' => $state->facts->seen->wish === null ? null : ['say' => $state->facts->seen->wish->say()] + StandingCodec::encodeWish($state->facts->seen->wish),
+            'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->tolerable !== []) !== [],
             'by_choice' => $state->facts->byChoice?->reason,
             'closed' => $state->facts->closed === null ? null : [
                 'outcome' => $state->facts->closed->outcome->value,
@@ -176,6 +179,7 @@ final class StateCodec
             'mode' => ChosenMode::of($this->state->run, $this->state->facts)->value,
             'parking' => ChosenMode::parking($this->state->facts)->value,
             'like' => $this->state->facts->like?->machine,
+            'aims_wish' => $this->state->facts->like === null && $this->state->facts->policy === null && $this->state->facts->seen->wish?->mm !== null,
             'rule' => $spec->rule->value,
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,

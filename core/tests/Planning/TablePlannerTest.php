@@ -53,6 +53,38 @@ final class TablePlannerTest extends TestCase
         self::assertLessThan(0.0, $advice->shift);
     }
 
+    /** @return iterable<string, array{string, int}> which way the bracket is moved first, away from the arm positive */
+    public static function looks(): iterable
+    {
+        yield 'reverse draws the arm to the bracket, so the bracket goes away from it' => ['towards_bracket', 1];
+        yield 'reverse lets it go, so the bracket follows' => ['away_from_bracket', -1];
+    }
+
+    #[DataProvider('looks')]
+    public function test_a_look_before_loosening_says_which_way_to_move_first(string $look, int $way): void
+    {
+        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $item = $job->state->progress->asks();
+        self::assertSame(['look', 'Draw the lever slowly from F1 to R1: which way does the friction-wheel arm go?'], [$item?->key, $item?->label]);
+        $job->entry('outcome', ['setting' => 'arm', 'saw' => $look]);
+        $steps = self::advice($job)->steps ?? self::fail('a look spares the blind trial');
+        self::assertSame($way, $steps->count <=> 0);
+        $job->entry('move', ['adjuster' => 'bracket', 'steps' => $steps->toFloat()]);
+        self::assertSame(TableAdviceKind::WhichWay, self::advice($job)->kind, 'a look is no proof');
+        $job->line('plus');
+        $job->line('ok')->line('forward')->line('forward');
+        self::assertSame(-$way, (self::advice($job)->steps ?? self::fail('no move'))->count <=> 0, 'it went the other way: arm and bracket stand on two sides');
+    }
+
+    public function test_where_the_arm_cannot_be_seen_a_trial_shows_it_as_before(): void
+    {
+        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job->line('cannot be seen');
+        self::assertNull(self::advice($job)->steps);
+        $job->line('+2mm');
+        self::assertStringContainsString('before anything is moved', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('outcome', ['setting' => 'arm', 'saw' => 'towards_bracket'])));
+    }
+
     public function test_an_uncounted_move_is_not_asked_about_for_ever_and_a_setting_may_be_called_arm(): void
     {
         $job = self::seen(self::selector(['R2' => -2, 'Arm' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'arm' => 'forward', 'f1' => 'forward']);

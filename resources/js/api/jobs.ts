@@ -224,6 +224,7 @@ const side = z.object({
     mode: z.enum(['touch_up', 'service']),
     parking: z.enum(['threads', 'in_then_back', 'middle']),
     like: z.string().nullable(),
+    aims_wish: z.boolean(),
     rule: z.string(),
     source: z.string(),
     entered_by: z.string().nullable(),
@@ -319,6 +320,15 @@ const state = side.extend({
   ),
   closing: z.object({ fit: z.array(z.string()), by_choice: z.array(z.string()), tagged: z.array(z.string()) }),
   tag: tag.nullable(),
+  wish: z
+    .object({
+      say: z.string(),
+      play_mm: z.number().nullable(),
+      bite: z.string().nullable(),
+      said: z.string().nullable(),
+    })
+    .nullable(),
+  may_wish_bite: z.boolean(),
   by_choice: z.string().nullable(),
   closed: z
     .object({ outcome: z.enum(outcomes), next_check: z.string().nullable(), at: z.string(), by: z.string() })

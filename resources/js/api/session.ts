@@ -48,7 +48,8 @@ export async function signIn(login: string, password: string): Promise<Session> 
 }
 export const takeOver = (login: string, pin: string) => call('POST', 'session/person', session, { login, pin });
 export const changePassword = (now: string, next: string) => call('PUT', 'session/password', z.null(), { now, next });
-export const changePin = (pin: string | null) => call('PUT', 'session/pin', z.null(), { pin });
+export const changePin = (pin: string | null, password: string) =>
+  call('PUT', 'session/pin', z.null(), { pin, password });
 /** Signs out, or keeps it in mind until the server answers. */
 export async function signOut(): Promise<void> {
   try {

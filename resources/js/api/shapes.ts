@@ -18,6 +18,7 @@ export const control = z.object({
   point_label: z.string().nullable(),
   family: z.string(),
   engine: z.enum(['cold', 'hot']).nullable(),
+  wish: z.string().nullable(),
   job: z.string().nullable(),
   stage: z.string().nullable(),
   moves: z.number(),

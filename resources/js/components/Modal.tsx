@@ -57,7 +57,7 @@ export const Modal = ({
           <Dialog.Footer>
             {actions}
             {!must && (
-              <Button look="quiet" onClick={onClose}>
+              <Button look="quiet" onClick={onClose} data-cancel>
                 {cancel}
               </Button>
             )}

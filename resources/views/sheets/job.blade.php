@@ -37,6 +37,7 @@
 <h2>Spec</h2>
 <div><b>{{ $spec['says'] }}</b>@if ($spec['printed'] !== null), printed {{ $spec['printed'] }}@endif</div>
 <div>{{ $spec['source'] }}</div>
+@if ($wish !== null)<div>Rider's wish: <b>{{ $wish }}</b></div>@endif
 <div class="small soft">Entered by {{ $spec['entered_by'] ?? 'nobody named' }}, {{ $spec['checked_by'] === null ? 'not checked by a second person' : "checked by {$spec['checked_by']}" }}.</div>
 @if ($spec['common_practice'])<div class="note">Common practice, not a maker's figure.</div>@endif
 

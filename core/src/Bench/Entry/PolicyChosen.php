@@ -8,6 +8,7 @@ use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\RidersWish;
 use VividPull\Core\Spec\SetLike;
 use VividPull\Core\Spec\SettingMode;
 
@@ -20,6 +21,7 @@ final readonly class PolicyChosen extends Entry
         public ?SettingMode $mode = null,
         public ?Parking $parking = null,
         public ?SetLike $like = null,
+        public ?RidersWish $wish = null,
     ) {
         parent::__construct($stamp);
     }
@@ -34,6 +36,7 @@ final readonly class PolicyChosen extends Entry
         return implode('. ', array_filter([
             $this->policy === null ? null : 'Aim for '.$this->policy->label(),
             $this->like === null ? null : "Set like {$this->like->machine}: ".number_format($this->like->mm, 1, '.', '').' mm',
+            $this->wish === null ? null : 'Rider\'s wish: '.$this->wish->say(),
             $this->mode === null ? null : 'Work as '.$this->mode->label(),
             $this->parking === null ? null : 'Park at '.$this->parking->label(),
         ], is_string(...)));

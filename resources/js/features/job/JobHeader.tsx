@@ -49,7 +49,9 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
         </Box>
         <Box flex="1" display={{ base: 'none', lg: 'block' }} />
         <Plate title={state.spec.say} hideOnPhone>
-          {[state.spec.engine, bars, state.spec.source].filter(Boolean).join(' · ')}
+          {state.wish === null
+            ? [state.spec.engine, bars, state.spec.source].filter(Boolean).join(' · ')
+            : `Rider: ${state.wish.say}`}
         </Plate>
         <Condition />
         <Box width="11rem" display={{ base: 'none', xl: 'block' }}>

@@ -43,6 +43,11 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           : `${bandText(control.band)} mm at the ${control.point_label}`}
         {control.engine !== null && `, ${control.engine}`}
       </Box>
+      {control.wish !== null && (
+        <Box marginBottom="2" lineHeight="snug" data-wish>
+          Rider's wish: <b>{control.wish}</b>
+        </Box>
+      )}
       {control.point_label !== null && (
         <MiniTape
           width={280}

@@ -15,6 +15,7 @@ import { HangTag } from './HangTag';
 import { MeasureShort } from './MeasureShort';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
+import { RidersWish } from './RidersWish';
 import { SetHow } from './SetHow';
 import { TurnGlyph } from './TurnGlyph';
 
@@ -126,6 +127,7 @@ export const BesideTheMove = () => {
         </Caution>
       ))}
       <SetHow />
+      <RidersWish />
       <ByChoice />
     </Flex>
   );

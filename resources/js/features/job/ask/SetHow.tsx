@@ -1,6 +1,6 @@
 import { Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { alikeQuery } from '../../../api/jobs';
+import { alikeQuery, type BenchState } from '../../../api/jobs';
 import { type Named, SmallChoice } from '../../../components/SmallChoice';
 import { mm } from '../../../lib/figures';
 import { useBench } from '../useBench';
@@ -59,6 +59,9 @@ const Pick = ({ says, field, value, options, wide = false }: PickProps) => {
   );
 };
 
+const asSent = ({ play_mm, bite, said }: NonNullable<BenchState['wish']>) =>
+  Object.fromEntries(Object.entries({ play_mm, bite, said }).filter(([, value]) => value !== null));
+
 /** A place in the band, or what another machine of the same make was left at. */
 const AimFor = () => {
   const { job, state, send } = useBench();
@@ -71,9 +74,15 @@ const AimFor = () => {
     const other = fitting.find((one) => `like ${one.machine}` === value);
     send({
       kind: 'policy',
-      body: other === undefined ? { policy: value } : { like: { machine: other.machine, mm: other.left_mm } },
+      body:
+        value === 'wish' && state.wish !== null
+          ? { wish: asSent(state.wish) }
+          : other === undefined
+            ? { policy: value }
+            : { like: { machine: other.machine, mm: other.left_mm } },
     });
   };
+  const wished = state.wish?.play_mm == null ? [] : [{ key: 'wish', name: `Rider's wish, ${mm(state.wish.play_mm)}` }];
   const others = fitting.map((one) => ({
     key: `like ${one.machine}`,
     name: `Like ${one.machine}, ${mm(one.left_mm)}`,
@@ -83,8 +92,8 @@ const AimFor = () => {
     <SmallChoice
       says="Where in the band to aim"
       pick="aim"
-      value={like === null ? policy : `like ${like}`}
-      options={[...aims, ...others, ...(gone ? [{ key: `like ${like}`, name: `Like ${like}` }] : [])]}
+      value={like !== null ? `like ${like}` : state.spec.aims_wish ? 'wish' : policy}
+      options={[...aims, ...wished, ...others, ...(gone ? [{ key: `like ${like}`, name: `Like ${like}` }] : [])]}
       onChange={choose}
     />
   );

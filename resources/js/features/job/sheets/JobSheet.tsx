@@ -74,6 +74,7 @@ export const JobSheet = () => {
         <Entry title="Held against">
           {state.spec.say}
           {state.spec.engine !== null && `, ${state.spec.engine}`}. {state.spec.source}.
+          {state.wish !== null && <Box>Rider's wish: {state.wish.say}</Box>}
         </Entry>
         <Entry title="Adjusters, found and left">
           {state.adjusters
@@ -88,7 +89,7 @@ export const JobSheet = () => {
           {state.gates.map((gate) => (
             <Flex key={gate.key} gap="2" alignItems="center">
               <Mark kind={gateMarks[gate.status]} size="0.9rem" />
-              {gate.status === 'passed' ? gate.title : gate.sentence}
+              {gate.sentence}
             </Flex>
           ))}
         </Entry>
