@@ -34,7 +34,7 @@ final readonly class BlankSheet
             'control' => $control,
             'says' => $spec->say(),
             'source' => $spec->source->say(),
-            'how' => $spec->aim?->point->howToRead(),
+            'how' => $spec->aim === null ? null : $spec->howToRead($spec->aim->point),
             'conditions' => implode(', ', array_filter([$spec->conditions->engine?->value, $spec->conditions->wheels?->label()], is_string(...))),
             'make_safe' => array_map(static fn (Step $one): string => $one->label, $family->makeSafe()),
             'look_over' => array_map(static fn (Inspection $one): array => [$one->label, $one->lookFor], $family->lookOver()),

@@ -32,7 +32,7 @@ final readonly class ControlResource
             'name' => $control->name,
             'minutes' => $control->minutes,
             'band' => ['low_mm' => $spec['aim']['low_mm'] ?? null, 'high_mm' => $spec['aim']['high_mm'] ?? null],
-            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->label() : null,
+            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->named(FamilyKey::from($spec['family'])->family()->moved()) : null,
             'family' => FamilyKey::from($spec['family'])->family()->title(),
             'engine' => $spec['conditions']['engine'] ?? null,
             'job' => $control->openJob?->id,

@@ -151,7 +151,7 @@ final readonly class Acceptance
         }
         $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
         if (! $isOfSecond && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
-            throw Refused::because("Play is not read at the {$reading->point->label()} on this control. Read it at the ".self::points($state).'.');
+            throw Refused::because("Play is not read at the {$state->spec->pointName($reading->point)} on this control. Read it at the ".self::points($state).'.');
         }
     }
 
@@ -327,7 +327,7 @@ final readonly class Acceptance
 
     private static function inspected(BenchState $state, Inspected $found): void
     {
-        $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->family->family()->lookOver());
+        $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->inspections());
         self::known($found->key, $keys, 'something to look over on this control');
         $isLeft = $found->finding === Finding::Noted && ($state->facts->inspected[$found->key] ?? null)?->finding === Finding::Fault;
         if ($isLeft && trim($found->remark ?? '') === '') {
@@ -518,7 +518,7 @@ final readonly class Acceptance
 
     private static function points(BenchState $state): string
     {
-        return implode(' or ', array_map(static fn (string $point): string => ReadingPoint::from($point)->label(), array_keys($state->run->couplings->all())));
+        return implode(' or ', array_map(static fn (string $point): string => $state->spec->pointName(ReadingPoint::from($point)), array_keys($state->run->couplings->all())));
     }
 
     private static function mm(float $mm): string

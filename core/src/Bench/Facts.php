@@ -101,12 +101,12 @@ final readonly class Facts
         return null;
     }
 
-    /** The adjuster whose guided sequence is begun and not yet at its end. */
+    /** The adjuster whose guided sequence is begun and not yet at its end; a last step that waits for the cable keeps nothing waiting. */
     public function guideUnderWay(Run $run): ?Adjuster
     {
         foreach (array_keys($this->guides) as $id) {
             $adjuster = $run->adjuster($id);
-            if ($adjuster !== null && $this->guideNext($adjuster) !== null) {
+            if ($adjuster !== null && $this->guideNext($adjuster)?->isAfterCable === false) {
                 return $adjuster;
             }
         }

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Gate;
 use VividPull\Core\Family\GateKey;
+use VividPull\Core\Family\PackFindings;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Measurement\VerdictKind;
@@ -41,7 +42,7 @@ final readonly class Gates
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
             GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases, GateKey::ArmFree, GateKey::SpringsReached => self::proved($family->proofs($run), $gate, $facts),
-            GateKey::PackSound => self::pack($gate, $pack),
+            GateKey::PackSound => self::pack($gate, $pack, $facts),
             GateKey::BladeStops, GateKey::SpeedGoverned => self::measured($gate, $measures),
         }, $here);
     }
@@ -89,8 +90,14 @@ final readonly class Gates
     }
 
     /** A pack that was not opened says nothing; one that was is as good as its weakest part. */
-    private static function pack(Gate $gate, ?PackState $pack): GateState
+    private static function pack(Gate $gate, ?PackState $pack, Facts $facts): GateState
     {
+        foreach (PackFindings::all() as $inspection) {
+            if (($facts->inspected[$inspection->key] ?? null)?->finding === Finding::Fault) {
+                return new GateState($gate, GateStatus::Failed, "{$inspection->label}: a fault. {$gate->failure}");
+            }
+        }
+
         return $pack?->isWorn() === true
             ? new GateState($gate, GateStatus::Failed, $pack->sentence)
             : new GateState($gate, GateStatus::Passed, $gate->title);

@@ -109,7 +109,7 @@ final readonly class Judging
             return 'two people moved this cable. Read it again';
         }
         if (! $group->isAt($spec->play()->point)) {
-            return "read at the {$reading->point->label()}; the figure is for the {$spec->play()->point->label()}";
+            return "read at the {$spec->pointName($reading->point)}; the figure is for the {$spec->pointName($spec->play()->point)}";
         }
 
         return $onStand ? null : $spec->conditions->objection($reading->engine, $reading->wheels);

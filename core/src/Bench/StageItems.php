@@ -8,6 +8,7 @@ use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Bench\Entry\ReadEnough;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
@@ -93,7 +94,7 @@ final readonly class StageItems
     private function setting(BesideItems $beside): array
     {
         return $this->spec->aim === null ? [...$beside->whichWay(), ...$this->locks(), ...$beside->tried()]
-            : [...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...)), ...$beside->whichWay(), ...$beside->tried()];
+            : [...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->guides(true), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...)), ...$beside->whichWay(), ...$beside->tried()];
     }
 
     /**
@@ -248,17 +249,22 @@ final readonly class StageItems
         return new StageItem(
             'reading:found',
             ItemKind::Reading,
-            "Reading at the {$point->label()}, as found",
+            "Reading at the {$this->spec->pointName($point)}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
             ($judged && $this->isWhole($group)) || $this->facts->isChanged(),
             said: $group === null ? ($this->facts->isChanged() ? 'Not to be had: it was changed before it was read' : null) : self::mm($group->found->mean).' mm · '.$verdict->sentence,
-            detail: $point->howToRead(),
+            detail: $this->spec->howToRead($point),
             stamp: $group?->last()->stamp,
         );
     }
 
-    /** @return list<StageItem> the steps of what is set by steps, once they are begun or its cover is off */
-    private function guides(): array
+    /**
+     * The steps of what is set by steps, once they are begun or its cover is off.
+     *
+     * @param  bool  $afterCable  those that come once the cable is set
+     * @return list<StageItem>
+     */
+    private function guides(bool $afterCable = false): array
     {
         $items = [];
         foreach ($this->run->adjusters() as $id => $adjuster) {
@@ -267,13 +273,22 @@ final readonly class StageItems
                 continue;
             }
             foreach (Guide::of($adjuster->kind()) as $place => $step) {
-                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $step->label, $place < $done, said: $place < $done ? 'Done' : null,
+                if ($step->isAfterCable !== $afterCable) {
+                    continue;
+                }
+                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $this->guideLabel($step), $place < $done, said: $place < $done ? 'Done' : null,
                     detail: ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', caution: $step->caution, about: $id,
                     answers: [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->asks !== null, $step->asks)]);
             }
         }
 
         return $items;
+    }
+
+    /** A push rod is backed off as the book has it, where it says. */
+    private function guideLabel(GuideStep $step): string
+    {
+        return $step->key === 'back' && $this->spec->book->backOff !== null ? "Back it out {$this->spec->book->backOff}, as the book has it" : $step->label;
     }
 
     /** @return list<StageItem> in service, the adjuster in reach that stood outside its healthy zone */
@@ -306,7 +321,11 @@ final readonly class StageItems
         return new StageItem(
             'in_band',
             ItemKind::InBand,
-            $finer === null ? 'Bring it inside the band' : 'Set it finer, inside the band',
+            match (true) {
+                $finer !== null => 'Set it finer, inside the band',
+                $now->is(VerdictKind::Inside) => 'Inside: read it three times',
+                default => 'Bring it inside the band',
+            },
             $finer === null && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)),
             said: match (true) {
                 $finer !== null => $finer->said(),
@@ -376,9 +395,10 @@ final readonly class StageItems
         $items = [];
         foreach (array_intersect_key($this->run->adjusters(), $this->facts->touched) as $id => $adjuster) {
             $done = isset($this->facts->locked[$id]);
-            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "Lock the {$adjuster->name()}", $done, said: $done ? 'Locked' : null,
-                caution: 'Hold it while the lock is tightened: locking turns the adjuster.',
-                answers: [new Answer('ok', 'Locked', EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], about: $id);
+            $kind = $adjuster->kind();
+            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", $done, said: $done ? $kind->fastened() : null,
+                caution: $kind->fasteningCaution(),
+                answers: [new Answer('ok', $kind->fastened(), EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], about: $id);
         }
 
         return $items;
@@ -396,7 +416,7 @@ final readonly class StageItems
 
         return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
             said: $read ? self::mm($judgement->nowGroup->found->mean).' mm · '.$judgement->now->sentence : null,
-            detail: $point->howToRead())];
+            detail: $this->spec->howToRead($point))];
     }
 
     /** @return list<StageItem> */
@@ -416,7 +436,7 @@ final readonly class StageItems
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
                 failed: $verdict->kind->isOutside(),
                 said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
-                detail: $point->howToRead(), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
+                detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
         }, $this->spec->conditions->poses);
     }
 
@@ -469,7 +489,7 @@ final readonly class StageItems
     private function faults(Family $family): array
     {
         $items = [];
-        foreach ($family->lookOver() as $inspection) {
+        foreach ($this->spec->inspections() as $inspection) {
             $found = $this->facts->inspected[$inspection->key] ?? null;
             if ($inspection->gate !== null || $found?->finding !== Finding::Fault) {
                 continue;

@@ -151,6 +151,39 @@ enum AdjusterKind: string
         return $this === self::PinchClamp;
     }
 
+    /** How it is made fast after a move, as it is said. */
+    public function fastening(): string
+    {
+        return match ($this) {
+            self::RungClamp, self::SlottedBracket, self::PinchClamp => 'Tighten',
+            self::HookHoles => 'Hook the wire home in',
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB,
+            self::SplineArm, self::SelfAdjuster, self::None => 'Lock',
+        };
+    }
+
+    public function fastened(): string
+    {
+        return match ($this) {
+            self::RungClamp, self::SlottedBracket, self::PinchClamp => 'Tight',
+            self::HookHoles => 'Hooked',
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB,
+            self::SplineArm, self::SelfAdjuster, self::None => 'Locked',
+        };
+    }
+
+    public function fasteningCaution(): string
+    {
+        return match ($this) {
+            self::RungClamp => 'Not hard: the seat is plastic. See that the teeth sit in it.',
+            self::SlottedBracket => 'Hold the bolt head behind its self-locking nut.',
+            self::PinchClamp => 'Hold the wire where it is: the clamp notches it.',
+            self::HookHoles => 'The Z-bend right through the hole, and its spring or clip back.',
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB,
+            self::SplineArm, self::SelfAdjuster, self::None => 'Hold it while the lock is tightened: locking turns the adjuster.',
+        };
+    }
+
     /** What must be kept in mind while moving it; null where the stage's own caution says all. */
     public function caution(): ?string
     {

@@ -35,7 +35,7 @@ final readonly class Guide
                 new GuideStep('slop', 'Turn the shaft by hand until its slop is gone', 'Marks that meet at rest prove nothing.'),
                 new GuideStep('tooth', 'Drop the arm on the tooth that brings its index to the case mark, or the tooth just before', 'Other makes of plate may shift the tooth.', 'How many teeth before the mark? 0 where they meet'),
                 new GuideStep('ring', 'Washer on, marked face up, snap ring in its groove, lock tab closed'),
-                new GuideStep('wind', 'Wind the return spring on last, with the cable set'),
+                new GuideStep('wind', 'Wind the return spring on last, with the cable set', 'Springs store force: mind eyes and fingers.', isAfterCable: true),
             ],
             AdjusterKind::SelfAdjuster => [
                 new GuideStep('tab', 'Free the tab'),

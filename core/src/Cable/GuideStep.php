@@ -14,6 +14,8 @@ final readonly class GuideStep
         public ?string $asks = null,
         /** Whether there are machines without what it is about: then it is passed as *not here*. */
         public bool $mayBePassed = false,
+        /** Whether the cable is set before it: until then it keeps nothing waiting. */
+        public bool $isAfterCable = false,
     ) {}
 
     /** A step for what not every machine has. */

@@ -30,7 +30,14 @@ enum ReadingPoint: string
         };
     }
 
-    public function howToRead(): string
+    /** Where the travel of whatever the hand or foot moves is read: a handle, a pedal, a brake lever. */
+    public function named(string $moved): string
+    {
+        return $this === self::HandleTravel ? $moved : $this->label();
+    }
+
+    /** @param  string  $moved  what the hand or foot moves, as it is called */
+    public function howToRead(string $moved = 'handle'): string
     {
         return match ($this) {
             self::LeverTip => 'Rule beside the lever, at its tip. Draw the lever lightly to first resistance and read the travel.',
@@ -40,7 +47,7 @@ enum ReadingPoint: string
             self::GripFlange => 'Let the grip snap back to rest, then take up only the play. Read the arc at the flange, not at the rubber.',
             self::GripBackward => 'Let the grip snap back to rest, then turn it on past rest. Read that arc at the flange: it is the play of the closing cable.',
             self::CarburettorBarrel => 'Lift the wire at the carburettor and measure its slack at the barrel.',
-            self::HandleTravel => 'Rule beside the handle. Draw it slowly and read its travel up to the first resistance.',
+            self::HandleTravel => "Rule beside the {$moved}. Move it slowly and read its travel up to the first resistance.",
         };
     }
 }

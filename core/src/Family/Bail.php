@@ -25,6 +25,11 @@ final readonly class Bail extends CommonFamily
         return 'Operator-presence bail';
     }
 
+    public function moved(): string
+    {
+        return 'bail';
+    }
+
     public function allowsByChoice(): bool
     {
         return false;

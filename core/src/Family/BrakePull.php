@@ -20,6 +20,11 @@ final readonly class BrakePull extends CommonFamily
         return 'Brake pull';
     }
 
+    public function moved(): string
+    {
+        return 'lever';
+    }
+
     protected function usualMultiple(): float
     {
         return 3.5;

@@ -32,6 +32,11 @@ final readonly class ClutchLever extends CommonFamily
         return 'Clutch lever';
     }
 
+    public function moved(): string
+    {
+        return 'lever';
+    }
+
     public function usualRatio(ReadingPoint $point): CouplingRatio
     {
         return match ($point) {

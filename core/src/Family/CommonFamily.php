@@ -43,6 +43,11 @@ abstract readonly class CommonFamily implements Family
         return 3.0;
     }
 
+    public function moved(): string
+    {
+        return 'handle';
+    }
+
     public function againAndAgain(): string
     {
         return 'Look at the belt, at what the cable works on, and for a wire that stretches.';

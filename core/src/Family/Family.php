@@ -20,6 +20,9 @@ interface Family
 {
     public function title(): string;
 
+    /** What the hand or foot moves, as its people call it. */
+    public function moved(): string;
+
     /** The reading ratio to begin with where no geometry is known. */
     public function usualRatio(ReadingPoint $point): CouplingRatio;
 

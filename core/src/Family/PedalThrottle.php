@@ -23,6 +23,11 @@ final readonly class PedalThrottle extends CommonFamily
         return 'Throttle pedal';
     }
 
+    public function moved(): string
+    {
+        return 'pedal';
+    }
+
     public function allowsByChoice(): bool
     {
         return false;

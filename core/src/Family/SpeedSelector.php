@@ -28,6 +28,11 @@ final readonly class SpeedSelector extends CommonFamily
         return 'Speed selector';
     }
 
+    public function moved(): string
+    {
+        return 'lever';
+    }
+
     /**
      * The table of a selector: which way the wheels must go at each detent.
      *

@@ -26,6 +26,11 @@ final readonly class TriggerThrottle extends CommonFamily
         return 'Throttle trigger';
     }
 
+    public function moved(): string
+    {
+        return 'trigger';
+    }
+
     protected function usualMultiple(): float
     {
         return 2.5;

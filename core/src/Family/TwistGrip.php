@@ -29,6 +29,11 @@ final readonly class TwistGrip extends CommonFamily
         return 'Throttle grip';
     }
 
+    public function moved(): string
+    {
+        return 'grip';
+    }
+
     public function usualRatio(ReadingPoint $point): CouplingRatio
     {
         return match ($point) {

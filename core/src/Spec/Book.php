@@ -17,20 +17,22 @@ final readonly class Book
         public array $torques,
         /** @var array<string, string> what it wants tried beside what is always tried, question by key */
         public array $proofs,
+        /** How far its push rod is backed off, as the book says it, such as `3/4 turn`; null where it is silent. */
+        public ?string $backOff,
     ) {}
 
     /**
      * @param  list<Torque>  $torques
      * @param  array<string, string>  $proofs
      */
-    public static function says(?string $printed, ?BookInterval $interval, array $torques, array $proofs): self
+    public static function says(?string $printed, ?BookInterval $interval, array $torques, array $proofs, ?string $backOff = null): self
     {
-        return new self($printed, $interval, $torques, $proofs);
+        return new self($printed, $interval, $torques, $proofs, $backOff);
     }
 
     public static function silent(): self
     {
-        return new self(null, null, [], []);
+        return new self(null, null, [], [], null);
     }
 
     /** @return list<Proof> whether they run the machine the book alone knows: what was taken off is put back before them */

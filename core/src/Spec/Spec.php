@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use LogicException;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\PackFindings;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\MeasureKey;
@@ -65,6 +68,12 @@ final readonly class Spec
         return $this->aim !== null && ($this->conditions->matter() || $this->family->family()->movesWithHeat());
     }
 
+    /** @return list<Inspection> everything that may be found on it: what is always looked over, and a pack where it has one */
+    public function inspections(): array
+    {
+        return [...$this->family->family()->lookOver(), ...($this->other(PackFigures::class) === null ? [] : PackFindings::all())];
+    }
+
     /**
      * The play it must have, for what is only asked where play is read.
      *
@@ -104,10 +113,22 @@ final readonly class Spec
         return null;
     }
 
+    /** A place where play is read, as the people of this control call it. */
+    public function pointName(ReadingPoint $point): string
+    {
+        return $point->named($this->family->family()->moved());
+    }
+
+    public function howToRead(ReadingPoint $point): string
+    {
+        return $point->howToRead($this->family->family()->moved());
+    }
+
     /** Everything its readings are held against, in words; a table, a pull and a pack say theirs beside what was seen. */
     public function say(): string
     {
-        $said = array_map(static fn (Aim $aim): string => $aim->say(), [...($this->aim === null ? [] : [$this->aim]), ...array_filter($this->others, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable && ! $aim instanceof PullFigure && ! $aim instanceof PackFigures)]);
+        $play = $this->aim === null ? [] : ["{$this->aim->band->say()} at the {$this->pointName($this->aim->point)}"];
+        $said = [...$play, ...array_map(static fn (Aim $aim): string => $aim->say(), array_filter($this->others, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable && ! $aim instanceof PullFigure && ! $aim instanceof PackFigures))];
 
         return $said === [] ? 'What it does' : ucfirst(implode('; ', $said));
     }

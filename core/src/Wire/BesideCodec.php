@@ -18,6 +18,8 @@ use VividPull\Core\Bench\TableState;
 use VividPull\Core\Bench\WindowState;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\ReplacementReason;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\PackFindings;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\LeverPull;
 use VividPull\Core\Measurement\MeasureKey;
@@ -211,6 +213,10 @@ final readonly class BesideCodec
             'lives' => array_map(fn (string $key, WearLife $life): array => [
                 'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->usageUnit, 'inspections' => $life->inspections,
             ], array_keys($state->lives), $state->lives),
+            'findings' => array_map(fn (Inspection $one): array => [
+                'key' => $one->key, 'label' => $one->label, 'look_for' => $one->lookFor,
+                'finding' => ($this->state->facts->inspected[$one->key] ?? null)?->finding->value, 'remark' => ($this->state->facts->inspected[$one->key] ?? null)?->remark,
+            ], PackFindings::all()),
             'stack_mm' => $state->stack(),
             'star_order' => $state->figures->starOrder(),
             'soaking_since' => $this->state->facts->seen->soaking,

@@ -92,7 +92,7 @@ final readonly class ClosingRecord
             }
         }
         $left = [];
-        foreach ($state->spec->family->family()->lookOver() as $inspection) {
+        foreach ($state->spec->inspections() as $inspection) {
             if ($faulty[$inspection->key] ?? false) {
                 $left[] = "{$inspection->label}: ".($state->facts->inspected[$inspection->key]->remark ?? 'fault');
             }

@@ -143,10 +143,10 @@ final readonly class LogRows
     private function what(Entry $entry): string
     {
         return match (true) {
-            $entry instanceof ReadingTaken => 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$entry->point->label()
+            $entry instanceof ReadingTaken => 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$this->state->spec->pointName($entry->point)
                 .(count($this->state->spec->conditions->poses) < 2 ? '' : ', '.$entry->pose->label()),
             $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
-            $entry instanceof ReadEnough => "Left as it reads at the {$entry->point->label()}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
+            $entry instanceof ReadEnough => "Left as it reads at the {$this->state->spec->pointName($entry->point)}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
             $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
                 : $this->state->run->adjuster($entry->adjuster)?->say($entry->steps)),
             $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? lcfirst($entry->state->label() ?? 'not counted') : $this->state->run->adjuster($entry->adjuster)?->where($entry->position)),
@@ -232,7 +232,7 @@ final readonly class LogRows
 
     private function inspection(string $key): string
     {
-        $found = array_filter($this->state->spec->family->family()->lookOver(), static fn (Inspection $i): bool => $i->key === $key);
+        $found = array_filter($this->state->spec->inspections(), static fn (Inspection $i): bool => $i->key === $key);
 
         return array_values($found)[0]->label ?? $key;
     }

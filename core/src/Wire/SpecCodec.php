@@ -133,7 +133,7 @@ final readonly class SpecCodec
 
     private static function book(Node $node): Book
     {
-        $node->object([], ['printed', 'interval', 'torques', 'proofs']);
+        $node->object([], ['printed', 'interval', 'torques', 'proofs', 'back_off']);
         $torque = static fn (Node $one): Torque => new Torque($one->object(['what', 'nm'])->at('what')->string(80), $one->at('nm')->number(0.05, 500));
 
         return Book::says(
@@ -141,6 +141,7 @@ final readonly class SpecCodec
             $node->has('interval') ? self::interval($node->at('interval')) : null,
             $node->has('torques') ? array_map($torque, $node->at('torques')->items(20)) : [],
             $node->has('proofs') ? self::proofs($node->at('proofs')) : [],
+            $node->optionalString('back_off', 60),
         );
     }
 
@@ -180,6 +181,7 @@ final readonly class SpecCodec
                 static fn (mixed $value): bool => $value !== null,
             ),
             'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $book->torques),
+            'back_off' => $book->backOff,
             'proofs' => array_map(static fn (string $key, string $question): array => ['key' => $key, 'question' => $question], array_keys($book->proofs), array_values($book->proofs)),
         ], static fn (mixed $value): bool => $value !== null && $value !== []);
 

@@ -155,7 +155,9 @@ final class StateCodec
         }
         $others = array_filter(array_map(ReadingPoint::from(...), array_keys($this->state->run->couplings->all())), static fn (ReadingPoint $one): bool => $one !== $own);
 
-        return array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label(), 'how_to_read' => $one->howToRead()], [$own, ...array_values($others)]);
+        $spec = $this->state->spec;
+
+        return array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $spec->pointName($one), 'how_to_read' => $spec->howToRead($one)], [$own, ...array_values($others)]);
     }
 
     /** @return array<string, mixed> */
@@ -167,8 +169,8 @@ final class StateCodec
         return [
             'point' => $spec->aim?->point->value,
             'points' => $this->points(),
-            'point_label' => $spec->aim?->point->label(),
-            'how_to_read' => $spec->aim?->point->howToRead(),
+            'point_label' => $spec->aim === null ? null : $spec->pointName($spec->aim->point),
+            'how_to_read' => $spec->aim === null ? null : $spec->howToRead($spec->aim->point),
             'band' => self::band($spec->aim?->band) ?? ['low_mm' => null, 'high_mm' => null],
             'say' => $spec->say(),
             'engine' => $spec->conditions->engine?->value,

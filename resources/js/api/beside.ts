@@ -116,6 +116,15 @@ const pack = z.object({
     }),
   ),
   lives: z.array(z.object({ key: z.string(), left: z.number(), unit: z.string(), inspections: z.number() })),
+  findings: z.array(
+    z.object({
+      key: z.string(),
+      label: z.string(),
+      look_for: z.string(),
+      finding: z.enum(['sound', 'noted', 'fault']).nullable(),
+      remark: z.string().nullable(),
+    }),
+  ),
   stack_mm: z.number().nullable(),
   star_order: z.array(z.number()),
   soaking_since: z.string().nullable(),

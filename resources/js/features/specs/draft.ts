@@ -80,6 +80,7 @@ export type SpecDraft = {
   months: string;
   torques: { what: string; nm: string }[];
   proofs: string[];
+  backOff: string;
   limits: LimitDraft[];
   tables: TableDraft[];
   second: SecondDraft | null;
@@ -272,6 +273,7 @@ export function draftOf(head: Head, spec: Written, run: Written): SpecDraft {
     months: text(interval.months),
     torques: list(book.torques).map((one) => ({ what: text(record(one).what), nm: text(record(one).nm) })),
     proofs: list(book.proofs).map((one) => text(record(one).question)),
+    backOff: text(book.back_off),
     limits: list(spec.others)
       .map(limit)
       .filter((one) => one !== null),
@@ -367,6 +369,7 @@ function writtenBook(draft: SpecDraft): Written | undefined {
   });
   const book = filled({
     printed: word(draft.printed),
+    back_off: word(draft.backOff),
     interval: Object.keys(interval).length === 0 ? undefined : interval,
     torques: draft.torques
       .filter((one) => one.what.trim() !== '')

@@ -1,3 +1,5 @@
+import { useState } from 'react';
+import { Button } from '../../../components/Buttons';
 import { useBench } from '../useBench';
 import { EngagementPanel } from './EngagementPanel';
 import { MatchPanel } from './MatchPanel';
@@ -23,10 +25,18 @@ export const Beside = ({ measured }: { measured: boolean }) => {
   );
 };
 
-/** The pack, once its cover is off or something of it was measured. */
+/** The pack: by itself once its cover is off or something of it was found, and wherever a person opens it. */
 export const PackWhenOpen = () => {
   const { state } = useBench();
   const { pack } = state.beside;
+  const [asked, setAsked] = useState(false);
   const open = state.adjusters.some((one) => one.cover_off && one.sets === 'mechanism');
-  return pack === null || (!open && pack.items.length === 0) ? null : <PackPanel pack={pack} />;
+  if (pack === null) return null;
+  const found = pack.items.length > 0 || pack.findings.some((one) => one.finding !== null);
+  if (open || found || asked) return <PackPanel pack={pack} />;
+  return state.stage === 'make_safe' ? null : (
+    <Button look="quiet" alignSelf="flex-start" onClick={() => setAsked(true)} data-open-pack>
+      The pack is open: plates and springs
+    </Button>
+  );
 };

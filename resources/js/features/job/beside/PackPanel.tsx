@@ -33,9 +33,56 @@ export const PackPanel = ({ pack }: { pack: Pack }) => (
     <Box fontWeight="bold" lineHeight="snug" fontSize="sm" marginTop="2">
       {pack.sentence}
     </Box>
+    <Findings pack={pack} />
     <Soak pack={pack} />
   </Sheet>
 );
+
+const findings = [
+  { key: 'sound', word: 'Sound' },
+  { key: 'noted', word: 'Worn' },
+  { key: 'fault', word: 'Fault' },
+] as const;
+
+/** What no figure tells: heat, ridges and grooves. A fault is mended or replaced before the job may end. */
+const Findings = ({ pack }: { pack: Pack }) => {
+  const { send, mayWrite } = useBench();
+  return (
+    <Grid gap="2" marginTop="3" aria-label="Looked over in the pack" role="group">
+      {pack.findings.map((one) => (
+        <Flex
+          key={one.key}
+          alignItems="center"
+          gap="2"
+          flexWrap="wrap"
+          borderTopWidth="thin"
+          borderColor="line"
+          paddingTop="2"
+          data-pack-finding={one.key}
+        >
+          <Box flex="1 1 11rem" minWidth="0" lineHeight="snug">
+            <b>{one.label}</b>
+            <Box textStyle="small">{one.look_for}</Box>
+          </Box>
+          <Flex gap="1" role="group" aria-label={one.label}>
+            {findings.map(({ key, word }) => (
+              <Button
+                key={key}
+                look={one.finding === key ? 'dark' : 'plain'}
+                aria-pressed={one.finding === key}
+                disabled={!mayWrite}
+                paddingInline="3"
+                onClick={() => send({ kind: 'inspected', body: { key: one.key, finding: key } })}
+              >
+                {word}
+              </Button>
+            ))}
+          </Flex>
+        </Flex>
+      ))}
+    </Grid>
+  );
+};
 
 /** New friction plates lie in oil a day before they go in. */
 const Soak = ({ pack }: { pack: Pack }) => {

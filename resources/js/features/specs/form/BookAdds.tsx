@@ -1,4 +1,4 @@
-import { Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Button, Sheet } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
@@ -32,6 +32,17 @@ export const BookAdds = ({ draft, set }: FormProps) => {
           name="months"
         />
       </Grid>
+      {draft.cables.some((cable) => cable.adjusters.some((one) => one.kind.startsWith('push_rod'))) && (
+        <Box marginTop="3">
+          <Entry
+            label="Back the push rod off by"
+            value={draft.backOff}
+            onChange={(backOff) => set({ backOff })}
+            most={60}
+            name="back-off"
+          />
+        </Box>
+      )}
       {draft.torques.map((one, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
         <Grid key={n} templateColumns="1fr 7rem" gap="3" marginTop="3">
