@@ -12,6 +12,9 @@ use VividPull\Core\Errors\Quoted;
 /** Whether a line of a file fits its table: the columns it must have, and what each can hold. */
 final readonly class ColumnCheck
 {
+    /** Columns that came after shops had been exported without them. */
+    private const SINCE = [['entries', 'device']];
+
     private const MOMENT = '/^(\d{4})-(\d{2})-(\d{2})(?: ([01]\d|2[0-3]):[0-5]\d:[0-5]\d(?:\.\d{1,3})?)?$/';
 
     private const RANGES = ['bigint' => [0, PHP_INT_MAX], 'int' => [-2_147_483_648, 4_294_967_295], 'smallint' => [0, 65_535], 'tinyint' => [0, 1]];
@@ -43,6 +46,13 @@ final readonly class ColumnCheck
         }
         foreach ($this->columns as $name => $column) {
             if (! property_exists($row, $name)) {
+                // A shop of an older version knows nothing of a column that came since: it is empty there.
+                if (in_array([$this->table, $name], self::SINCE, true)) {
+                    $row->{$name} = null;
+
+                    continue;
+                }
+
                 return "“{$name}” is missing.";
             }
             $why = $this->value($name, $column, $row->{$name});

@@ -43,8 +43,9 @@ final class JobsTest extends TestCase
         $this->postJson('/api/machines/RT-14/jobs', ['id' => 'seven', 'control' => 'clutch'])->assertStatus(422)->assertJsonPath('detail', '$.id: this is not a UUID.');
         $this->postJson('/api/machines/RT-14/jobs', ['id' => $id])->assertStatus(422);
         $this->raw('POST', '/api/machines/RT-14/jobs', 'not json')->assertStatus(400);
-        $this->signIn('office')->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])->assertStatus(422)
-            ->assertJsonPath('detail', 'Harbour office may look at jobs but not start one. Ask a technician.');
+        $this->signIn('office')->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])->assertForbidden()
+            ->assertJsonPath('detail', 'Harbour office signs as viewer, and this is for an apprentice, a technician or a lead.');
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => 'seven'])->assertForbidden();
         self::assertSame(0, ControlJob::query()->count());
     }
 

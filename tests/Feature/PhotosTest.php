@@ -65,6 +65,13 @@ final class PhotosTest extends TestCase
         self::assertSame(0, Photo::query()->count());
     }
 
+    public function test_a_closed_job_takes_no_picture_any_more(): void
+    {
+        $this->job->line('tag frayed wire')->assertOk();
+        $this->job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        self::assertStringContainsString('This job was closed by', (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'));
+    }
+
     public function test_an_entry_of_a_picture_that_never_arrived_is_refused(): void
     {
         $answer = $this->job->body('photo', ['photo' => (string) Str::uuid(), 'of' => 'route'])->assertStatus(422);
@@ -76,7 +83,9 @@ final class PhotosTest extends TestCase
         $this->get("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertNotFound();
         $this->keep((string) Str::uuid(), Picture::jpeg(10, 10), 'no-such-job')->assertNotFound();
         $this->signIn('office');
-        self::assertStringContainsString('may look at jobs but not log', (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'));
+        $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertForbidden();
+        $this->signIn('tomas');
+        self::assertStringContainsString('is not on this job. Join it first', (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'));
         $this->app->make('auth')->forgetGuards();
         $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertUnauthorized();
         $this->getJson("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertUnauthorized();

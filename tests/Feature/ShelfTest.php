@@ -89,8 +89,8 @@ final class ShelfTest extends TestCase
     public function test_only_a_lead_keeps_it(): void
     {
         foreach (['ines', 'mirre', 'office'] as $login) {
-            $this->signIn($login)->putJson('/api/shelf/depth-1', self::NEW)->assertStatus(422);
-            $this->deleteJson('/api/shelf/rule')->assertStatus(422);
+            $this->signIn($login)->putJson('/api/shelf/depth-1', self::NEW)->assertForbidden();
+            $this->deleteJson('/api/shelf/rule')->assertForbidden();
             self::assertFalse($this->getJson('/api/shelf')->json('may_keep'));
         }
     }

@@ -98,6 +98,25 @@ final class ShopExchangeTest extends TestCase
         ShopImport::from("{$this->folder}/one.zip", true);
     }
 
+    public function test_a_shop_exported_before_entries_knew_their_device_still_comes_in(): void
+    {
+        HttpJob::open($this->signIn());
+        ShopExport::to("{$this->folder}/one.zip");
+        $zip = new ZipArchive;
+        $zip->open("{$this->folder}/one.zip");
+        $older = (string) preg_replace('/,"device":(?:null|"[^"]*")/', '', (string) $zip->getFromName('entries.jsonl'), count: $count);
+        self::assertGreaterThan(0, $count);
+        $manifest = json_decode((string) $zip->getFromName('manifest.json'), true);
+        $manifest['tables']['entries']['sha256'] = hash('sha256', $older);
+        $zip->addFromString('entries.jsonl', $older);
+        $zip->addFromString('manifest.json', (string) json_encode($manifest));
+        $zip->close();
+        $entries = DB::table('entries')->count();
+        $this->emptied();
+        self::assertSame([], ShopImport::from("{$this->folder}/one.zip", true)['rejected']);
+        self::assertSame($entries, DB::table('entries')->count());
+    }
+
     /** @return iterable<string, array{string, callable(string): string, string}> */
     public static function damages(): iterable
     {

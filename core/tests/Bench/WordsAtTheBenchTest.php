@@ -49,7 +49,7 @@ final class WordsAtTheBenchTest extends TestCase
         $job->line('4', 'reading:found');
         self::assertSame('Inside: read it three times', $job->state->progress->item('in_band')?->label);
         $job->line('9', 'reading:found')->line('9', 'reading:found');
-        self::assertSame('Bring it inside the band', $job->state->progress->item('in_band')?->label);
+        self::assertSame('Bring it inside the band', $job->state->progress->item('in_band')->label);
     }
 
     public function test_a_splined_arms_last_step_waits_for_the_cable_and_not_the_cable_for_it(): void
