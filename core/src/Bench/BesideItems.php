@@ -92,11 +92,12 @@ final readonly class BesideItems
         if ($state === null) {
             return [];
         }
-        $look = $this->look($state->table);
+        $advice = TablePlanner::advise($this->spec, $state, $this->run, $this->facts);
+        $look = $advice->kind === TableAdviceKind::Move && $advice->steps === null ? $this->look($state->table) : null;
         if ($look !== null) {
             return [$look];
         }
-        if (TablePlanner::advise($this->spec, $state, $this->run, $this->facts)->kind !== TableAdviceKind::WhichWay) {
+        if ($advice->kind !== TableAdviceKind::WhichWay) {
             return [];
         }
         $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => $state->table->armKey(), 'saw' => $word]);

@@ -14,7 +14,11 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
           {adjuster.name}
           {adjuster.thread !== null && ` ${adjuster.thread}`}
           <Box as="span" color="soft">
-            , {adjuster.at_say === null ? adjuster.kind_label : `${adjuster.at_say}, ${adjuster.room_say}`}
+            {adjuster.at_say !== null
+              ? `, ${adjuster.at_say}, ${adjuster.room_say}`
+              : adjuster.kind_label === adjuster.name
+                ? ', not looked at yet'
+                : `, ${adjuster.kind_label}`}
           </Box>
         </Box>
       ))}
