@@ -12,9 +12,7 @@ final class LostConnectionTest extends BrowserTestCase
 
     public function test_three_entries_typed_while_the_server_is_stopped_arrive_once_and_in_order(): void
     {
-        // A server of its own, on the same data, so that the others keep theirs.
-        $this->server = new Server(Server::freePort(), Server::environment());
-        $this->server->start();
+        $this->ownServer();
         $this->as('ines')->startJob('RT-09', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold', '8');
         $before = count($this->rows());
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
@@ -36,4 +34,87 @@ final class LostConnectionTest extends BrowserTestCase
         $this->see('4 readings at the grip flange');
         $this->server->stop();
     }
+
+    public function test_two_tabs_typing_at_the_same_instant_lose_nothing(): void
+    {
+        $this->ownServer();
+        $this->as('ines')->startJob('RT-09', 'clutch')->line('ok');
+        $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+        $before = count($this->rows());
+        $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
+        usleep(500_000);
+        $windows = [$this->browser->getWindowHandle()];
+        $this->browser->switchTo()->newWindow('window');
+        $this->visit($path)->await('#bench-line')->settled();
+        $windows[] = $this->browser->getWindowHandle();
+        $this->server->stop();
+        foreach ($windows as $n => $window) {
+            $this->browser->switchTo()->window($window);
+            $this->browser->executeScript(self::TYPES, [$n]);
+        }
+        foreach ($windows as $window) {
+            $this->browser->switchTo()->window($window);
+            $this->until('return window.typedAll === true', 'It did not type on');
+            $this->until('return document.querySelectorAll("[data-kept]").length === 30', 'What one tab keeps, the other shows too');
+        }
+        $this->server->start();
+        $this->gone('[data-kept]')->settled()->see('All entries saved');
+        $lines = array_column(array_slice($this->rows(), $before), 'line');
+        $of = static fn (int $n): array => array_values(array_filter($lines, static fn (?string $line): bool => str_starts_with((string) $line, "n tab {$n} ")));
+        foreach ([0, 1] as $n) {
+            self::assertSame(array_map(static fn (int $i): string => "n tab {$n} line {$i}", range(1, 15)), $of($n), 'each once, and in its order');
+        }
+        $this->browser->close();
+        $this->browser->switchTo()->window($windows[0]);
+        $this->server->stop();
+    }
+
+    public function test_a_refused_entry_holds_what_follows_it_until_somebody_has_looked(): void
+    {
+        $this->ownServer();
+        $this->as('ines')->startJob('RT-14', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold', 'thread 3 mm');
+        $before = count($this->rows());
+        $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
+        usleep(500_000);
+        $this->server->stop();
+        foreach (['thread 99 mm', '25', '25.5'] as $typed => $line) {
+            $this->keys($line."\u{E007}")->see(sprintf('%d kept, not judged yet', $typed + 1));
+        }
+        $this->server->start();
+        $this->await('[data-kept=refused]')->see('so 99 mm cannot show', 'waits: one before it was refused', '1 refused, 2 kept: look at it')->accessible('a refused entry and what waits for it');
+        self::assertCount($before, $this->rows(), 'nothing after it went out');
+        $this->browser->navigate()->refresh();
+        $this->await('[data-kept=refused]')->see('1 refused, 2 kept: look at it');
+        $this->clickText('Put it right')->until('return document.querySelector("#bench-line").value === "thread 99 mm"', 'Its words are not in the line');
+        $this->browser->findElement(\Facebook\WebDriver\WebDriverBy::id('bench-line'))->sendKeys([\Facebook\WebDriver\WebDriverKeys::CONTROL, 'a']);
+        $this->keys("thread 9 mm\u{E007}")->gone('[data-kept]')->settled()->see('All entries saved');
+        self::assertSame(['thread 9 mm', '25', '25.5'], array_column(array_slice($this->rows(), $before), 'line'), 'in its place, before what had followed it');
+        $this->server->stop();
+    }
+
+    /** A server of its own, on the same data, so that the others keep theirs. */
+    private function ownServer(): void
+    {
+        $this->server = new Server(Server::freePort(), Server::environment());
+        $this->server->start();
+    }
+
+    /** Types fifteen notes, one right after the other, as fast as the page takes them. */
+    private const TYPES = <<<'JS'
+        const [tab] = arguments;
+        const field = document.querySelector('#bench-line');
+        const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+        let n = 0;
+        const type = () => {
+            n += 1;
+            set.call(field, `n tab ${tab} line ${n}`);
+            field.dispatchEvent(new Event('input', { bubbles: true }));
+            setTimeout(() => {
+                field.form.requestSubmit();
+                if (n < 15) setTimeout(type, 15);
+                else window.typedAll = true;
+            }, 15);
+        };
+        type();
+        JS;
 }

@@ -1,27 +1,10 @@
-import { z } from 'zod';
 import { onAnswer, Problem, Unreachable } from '../api/client';
 import { type Draft, type Job, postEntry } from '../api/jobs';
-import { KeptValue } from './store';
+import { KeptEntries, type KeptEntry } from './keptEntries';
 import { nowWithOffset } from './time';
 import { uuid } from './uuid';
 
-const draftShape = z.union([
-  z.object({ line: z.string(), shown: z.record(z.string(), z.unknown()) }),
-  z.object({ kind: z.string(), body: z.record(z.string(), z.unknown()) }),
-]) as z.ZodType<Draft>;
-
-const keptEntry = z.object({
-  id: z.string(),
-  job: z.string(),
-  by: z.string(),
-  at: z.string(),
-  after: z.string(),
-  draft: draftShape,
-  state: z.enum(['waiting', 'refused']),
-  sentence: z.string().nullable(),
-});
-/** An entry that the server has not acknowledged: on its way, kept for later, or refused and open to be put right. */
-export type KeptEntry = z.infer<typeof keptEntry>;
+export type { KeptEntry } from './keptEntries';
 
 export const connections = ['calm', 'sending', 'cut', 'signed_out'] as const;
 export type Connection = (typeof connections)[number];
@@ -32,22 +15,26 @@ const LONGEST_PAUSE_MS = 8_000;
 /** What the server says to one who is not signed in here any more. */
 const NOT_THEIRS = '/problems/written-by-another';
 
+/** One tab at a time sends, so that what two of them wrote keeps its order. */
+const TURN = 'vivid-pull.sending';
+
 type Listener = { answered: (job: Job) => void; signedOut: () => void; another: () => void };
 
 /**
- * Entries on their way to the server, in the order they were written. What the server does not acknowledge stays
- * here, in this browser and under the name of who wrote it, through reloads and lost networks.
+ * Entries on their way to the server, in the order they were written in whatever tab. What the server does not acknowledge stays here, in
+ * this browser and under the name of who wrote it, through reloads and lost networks. One that was refused holds what follows it in its job
+ * until its person has looked.
  */
 class Outbox {
-  readonly entries = new KeptValue<readonly KeptEntry[]>('vivid-pull.outbox', [], (kept) =>
-    z.array(keptEntry).parse(kept),
-  );
+  readonly entries = new KeptEntries();
 
   private connection: Connection = 'calm';
   private savedAt: string | null = null;
   private person: string | null = null;
   private listener: Listener | null = null;
   private sending = false;
+  private again = false;
+  private fixing: KeptEntry | null = null;
   private pause = FIRST_PAUSE_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly watchers = new Set<() => void>();
@@ -77,14 +64,26 @@ class Outbox {
       state: 'waiting',
       sentence: null,
     };
-    this.entries.set([...this.entries.get(), entry]);
-    void this.run();
+    const instead = this.fixing?.job === job ? this.fixing.id : undefined;
+    this.fixing = null;
+    // It is sent whether or not it could be written down: on its way it is safe sooner than anywhere here.
+    void this.entries.add(entry, instead).then(() => this.run());
     return entry;
   }
 
   drop(id: string): void {
-    this.entries.set(this.entries.get().filter((entry) => entry.id !== id));
+    if (this.fixing?.id === id) this.fixing = null;
+    void this.entries.remove(id).then(() => this.run());
   }
+
+  /** What is logged next in its job takes the place of this refused one. */
+  putRight(entry: KeptEntry): void {
+    this.fixing = entry;
+  }
+
+  /** Whether something typed lives in this page alone, and cannot be sent at once either: then no more may be typed. */
+  isFull = (): boolean =>
+    this.connection !== 'calm' && this.connection !== 'sending' && this.entries.loose().length > 0;
 
   status = (): Connection => this.connection;
   lastSaved = (): string | null => this.savedAt;
@@ -109,23 +108,34 @@ class Outbox {
     }
   }
 
-  private next(): KeptEntry | undefined {
-    return this.entries.get().find((entry) => entry.state === 'waiting' && entry.by === this.person);
+  private async next(): Promise<KeptEntry | undefined> {
+    const mine = (await this.entries.reload()).filter((entry) => entry.by === this.person);
+    return mine.find((entry, place) => entry.state === 'waiting' && !isHeld(mine.slice(0, place), entry));
   }
 
   private async run(): Promise<void> {
+    this.again = this.sending;
     if (this.sending) return;
     this.sending = true;
     clearTimeout(this.timer);
-    for (let entry = this.next(); entry !== undefined; entry = this.next()) {
+    const through = await inTurn(() => this.empty());
+    this.sending = false;
+    if (this.again) {
+      this.again = false;
+      void this.run();
+    } else if (through) this.become('calm');
+  }
+
+  /** Whether everything that may go has gone. */
+  private async empty(): Promise<boolean> {
+    for (let entry = await this.next(); entry !== undefined; entry = await this.next()) {
       if (this.connection === 'calm') this.become('sending');
       if (!(await this.deliver(entry))) {
-        this.sending = false;
-        return;
+        this.again = false;
+        return false;
       }
     }
-    this.sending = false;
-    this.become('calm');
+    return true;
   }
 
   /** Whether to go on with the next one. */
@@ -140,7 +150,7 @@ class Outbox {
       });
       this.pause = FIRST_PAUSE_MS;
       this.savedAt = nowWithOffset();
-      this.drop(entry.id);
+      await this.entries.remove(entry.id);
       this.become('sending');
       this.listener?.answered(job);
       return true;
@@ -149,7 +159,7 @@ class Outbox {
     }
   }
 
-  private settle(entry: KeptEntry, error: unknown): boolean {
+  private async settle(entry: KeptEntry, error: unknown): Promise<boolean> {
     if (error instanceof Problem && error.status === 401) {
       this.become('signed_out');
       this.listener?.signedOut();
@@ -169,19 +179,11 @@ class Outbox {
       this.pause = Math.min(LONGEST_PAUSE_MS, this.pause * 2);
       return false;
     }
-    this.refuse(
-      entry,
+    await this.entries.refuse(
+      entry.id,
       error instanceof Problem ? error.sentence : 'The answer to this entry could not be read. Load the page again.',
     );
     return true;
-  }
-
-  private refuse(entry: KeptEntry, sentence: string): void {
-    this.entries.set(
-      this.entries
-        .get()
-        .map((kept) => (kept.id === entry.id ? { ...kept, state: 'refused' as const, sentence } : kept)),
-    );
   }
 
   private become(connection: Connection): void {
@@ -189,6 +191,15 @@ class Outbox {
     this.connection = connection;
     for (const watcher of this.watchers) watcher();
   }
+}
+
+/** Whether something refused stands before it in its job. */
+export const isHeld = (before: readonly KeptEntry[], entry: KeptEntry): boolean =>
+  before.some((other) => other.job === entry.job && other.state === 'refused');
+
+/** Browsers know turns only where the page is secure; elsewhere the server's own rule of ids keeps what two tabs send from counting twice. */
+async function inTurn(work: () => Promise<boolean>): Promise<boolean> {
+  return 'locks' in navigator ? await navigator.locks.request(TURN, async () => await work()) : await work();
 }
 
 export const outbox = new Outbox();

@@ -50,4 +50,7 @@ export class KeptValue<T> {
   }
 }
 
-export const useKept = <T>(kept: KeptValue<T>): T => useSyncExternalStore(kept.subscribe, kept.get);
+/** Anything outside React that can be watched. */
+type Watchable<T> = { get: () => T; subscribe: (watcher: () => void) => () => void };
+
+export const useKept = <T>(kept: Watchable<T>): T => useSyncExternalStore(kept.subscribe, kept.get);

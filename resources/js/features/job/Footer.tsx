@@ -32,6 +32,7 @@ export const Footer = () => {
   const { connection, kept } = usePost();
   const { keysAnywhere } = useKept(preferencesOf(useSignedIn().id));
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
+  const refused = kept.length - waiting;
   const saved = outbox.lastSaved();
   return (
     <Flex
@@ -58,14 +59,16 @@ export const Footer = () => {
             </Flex>
           ))}
       </Flex>
-      <Box marginLeft="auto" data-saved={waiting === 0 && connection === 'calm'} aria-live="polite">
-        {waiting > 0
-          ? connection === 'cut' || connection === 'signed_out'
-            ? `${waiting} kept, not judged yet`
-            : 'Saving'
-          : saved === null
-            ? 'All entries saved'
-            : `All entries saved ${clock(saved)}`}
+      <Box marginLeft="auto" data-saved={kept.length === 0 && connection === 'calm'} aria-live="polite">
+        {refused > 0
+          ? `${refused} refused${waiting > 0 ? `, ${waiting} kept` : ''}: look at ${refused === 1 ? 'it' : 'them'}`
+          : waiting > 0
+            ? connection === 'cut' || connection === 'signed_out'
+              ? `${waiting} kept, not judged yet`
+              : 'Saving'
+            : saved === null
+              ? 'All entries saved'
+              : `All entries saved ${clock(saved)}`}
       </Box>
     </Flex>
   );

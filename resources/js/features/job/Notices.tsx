@@ -16,6 +16,7 @@ export const Notices = () => {
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const failed = state.gates.filter((gate) => gate.status === 'failed');
   const open = state.closed === null ? failed : [];
+  const loose = connection === 'cut' ? outbox.entries.loose().length : 0;
   if (connection !== 'cut' && open.length === 0 && state.warnings.length === 0 && theirs.length === 0) return null;
   return (
     <Flex direction="column" gap="2" role="status">
@@ -25,6 +26,12 @@ export const Notices = () => {
           {waiting === 0
             ? 'What you log is kept here and sent on return.'
             : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
+        </Notice>
+      )}
+      {loose > 0 && (
+        <Notice mark="tag" ground="red.wash">
+          <b>This device has no room left.</b> {loose === 1 ? 'One entry lives' : `${loose} entries live`} in this page
+          alone. Do not close it until all is saved.
         </Notice>
       )}
       {whose.map((login) => (

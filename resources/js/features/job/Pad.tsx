@@ -6,7 +6,7 @@ import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
 import { trimmed } from '../../lib/figures';
-import { outbox, wording } from '../../lib/outbox';
+import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
@@ -294,7 +294,11 @@ const NotSent = () => {
   const { kept, connection } = usePost();
   const [line, setLine] = useLine();
   const stuck = kept.filter(
-    (entry) => entry.state === 'refused' || connection === 'cut' || connection === 'signed_out',
+    (entry, place) =>
+      entry.state === 'refused' ||
+      isHeld(kept.slice(0, place), entry) ||
+      connection === 'cut' ||
+      connection === 'signed_out',
   );
   if (stuck.length === 0) return null;
   return (
@@ -302,6 +306,7 @@ const NotSent = () => {
       <ul aria-label="Not sent">
         {stuck.map((entry) => {
           const { draft } = entry;
+          const held = isHeld(kept.slice(0, kept.indexOf(entry)), entry);
           return (
             <Flex
               as="li"
@@ -318,7 +323,13 @@ const NotSent = () => {
                 <Box as="b" overflowWrap="anywhere">
                   {wording(draft).slice(0, 120)}
                 </Box>
-                <Box>{entry.state === 'refused' ? entry.sentence : 'kept, not judged yet'}</Box>
+                <Box>
+                  {entry.state === 'refused'
+                    ? entry.sentence
+                    : held
+                      ? 'waits: one before it was refused'
+                      : 'kept, not judged yet'}
+                </Box>
                 <Flex gap="2">
                   {entry.state === 'refused' && 'line' in draft && line === '' && (
                     <Button
@@ -326,7 +337,7 @@ const NotSent = () => {
                       paddingInline="0"
                       onClick={() => {
                         setLine(draft.line);
-                        outbox.drop(entry.id);
+                        outbox.putRight(entry);
                       }}
                     >
                       Put it right

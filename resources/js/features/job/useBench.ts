@@ -175,7 +175,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   useEffect(() => setChosen(null), [state.next.recommended]);
 
   // A refused line comes back into the field, if nothing else has been typed there since.
-  const refused = kept.find((entry) => entry.state === 'refused' && 'line' in entry.draft);
+  // One that others follow stays in its place until its person has looked: they wait for it.
+  const refused = kept.find(
+    (entry, place) => entry.state === 'refused' && 'line' in entry.draft && place === kept.length - 1,
+  );
   useEffect(() => {
     if (refused === undefined || (begunLines.get()[key] ?? '') !== '' || !('line' in refused.draft)) return;
     keepLine(key, refused.draft.line);
@@ -202,6 +205,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   );
   const send = useCallback(
     (draft: Draft) => {
+      if (outbox.isFull()) {
+        setRefusal(NO_ROOM);
+        return;
+      }
       setRefusal(null);
       setTurned(null);
       outbox.put(jobId, state.head, draft);
@@ -210,6 +217,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   );
   const sendLine = useCallback(
     (text: string) => {
+      if (outbox.isFull()) {
+        setRefusal(NO_ROOM);
+        return;
+      }
       keepLine(key, '');
       // Readings go on to the same pose and cable until its group is full: nobody is moved on between two pulls.
       setKeptTo(itemKey !== undefined && isRead(itemKey) ? itemKey : null);
@@ -290,6 +301,9 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const post = useMemo<Post>(() => ({ kept, connection, refusal, forgive }), [kept, connection, refusal, forgive]);
   return { bench, post };
 }
+
+const NO_ROOM =
+  'This device has no room to keep what is typed, and the server does not answer. Nothing was logged: free some room, or wait for the network.';
 
 const isRead = (key: string) => key.startsWith('pose:') || key.startsWith('reading:');
 
