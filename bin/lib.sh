@@ -5,7 +5,11 @@ ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 RUNTIME="$ROOT/.runtime"
 DATA="${VIVID_PULL_DATA:-$RUNTIME}" # the workshop's own data, its secrets and its backups
 LEAST_NODE=20019 # Vite asks for Node 20.19 or newer
+DB_ADMIN="$(id -un)" # the database knows its keeper by the account on this machine, and by no password
+# What is made here holds secrets, logs and backups: nobody else on this machine reads it. They may pass through, not look.
+umask 077
 mkdir -p "$RUNTIME" "$DATA"
+chmod 711 "$RUNTIME" "$DATA" 2>/dev/null
 cd "$ROOT" || exit 1
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 
@@ -122,7 +126,7 @@ start_mariadb() {
     [ "${#run}" -gt 80 ] && run="$(mktemp -d)" && chown mysql "$run"
     DB_SOCKET="$run/mariadb.sock"
     if [ ! -d "$data/mysql" ]; then
-        quietly 'mariadb-install-db' mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=normal --skip-test-db
+        quietly 'mariadb-install-db' mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$DB_ADMIN" --skip-test-db
     fi
     rm -f "$DB_SOCKET"
     DB_PORT="$(free_port 127.0.0.1 "$first")"
@@ -131,12 +135,27 @@ start_mariadb() {
         </dev/null >"$folder/mariadb.log" 2>&1 &
     DB_PID=$!
     for _ in $(seq 1 150); do
-        mariadb-admin --no-defaults --socket="$DB_SOCKET" -uroot ping >/dev/null 2>&1 && return
+        mariadb-admin --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" ping >/dev/null 2>&1 && lock_database && return
         kill -0 "$DB_PID" 2>/dev/null || break
         sleep 0.2
     done
     tail -n 20 "$folder/mariadb.log" >&2
     fail 'MariaDB did not start; its last lines are above. Is another copy of this workshop still running?'
+}
+
+# lock_database: its keeper comes in by the socket and as who they are on this machine, and nobody else is a keeper. A database of an older
+# version let everybody be root.
+lock_database() {
+    local ask=(mariadb --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" --batch --skip-column-names) others
+    # An older one knows only a root without a password.
+    "${ask[@]}" -e 'SELECT 1' >/dev/null 2>&1 || mariadb --no-defaults --socket="$DB_SOCKET" -uroot \
+        -e "CREATE USER '$DB_ADMIN'@'localhost' IDENTIFIED VIA unix_socket; GRANT ALL ON *.* TO '$DB_ADMIN'@'localhost' WITH GRANT OPTION" 2>/dev/null
+    others="$("${ask[@]}" -e "SELECT CONCAT('DROP USER IF EXISTS ', QUOTE(User), '@', QUOTE(Host), ';') FROM mysql.global_priv
+        WHERE (User = '' OR User IN ('root', '$DB_ADMIN')) AND NOT (User = '$DB_ADMIN' AND Host = 'localhost')")" || return 1
+    "${ask[@]}" <<SQL
+ALTER USER '$DB_ADMIN'@'localhost' IDENTIFIED VIA unix_socket;
+$others
+SQL
 }
 
 # The workshop's own key and secret, made once.
@@ -201,11 +220,11 @@ upgrade_tables() {
     [ "$changes" -eq 0 ] || quietly 'due dates' php artisan workshop:due
 }
 
-stop_mariadb() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -uroot shutdown >/dev/null 2>&1; }
+stop_mariadb() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" shutdown >/dev/null 2>&1; }
 
 # make_database NAME PASSWORD: a database and a user that can do nothing outside it.
 make_database() {
-    mariadb --no-defaults --socket="$DB_SOCKET" -uroot <<SQL
+    mariadb --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" <<SQL
 CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 CREATE USER IF NOT EXISTS '$1'@'127.0.0.1' IDENTIFIED BY '$2';
 ALTER USER '$1'@'127.0.0.1' IDENTIFIED BY '$2';
