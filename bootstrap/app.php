@@ -7,6 +7,7 @@ use App\Console\ExportShop;
 use App\Console\FindDue;
 use App\Console\ImportShop;
 use App\Http\Middleware\KeepOthersOut;
+use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\May;
 use App\Http\Problems\Conflict;
 use App\Http\Problems\Forbidden;
@@ -28,7 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin, so nothing crosses it; and lines reach the core just as they were typed.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
-        $middleware->append(KeepOthersOut::class);
+        $middleware->append([KeepOthersOut::class, LimitBody::class]);
         $middleware->alias(['may' => May::class]);
         $middleware->redirectGuestsTo('/');
     })

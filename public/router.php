@@ -5,6 +5,12 @@ declare(strict_types=1);
 // Router of PHP's own server: files that exist are served with a type and a cache time, all else is the application.
 
 $path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
+if (str_contains($path, "\0")) {
+    http_response_code(400);
+    echo 'There is nothing under this address.';
+
+    return true;
+}
 $file = realpath(__DIR__.$path);
 $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json'];
 $type = $types[pathinfo($path, PATHINFO_EXTENSION)] ?? null;

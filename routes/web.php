@@ -18,6 +18,9 @@ use App\Http\Controllers\SpecController;
 use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
 
+// Longer numbers are no id that the database has.
+Route::pattern('spec', '[0-9]{1,12}');
+
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
@@ -52,7 +55,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('machines/{tag}/controls', [MachineKeepingController::class, 'addControl']);
             Route::put('machines/{tag}', [MachineKeepingController::class, 'change']);
             Route::put('machines/{tag}/retired', [MachineKeepingController::class, 'retire']);
-            Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt'])->whereNumber('spec');
+            Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt']);
         });
         Route::middleware('may:report')->group(function (): void {
             Route::post('machines/{tag}/meter', [MachineKeepingController::class, 'meter']);
@@ -72,16 +75,16 @@ Route::prefix('api')->group(function (): void {
         Route::delete('calendar', [DueController::class, 'unsubscribe']);
         Route::get('specs', [SpecController::class, 'index']);
         Route::get('specs/starting/{family}', [SpecController::class, 'starting']);
-        Route::get('specs/{spec}', [SpecController::class, 'show'])->whereNumber('spec');
-        Route::get('specs/{spec}/sketch', [SpecController::class, 'sketch'])->whereNumber('spec');
-        Route::get('specs/{spec}/changes', [SpecController::class, 'changes'])->whereNumber('spec');
+        Route::get('specs/{spec}', [SpecController::class, 'show']);
+        Route::get('specs/{spec}/sketch', [SpecController::class, 'sketch']);
+        Route::get('specs/{spec}/changes', [SpecController::class, 'changes']);
         Route::middleware('may:enter_specs')->group(function (): void {
             Route::post('specs', [SpecController::class, 'store']);
             Route::post('specs/printed', [SpecController::class, 'printed']);
-            Route::put('specs/{spec}/sketch', [SpecController::class, 'keepSketch'])->whereNumber('spec');
-            Route::put('specs/{spec}', [SpecController::class, 'update'])->whereNumber('spec');
-            Route::delete('specs/{spec}', [SpecController::class, 'destroy'])->whereNumber('spec');
-            Route::post('specs/{spec}/check', [SpecController::class, 'check'])->whereNumber('spec');
+            Route::put('specs/{spec}/sketch', [SpecController::class, 'keepSketch']);
+            Route::put('specs/{spec}', [SpecController::class, 'update']);
+            Route::delete('specs/{spec}', [SpecController::class, 'destroy']);
+            Route::post('specs/{spec}/check', [SpecController::class, 'check']);
         });
         Route::get('shelf', [ShelfController::class, 'show']);
         Route::put('shelf/{instrument}', [ShelfController::class, 'store'])->middleware('may:keep_shop');

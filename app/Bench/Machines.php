@@ -43,7 +43,7 @@ final readonly class Machines
     {
         $node->object(['tag', 'name', 'kind', 'year', 'place', 'usage', 'usage_unit'], ['plate']);
         $row = self::words($node) + [
-            'name' => trim($node->at('name')->string(60)),
+            'name' => $node->at('name')->name(),
             'year' => $node->at('year')->integer(1900, 2100),
             'usage_reading' => $node->at('usage')->integer(0, self::HIGHEST_METER),
             'usage_unit' => $node->at('usage_unit')->enum(MeterUnit::class)->value,
@@ -139,8 +139,8 @@ final readonly class Machines
         return [
             'tag' => $tag,
             'plate' => $node->has('plate') ? trim($node->at('plate')->string(20)) : null,
-            'kind' => trim($node->at('kind')->string(60)),
-            'place' => trim($node->at('place')->string(60)),
+            'kind' => $node->at('kind')->name(),
+            'place' => $node->at('place')->name(),
         ];
     }
 

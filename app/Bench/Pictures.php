@@ -19,9 +19,10 @@ use VividPull\Core\Errors\Refused;
  */
 final readonly class Pictures
 {
-    private const MOST_BYTES = 16 * 1024 * 1024;
+    private const MOST_BYTES = 12 * 1024 * 1024;
 
-    private const MOST_PIXELS = 60_000_000;
+    /** What a camera sells as twelve megapixels is a little more. */
+    private const MOST_PIXELS = 12 * 1024 * 1024;
 
     private const LONGEST_SIDE = 1600;
 
@@ -79,7 +80,7 @@ final readonly class Pictures
     private static function read(string $bytes): GdImage
     {
         if (strlen($bytes) > self::MOST_BYTES) {
-            throw Refused::because('That picture is larger than 16 MB. Take it again, smaller.');
+            throw Refused::because('That picture is larger than 12 MB. Take it again, smaller.');
         }
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], self::KINDS, true)) {

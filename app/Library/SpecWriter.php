@@ -149,9 +149,9 @@ final readonly class SpecWriter
         $body['source']['checked_by'] = null;
 
         return [
-            'model' => trim($node->at('model')->string(60)),
+            'model' => $node->at('model')->name(),
             'control' => $control,
-            'name' => trim($node->at('name')->string(60)),
+            'name' => $node->at('name')->name(),
             'minutes' => $node->at('minutes')->integer(1, 600),
             'body' => $body,
             'run' => (array) $node->at('run')->value,

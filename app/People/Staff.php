@@ -56,7 +56,7 @@ final readonly class Staff
         }
         $password = self::freshPassword();
         try {
-            $user = User::query()->create(['login' => $login, 'name' => trim($node->at('name')->string(60)), 'role' => $node->at('role')->enum(Role::class), 'password' => $password]);
+            $user = User::query()->create(['login' => $login, 'name' => self::free($node->at('name')->name(), null), 'role' => $node->at('role')->enum(Role::class), 'password' => $password]);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict("Somebody signs in as {$login} already.", previous: $e);
         }
@@ -77,7 +77,7 @@ final readonly class Staff
                 throw Refused::because("{$user->name} is the only lead here. Make somebody else a lead first.");
             }
             $detail = array_filter(['role' => $role === $user->role ? null : $role->value, 'here' => $here === ($user->left_at === null) ? null : $here], static fn (mixed $value): bool => $value !== null);
-            $user->forceFill(['name' => trim($node->at('name')->string(60)), 'role' => $role, 'left_at' => $here ? null : ($user->left_at ?? CarbonImmutable::now())])->save();
+            $user->forceFill(['name' => self::free($node->at('name')->name(), $user), 'role' => $role, 'left_at' => $here ? null : ($user->left_at ?? CarbonImmutable::now())])->save();
             if (! $here) {
                 DB::table('sessions')->where('user_id', $user->id)->delete();
             }
@@ -121,6 +121,26 @@ final readonly class Staff
         }
         $user->forceFill(['pin' => $pin, 'pin_misses' => 0])->save();
         Audit::note($user, $pin === null ? 'own PIN taken off' : 'own PIN set', "{$user->name} ({$user->login})");
+    }
+
+    /** @throws Conflict If somebody else is called so, or so alike that a signature would not tell them apart. */
+    private static function free(string $name, ?User $but): string
+    {
+        $plain = self::plain($name);
+        foreach (User::query()->whereNull('left_at')->get(['id', 'name']) as $one) {
+            if ($one->id !== $but?->id && self::plain($one->name) === $plain) {
+                throw new Conflict("Somebody here is called {$one->name} already. Add a letter that tells them apart.");
+            }
+        }
+
+        return $name;
+    }
+
+    private static function plain(string $name): string
+    {
+        $plain = (string) preg_replace('/[^a-z0-9]/', '', Str::lower(Str::ascii($name)));
+
+        return $plain === '' ? Str::lower($name) : $plain;
     }
 
     private static function freshPassword(): string

@@ -14,7 +14,7 @@ final class FamiliesTest extends BrowserTestCase
         $this->as('ines')->begin('SN-03', 'selector')->oks()->line('forward', 'forward', 'yes')->see('Where the slotted bracket stands')->line('10')->see('Draw the lever slowly from F1 to R1')->accessible('a look before loosening')->line('cannot be seen');
         $this->see('5 mm', 'towards reverse', 'Wheel on its disc')->await('[data-shift]')->accessible('a selector being set');
         $this->armed()->clickText('Moved: say how far')->see('What did you move?')->clickText('Away from')->clickText('One of the mm more')->clickText('One of the mm more')->click('[role=dialog] [data-primary]')->settled();
-        $this->see('Which way did the friction-wheel arm go?')->line('minus')->see('Lock the slotted bracket')->line('ok')->line('forward', 'forward');
+        $this->see('Which way did the friction-wheel arm go?')->line('minus')->see('Tighten the slotted bracket')->line('ok')->line('forward', 'forward');
         $this->see('5 mm', 'Slotted bracket: 5 mm away')->armed()->click('[data-done]')->settled()->line('ok', 'reverse', 'forward');
         self::assertSame(['R1', 'F1'], array_values(array_map(static fn (array $one): string => $one['label'], array_filter($this->state()['beside']['table']['settings'], static fn (array $one): bool => $one['right']))));
     }

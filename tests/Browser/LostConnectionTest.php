@@ -38,7 +38,7 @@ final class LostConnectionTest extends BrowserTestCase
     public function test_two_tabs_typing_at_the_same_instant_lose_nothing(): void
     {
         $this->ownServer();
-        $this->as('ines')->startJob('RT-09', 'clutch')->line('ok');
+        $this->as('ines')->begin('TR-05', 'drive')->line('ok');
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         $before = count($this->rows());
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
@@ -72,7 +72,7 @@ final class LostConnectionTest extends BrowserTestCase
     public function test_a_refused_entry_holds_what_follows_it_until_somebody_has_looked(): void
     {
         $this->ownServer();
-        $this->as('ines')->startJob('RT-14', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold', 'thread 3 mm');
+        $this->as('ines')->begin('QB-09', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold', 'thread 3 mm');
         $before = count($this->rows());
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
         usleep(500_000);

@@ -47,6 +47,25 @@ final class NonsenseTest extends TestCase
         self::assertGreaterThanOrEqual(1600, $sent);
     }
 
+    public function test_a_body_longer_than_anything_that_is_typed_is_refused_on_every_address(): void
+    {
+        $this->signIn('oda');
+        $places = $this->places();
+        $long = json_encode(['x' => str_repeat('long ', 60_000)], JSON_THROW_ON_ERROR);
+        foreach (Contract::document()['paths'] as $template => $operations) {
+            foreach ($operations as $method => $operation) {
+                if (isset($operation['requestBody']['content']['application/json']) && ! str_starts_with((string) $template, '/imports')) {
+                    $this->raw(strtoupper((string) $method), '/api'.strtr((string) $template, $places), $long)->assertStatus(413)->assertJsonPath('detail', 'That is more than this address takes at once.');
+                }
+            }
+        }
+    }
+
+    public function test_a_number_that_no_table_counts_to_is_no_id(): void
+    {
+        $this->signIn('oda')->getJson('/api/specs/100000000000000000000000')->assertNotFound();
+    }
+
     public function test_questions_of_any_shape_are_answered(): void
     {
         $chance = new Randomizer(new Mt19937(405));

@@ -62,6 +62,32 @@ final class PeopleTest extends TestCase
         $this->putJson('/api/people/oda', $body)->assertOk();
     }
 
+    /** @return iterable<string, array{string, int, string}> */
+    public static function names(): iterable
+    {
+        yield 'one that turns the writing round' => ["Bo\u{202E}adO", 422, 'a name holds letters, digits and signs that can be seen'];
+        yield 'one that cannot be seen' => ["O\u{200B}da", 422, 'a name holds letters, digits and signs that can be seen'];
+        yield 'the name of somebody else' => ['Oda', 409, 'Somebody here is called Oda already'];
+        yield 'the same with an accent and a blank' => [' ÓDA ', 409, 'Somebody here is called Oda already'];
+    }
+
+    #[DataProvider('names')]
+    public function test_nobody_is_called_so_that_a_signature_could_be_taken_for_another(string $name, int $status, string $says): void
+    {
+        $added = $this->signIn('oda')->postJson('/api/people', ['login' => 'bo.x', 'name' => $name, 'role' => 'technician'])->assertStatus($status);
+        self::assertStringContainsString($says, (string) $added->json('detail'));
+        $changed = $this->putJson('/api/people/ines', ['name' => $name, 'role' => 'technician', 'here' => true])->assertStatus($status);
+        self::assertStringContainsString($says, (string) $changed->json('detail'));
+        $this->putJson('/api/people/oda', ['name' => 'Oda', 'role' => 'lead', 'here' => true])->assertOk();
+    }
+
+    public function test_names_in_any_writing_are_told_apart(): void
+    {
+        $this->signIn('oda')->postJson('/api/people', ['login' => 'one.x', 'name' => '海', 'role' => 'viewer'])->assertCreated();
+        $this->postJson('/api/people', ['login' => 'two.x', 'name' => '山', 'role' => 'viewer'])->assertCreated();
+        $this->postJson('/api/people', ['login' => 'three.x', 'name' => '海', 'role' => 'viewer'])->assertConflict();
+    }
+
     public function test_a_tablet_changes_hands_by_pin(): void
     {
         $this->onTablet('mirre');

@@ -53,6 +53,9 @@ final class PhotosTest extends TestCase
         yield 'nothing' => ['', 'That is no picture'];
         yield 'text that says it is a picture' => ["\xFF\xD8\xFFhello", 'no picture'];
         yield 'a script' => ['<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>', 'That is no picture'];
+        // A PNG of seven kilobytes can hold sixty million points: its head alone is read before it is drawn.
+        yield 'more points than are drawn at once' => ["\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 7700, 7700, 8, 2, 0, 0, 0).pack('N', 0), 'more points than the bench can hold'];
+        yield 'more than twelve megabytes' => [Picture::jpeg(60, 40).str_repeat('x', 12 * 1024 * 1024), 'larger than 12 MB'];
         yield 'half a picture' => [substr(Picture::jpeg(60, 40), 0, 30), 'picture'];
         yield 'a picture of another kind' => ["GIF89a\x01\x00\x01\x00\x80\x00\x00\xff\xff\xff\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;", 'That is no picture the bench can keep'];
     }

@@ -87,6 +87,20 @@ final readonly class Node
     }
 
     /**
+     * What a person, a machine or a tool is called: words that look the same read the same, so no signs that turn the direction of writing or
+     * cannot be seen.
+     *
+     * @throws BadFile If it is no such text.
+     */
+    public function name(int $longest = 60): string
+    {
+        $name = trim((string) preg_replace('/\s+/u', ' ', $this->string($longest)));
+
+        return preg_match('/[\p{Cc}\p{Cf}\p{Co}\p{Cn}\x{2028}\x{2029}]/u', $name) === 1
+            ? throw BadFile::at($this->path, 'a name holds letters, digits and signs that can be seen. Take the others out.') : $name;
+    }
+
+    /**
      * A short name that things are kept under. One made of digits only is refused, for PHP's arrays would take it for
      * a place and no longer for a name.
      *

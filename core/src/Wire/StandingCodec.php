@@ -138,7 +138,7 @@ final readonly class StandingCodec
 
         return Instrument::of(
             $node->at('id')->id(),
-            $node->at('name')->string(60),
+            $node->at('name')->name(),
             $node->at('kind')->enum(InstrumentKind::class),
             $node->at('resolution_mm')->number(0.0001, 10),
             $node->has('reach_mm') ? $node->at('reach_mm')->number(0.1, 5000) : 150.0,

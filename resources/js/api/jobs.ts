@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { z } from 'zod';
+import { small } from '../lib/pictures';
 import { beside } from './beside';
 import { call, upload } from './client';
 import { roles } from './session';
@@ -374,9 +375,9 @@ export type Shown = {
 /** What goes into the log: a typed line with what was shown beside it, or a kind with its body. */
 export type Draft = { line: string; shown: Shown } | { kind: string; body: Record<string, unknown> };
 
-/** A picture as it was taken; the server makes it small and drops what a phone wrote into it. */
-export const putPhoto = (job: string, id: string, picture: Blob) =>
-  upload(`jobs/${job}/photos/${id}`, z.object({ id: z.string() }), picture);
+/** A picture, made small before it is sent; the server drops what a phone wrote into it. */
+export const putPhoto = async (job: string, id: string, picture: Blob) =>
+  upload(`jobs/${job}/photos/${id}`, z.object({ id: z.string() }), await small(picture));
 
 const POLL_MS = 8_000;
 

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { z } from 'zod';
+import { small } from '../lib/pictures';
 import { call, upload } from './client';
 import { verdicts } from './jobs';
 
@@ -102,7 +103,8 @@ export const startingQuery = (family: string) =>
     queryFn: () => call('GET', `specs/starting/${family}`, starting),
     staleTime: Number.POSITIVE_INFINITY,
   });
-export const keepSketch = (id: number, picture: Blob) => upload(`specs/${id}/sketch`, whole, picture);
+export const keepSketch = async (id: number, picture: Blob) =>
+  upload(`specs/${id}/sketch`, whole, await small(picture));
 export const enterSpec = (made: NewSpec) => call('POST', 'specs', whole, made);
 export const changeSpec = (id: number, made: NewSpec) => call('PUT', `specs/${id}`, whole, made);
 export const discardSpec = (id: number) => call('DELETE', `specs/${id}`, z.null());
