@@ -37,6 +37,7 @@ export class KeptEntries {
   private rows: readonly KeptEntry[] = [];
   private unwritten: readonly KeptEntry[] = [];
   private list: readonly KeptEntry[] = [];
+  private readonly homeless = new Set<string>();
   private readonly watchers = new Set<() => void>();
   private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vivid-pull.kept');
   private readonly shelf: Promise<IDBPDatabase<Shelf>>;
@@ -62,7 +63,7 @@ export class KeptEntries {
   };
 
   /** Entries that live in this page alone, since the device could not write them down. */
-  loose = (): readonly KeptEntry[] => this.unwritten;
+  loose = (): readonly KeptEntry[] => this.unwritten.filter((one) => this.homeless.has(one.id));
 
   /** The rows as they stand now, those of other tabs too. */
   async reload(): Promise<readonly KeptEntry[]> {
@@ -84,6 +85,7 @@ export class KeptEntries {
     try {
       await this.write(entry, instead);
     } catch {
+      this.homeless.add(entry.id);
       this.tell();
       return false;
     }
