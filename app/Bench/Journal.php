@@ -45,6 +45,9 @@ final readonly class Journal
     /** Kinds that belong to the whole visit. */
     private const VISIT_WIDE = [EntryKind::Condition];
 
+    /** Kinds by which somebody answers for all that stands in the job. */
+    private const SIGNED = [EntryKind::Closed, EntryKind::Untag];
+
     /**
      * @throws CoreError If the core refuses the entry.
      * @throws Conflict If the id stands for something else already.
@@ -70,6 +73,9 @@ final readonly class Journal
         [$kind, $body] = $this->resolve($request, $state, $by);
         if (in_array($kind, self::OWN, true)) {
             throw Refused::because('A job is opened from the machine\'s page.');
+        }
+        if (in_array($kind, self::SIGNED, true)) {
+            self::mustHaveSeen($rows, $job->id, $request->after, $by);
         }
         $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
@@ -102,6 +108,23 @@ final readonly class Journal
             : self::amendment($body->object(['entry', 'line', 'reason']), $state, $by);
 
         return [$draft->kind, $draft->body];
+    }
+
+    /**
+     * Whoever signs has seen everything that somebody else wrote before.
+     *
+     * @param  Collection<int, StoredEntry>  $rows
+     *
+     * @throws Conflict If somebody wrote since.
+     */
+    private static function mustHaveSeen(Collection $rows, string $job, ?string $after, Person $by): void
+    {
+        $seen = self::find($rows, $after ?? '')->seq ?? 0;
+        foreach ($rows as $row) {
+            if ($row->seq > $seen && $row->kind !== EntryKind::Joined->value && ($row->job === $job || $row->job === null) && $row->by()['id'] !== $by->id) {
+                throw new Conflict("{$row->by()['name']} wrote in this job since you looked. Look at what stands there now, then sign.");
+            }
+        }
     }
 
     /** @param  Collection<int, StoredEntry>  $rows */

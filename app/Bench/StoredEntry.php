@@ -43,6 +43,12 @@ final readonly class StoredEntry
             ->map(static fn (stdClass $row): self => new self($row->id, (int) $row->seq, $row->visit_id, $row->job_id, $row->kind, $row->digest, $row));
     }
 
+    /** @return array{id: string, name: string} whose it is */
+    public function by(): array
+    {
+        return json_decode($this->row->by, true, flags: JSON_THROW_ON_ERROR);
+    }
+
     /** @return array<string, mixed> as the core's codec reads it */
     public function wire(): array
     {

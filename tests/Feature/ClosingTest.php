@@ -13,6 +13,23 @@ use Tests\TestCase;
 /** What a signature brings about: the record, the lists, and what the next job begins with. */
 final class ClosingTest extends TestCase
 {
+    public function test_whoever_signs_has_seen_what_somebody_else_wrote(): void
+    {
+        $mine = HttpJob::open($this->signIn());
+        $mine->line('tag frayed wire')->assertOk();
+        $theirs = HttpJob::resume($this->signIn('tomas'), $mine->id);
+        $theirs->body('joined', [])->assertOk();
+        $this->signIn();
+        $theirs->line('n looked at it with a light');
+        $this->signIn('tomas');
+        $theirs->line('n the strands are whole after all')->assertOk();
+        $this->signIn();
+        $refused = $mine->body('closed', ['outcome' => 'tagged'])->assertConflict();
+        self::assertSame('Tomas wrote in this job since you looked. Look at what stands there now, then sign.', $refused->json('detail'));
+        self::assertNull($this->getJson("/api/jobs/{$mine->id}")->json('state.closed'));
+        HttpJob::resume($this, $mine->id)->body('closed', ['outcome' => 'tagged'])->assertOk();
+    }
+
     public function test_what_was_signed_stands_in_the_closing_entry_for_ever(): void
     {
         $job = $this->done(HttpJob::open($this->signIn()));
