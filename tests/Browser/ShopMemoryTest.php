@@ -34,11 +34,26 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->until('return document.querySelector("[name=low]").value === "9"', 'the print was not read')->field('use', '4000')->click('[data-primary]')->see('draft', 'every 4000 mi', 'Throw away');
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-check]')), 'not by who entered it');
-        $this->as('oda')->visit($path)->click('[data-check]')->gone('[data-check]')->click('[data-adopt]')->gone('[data-adopt]')->see('version 2');
+        $this->as('oda')->visit($path)->await('[data-check]');
+        // Under the checker's hand its author changes it.
+        $id = (int) basename($path);
+        $this->server->database()->exec("update spec_versions set body = json_set(body, '$.aim.high_mm', 28) where id = {$id}");
+        $this->expectsTrouble = true;
+        $this->click('[data-check]')->see('It was changed since you looked', 'Changed since you looked. It said: 9–14 mm')->accessible('a draft changed under the hand');
+        $this->server->database()->exec("update spec_versions set body = json_set(body, '$.aim.high_mm', 14) where id = {$id}");
+        $this->visit($path)->click('[data-check]')->gone('[data-check]')->click('[data-adopt]')->gone('[data-adopt]')->see('version 2');
         $this->visit('/machines/SC-02#clutch')->see('9–14 mm at the lever tip');
         $this->visit('/specs/new')->see('No maker\'s figure')->click('[name=family]');
         $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "bail"); s.dispatchEvent(new Event("change", { bubbles: true }));');
         $this->see('Stops within')->field('model', 'Hesk Lawn 40')->click('[data-primary]')->see('Hesk Lawn 40, operator-presence bail', 'Common practice, no maker');
+    }
+
+    public function test_a_closing_cable_is_added_in_the_form_with_its_play_and_its_adjuster(): void
+    {
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]');
+        $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "twist_grip"); s.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->see('Add the closing cable')->click('[data-add-second]')->see('Play of the second cable', 'Which cable is set first')->field('second_low', '1')->field('second_high', '5')->accessible('a second cable in the form');
+        $this->field('model', 'Hesk Fell 610')->click('[data-primary]')->see('Hesk Fell 610', 'Second cable', '1–5 mm, read past the rest of the grip', 'closing cable nuts');
     }
 
     public function test_a_table_of_outcomes_and_the_play_of_a_second_cable_are_changed_in_the_form(): void

@@ -21,22 +21,56 @@ final class SpecLibraryTest extends TestCase
         $made = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->assertCreated()->json();
         self::assertSame([2, true, 'Tomas', null], [$made['version'], $made['draft'], $made['entered_by'], $made['checked_by']]);
         self::assertSame(['change' => true, 'check' => false, 'adopt' => false], $made['may']);
-        $this->postJson("/api/specs/{$made['id']}/check")->assertForbidden()->assertJsonPath('detail', 'Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.');
-        $this->signIn('oda')->postJson("/api/specs/{$made['id']}/adopt")->assertConflict();
-        $this->postJson("/api/specs/{$made['id']}/check")->assertOk()->assertJsonPath('checked_by', 'Oda')->assertJsonPath('may.adopt', true);
-        $this->postJson("/api/specs/{$made['id']}/check")->assertConflict();
+        $this->postJson("/api/specs/{$made['id']}/check", $this->seen($made['id']))->assertForbidden()->assertJsonPath('detail', 'Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.');
+        $this->signIn('oda')->postJson("/api/specs/{$made['id']}/adopt", $this->seen($made['id']))->assertConflict();
+        $this->postJson("/api/specs/{$made['id']}/check", $this->seen($made['id']))->assertOk()->assertJsonPath('checked_by', 'Oda')->assertJsonPath('may.adopt', true);
+        $this->postJson("/api/specs/{$made['id']}/check", $this->seen($made['id']))->assertConflict();
         self::assertSame($before, Control::query()->where('key', 'clutch')->firstOrFail()->spec_version_id, 'checked is not yet in force');
-        $this->postJson("/api/specs/{$made['id']}/adopt")->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 2]]);
+        $this->postJson("/api/specs/{$made['id']}/adopt", $this->seen($made['id']))->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 2]]);
         self::assertSame(12, $this->getJson('/api/machines/RT-14')->json('controls.0.band.low_mm'));
         self::assertSame('Oda', $this->getJson('/api/machines/RT-14')->json('controls.0.spec.checked_by'));
+    }
+
+    public function test_what_was_checked_is_what_stands(): void
+    {
+        $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');
+        $looked = $this->signIn('oda')->getJson("/api/specs/{$id}")->json('content');
+        $this->signIn('tomas')->putJson("/api/specs/{$id}", self::written(2, 28))->assertOk();
+        $refused = $this->signIn('oda')->postJson("/api/specs/{$id}/check", ['content' => $looked])->assertConflict();
+        self::assertSame('It was changed since you looked. What it says now is shown beside what it said; look again.', $refused->json('detail'));
+        self::assertNull($this->getJson("/api/specs/{$id}")->json('checked_by'));
+        $this->postJson("/api/specs/{$id}/check", ['content' => 'made up'])->assertConflict();
+        $this->postJson("/api/specs/{$id}/check", [])->assertUnprocessable();
+        $this->raw('POST', "/api/specs/{$id}/check", 'no json')->assertStatus(400);
+        $this->postJson("/api/specs/{$id}/check", $this->seen($id))->assertOk()->assertJsonPath('checked_by', 'Oda');
+        $this->postJson("/api/specs/{$id}/adopt", ['content' => $looked])->assertConflict();
+        $this->postJson("/api/specs/{$id}/adopt", [])->assertUnprocessable();
+        $this->raw('POST', "/api/specs/{$id}/adopt", 'no json')->assertStatus(400);
+        $this->postJson("/api/specs/{$id}/adopt", $this->seen($id))->assertOk();
+    }
+
+    public function test_a_sketch_put_in_under_the_checkers_hand_is_a_change_too(): void
+    {
+        $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');
+        $looked = $this->seen($id);
+        $this->call('PUT', "/api/specs/{$id}/sketch", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: Picture::png())->assertOk();
+        $this->signIn('oda')->postJson("/api/specs/{$id}/check", $looked)->assertConflict();
+    }
+
+    /** @return array{content: string} what somebody sees of it now */
+    private function seen(mixed $id): array
+    {
+        self::assertIsInt($id);
+
+        return ['content' => (string) $this->getJson("/api/specs/{$id}")->json('content')];
     }
 
     public function test_a_job_keeps_the_version_it_was_opened_with(): void
     {
         $job = HttpJob::open($this->signIn('tomas'));
         $id = $this->postJson('/api/specs', self::written(12, 18))->json('id');
-        $this->signIn('oda')->postJson("/api/specs/{$id}/check")->assertOk();
-        $this->postJson("/api/specs/{$id}/adopt")->assertOk();
+        $this->signIn('oda')->postJson("/api/specs/{$id}/check", $this->seen($id))->assertOk();
+        $this->postJson("/api/specs/{$id}/adopt", $this->seen($id))->assertOk();
         self::assertSame(10, $this->getJson("/api/jobs/{$job->id}")->json('state.spec.band.low_mm'));
     }
 

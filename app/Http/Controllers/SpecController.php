@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Library\SpecChanges;
+use App\Library\SpecContent;
 use App\Library\SpecList;
 use App\Library\SpecTaught;
 use App\Library\SpecWriter;
@@ -63,15 +64,23 @@ final class SpecController
 
     public function check(Request $request, int $spec): JsonResponse
     {
-        return new JsonResponse($this->whole(SpecWriter::check(self::find($spec), User::of($request)), User::of($request)));
+        $user = User::of($request);
+        $checked = DB::transaction(static fn (): SpecVersion => SpecWriter::check(self::asSeen($spec, $request), $user));
+
+        return new JsonResponse($this->whole($checked, $user));
     }
 
     public function adopt(Request $request, int $spec): JsonResponse
     {
-        $found = self::find($spec);
-        SpecWriter::adopt($found, User::of($request));
+        $user = User::of($request);
+        $found = DB::transaction(static function () use ($spec, $request, $user): SpecVersion {
+            $seen = self::asSeen($spec, $request);
+            SpecWriter::adopt($seen, $user);
 
-        return new JsonResponse($this->whole($found, User::of($request)));
+            return $seen;
+        });
+
+        return new JsonResponse($this->whole($found, $user));
     }
 
     public function changes(int $spec): JsonResponse
@@ -110,6 +119,11 @@ final class SpecController
             : throw (new ModelNotFoundException)->setModel(SpecVersion::class);
     }
 
+    private static function asSeen(int $spec, Request $request): SpecVersion
+    {
+        return SpecContent::held(self::find($spec), Node::fromJson($request->getContent()));
+    }
+
     private static function find(int $spec): SpecVersion
     {
         return SpecVersion::query()->with('enteredBy')->findOrFail($spec);
@@ -124,6 +138,7 @@ final class SpecController
 
         return SpecList::brief($spec) + [
             'minutes' => $spec->minutes,
+            'content' => SpecContent::of($spec),
             'spec' => $spec->body,
             'run' => $spec->run,
             'has_sketch' => DB::table('spec_sketches')->where('spec_version_id', $spec->id)->exists(),

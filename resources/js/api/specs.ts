@@ -32,6 +32,7 @@ const whole = brief.omit({ machines: true }).extend({
   spec: written,
   run: written.nullable(),
   checked_at: z.string().nullable(),
+  content: z.string(),
   has_sketch: z.boolean(),
   taught: z
     .object({
@@ -108,6 +109,6 @@ export const keepSketch = async (id: number, picture: Blob) =>
 export const enterSpec = (made: NewSpec) => call('POST', 'specs', whole, made);
 export const changeSpec = (id: number, made: NewSpec) => call('PUT', `specs/${id}`, whole, made);
 export const discardSpec = (id: number) => call('DELETE', `specs/${id}`, z.null());
-export const checkSpec = (id: number) => call('POST', `specs/${id}/check`, whole);
-export const adoptSpec = (id: number) => call('POST', `specs/${id}/adopt`, whole);
+export const checkSpec = (id: number, content: string) => call('POST', `specs/${id}/check`, whole, { content });
+export const adoptSpec = (id: number, content: string) => call('POST', `specs/${id}/adopt`, whole, { content });
 export const readPrinted = (printed: string) => call('POST', 'specs/printed', read, { printed });

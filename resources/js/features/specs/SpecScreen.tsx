@@ -41,36 +41,40 @@ export default function SpecScreen({ onLeave }: { onLeave: () => void }) {
   );
 }
 
-const Whole = ({ spec }: { spec: SpecWhole }) => (
-  <>
-    <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
-      <Box marginRight="auto">
-        <Heading as="h1" fontSize="2xl">
-          {spec.model}, {spec.name.toLowerCase()}
-        </Heading>
-        <Box color="soft">
-          {spec.family_title} · version {spec.version} · {spec.source}
+const Whole = ({ spec }: { spec: SpecWhole }) => {
+  // What somebody looked at before another changed it under their hand.
+  const [before, setBefore] = useState<SpecWhole | null>(null);
+  return (
+    <>
+      <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
+        <Box marginRight="auto">
+          <Heading as="h1" fontSize="2xl">
+            {spec.model}, {spec.name.toLowerCase()}
+          </Heading>
+          <Box color="soft">
+            {spec.family_title} · version {spec.version} · {spec.source}
+          </Box>
         </Box>
-      </Box>
-      <Standing spec={spec} />
-      <Actions spec={spec} />
-    </Flex>
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
-      <Flex direction="column" gap="4" minWidth="0">
-        {spec.taught !== null && <TaughtSheet spec={spec} taught={spec.taught} />}
-        <Figures spec={spec} />
-        <SketchSheet spec={spec} />
-        <Changes spec={spec} />
+        <Standing spec={spec} />
+        <Actions spec={spec} onStale={() => setBefore(spec)} />
       </Flex>
-      <Flex direction="column" gap="4">
-        <Versions spec={spec} />
-        <InForce spec={spec} />
-      </Flex>
-    </Grid>
-  </>
-);
+      <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
+        <Flex direction="column" gap="4" minWidth="0">
+          {spec.taught !== null && <TaughtSheet spec={spec} taught={spec.taught} />}
+          <Figures spec={spec} before={before?.content === spec.content ? null : before} />
+          <SketchSheet spec={spec} />
+          <Changes spec={spec} />
+        </Flex>
+        <Flex direction="column" gap="4">
+          <Versions spec={spec} />
+          <InForce spec={spec} />
+        </Flex>
+      </Grid>
+    </>
+  );
+};
 
-const Actions = ({ spec }: { spec: SpecWhole }) => {
+const Actions = ({ spec, onStale }: { spec: SpecWhole; onStale: () => void }) => {
   const person = useSignedIn();
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -81,8 +85,15 @@ const Actions = ({ spec }: { spec: SpecWhole }) => {
       for (const queryKey of [['specs'], ['machine'], ['bench']]) void client.invalidateQueries({ queryKey });
     },
   };
-  const check = useMutation({ mutationFn: () => checkSpec(spec.id), ...done });
-  const adopt = useMutation({ mutationFn: () => adoptSpec(spec.id), ...done });
+  const stale = {
+    onError: (error: Error) => {
+      if (!(error instanceof Problem) || error.status !== 409) return;
+      onStale();
+      void client.invalidateQueries({ queryKey: specQuery(spec.id).queryKey });
+    },
+  };
+  const check = useMutation({ mutationFn: () => checkSpec(spec.id, spec.content), ...done, ...stale });
+  const adopt = useMutation({ mutationFn: () => adoptSpec(spec.id, spec.content), ...done, ...stale });
   const discard = useMutation({
     mutationFn: () => discardSpec(spec.id),
     onSuccess: () => {
@@ -170,7 +181,8 @@ function lines(draft: SpecDraft): [string, string][] {
   return rows.filter(([, said]) => said !== '');
 }
 
-const Figures = ({ spec }: { spec: SpecWhole }) => {
+const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }) => {
+  const was = before === null ? null : lines(draftOf({ ...before }, before.spec, before.run ?? {}));
   const draft = draftOf({ ...spec }, spec.spec, spec.run ?? {});
   const band = bandOf(draft);
   return (
@@ -178,14 +190,32 @@ const Figures = ({ spec }: { spec: SpecWhole }) => {
       <Heading as="h2" fontSize="xl" marginBottom="2">
         {spec.says}
       </Heading>
+      {before !== null && (
+        <Box
+          bg="amber.wash"
+          borderRadius="md"
+          padding="3"
+          marginBottom="3"
+          lineHeight="snug"
+          role="status"
+          data-changed
+        >
+          <b>Changed since you looked.</b> It said: {before.says}.
+        </Box>
+      )}
       {(band.low_mm !== null || band.high_mm !== null) && (
         <MiniTape width={320} band={band} found={null} now={null} left={null} />
       )}
       <Grid asChild templateColumns="minmax(7rem, auto) 1fr" columnGap="4" rowGap="1" marginTop="3">
         <dl>
           {lines(draft).map(([name, said]) => (
-            <Line key={name + said} name={name} said={said} />
+            <Line key={name + said} name={name} said={said} was={changed(was, name, said)} />
           ))}
+          {(was ?? [])
+            .filter(([name]) => !lines(draft).some(([now]) => now === name))
+            .map(([name, said]) => (
+              <Line key={`gone ${name}`} name={name} said="no more" was={said} />
+            ))}
         </dl>
       </Grid>
       {draft.cables.length > 0 && (
@@ -214,12 +244,25 @@ const Figures = ({ spec }: { spec: SpecWhole }) => {
   );
 };
 
-const Line = ({ name, said }: { name: string; said: string }) => (
+/** What a line said before, where it says something else now. */
+const changed = (was: [string, string][] | null, name: string, said: string): string | null => {
+  const before = was?.find(([other]) => other === name)?.[1] ?? null;
+  return was === null || before === said ? null : (before ?? 'nothing');
+};
+
+const Line = ({ name, said, was }: { name: string; said: string; was: string | null }) => (
   <>
     <Box as="dt" color="soft">
       {name}
     </Box>
-    <Box as="dd">{said}</Box>
+    <Box as="dd">
+      {said}
+      {was !== null && (
+        <Box as="span" bg="amber.wash" marginLeft="2" paddingInline="1">
+          it said: {was}
+        </Box>
+      )}
+    </Box>
   </>
 );
 
