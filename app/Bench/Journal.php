@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Chain\Link;
 use App\Http\Problems\Conflict;
 use App\Models\EntryRow;
 use App\Models\User;
@@ -88,7 +89,7 @@ final readonly class Journal
         $after = Bench::accept($state, $entry);
         $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;
-        EntryRow::write($job->visit, ($rows->last()->seq ?? 0) + 1, $of, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
+        EntryRow::write(Link::behind($job->visit, $rows), $of, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
         if ($entry instanceof Closed) {
             Closing::of($job, $entry, $after, $now);
         }

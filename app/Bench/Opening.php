@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Chain\Link;
 use App\Http\Problems\Conflict;
 use App\Models\Audit;
 use App\Models\Control;
@@ -85,8 +86,7 @@ final readonly class Opening
     private function entry(ControlJob $job, User $user, EntryKind $kind, array $body, CarbonImmutable $now): void
     {
         $stamp = new Stamp((string) Str::uuid7($now), $now->toIso8601String(), $user->person());
-        $seq = (int) EntryRow::query()->where('visit_id', $job->visit_id)->max('seq') + 1;
-        EntryRow::write($job->visit_id, $seq, $job->id, $kind, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now);
+        EntryRow::write(Link::next($job->visit_id), $job->id, $kind, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now);
     }
 
     /** @return array<string, mixed> */

@@ -56,7 +56,7 @@ final readonly class Pictures
     /**
      * The picture made small and written anew.
      *
-     * @return array{width_px: int, height_px: int, jpeg: string}
+     * @return array{width_px: int, height_px: int, jpeg: string, sum: string}
      *
      * @throws Refused If it is no picture, or too large.
      */
@@ -66,7 +66,9 @@ final readonly class Pictures
         ob_start();
         imagejpeg($picture, null, self::QUALITY);
 
-        return ['width_px' => imagesx($picture), 'height_px' => imagesy($picture), 'jpeg' => (string) ob_get_clean()];
+        $jpeg = (string) ob_get_clean();
+
+        return ['width_px' => imagesx($picture), 'height_px' => imagesy($picture), 'jpeg' => $jpeg, 'sum' => hash('sha256', $jpeg)];
     }
 
     /** @throws Refused If the entry speaks of a picture that this job does not have. */

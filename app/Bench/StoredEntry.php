@@ -14,7 +14,7 @@ use stdClass;
  */
 final readonly class StoredEntry
 {
-    private const COLUMNS = ['id', 'visit_id', 'seq', 'job_id', 'kind', 'body', 'line', 'at', 'received_at', 'by', 'after', 'digest'];
+    private const COLUMNS = ['id', 'visit_id', 'seq', 'job_id', 'kind', 'body', 'line', 'at', 'received_at', 'by', 'after', 'digest', 'chain'];
 
     private function __construct(
         public string $id,
@@ -24,6 +24,8 @@ final readonly class StoredEntry
         public ?string $job,
         public string $kind,
         public string $digest,
+        /** @see \App\Chain\Link */
+        public ?string $chain,
         private stdClass $row,
     ) {}
 
@@ -40,7 +42,7 @@ final readonly class StoredEntry
     public static function ofVisits(array $visits): Collection
     {
         return EntryRow::query()->whereIn('visit_id', $visits)->orderBy('visit_id')->orderBy('seq')->toBase()->get(self::COLUMNS)
-            ->map(static fn (stdClass $row): self => new self($row->id, (int) $row->seq, $row->visit_id, $row->job_id, $row->kind, $row->digest, $row));
+            ->map(static fn (stdClass $row): self => new self($row->id, (int) $row->seq, $row->visit_id, $row->job_id, $row->kind, $row->digest, $row->chain, $row));
     }
 
     /** @return array{id: string, name: string} whose it is */

@@ -7,6 +7,7 @@ namespace App\Exchange;
 use App\Bench\ControlPast;
 use App\Bench\NextLook;
 use App\Bench\SignedElsewhere;
+use App\Chain\Link;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
@@ -30,9 +31,6 @@ use VividPull\Core\Wire\SpecCodec;
 final class HistoryImport implements LineImport
 {
     public const EARLIEST = '1950-01-01';
-
-    /** Where a closing stands in its log: far enough down that the job's readings have room before it, should they come in too. */
-    public const CLOSING_SEQ = 1_000_000;
 
     private const PIECE = 200;
 
@@ -101,8 +99,10 @@ final class HistoryImport implements LineImport
                 $visits[] = ['id' => $visit, 'machine_id' => $control['machine'], 'opened_at' => $moment, 'closed_at' => $moment];
                 $jobs[] = ['id' => $line->job, 'visit_id' => $visit, 'control_id' => $control['control'], 'spec_version_id' => $control['spec'], 'open_control_id' => null,
                     'frame' => $control['frame'], 'usage_reading' => $line->usage, 'opened_at' => $moment, 'closed_at' => $moment];
-                foreach ([[1, EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]]], [self::CLOSING_SEQ, EntryKind::Closed, $this->closing($line, $control)]] as [$seq, $kind, $body]) {
-                    $entries[] = FiledEntry::row(Uuid::uuid5($line->job, $kind->value)->toString(), $line->job, $visit, $seq, $kind, $body, $at->toIso8601String(), $line->signedBy, $this->by);
+                $chain = Link::NOTHING;
+                foreach ([[1, EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]]], [Link::FILED_CLOSING, EntryKind::Closed, $this->closing($line, $control)]] as [$seq, $kind, $body]) {
+                    $row = FiledEntry::row(Uuid::uuid5($line->job, $kind->value)->toString(), $line->job, $visit, $seq, $kind, $body, $at->toIso8601String(), $line->signedBy, $this->by);
+                    $entries[] = ['chain' => $chain = Link::of($chain, $row)] + $row;
                 }
             }
             DB::table('visits')->insert($visits);

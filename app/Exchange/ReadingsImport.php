@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Bench\SignedElsewhere;
+use App\Chain\Link;
+use App\Chain\Rechain;
 use App\Models\EntryRow;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -95,7 +97,7 @@ final class ReadingsImport implements LineImport
     {
         $jobs = array_values(array_unique(array_map(static fn (object $line): string => $line instanceof ReadingRow ? $line->job : '', $taken)));
         $visits = DB::table('control_jobs')->whereIn('id', $jobs)->pluck('visit_id', 'id');
-        $last = DB::table('entries')->whereIn('visit_id', $visits->unique())->where('seq', '<', HistoryImport::CLOSING_SEQ)->groupBy('visit_id')->selectRaw('visit_id, max(seq) as seq')->pluck('seq', 'visit_id')->all();
+        $last = DB::table('entries')->whereIn('visit_id', $visits->unique())->where('seq', '<', Link::FILED_CLOSING)->groupBy('visit_id')->selectRaw('visit_id, max(seq) as seq')->pluck('seq', 'visit_id')->all();
         $entries = [];
         foreach ($taken as $line) {
             assert($line instanceof ReadingRow);
@@ -110,6 +112,9 @@ final class ReadingsImport implements LineImport
             }
         }
         DB::table('entries')->insert($entries);
+        foreach ($visits->unique() as $visit) {
+            Rechain::visit((string) $visit);
+        }
     }
 
     public function finish(): void {}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Chain\DayHeads;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;
@@ -46,7 +47,7 @@ final readonly class ShopExport
         if ($zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw new RuntimeException("The export could not be written to {$path}. Is the disk full?");
         }
-        $manifest = ['format' => self::FORMAT, 'tables' => []];
+        $manifest = ['format' => self::FORMAT, 'heads' => (object) DayHeads::all(), 'tables' => []];
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             $file = "{$folder}/{$table}.jsonl";
             $rows = self::lines($table, $file);

@@ -6,6 +6,9 @@ namespace App\Exchange;
 
 use App\Bench\JobHead;
 use App\Bench\JobLog;
+use App\Chain\ChainCheck;
+use App\Chain\DayHeads;
+use App\Chain\Rechain;
 use App\Http\Problems\Problem;
 use App\Models\ControlJob;
 use App\Models\User;
@@ -47,6 +50,9 @@ final class ShopImport
 
     /** @var array<string, int> */
     private array $rows = [];
+
+    /** @var array<string, string>|null day to the head of the log; null in the file of an older version */
+    private ?array $heads = null;
 
     private function __construct(private readonly ZipArchive $zip) {}
 
@@ -90,7 +96,19 @@ final class ShopImport
             $this->table($table, $manifest[$table], $table === 'users' ? ['password' => $password] : []);
         }
         if ($this->rejectedInAll === 0) {
+            Rechain::missing();
             $this->mustReplay();
+            $this->mustBeChained();
+        }
+    }
+
+    private function mustBeChained(): void
+    {
+        $why = (new ChainCheck)->complaint();
+        if ($why !== null) {
+            $this->reject('entries.jsonl', $why);
+        } elseif ($this->heads !== null && $this->heads !== DayHeads::all()) {
+            $this->reject('manifest.json', 'the heads of the log are not those of these entries.');
         }
     }
 
@@ -116,10 +134,11 @@ final class ShopImport
     private function manifest(): array
     {
         $text = @$this->zip->getFromName('manifest.json', 1_000_000);
-        $node = Node::fromJson($text === false ? throw Refused::because('This zip has no manifest.json, so it is no export of a shop.') : $text)->object(['format', 'tables']);
+        $node = Node::fromJson($text === false ? throw Refused::because('This zip has no manifest.json, so it is no export of a shop.') : $text)->object(['format', 'tables'], ['heads']);
         if ($node->at('format')->value !== ShopExport::FORMAT) {
             throw Refused::because('This zip is not in the format '.ShopExport::FORMAT.'.');
         }
+        $this->heads = $node->has('heads') ? array_map(static fn (Node $head): string => $head->string(64), $node->at('heads')->entries()) : null;
         $node->at('tables')->object(array_keys(ShopTables::EXPORTED));
         $tables = [];
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
@@ -190,6 +209,11 @@ final class ShopImport
             $jpeg = @$this->zip->getFromName($name);
             if ($jpeg === false || @getimagesizefromstring($jpeg) === false) {
                 $this->reject($name, $jpeg === false ? 'this picture is missing.' : 'this is no picture.');
+            }
+            $sum = hash('sha256', (string) $jpeg);
+            $columns['sum'] ??= $sum;
+            if ($jpeg !== false && $columns['sum'] !== $sum) {
+                $this->reject($name, 'this picture is not the one that its line names.');
             }
             $columns[$column] = (string) $jpeg;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Chain\Link;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use LogicException;
@@ -26,6 +27,7 @@ use VividPull\Core\Bench\Stamp;
  * @property array{id: string, name: string, role: string} $by
  * @property string|null $after
  * @property string $digest
+ * @property string $chain
  */
 final class EntryRow extends Model
 {
@@ -47,25 +49,27 @@ final class EntryRow extends Model
      * @param  string|null  $device  the one it was written on; null for what the server or a file wrote
      * @param  string  $digest  of what was sent, to tell a repeat from another entry under its id
      */
-    public static function write(string $visit, int $seq, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device = null): void
+    public static function write(Link $place, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device = null): void
     {
-        self::query()->create([
+        $text = json_encode($body, JSON_THROW_ON_ERROR);
+        $author = ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value];
+        $row = [
             'id' => $stamp->id,
-            'visit_id' => $visit,
-            'seq' => $seq,
+            'visit_id' => $place->visit,
+            'seq' => $place->seq,
             'job_id' => $job,
             'kind' => $kind->value,
-            'body' => $body,
             'line' => $stamp->line,
             'at' => $stamp->at,
             'at_utc' => CarbonImmutable::parse($stamp->at)->utc()->format(self::INSTANT),
             'received_at' => $now->utc()->format(self::INSTANT),
             'user_id' => $userId,
-            'by' => ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value],
             'after' => $stamp->after,
             'digest' => $digest,
             'device' => $device,
-        ]);
+        ];
+        $chain = Link::of($place->before, ['body' => $text, 'by' => json_encode($author, JSON_THROW_ON_ERROR)] + $row);
+        self::query()->create(['body' => $body, 'by' => $author, 'chain' => $chain] + $row);
     }
 
     protected static function booted(): void

@@ -9,6 +9,7 @@ use App\Bench\JobLog;
 use App\Bench\ShopClock;
 use App\Bench\SignedElsewhere;
 use App\Models\ControlJob;
+use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ClosingOutcome;
@@ -55,11 +56,18 @@ final readonly class JobSheet
                 [JobStage::MakeSafe, JobStage::LookOver, JobStage::Prove, JobStage::Close]),
             'log' => array_values(array_filter(LogRows::of($state), static fn (array $row): bool => ! in_array($row['kind'], ['confirmed', 'inspected', 'joined', 'opened'], true))),
             'people' => array_values(array_unique(array_map(static fn ($entry): string => $entry->stamp->by->name, $state->log->entries))),
+            'seal' => $closed === null ? null : self::seal($closed->stamp->id),
             'signed_by' => $closed?->stamp->by->name,
             'signed_at' => $closed === null ? null : self::moment($closed->stamp->at),
             'next' => $control->summary !== null && ($control->summary['job'] ?? null) === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
+    }
+
+    /** The first digits of the chain as it was when the job was closed: what stood before cannot be altered without altering these. */
+    private static function seal(string $entry): string
+    {
+        return trim(chunk_split(substr((string) EntryRow::query()->whereKey($entry)->toBase()->value('chain'), 0, 16), 4, ' '));
     }
 
     public static function moment(string $at): string

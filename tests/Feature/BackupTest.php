@@ -48,6 +48,10 @@ final class BackupTest extends TestCase
         self::assertDirectoryDoesNotExist("{$this->folder}/three/workshop");
         self::assertStringContainsString('shown only now', self::script("{$this->folder}/three", "bin/import {$this->folder}/one.zip"));
         self::script("{$this->folder}/three", "bin/export {$this->folder}/three.zip");
+        self::assertStringContainsString('each as it was written', self::script("{$this->folder}/three", 'bin/verify'));
+        $change = '. bin/lib.sh; open_workshop; mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$DB_USERNAME" -p"$DB_PASSWORD" "$DB_DATABASE" -e "update entries set line = \'5 mm\' where kind = \'reading\' limit 1"; close_workshop';
+        self::script("{$this->folder}/three", $change);
+        self::assertStringContainsString('This row was altered', self::script("{$this->folder}/three", 'bin/verify', 1));
         self::assertSame(hash_file('sha256', "{$this->folder}/one.zip"), hash_file('sha256', "{$this->folder}/three.zip"), 'imported');
         $upgrade = <<<'SH'
             . bin/lib.sh; open_workshop; php artisan migrate:rollback --step=1 --force; upgrade_tables

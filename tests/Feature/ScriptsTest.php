@@ -19,7 +19,7 @@ final class ScriptsTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function scripts(): iterable
     {
-        foreach (['bin/start', 'bin/test', 'bin/bench', 'bin/backup', 'bin/restore', 'bin/export', 'bin/import', 'bin/lib.sh', '.ci/run'] as $script) {
+        foreach (['bin/start', 'bin/test', 'bin/bench', 'bin/backup', 'bin/restore', 'bin/export', 'bin/import', 'bin/verify', 'bin/lib.sh', '.ci/run'] as $script) {
             yield $script => [$script];
         }
     }

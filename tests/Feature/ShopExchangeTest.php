@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Bench\JobHead;
 use App\Bench\Pictures;
+use App\Chain\ChainCheck;
 use App\Exchange\ShopExport;
 use App\Exchange\ShopImport;
 use App\Exchange\ShopTables;
@@ -98,23 +99,56 @@ final class ShopExchangeTest extends TestCase
         ShopImport::from("{$this->folder}/one.zip", true);
     }
 
-    public function test_a_shop_exported_before_entries_knew_their_device_still_comes_in(): void
+    public function test_a_shop_exported_before_entries_knew_their_device_and_their_chain_still_comes_in(): void
     {
         HttpJob::open($this->signIn());
+        $written = DB::table('entries')->orderBy('id')->pluck('id')->all();
+        $this->exportWithEntries(static fn (string $all): string => (string) preg_replace('/,"(?:device|chain)":(?:null|"[^"]*")/', '', $all), ['heads' => null]);
+        $this->emptied();
+        self::assertSame([], ShopImport::from("{$this->folder}/one.zip", true)['rejected']);
+        self::assertSame($written, DB::table('entries')->orderBy('id')->pluck('id')->all());
+        self::assertSame(0, DB::table('entries')->whereNull('chain')->count(), 'it is chained as it comes in');
+        self::assertNull((new ChainCheck)->complaint());
+    }
+
+    public function test_a_log_that_was_changed_in_its_file_and_signed_off_in_the_manifest_is_found_out(): void
+    {
+        HttpJob::open($this->signIn())->line('n torn boot')->assertOk();
+        $this->exportWithEntries(static fn (string $all): string => str_replace('torn boot', 'good boot', $all));
+        $this->emptied();
+        $report = ShopImport::from("{$this->folder}/one.zip", true);
+        self::assertFalse($report['kept']);
+        self::assertStringContainsString('This row was altered, or a row before it was added or taken out', $report['rejected'][0]->why);
+        self::assertSame(0, DB::table('entries')->count());
+    }
+
+    public function test_a_log_chained_anew_in_its_file_does_not_fit_the_heads(): void
+    {
+        HttpJob::open($this->signIn())->line('n torn boot')->assertOk();
+        $this->exportWithEntries(static fn (string $all): string => (string) preg_replace('/,"chain":"[^"]*"/', '', str_replace('torn boot', 'good boot', $all)));
+        $this->emptied();
+        self::assertSame('the heads of the log are not those of these entries.', ShopImport::from("{$this->folder}/one.zip", true)['rejected'][0]->why);
+    }
+
+    /**
+     * An export whose entries say something else, with a manifest that knows it.
+     *
+     * @param  callable(string): string  $change
+     * @param  array<string, mixed>  $manifest  what it says otherwise; null for nothing
+     */
+    private function exportWithEntries(callable $change, array $manifest = []): void
+    {
         ShopExport::to("{$this->folder}/one.zip");
         $zip = new ZipArchive;
         $zip->open("{$this->folder}/one.zip");
-        $older = (string) preg_replace('/,"device":(?:null|"[^"]*")/', '', (string) $zip->getFromName('entries.jsonl'), count: $count);
-        self::assertGreaterThan(0, $count);
-        $manifest = json_decode((string) $zip->getFromName('manifest.json'), true);
-        $manifest['tables']['entries']['sha256'] = hash('sha256', $older);
-        $zip->addFromString('entries.jsonl', $older);
-        $zip->addFromString('manifest.json', (string) json_encode($manifest));
+        $before = (string) $zip->getFromName('entries.jsonl');
+        $entries = $change($before);
+        self::assertNotSame($before, $entries);
+        $said = $manifest + json_decode((string) $zip->getFromName('manifest.json'), true);
+        $said['tables']['entries']['sha256'] = hash('sha256', $entries);
+        $zip->addFromString('entries.jsonl', $entries);
+        $zip->addFromString('manifest.json', (string) json_encode(array_filter($said, static fn (mixed $one): bool => $one !== null)));
         $zip->close();
-        $entries = DB::table('entries')->count();
-        $this->emptied();
-        self::assertSame([], ShopImport::from("{$this->folder}/one.zip", true)['rejected']);
-        self::assertSame($entries, DB::table('entries')->count());
     }
 
     /** @return iterable<string, array{string, callable(string): string, string}> */
@@ -126,6 +160,7 @@ final class ShopExchangeTest extends TestCase
         yield 'half a line' => ['machines.jsonl', static fn (string $all): string => substr($all, 0, -40), 'this is not JSON'];
         yield 'a day that is none' => ['machines.jsonl', static fn (string $all): string => (string) preg_replace('/"created_at":"[^"]*"/', '"created_at":"2026-02-31 00:00:00"', $all), 'this is no moment'];
         yield 'a hash that does not fit' => ['machines.jsonl', static fn (string $all): string => str_replace('beach', 'reach', $all), 'it was changed or cut off'];
+        yield 'another picture' => ['photos/', static fn (string $all): string => Picture::jpeg(60, 40), 'this picture is not the one that its line names'];
         yield 'a picture that is none' => ['photos/', static fn (string $all): string => 'no picture', 'this is no picture'];
     }
 
