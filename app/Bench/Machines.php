@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Http\Problems\ChangedSince;
 use App\Http\Problems\Conflict;
+use App\Http\Version;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -74,16 +76,32 @@ final readonly class Machines
     }
 
     /** What may be written anew about a machine: its tag, plate, kind and place. */
-    public static function change(Machine $machine, Node $node, User $by): void
+    /** @return array<string, string|null> what can be changed about it */
+    public static function said(Machine $machine): array
+    {
+        return ['tag' => $machine->tag, 'plate' => $machine->plate, 'kind' => $machine->kind, 'place' => $machine->place];
+    }
+
+    /**
+     * @param  string|null  $seen  the version that was looked at
+     *
+     * @throws ChangedSince If it is another by now.
+     */
+    public static function change(Machine $found, Node $node, User $by, ?string $seen): void
     {
         $node->object(['tag', 'kind', 'place'], ['plate']);
         $row = self::words($node);
-        self::withFreeTag($row['tag'], static fn () => DB::transaction(static function () use ($machine, $row, $by): void {
+        self::withFreeTag($row['tag'], static fn () => DB::transaction(static function () use ($found, $row, $by, $seen): void {
+            $machine = Machine::query()->lockForUpdate()->findOrFail($found->id);
+            $before = self::said($machine);
+            Version::mustBe($seen, Version::of($before), "machine {$machine->id}", $before);
             if ($row['tag'] !== $machine->tag) {
                 FormerTag::query()->create(['machine_id' => $machine->id, 'tag' => $machine->tag, 'until' => CarbonImmutable::now()]);
                 Audit::note($by, 'machine re-tagged', "{$machine->tag} is {$row['tag']} now");
             }
             $machine->forceFill($row)->save();
+            $found->setRawAttributes($machine->getAttributes(), true);
+            Audit::note($by, 'machine changed', "{$machine->tag} {$machine->name}", Audit::changes($before, self::said($machine)), "machine {$machine->id}");
         }));
     }
 

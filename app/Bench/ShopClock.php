@@ -25,6 +25,12 @@ final readonly class ShopClock
         return $at->setTimezone(self::zone())->toDateString();
     }
 
+    /** A moment as the clock there showed it. */
+    public static function at(CarbonImmutable $at): CarbonImmutable
+    {
+        return $at->setTimezone(self::zone());
+    }
+
     private static function zone(): string
     {
         return (string) config('app.workshop_timezone');

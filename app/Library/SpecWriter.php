@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Bench\Pictures;
+use App\Http\Problems\ChangedSince;
 use App\Http\Problems\Conflict;
 use App\Http\Problems\Forbidden;
+use App\Http\Version;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -50,7 +52,17 @@ final readonly class SpecWriter
     }
 
     /** @throws Conflict If it is no draft any more, or a job was judged by it. */
-    public static function change(SpecVersion $spec, Node $node, User $by): SpecVersion
+    /**
+     * @param  string|null  $seen  the content that was looked at
+     *
+     * @throws ChangedSince If it is another by now.
+     */
+    public static function change(SpecVersion $found, Node $node, User $by, ?string $seen): SpecVersion
+    {
+        return DB::transaction(static fn (): SpecVersion => self::changeHeld(SpecVersion::query()->with('enteredBy')->lockForUpdate()->findOrFail($found->id), $node, $by, $seen));
+    }
+
+    private static function changeHeld(SpecVersion $spec, Node $node, User $by, ?string $seen): SpecVersion
     {
         self::mustBeOpen($spec);
         self::mustBeTheirs($spec, $by, '. Ask for a change, or enter a version of your own.');
@@ -58,10 +70,20 @@ final readonly class SpecWriter
         if ($written['model'] !== $spec->model || $written['control'] !== $spec->control) {
             throw Refused::because('A draft stays with its model and control. Enter a new one for another.');
         }
+        $before = self::said($spec);
+        Version::mustBe($seen, SpecContent::of($spec), "spec {$spec->id}", $before);
         $spec->forceFill($written)->save();
-        Audit::note($by, 'spec draft changed', "{$spec->model} {$spec->name}, version {$spec->version}");
+        Audit::note($by, 'spec draft changed', "{$spec->model} {$spec->name}, version {$spec->version}", Audit::changes($before, self::said($spec)), "spec {$spec->id}");
 
         return $spec;
+    }
+
+    /** @return array<string, scalar|null> what a version says, in short */
+    private static function said(SpecVersion $version): array
+    {
+        $spec = SpecCodec::decode(Node::of($version->body));
+
+        return ['name' => $version->name, 'says' => $spec->say(), 'printed' => $spec->book->printed, 'source' => $spec->source->say(), 'minutes' => $version->minutes];
     }
 
     public static function discard(SpecVersion $spec, User $by): void

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $action
  * @property string $about
  * @property array<string, mixed> $detail
+ * @property string|null $subject what was changed, where somebody may change it at the same time
  * @property User|null $user
  */
 final class Audit extends Model
@@ -26,9 +27,26 @@ final class Audit extends Model
     protected $guarded = [];
 
     /** @param  array<string, mixed>  $detail */
-    public static function note(?User $by, string $action, string $about, array $detail = []): void
+    public static function note(?User $by, string $action, string $about, array $detail = [], ?string $subject = null): void
     {
-        self::query()->create(['at' => CarbonImmutable::now(), 'user_id' => $by?->id, 'action' => $action, 'about' => mb_substr($about, 0, 120), 'detail' => $detail]);
+        self::query()->create(['subject' => $subject, 'at' => CarbonImmutable::now(), 'user_id' => $by?->id, 'action' => $action, 'about' => mb_substr($about, 0, 120), 'detail' => $detail]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
+     * @return array<string, array{before: mixed, after: mixed}> what differs
+     */
+    public static function changes(array $before, array $after): array
+    {
+        $changes = [];
+        foreach ($after + $before as $name => $_) {
+            if (($before[$name] ?? null) !== ($after[$name] ?? null)) {
+                $changes[$name] = ['before' => $before[$name] ?? null, 'after' => $after[$name] ?? null];
+            }
+        }
+
+        return $changes;
     }
 
     /** @return BelongsTo<User, $this> */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Http\Problems\ChangedSince;
 use App\Http\Problems\Conflict;
+use App\Http\Version;
 use App\Models\Audit;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -43,7 +45,14 @@ final readonly class Staff
             'role' => $one->role->value,
             'has_pin' => $one->pin !== null,
             'left_at' => $one->left_at?->toIso8601String(),
+            'etag' => Version::of(self::said($one)),
         ])->all());
+    }
+
+    /** @return array{name: string, role: string, here: bool} what can be changed about somebody */
+    private static function said(User $user): array
+    {
+        return ['name' => $user->name, 'role' => $user->role->value, 'here' => $user->left_at === null];
     }
 
     /** @return string the first password, shown once */
@@ -66,22 +75,29 @@ final readonly class Staff
     }
 
     /** @throws Refused If nobody would be left to lead. */
-    public static function change(User $user, Node $node, User $by): void
+    /**
+     * @param  string|null  $seen  the version that was looked at
+     *
+     * @throws ChangedSince If it is another by now.
+     */
+    public static function change(User $found, Node $node, User $by, ?string $seen): void
     {
         $node->object(['name', 'role', 'here']);
         $role = $node->at('role')->enum(Role::class);
         $here = $node->at('here')->boolean();
-        DB::transaction(static function () use ($user, $node, $by, $role, $here): void {
+        DB::transaction(static function () use ($found, $node, $by, $role, $here, $seen): void {
+            $user = User::query()->lockForUpdate()->findOrFail($found->id);
+            $before = self::said($user);
+            Version::mustBe($seen, Version::of($before), "person {$user->login}", $before);
             $leads = User::query()->where('role', Role::Lead)->whereNull('left_at')->lockForUpdate()->get();
             if ($user->role === Role::Lead && ($role !== Role::Lead || ! $here) && $leads->where('id', '!=', $user->id)->isEmpty()) {
                 throw Refused::because("{$user->name} is the only lead here. Make somebody else a lead first.");
             }
-            $detail = array_filter(['role' => $role === $user->role ? null : $role->value, 'here' => $here === ($user->left_at === null) ? null : $here], static fn (mixed $value): bool => $value !== null);
             $user->forceFill(['name' => self::free($node->at('name')->name(), $user), 'role' => $role, 'left_at' => $here ? null : ($user->left_at ?? CarbonImmutable::now())])->save();
             if (! $here) {
                 DB::table('sessions')->where('user_id', $user->id)->delete();
             }
-            Audit::note($by, $here ? 'person changed' : 'person left', "{$user->name} ({$user->login})", $detail);
+            Audit::note($by, $here ? 'person changed' : 'person left', "{$user->name} ({$user->login})", Audit::changes($before, self::said($user)), "person {$user->login}");
         });
     }
 

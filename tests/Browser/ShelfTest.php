@@ -23,6 +23,17 @@ final class ShelfTest extends BrowserTestCase
         $this->until('return !document.querySelector("main").innerText.includes("Depth gauge")', 'it is still on the shelf');
     }
 
+    public function test_a_certificate_that_another_lead_changed_meanwhile_is_shown_beside_what_is_typed(): void
+    {
+        $this->as('oda')->visit('/shelf')->clickText('Change Pocket caliper')->fill('Certificate: ± mm', '0.03')->fill('Calibrate again by', '01062027');
+        // Somebody else writes meanwhile.
+        $this->server->database()->exec("update instruments set body = json_set(body, '$.calibration.due', '2028-02-29') where body like '%Pocket caliper%'");
+        $this->expectsTrouble = true;
+        $this->clickText('Save')->see('since you looked. What you typed is still here', 'It says now', '2028-02-29', '2027-06-01')->accessible('an instrument changed meanwhile');
+        self::assertSame('0.03', $this->element('[data-field=expanded_mm] dd + dd')->getText());
+        $this->clickText('Save')->gone('[role=dialog]')->see('± 0.03 mm');
+    }
+
     public function test_others_look_and_the_phone_shows_it_too(): void
     {
         $this->window(390, 844);

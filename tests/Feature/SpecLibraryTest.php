@@ -98,6 +98,20 @@ final class SpecLibraryTest extends TestCase
         $this->getJson("/api/specs/{$id}")->assertNotFound();
     }
 
+    public function test_a_draft_changed_by_another_meanwhile_is_not_written_over(): void
+    {
+        $made = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->assertCreated();
+        $at = "/api/specs/{$made->json('id')}";
+        $seen = ['If-Match' => "\"{$made->json('content')}\""];
+        $this->putJson($at, self::written(13, 18), $seen)->assertOk();
+        $told = $this->putJson($at, self::written(2, 28), $seen)->assertStatus(412);
+        self::assertStringContainsString('changed this at', (string) $told->json('detail'));
+        self::assertStringContainsString('13 to 18 mm', (string) $told->json('now.says'));
+        self::assertStringContainsString('13 to 18 mm', (string) $this->getJson($at)->json('says'), 'nothing was changed');
+        $this->putJson($at, self::written(2, 28), ['If-Match' => "\"{$told->json('etag')}\""])->assertOk();
+        self::assertStringContainsString('2 to 28 mm', (string) $this->getJson($at)->json('says'));
+    }
+
     public function test_a_checked_version_is_never_changed(): void
     {
         $id = SpecVersion::query()->where('control', 'clutch')->value('id');

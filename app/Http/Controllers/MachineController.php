@@ -12,6 +12,7 @@ use App\Bench\ShopClock;
 use App\Bench\Today;
 use App\Http\Resources\ControlResource;
 use App\Http\Resources\JobResource;
+use App\Http\Version;
 use App\Models\Control;
 use App\Models\FormerTag;
 use App\Models\Machine;
@@ -61,6 +62,7 @@ final class MachineController
 
         return new JsonResponse(self::brief($machine) + [
             'meter' => self::meter($machine),
+            'etag' => Version::of(Machines::said($machine)),
             'former_tags' => $machine->formerTags()->orderByDesc('until')->pluck('tag')->all(),
             'retired_why' => $machine->retired_why,
             'stood_minutes' => JobResource::stood($machine->ran_until),

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\Intakes;
 use App\Bench\Machines;
+use App\Http\Version;
 use App\Models\Intake;
 use App\Models\SpecVersion;
 use App\Models\User;
@@ -37,7 +38,7 @@ final class MachineKeepingController
     public function change(Request $request, string $tag): JsonResponse
     {
         $machine = Machines::find($tag);
-        Machines::change($machine, Node::fromJson($request->getContent()), User::of($request));
+        Machines::change($machine, Node::fromJson($request->getContent()), User::of($request), Version::seenBy($request));
 
         return $this->machines->show($machine->tag);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Version;
 use App\Models\Audit;
 use App\Models\User;
 use App\People\Device;
@@ -36,7 +37,7 @@ final class PeopleController
 
     public function update(Request $request, string $login): JsonResponse
     {
-        Staff::change(User::query()->where('login', $login)->firstOrFail(), Node::fromJson($request->getContent()), User::of($request));
+        Staff::change(User::query()->where('login', $login)->firstOrFail(), Node::fromJson($request->getContent()), User::of($request), Version::seenBy($request));
 
         return $this->index();
     }

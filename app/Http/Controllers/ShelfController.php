@@ -7,11 +7,14 @@ namespace App\Http\Controllers;
 use App\Bench\Repeating;
 use App\Bench\ShopClock;
 use App\Http\Problems\Conflict;
+use App\Http\Version;
+use App\Models\Audit;
 use App\Models\Instrument;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Wire\Node;
@@ -35,6 +38,7 @@ final class ShelfController
         return new JsonResponse([
             'may_keep' => $user->acting()->may(Permission::KeepShop),
             'instruments' => $shelf->map(static fn (Instrument $one): array => $one->asWritten() + [
+                'etag' => Version::of($one->asWritten()),
                 'state' => self::state($one, $today),
                 'my_deviation_mm' => $mine[$one->id]['deviation_mm'] ?? null,
                 'my_freedom' => $mine[$one->id]['freedom'] ?? null,
@@ -56,8 +60,17 @@ final class ShelfController
         }
         $body = StandingCodec::encodeInstrument($instrument);
         unset($body['id']);
-        $row = Instrument::query()->find($id) ?? new Instrument(['id' => $id, 'place' => (int) Instrument::query()->max('place') + 1]);
-        $row->forceFill(['body' => $body, 'retired_at' => null])->save();
+        $user = User::of($request);
+        DB::transaction(static function () use ($id, $body, $request, $user): void {
+            $row = Instrument::query()->lockForUpdate()->find($id);
+            $before = $row === null ? [] : self::said($row);
+            if ($row !== null) {
+                Version::mustBe(Version::seenBy($request), Version::of($row->asWritten()), "instrument {$id}", $before);
+            }
+            $row ??= new Instrument(['id' => $id, 'place' => (int) Instrument::query()->max('place') + 1]);
+            $row->forceFill(['body' => $body, 'retired_at' => null])->save();
+            Audit::note($user, $before === [] ? 'instrument added' : 'instrument changed', (string) $body['name'], Audit::changes($before, self::said($row)), "instrument {$id}");
+        });
 
         return $this->show($request);
     }
@@ -70,8 +83,20 @@ final class ShelfController
             throw Refused::because('The last instrument stays on the shelf: nothing could be read without one.');
         }
         $row->forceFill(['retired_at' => CarbonImmutable::now()])->save();
+        Audit::note(User::of($request), 'instrument put away', (string) $row->body['name'], subject: "instrument {$id}");
 
         return $this->show($request);
+    }
+
+    /** @return array<string, scalar|null> what can be changed about it, each by its own name */
+    private static function said(Instrument $one): array
+    {
+        $body = $one->asWritten();
+
+        return [
+            'name' => $body['name'], 'kind' => $body['kind'], 'resolution_mm' => $body['resolution_mm'], 'reach_mm' => $body['reach_mm'], 'inch_marks' => $body['inch_marks'],
+            'expanded_mm' => $body['calibration']['expanded_mm'] ?? null, 'factor' => $body['calibration']['factor'] ?? null, 'due' => $body['calibration']['due'] ?? null,
+        ];
     }
 
     private static function state(Instrument $one, string $today): string

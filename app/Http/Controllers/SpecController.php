@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Version;
 use App\Library\SpecChanges;
 use App\Library\SpecContent;
 use App\Library\SpecList;
@@ -52,7 +53,7 @@ final class SpecController
     {
         $found = self::find($spec);
 
-        return new JsonResponse($this->whole(SpecWriter::change($found, TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request)), User::of($request)));
+        return new JsonResponse($this->whole(SpecWriter::change($found, TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request), Version::seenBy($request)), User::of($request)));
     }
 
     public function destroy(Request $request, int $spec): Response

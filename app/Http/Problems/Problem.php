@@ -30,6 +30,9 @@ final readonly class Problem
         if ($e instanceof Refused && $e->missing !== []) {
             $body['missing'] = $e->missing;
         }
+        if ($e instanceof ChangedSince) {
+            $body += ['etag' => $e->etag, 'now' => (object) $e->now];
+        }
         $headers = $e instanceof HttpExceptionInterface ? $e->getHeaders() : [];
 
         return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'] + $headers, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
@@ -48,6 +51,7 @@ final readonly class Problem
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
             $e instanceof WrittenByAnother => [409, 'written-by-another', 'Written by another', $e->getMessage()],
+            $e instanceof ChangedSince => [412, 'changed-since', 'Changed since', $e->getMessage()],
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
             self::isDiskFull($e) => [507, 'disk-full', 'The disk is full',
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],

@@ -10,7 +10,12 @@ const problemShape = z.object({
   detail: z.string(),
   status: z.number(),
   missing: z.array(z.string()).optional(),
+  etag: z.string().optional(),
+  now: z.record(z.string(), z.unknown()).optional(),
 });
+
+/** Somebody else changed it since it was looked at: what it says now, and the version that is. */
+export type Changed = { etag: string; now: Record<string, unknown> };
 
 /** The server answered, and the answer is no: a sentence for the person. */
 export class Problem extends Error {
@@ -19,6 +24,7 @@ export class Problem extends Error {
     readonly sentence: string,
     readonly missing: readonly string[] = [],
     readonly type: string = '',
+    readonly changed: Changed | null = null,
   ) {
     super(sentence);
   }
@@ -41,7 +47,7 @@ function token(): string {
   return cookie === undefined ? '' : decodeURIComponent(cookie.slice('XSRF-TOKEN='.length));
 }
 
-async function send(method: string, path: string, body: unknown): Promise<Response> {
+async function send(method: string, path: string, body: unknown, seen?: string): Promise<Response> {
   const picture = body instanceof Blob ? body : null;
   try {
     return await fetch(`/api/${path}`, {
@@ -50,6 +56,7 @@ async function send(method: string, path: string, body: unknown): Promise<Respon
       signal: AbortSignal.timeout(picture === null ? PATIENCE_MS : PICTURE_PATIENCE_MS),
       headers: {
         Accept: 'application/json',
+        ...(seen === undefined ? {} : { 'If-Match': `"${seen}"` }),
         ...(method === 'GET'
           ? {}
           : {
@@ -67,9 +74,12 @@ async function send(method: string, path: string, body: unknown): Promise<Respon
 async function problem(response: Response): Promise<Error> {
   if (response.status >= 502 && response.status <= 504) return new Unreachable();
   const parsed = problemShape.safeParse(await response.json().catch(() => null));
-  return parsed.success
-    ? new Problem(response.status, parsed.data.detail, parsed.data.missing, parsed.data.type)
-    : new Problem(response.status, 'The workshop server failed. What you typed is kept; try again in a moment.');
+  if (!parsed.success) {
+    return new Problem(response.status, 'The workshop server failed. What you typed is kept; try again in a moment.');
+  }
+  const { detail, missing, type, etag, now } = parsed.data;
+  const changed = etag === undefined || now === undefined ? null : { etag, now };
+  return new Problem(response.status, detail, missing, type, changed);
 }
 
 /** Told with every answer whether it came from the server just now, or was kept from before. */
@@ -79,12 +89,21 @@ export const onAnswer = (hearing: Hearing): void => {
   heard = hearing;
 };
 
-/** One call to the server. A page older than its session fetches a fresh token and asks once more. */
-export async function call<T>(method: string, path: string, shape: z.ZodType<T>, body?: unknown): Promise<T> {
-  let response = await send(method, path, body);
+/**
+ * One call to the server. A page older than its session fetches a fresh token and asks once more. What was looked at before
+ * it is changed is named by its version.
+ */
+export async function call<T>(
+  method: string,
+  path: string,
+  shape: z.ZodType<T>,
+  body?: unknown,
+  seen?: string,
+): Promise<T> {
+  let response = await send(method, path, body, seen);
   if (response.status === 419) {
     await send('GET', 'session', undefined);
-    response = await send(method, path, body);
+    response = await send(method, path, body, seen);
   }
   heard(response.headers.get('X-Kept') === null);
   if (!response.ok) throw await problem(response);

@@ -116,6 +116,7 @@ export type MachineControl = z.infer<typeof machineControl>;
 
 const machine = brief.extend({
   meter: z.object({ face: z.number(), replaced: z.boolean(), read_at: z.string().nullable(), read_today: z.boolean() }),
+  etag: z.string(),
   former_tags: z.array(z.string()),
   retired_why: z.string().nullable(),
   stood_minutes: z.number().nullable(),
@@ -142,7 +143,7 @@ export const machineQuery = (tag: string) =>
   });
 
 /** What is done to a machine outside its jobs; each answers with the machine as it stands after. */
-const toMachine = <T>(method: string, path: string, body: T) => call(method, path, machine, body);
+const toMachine = <T>(method: string, path: string, body: T, seen?: string) => call(method, path, machine, body, seen);
 const at = (tag: string) => `machines/${encodeURIComponent(tag)}`;
 
 export type NewMachine = {
@@ -157,8 +158,11 @@ export type NewMachine = {
 };
 export const addMachine = (made: NewMachine) => toMachine('POST', 'machines', made);
 export const addControl = (tag: string, spec: number) => toMachine('POST', `${at(tag)}/controls`, { spec });
-export const changeMachine = (tag: string, row: { tag: string; plate: string | null; kind: string; place: string }) =>
-  toMachine('PUT', at(tag), row);
+export const changeMachine = (
+  tag: string,
+  row: { tag: string; plate: string | null; kind: string; place: string },
+  seen: string | undefined,
+) => toMachine('PUT', at(tag), row, seen);
 export const retireMachine = (tag: string, retired: boolean, why?: string) =>
   toMachine('PUT', `${at(tag)}/retired`, retired ? { retired, why } : { retired });
 export type MeterRead = { id: string; face: number; replaced_at?: number; sure?: boolean };

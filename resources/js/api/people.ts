@@ -9,6 +9,7 @@ const person = z.object({
   role: z.enum(roles),
   has_pin: z.boolean(),
   left_at: z.string().nullable(),
+  etag: z.string(),
 });
 export type Person = z.infer<typeof person>;
 
@@ -19,8 +20,11 @@ export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: () => c
 const withPassword = people.extend({ password: z.string() });
 export const addPerson = (made: { login: string; name: string; role: string }) =>
   call('POST', 'people', withPassword, made);
-export const changePerson = (login: string, made: { name: string; role: string; here: boolean }) =>
-  call('PUT', `people/${login}`, people, made);
+export const changePerson = (
+  login: string,
+  made: { name: string; role: string; here: boolean },
+  seen: string | undefined,
+) => call('PUT', `people/${login}`, people, made, seen);
 export const newPassword = (login: string) => call('POST', `people/${login}/password`, withPassword);
 
 const openSession = z.object({

@@ -15,6 +15,7 @@ const instrument = z.object({
   inch_marks: z.number().nullable(),
   reach_mm: z.number(),
   calibration,
+  etag: z.string(),
   state: z.enum(['good', 'soon', 'overdue', 'no_date']),
   my_deviation_mm: z.number().nullable(),
   my_freedom: z.number().nullable(),
@@ -32,6 +33,7 @@ export type Kept = Pick<ShelfInstrument, 'name' | 'kind' | 'calibration' | 'inch
 
 export const shelfQuery = queryOptions({ queryKey: ['shelf'], queryFn: () => call('GET', 'shelf', shelf) });
 
-export const keepInstrument = (id: string, kept: Kept) => call('PUT', `shelf/${encodeURIComponent(id)}`, shelf, kept);
+export const keepInstrument = (id: string, kept: Kept, seen: string | undefined) =>
+  call('PUT', `shelf/${encodeURIComponent(id)}`, shelf, kept, seen);
 
 export const putAway = (id: string) => call('DELETE', `shelf/${encodeURIComponent(id)}`, shelf);

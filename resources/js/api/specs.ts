@@ -107,7 +107,8 @@ export const startingQuery = (family: string) =>
 export const keepSketch = async (id: number, picture: Blob) =>
   upload(`specs/${id}/sketch`, whole, await small(picture));
 export const enterSpec = (made: NewSpec) => call('POST', 'specs', whole, made);
-export const changeSpec = (id: number, made: NewSpec) => call('PUT', `specs/${id}`, whole, made);
+export const changeSpec = (id: number, made: NewSpec, seen: string | undefined) =>
+  call('PUT', `specs/${id}`, whole, made, seen);
 export const discardSpec = (id: number) => call('DELETE', `specs/${id}`, z.null());
 export const checkSpec = (id: number, content: string) => call('POST', `specs/${id}/check`, whole, { content });
 export const adoptSpec = (id: number, content: string) => call('POST', `specs/${id}/adopt`, whole, { content });

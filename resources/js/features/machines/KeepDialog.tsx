@@ -5,9 +5,9 @@ import { useNavigate } from 'react-router';
 import { addControl, changeMachine, type Machine, machineQuery, retireMachine } from '../../api/machines';
 import { specsQuery } from '../../api/specs';
 import { Button } from '../../components/Buttons';
+import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Entry } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
-import { Refusal } from '../../components/Refusal';
 
 /** What a lead keeps about a machine: its tag and place, its controls, whether it is in use. */
 export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
@@ -28,9 +28,11 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
       onClose();
     },
   };
+  const { seen, onError } = useSeen(machine.etag);
   const change = useMutation({
-    mutationFn: () => changeMachine(machine.tag, { ...row, plate: row.plate.trim() === '' ? null : row.plate }),
+    mutationFn: () => changeMachine(machine.tag, { ...row, plate: row.plate.trim() === '' ? null : row.plate }, seen),
     ...done,
+    onError,
   });
   const retire = useMutation({
     mutationFn: () => retireMachine(machine.tag, !machine.retired, why ?? undefined),
@@ -42,6 +44,12 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
     (spec) => spec.model === machine.name && !spec.draft && !machine.controls.some((one) => one.key === spec.control),
   );
   const error = change.error ?? retire.error ?? add.error;
+  const typed = [
+    { name: 'tag', label: 'Tag', mine: row.tag },
+    { name: 'plate', label: 'Plate', mine: row.plate },
+    { name: 'kind', label: 'Kind', mine: row.kind },
+    { name: 'place', label: 'Place', mine: row.place },
+  ];
   return (
     <Modal
       open
@@ -93,7 +101,7 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
           </Grid>
         )}
       </Box>
-      {error !== null && <Refusal error={error} />}
+      {error !== null && <NotSaved error={error} fields={typed} />}
     </Modal>
   );
 };

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { instrumentKinds, type Kept, keepInstrument, putAway, type ShelfInstrument, shelfQuery } from '../../api/shelf';
 import { Button, Choice, Field, FieldLabel } from '../../components/Buttons';
+import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
 import { isNoSize, quantity } from '../../lib/figures';
@@ -46,6 +47,18 @@ const written = (draft: Draft): Kept => ({
       : { expanded_mm: figure(draft.expanded), factor: figure(draft.factor), due: draft.due === '' ? null : draft.due },
 });
 
+/** What is typed, by the names the server gives it. */
+const typedIn = (draft: Draft): Typed[] => [
+  { name: 'name', label: 'Name', mine: draft.name },
+  { name: 'kind', label: 'Kind', mine: draft.kind },
+  { name: 'resolution_mm', label: 'Shows', mine: draft.resolution },
+  { name: 'reach_mm', label: 'Reaches', mine: draft.reach },
+  { name: 'inch_marks', label: 'Marks to the inch', mine: draft.inches },
+  { name: 'expanded_mm', label: 'Certificate: ± mm', mine: draft.expanded },
+  { name: 'factor', label: 'Factor k', mine: draft.expanded === '' ? '' : draft.factor },
+  { name: 'due', label: 'Calibrate again by', mine: draft.due },
+];
+
 /** What cannot be sent at all, said before it is; the server says the rest. */
 function gap(draft: Draft): string | null {
   if (draft.name.trim() === '') return 'Give it a name.';
@@ -81,9 +94,11 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
       onClose();
     },
   };
+  const { seen, onError } = useSeen(instrument?.etag);
   const keep = useMutation({
-    mutationFn: () => keepInstrument(instrument?.id ?? idFor(draft.name), written(draft)),
+    mutationFn: () => keepInstrument(instrument?.id ?? idFor(draft.name), written(draft), seen),
     ...done,
+    onError,
   });
   const away = useMutation({ mutationFn: () => putAway(instrument?.id ?? ''), ...done });
   const set = (name: keyof Draft) => (value: string) => {
@@ -136,7 +151,7 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
           {told}
         </Flex>
       )}
-      {keep.isError && <Refusal error={keep.error} />}
+      {keep.isError && <NotSaved error={keep.error} fields={typedIn(draft)} />}
       {away.isError && <Refusal error={away.error} />}
     </Modal>
   );

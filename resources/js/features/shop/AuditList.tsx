@@ -6,6 +6,17 @@ import { Button, Sheet } from '../../components/Buttons';
 import { Empty, Failure, Loading } from '../../components/States';
 import { moment } from '../../lib/time';
 
+const plain = (value: unknown): string => {
+  if (value === null || value === undefined || value === '') return 'empty';
+  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
+};
+
+/** A detail, or what it was and what it is now. */
+const said = (value: unknown): string =>
+  typeof value === 'object' && value !== null && 'before' in value && 'after' in value
+    ? `${plain(value.before)}, now ${plain(value.after)}`
+    : plain(value);
+
 /** What was done to the shop rather than to a job, newest first. */
 export const AuditList = () => {
   const [before, setBefore] = useState<number | null>(null);
@@ -38,7 +49,7 @@ export const AuditList = () => {
               <b>{one.action}</b>: {one.about}
               {Object.entries(one.detail).map(([key, value]) => (
                 <Box key={key} textStyle="small">
-                  {key}: {String(value)}
+                  {key.replace('_', ' ')}: {said(value)}
                 </Box>
               ))}
             </Box>

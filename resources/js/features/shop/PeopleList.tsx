@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { addPerson, changePerson, newPassword, type Person, peopleQuery } from '../../api/people';
 import { roles } from '../../api/session';
 import { Button, Chip, Sheet } from '../../components/Buttons';
+import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Entry, Pick } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
-import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
@@ -94,8 +94,10 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
       setPassword(after.password);
     },
   });
+  const { seen, onError } = useSeen(person?.etag);
   const change = useMutation({
-    mutationFn: (here: boolean) => changePerson(person?.login ?? '', { name, role, here }),
+    mutationFn: (here: boolean) => changePerson(person?.login ?? '', { name, role, here }, seen),
+    onError,
     onSuccess: (after) => {
       known(after);
       onClose();
@@ -109,6 +111,11 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
     },
   });
   const error = add.error ?? change.error ?? renew.error;
+  const typed = [
+    { name: 'name', label: 'Name', mine: name },
+    { name: 'role', label: 'Role', mine: role },
+    { name: 'here', label: 'Works here', mine: person?.left_at === null ? 'yes' : 'no' },
+  ];
   return (
     <Modal
       open
@@ -152,7 +159,7 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
           )}
         </Flex>
       )}
-      {error !== null && <Refusal error={error} />}
+      {error !== null && <NotSaved error={error} fields={typed} />}
     </Modal>
   );
 };

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { changeSpec, enterSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
+import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
 import { Pick } from '../../components/Entry';
 import { Frame } from '../../components/Frame';
-import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
 import { draftOf, type SpecDraft, writtenOf } from './draft';
 import { AsPrinted } from './form/AsPrinted';
@@ -80,13 +80,22 @@ const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
   );
 };
 
+/** A whole spec is too much to set side by side: this tells what became of it. */
+const inShort: readonly Typed[] = [
+  { name: 'says', label: 'Figure', mine: null },
+  { name: 'printed', label: 'As printed', mine: null },
+  { name: 'source', label: 'Source', mine: null },
+];
+
 const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | null; how: How }) => {
   const [draft, setDraft] = useState(start);
   const client = useQueryClient();
   const navigate = useNavigate();
+  const { seen, onError } = useSeen(version?.content);
   const keep = useMutation({
     mutationFn: () =>
-      how === 'edit' && version !== null ? changeSpec(version.id, writtenOf(draft)) : enterSpec(writtenOf(draft)),
+      how === 'edit' && version !== null ? changeSpec(version.id, writtenOf(draft), seen) : enterSpec(writtenOf(draft)),
+    onError,
     onSuccess: (after) => {
       client.setQueryData(specQuery(after.id).queryKey, after);
       void client.invalidateQueries({ queryKey: ['specs'] });
@@ -112,7 +121,7 @@ const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | 
       </Flex>
       <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="The figure">
         <AsPrinted {...form} />
-        {keep.isError && <Refusal error={keep.error} words={inTheForm} />}
+        {keep.isError && <NotSaved error={keep.error} fields={inShort} words={inTheForm} />}
         <Flex direction="column" gap="2" marginTop="4">
           <Button look="vivid" size="tall" onClick={() => keep.mutate()} disabled={keep.isPending} data-primary>
             {keep.isPending ? 'Saving' : 'Save as a draft'}
