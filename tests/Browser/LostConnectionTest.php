@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Tests\Support\Server;
 
 final class LostConnectionTest extends BrowserTestCase
@@ -89,6 +90,31 @@ final class LostConnectionTest extends BrowserTestCase
         $this->browser->findElement(\Facebook\WebDriver\WebDriverBy::id('bench-line'))->sendKeys([\Facebook\WebDriver\WebDriverKeys::CONTROL, 'a']);
         $this->keys("thread 9 mm\u{E007}")->gone('[data-kept]')->settled()->see('All entries saved');
         self::assertSame(['thread 9 mm', '25', '25.5'], array_column(array_slice($this->rows(), $before), 'line'), 'in its place, before what had followed it');
+        $this->server->stop();
+    }
+
+    public function test_work_goes_on_from_stage_to_stage_without_the_server_and_nothing_is_judged_meanwhile(): void
+    {
+        $this->ownServer();
+        $this->as('ines')->begin('TR-02', 'drive');
+        $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
+        usleep(500_000);
+        $state = $this->state();
+        $count = static fn (string $stage): int => count(array_filter(array_column($state['stages'], null, 'key')[$stage]['items'], static fn (array $one): bool => ! $one['done']));
+        [$safe, $look] = [$count('make_safe'), $count('look_over')];
+        self::assertGreaterThan(0, $safe);
+        $this->server->stop();
+        $this->keys(...array_fill(0, $safe, "ok\u{E007}"))->see("{$safe} kept, not judged yet");
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-unjudged]')), 'the next stage is asked');
+        $this->see($state['stages'][1]['items'][0]['label']);
+        $this->keys(...array_fill(0, $look, "ok\u{E007}"))->see('kept, not judged yet')->accessible('a job worked on without the server');
+        $text = $this->text('main');
+        foreach (['Sign', 'Not fit', 'Hang a tag'] as $word) {
+            self::assertStringNotContainsString($word, $text);
+        }
+        $this->server->start();
+        $this->gone('[data-kept]')->settled()->see('All entries saved');
+        self::assertSame(0, count(array_filter($this->state()['stages'][0]['items'], static fn (array $one): bool => ! $one['done'])));
         $this->server->stop();
     }
 

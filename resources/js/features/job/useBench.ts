@@ -108,11 +108,21 @@ export function settles(entry: KeptEntry, item: Item): boolean {
   );
 }
 
-/** What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. */
+/**
+ * What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. Where all of a
+ * stage waits to be sent, work goes on with the stage after it.
+ */
 function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
-  const current = state.stages.find((stage) => stage.key === state.stage);
-  const open = (current?.items ?? []).filter((item) => !item.done && !kept.some((entry) => settles(entry, item)));
-  return open.find((item) => !item.failed) ?? open[0] ?? null;
+  const at = state.stages.findIndex((stage) => stage.key === state.stage);
+  for (const stage of state.stages.slice(at)) {
+    const missing = stage.items.filter((item) => !item.done);
+    const open = missing.filter((item) => !kept.some((entry) => settles(entry, item)));
+    const next = open.find((item) => !item.failed) ?? open[0];
+    if (next !== undefined) return next;
+    // Nothing is missing here and nothing waits: the state itself has no more to ask.
+    if (missing.length === 0) return null;
+  }
+  return null;
 }
 
 const isPose = (about: string | null | undefined): about is PoseKey => poses.some((pose) => pose === about);

@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Adjuster, Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { useSignedIn } from '../../../lib/signedIn';
-import { useBench } from '../useBench';
+import { useBench, usePost } from '../useBench';
 import { AskAnswers } from './AskAnswers';
 import { AskCard } from './AskCard';
 import { AskCompare } from './AskCompare';
@@ -56,6 +56,22 @@ const InBand = ({ item }: { item: Item }) => {
   return <NextMove />;
 };
 
+/** A move, a verdict or a signature rests on all that was typed: none is shown while some of it was judged by nobody. */
+const Judged = ({ children }: { children: ReactNode }) => {
+  const { kept, connection } = usePost();
+  const { item } = useBench();
+  const waiting = kept.filter((entry) => entry.state === 'waiting').length;
+  if (waiting === 0 || (connection !== 'cut' && item !== null)) return children;
+  return (
+    <AskCard eyebrow="Kept on this device" title="Not judged yet">
+      <Box lineHeight="snug" data-unjudged>
+        {waiting === 1 ? 'One entry waits' : `${waiting} entries wait`} for the server. What comes next is told once it
+        answers. Readings and notes can be typed on.
+      </Box>
+    </AskCard>
+  );
+};
+
 /** The one thing to do now. */
 export const NowCard = () => {
   const { state, joined, item, viewed, picked, adjuster } = useBench();
@@ -65,7 +81,12 @@ export const NowCard = () => {
   if (!joined) return <JoinCard />;
   const hungHere = state.tag !== null && state.log.some((row) => row.kind === 'tag');
   if (hungHere) return <TaggedCard />;
-  if (item === null) return <SignOff />;
+  if (item === null)
+    return (
+      <Judged>
+        <SignOff />
+      </Judged>
+    );
   // A part may be what is put right: its own adjuster can be picked there.
   const mends = item.key === 'put_right' || item.key.startsWith('fault:');
   if (
@@ -83,8 +104,16 @@ export const NowCard = () => {
     measure: <AskMeasure key={item.key} item={item} />,
     compare: <AskCompare key={item.key} item={item} />,
     photo: <AskPhoto key={item.key} item={item} />,
-    in_band: <InBand item={item} />,
-    sign_off: <SignOff />,
+    in_band: (
+      <Judged>
+        <InBand item={item} />
+      </Judged>
+    ),
+    sign_off: (
+      <Judged>
+        <SignOff />
+      </Judged>
+    ),
   } as const satisfies Record<typeof item.kind, React.ReactNode>;
   return ask[item.kind];
 };
