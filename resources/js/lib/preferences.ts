@@ -19,9 +19,15 @@ export function preferencesOf(person: string): KeptValue<Preferences> {
   return made;
 }
 
-/** Lines begun and not yet sent, by person and job, so that a reload or an ended session loses nothing typed. */
-export const begunLines = new KeptValue<Readonly<Record<string, string>>>('vivid-pull.lines', {}, (value) =>
-  z.record(z.string(), z.string()).parse(value),
+/**
+ * Lines begun and not yet sent, by person and job, so that a reload or an ended session loses nothing typed. What is typed in one tab stays out of
+ * the field of another.
+ */
+export const begunLines = new KeptValue<Readonly<Record<string, string>>>(
+  'vivid-pull.lines',
+  {},
+  (value) => z.record(z.string(), z.string()).parse(value),
+  true,
 );
 
 export const lineKey = (person: string, job: string) => `${person}/${job}`;

@@ -9,8 +9,11 @@ export class KeptValue<T> {
     private readonly key: string,
     private readonly initial: T,
     private readonly read: (kept: unknown) => T,
+    /** Whether each tab has its own, and what is kept only serves to begin with. */
+    private readonly ofTab = false,
   ) {
     this.value = this.load();
+    if (this.ofTab) return;
     window.addEventListener('storage', (event) => {
       if (event.key === this.key) {
         this.value = this.load();

@@ -96,11 +96,30 @@ export function useBench(): Bench {
 
 const items = (state: BenchState): readonly Item[] => state.stages.flatMap((stage) => stage.items);
 
+/** Lines that say something else than what is asked: notes, tags, moves, how it is set. */
+const BESIDE = /^(?:n|v|tag|aim|park)\s|^(?:done|stop|service|touch-up)$|^[+\-−]/;
+
+/** Beginnings of a label that the server takes for it. */
+const LEAST_LETTERS = 3;
+
+/** Whether a line answers what it was typed at, as far as that can be told before the server has read it. */
+function answers(line: string, item: Item): boolean {
+  const isAnswer = item.answers.some(
+    ({ word, hint, label, asks_remark }) =>
+      line === word ||
+      line === hint ||
+      (asks_remark && (line.startsWith(`${word} `) || line.startsWith(`${hint} `))) ||
+      (line.length >= LEAST_LETTERS && label.toLowerCase().startsWith(line)),
+  );
+  if (isAnswer || item.kind === 'reading' || item.kind === 'in_band') return isAnswer;
+  return item.kind === 'answer' ? item.key === 'condition' && /^(?:cold|hot)\b/.test(line) : !BESIDE.test(line);
+}
+
 /** Whether a kept entry answers this item, so that the screen can go on to the next while it waits. */
 export function settles(entry: KeptEntry, item: Item): boolean {
   if (entry.state !== 'waiting') return false;
   const { draft } = entry;
-  if ('line' in draft) return item.kind !== 'reading' && item.kind !== 'in_band' && draft.shown.item === item.key;
+  if ('line' in draft) return draft.shown.item === item.key && answers(draft.line.trim().toLowerCase(), item);
   const sent = JSON.stringify(draft.body);
   return (
     item.answers.some((answer) => answer.kind === draft.kind && JSON.stringify(answer.body) === sent) ||
@@ -231,6 +250,11 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
         setRefusal(NO_ROOM);
         return;
       }
+      // An Enter by mistake goes nowhere: kept without a network it would hold up what follows.
+      if (text.trim() === '') {
+        setRefusal(NOTHING);
+        return;
+      }
       keepLine(key, '');
       // Readings go on to the same pose and cable until its group is full: nobody is moved on between two pulls.
       setKeptTo(itemKey !== undefined && isRead(itemKey) ? itemKey : null);
@@ -311,6 +335,8 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
   const post = useMemo<Post>(() => ({ kept, connection, refusal, forgive }), [kept, connection, refusal, forgive]);
   return { bench, post };
 }
+
+const NOTHING = 'Nothing was typed. Type a reading, such as 25.3, and press Enter.';
 
 const NO_ROOM =
   'This device has no room to keep what is typed, and the server does not answer. Nothing was logged: free some room, or wait for the network.';
