@@ -39,6 +39,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('jobs/{job}', [JobController::class, 'show']);
         Route::get('jobs/{job}/file', [JobController::class, 'file']);
         Route::get('jobs/{job}/alike', [JobController::class, 'alike']);
+        Route::get('jobs/{job}/parts', [JobController::class, 'parts']);
         Route::middleware('may:keep_shop')->group(function (): void {
             Route::post('people', [PeopleController::class, 'store']);
             Route::put('people/{login}', [PeopleController::class, 'update']);
@@ -102,5 +103,5 @@ Route::get('calendar/{token}.ics', [DueController::class, 'calendar'])->where('t
 // Browsers ask for this by themselves; it must not begin a session that takes another's place.
 Route::redirect('favicon.ico', '/icon.svg')->withoutMiddleware('web');
 
-// Every other address is the one page, which finds its own way.
-Route::view('{any}', 'app')->where('any', '.*');
+// Every other address is the one page, which finds its own way. It says nothing of anybody, so looking at it begins no session.
+Route::view('{any}', 'app')->where('any', '.*')->withoutMiddleware('web');

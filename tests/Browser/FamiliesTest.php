@@ -109,6 +109,12 @@ final class FamiliesTest extends BrowserTestCase
         self::assertStringContainsString('the drag is in the run', $this->state()['beside']['pull']['sentence']);
     }
 
+    public function test_a_number_that_did_not_fit_the_model_is_told_before_another_is_ordered(): void
+    {
+        $this->as('tomas')->begin('RT-02', 'throttle')->oks()->click('[data-replace]')->click('[data-reason=frayed]')->click('[role=dialog] [data-primary]')->settled();
+        $this->await('[data-model-parts]')->see('On this model', 'MH-2110, an inch short', 'did not fit RT-02')->accessible('what fitted the model');
+    }
+
     public function test_a_cable_is_replaced_with_pictures_and_only_by_one_that_fits(): void
     {
         $this->as('tomas')->begin('QB-09', 'clutch')->oks()->line('cold', 'thread 3')->line('28', '28', '28');

@@ -8,6 +8,7 @@ use App\Bench\Alike;
 use App\Bench\EntryRequest;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
+use App\Bench\ModelParts;
 use App\Bench\Opening;
 use App\Http\Problems\Conflict;
 use App\Http\Resources\JobResource;
@@ -58,6 +59,12 @@ final class JobController
     public function alike(string $job): JsonResponse
     {
         return new JsonResponse(['machines' => Alike::to(JobHead::find($job))]);
+    }
+
+    /** What was fitted to other machines of the model, and what did not fit. */
+    public function parts(string $job): JsonResponse
+    {
+        return new JsonResponse(['parts' => ModelParts::of(JobHead::find($job))]);
     }
 
     /** The job as a file for `bin/vivid replay`. */

@@ -388,6 +388,15 @@ export const jobQuery = (id: string) =>
     refetchInterval: (query) => (query.state.data?.state.closed ? false : POLL_MS),
   });
 
+const modelParts = z.object({
+  parts: z.array(
+    z.object({ number: z.string(), part: z.string(), fits: z.boolean(), tag: z.string(), on: z.string() }),
+  ),
+});
+/** What was fitted to machines of the model, and what did not fit. */
+export const modelPartsQuery = (id: string) =>
+  queryOptions({ queryKey: ['parts', id], queryFn: () => call('GET', `jobs/${id}/parts`, modelParts) });
+
 const alike = z.object({
   machines: z.array(z.object({ machine: z.string(), name: z.string(), left_mm: z.number(), at: z.string() })),
 });

@@ -39,19 +39,17 @@ export const NotSaved = ({
   return (
     <Box data-changed-since>
       <Refusal error={error} />
-      <Grid as="dl" templateColumns="auto 1fr 1fr" columnGap="4" rowGap="1" marginTop="3" alignItems="baseline">
-        <Box as="dt" textStyle="eyebrow" />
+      <Grid templateColumns="auto 1fr 1fr" columnGap="4" rowGap="1" marginTop="3" alignItems="baseline">
+        <Box />
         <Box textStyle="eyebrow">It says now</Box>
         <Box textStyle="eyebrow">You typed</Box>
         {differing.map(({ name, label, mine }) => (
           <Grid key={name} templateColumns="subgrid" gridColumn="1 / -1" data-field={name}>
-            <Box as="dt" textStyle="small">
-              {label}
-            </Box>
-            <Box as="dd" fontWeight="bold" minWidth="0" overflowWrap="anywhere">
+            <Box textStyle="small">{label}</Box>
+            <Box fontWeight="bold" minWidth="0" overflowWrap="anywhere">
               {shown(changed.now[name])}
             </Box>
-            <Box as="dd" minWidth="0" overflowWrap="anywhere">
+            <Box minWidth="0" overflowWrap="anywhere" data-mine>
               {mine === null ? 'as in the form' : shown(mine)}
             </Box>
           </Grid>

@@ -1,9 +1,12 @@
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CableMatch } from '../../../api/beside';
+import { modelPartsQuery } from '../../../api/jobs';
 import { Button, Chip, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { mm } from '../../../lib/figures';
+import { day } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 import { Pictures } from './Pictures';
@@ -60,10 +63,34 @@ export const MatchPanel = () => {
           Did not fit: {state.beside.refused.map((one) => one.number).join(', ')}
         </Box>
       )}
+      <OnThisModel />
       <Box marginTop="3">
         <Pictures />
       </Box>
     </Sheet>
+  );
+};
+
+/** What other jobs on this model learned about part numbers, so that nobody orders the wrong one again. */
+const OnThisModel = () => {
+  const { job } = useBench();
+  const { data } = useQuery(modelPartsQuery(job.id));
+  if (data === undefined || data.parts.length === 0) return null;
+  return (
+    <Box marginTop="3" data-model-parts>
+      <Box textStyle="eyebrow">On this model</Box>
+      {data.parts.map((one) => (
+        <Flex key={one.number} gap="2" alignItems="baseline" lineHeight="snug" marginTop="1">
+          <Mark kind={one.fits ? 'inside' : 'wrong'} size="1rem" />
+          <Box minWidth="0" overflowWrap="anywhere">
+            <b>{one.number}</b>{' '}
+            <Box as="span" textStyle="small">
+              {one.part} {one.fits ? 'fitted' : 'did not fit'} {one.tag}, {day(one.on)}
+            </Box>
+          </Box>
+        </Flex>
+      ))}
+    </Box>
   );
 };
 
