@@ -16,6 +16,15 @@ export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 say() { printf '  %s\n' "$*"; }
 fail() { printf '\n  %s\n' "$*" >&2; exit 1; }
 
+# keep_short LOG...: one that has grown past 5 MB is begun again, the one before kept beside it. Whoever writes it appends.
+keep_short() {
+    local log
+    for log in "$@"; do
+        [ -f "$log" ] && [ "$(stat -c %s "$log")" -gt 5000000 ] && cp -- "$log" "$log.1" && : >"$log"
+    done
+    return 0
+}
+
 # Runs quietly; shows what was printed only when it failed.
 quietly() {
     local what="$1" log
@@ -129,10 +138,11 @@ start_mariadb() {
         quietly 'mariadb-install-db' mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$DB_ADMIN" --skip-test-db
     fi
     rm -f "$DB_SOCKET"
+    keep_short "$folder/mariadb.log"
     DB_PORT="$(free_port 127.0.0.1 "$first")"
     setsid mariadbd --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid" \
         --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-buffer-pool-size="$(pages_mb)M" "$@" \
-        </dev/null >"$folder/mariadb.log" 2>&1 &
+        </dev/null >>"$folder/mariadb.log" 2>&1 &
     DB_PID=$!
     for _ in $(seq 1 150); do
         mariadb-admin --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" ping >/dev/null 2>&1 && lock_database && return
@@ -186,7 +196,7 @@ open_workshop() {
 
 use_workshop() {
     export APP_ENV=production APP_DEBUG=false DB_CONNECTION=mariadb DB_HOST=127.0.0.1 DB_PORT DB_DATABASE=vivid_pull DB_USERNAME=vivid_pull
-    export LOG_CHANNEL=single LOG_LEVEL=warning APP_CONFIG_CACHE="${APP_CONFIG_CACHE:-.runtime/none/config.php}"
+    export LOG_CHANNEL=daily LOG_LEVEL=warning APP_CONFIG_CACHE="${APP_CONFIG_CACHE:-.runtime/none/config.php}"
 }
 
 close_workshop() {

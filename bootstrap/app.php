@@ -10,6 +10,7 @@ use App\Console\VerifyLog;
 use App\Http\Middleware\KeepOthersOut;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\May;
+use App\Http\Problems\ChangedSince;
 use App\Http\Problems\Conflict;
 use App\Http\Problems\Forbidden;
 use App\Http\Problems\Problem;
@@ -36,7 +37,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Refusals are answers, not failures.
-        $exceptions->dontReport([CoreError::class, Conflict::class, Forbidden::class, WrittenByAnother::class]);
+        $exceptions->dontReport([CoreError::class, ChangedSince::class, Conflict::class, Forbidden::class, WrittenByAnother::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
     })

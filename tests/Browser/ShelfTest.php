@@ -29,8 +29,8 @@ final class ShelfTest extends BrowserTestCase
         // Somebody else writes meanwhile.
         $this->server->database()->exec("update instruments set body = json_set(body, '$.calibration.due', '2028-02-29') where body like '%Pocket caliper%'");
         $this->expectsTrouble = true;
-        $this->clickText('Save')->see('since you looked. What you typed is still here', 'It says now', '2028-02-29', '2027-06-01')->accessible('an instrument changed meanwhile');
-        self::assertSame('0.03', $this->element('[data-field=expanded_mm] dd + dd')->getText());
+        $this->clickText('Save')->see('since you looked. What you typed is still here', 'It says now', '2028-02-29', '2027-01-06')->accessible('an instrument changed meanwhile');
+        self::assertSame('0.03', $this->element('[data-field=expanded_mm] [data-mine]')->getText());
         $this->clickText('Save')->gone('[role=dialog]')->see('± 0.03 mm');
     }
 

@@ -39,7 +39,7 @@ final class ShopMemoryTest extends BrowserTestCase
         $id = (int) basename($path);
         $this->server->database()->exec("update spec_versions set body = json_set(body, '$.aim.high_mm', 28) where id = {$id}");
         $this->expectsTrouble = true;
-        $this->click('[data-check]')->see('It was changed since you looked', 'Changed since you looked. It said: 9–14 mm')->accessible('a draft changed under the hand');
+        $this->click('[data-check]')->see('It was changed since you looked', 'Changed since you looked. It said: 9 to 14 mm')->accessible('a draft changed under the hand');
         $this->server->database()->exec("update spec_versions set body = json_set(body, '$.aim.high_mm', 14) where id = {$id}");
         $this->visit($path)->click('[data-check]')->gone('[data-check]')->click('[data-adopt]')->gone('[data-adopt]')->see('version 2');
         $this->visit('/machines/SC-02#clutch')->see('9–14 mm at the lever tip');

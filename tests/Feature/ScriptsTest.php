@@ -51,6 +51,19 @@ final class ScriptsTest extends TestCase
         (new Process(['rm', '-rf', $folder]))->mustRun();
     }
 
+    public function test_a_log_that_has_grown_is_begun_again_and_the_one_before_kept(): void
+    {
+        $folder = self::folder();
+        $log = "{$folder}/long.log";
+        file_put_contents($log, str_repeat("a line\n", 800_000));
+        file_put_contents("{$folder}/short.log", "a line\n");
+        self::script($folder, ". bin/lib.sh; exec 3>>{$log}; keep_short {$log} {$folder}/short.log {$folder}/none.log; echo after >&3");
+        self::assertSame("after\n", file_get_contents($log), 'whoever writes it goes on at its beginning');
+        self::assertSame(5_600_000, filesize("{$log}.1"));
+        self::assertFileDoesNotExist("{$folder}/short.log.1");
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
     public function test_nobody_else_on_this_machine_keeps_the_database(): void
     {
         $folder = self::folder();

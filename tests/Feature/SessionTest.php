@@ -11,6 +11,15 @@ use Tests\TestCase;
 
 final class SessionTest extends TestCase
 {
+    public function test_looking_at_a_page_begins_no_session(): void
+    {
+        foreach (['/', '/machines/RT-14', '/nowhere'] as $page) {
+            $answer = $this->get($page)->assertOk()->assertHeader('Content-Security-Policy');
+            self::assertSame([], $answer->headers->getCookies(), $page);
+        }
+        self::assertNotSame([], $this->getJson('/api/session')->headers->getCookies(), 'whoever signs in gets their token here');
+    }
+
     public function test_nobody_is_signed_in_at_first(): void
     {
         $this->getJson('/api/session')->assertOk()->assertExactJson(['user' => null, 'demo' => []]);
