@@ -66,7 +66,9 @@ final class ThrottleJobTest extends BrowserTestCase
         $client->signIn('tomas', 'dune-grass-17');
         $id = static fn (): string => sprintf('%08x-0000-4000-8000-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFFFFFFFF));
         $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'kind' => 'joined', 'body' => new stdClass]);
-        [$status, $body] = $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'kind' => 'closed', 'body' => ['outcome' => 'fit']]);
+        // They have looked at what stands there.
+        $after = $client->send('GET', "jobs/{$this->job()}")[1]['state']['head'];
+        [$status, $body] = $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'after' => $after, 'kind' => 'closed', 'body' => ['outcome' => 'fit']]);
         self::assertSame(422, $status);
         self::assertStringContainsString($words, $body['detail'].implode(' ', $body['missing'] ?? []));
     }

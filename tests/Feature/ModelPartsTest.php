@@ -22,7 +22,7 @@ final class ModelPartsTest extends TestCase
         $first->body('part', ['part' => 'cable', 'remark' => 'TR-330-A'])->assertOk();
         $next = HttpJob::open($this);
         $this->getJson("/api/jobs/{$next->id}/parts")->assertOk()->assertExactJson(['parts' => []]);
-        $first->body('tagged', ['reason' => 'Waits for its next look'])->assertOk();
+        $first->line('tag waits for its next look')->assertOk();
         $first->body('closed', ['outcome' => 'tagged'])->assertOk();
 
         $told = ['tag' => 'RT-11', 'on' => ShopClock::today()];
