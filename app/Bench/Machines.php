@@ -75,8 +75,7 @@ final readonly class Machines
         Audit::note($by, 'control added', "{$machine->tag} {$spec->name}");
     }
 
-    /** What may be written anew about a machine: its tag, plate, kind and place. */
-    /** @return array<string, string|null> what can be changed about it */
+    /** @return array<string, string|null> what may be written anew about a machine */
     public static function said(Machine $machine): array
     {
         return ['tag' => $machine->tag, 'plate' => $machine->plate, 'kind' => $machine->kind, 'place' => $machine->place];

@@ -17,9 +17,9 @@ final readonly class SpecContent
         $body = $spec->body;
         // Who checked it is what the check itself adds.
         unset($body['source']['checked_by']);
-        $sketch = DB::table('spec_sketches')->where('spec_version_id', $spec->id)->value('jpeg');
+        $sketch = DB::table('spec_sketches')->where('spec_version_id', $spec->id)->value('sum');
 
-        return hash('sha256', (string) json_encode([$body, $spec->run, $spec->name, $spec->minutes, is_string($sketch) ? hash('sha256', $sketch) : null], JSON_UNESCAPED_UNICODE));
+        return hash('sha256', (string) json_encode([$body, $spec->run, $spec->name, $spec->minutes, $sketch], JSON_UNESCAPED_UNICODE));
     }
 
     /**

@@ -51,10 +51,10 @@ final readonly class SpecWriter
         }, 3));
     }
 
-    /** @throws Conflict If it is no draft any more, or a job was judged by it. */
     /**
      * @param  string|null  $seen  the content that was looked at
      *
+     * @throws Conflict If it is no draft any more, or a job was judged by it.
      * @throws ChangedSince If it is another by now.
      */
     public static function change(SpecVersion $found, Node $node, User $by, ?string $seen): SpecVersion

@@ -51,25 +51,25 @@ final class EntryRow extends Model
      */
     public static function write(Link $place, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device = null): void
     {
-        $text = json_encode($body, JSON_THROW_ON_ERROR);
-        $author = ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value];
         $row = [
             'id' => $stamp->id,
             'visit_id' => $place->visit,
             'seq' => $place->seq,
             'job_id' => $job,
             'kind' => $kind->value,
+            'body' => json_encode($body, JSON_THROW_ON_ERROR),
             'line' => $stamp->line,
             'at' => $stamp->at,
             'at_utc' => CarbonImmutable::parse($stamp->at)->utc()->format(self::INSTANT),
             'received_at' => $now->utc()->format(self::INSTANT),
             'user_id' => $userId,
+            'by' => json_encode(['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value], JSON_THROW_ON_ERROR),
             'after' => $stamp->after,
             'digest' => $digest,
             'device' => $device,
         ];
-        $chain = Link::of($place->before, ['body' => $text, 'by' => json_encode($author, JSON_THROW_ON_ERROR)] + $row);
-        self::query()->create(['body' => $body, 'by' => $author, 'chain' => $chain] + $row);
+        // Raw, so that what lies in the table is to the letter what was chained.
+        (new self)->setRawAttributes($row + ['chain' => Link::of($place->before, $row)])->save();
     }
 
     protected static function booted(): void

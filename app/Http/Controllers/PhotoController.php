@@ -22,8 +22,7 @@ final class PhotoController
 {
     public function store(Request $request, string $job, string $photo): JsonResponse
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::of($request);
         $head = JobHead::find($job);
         Acceptance::mayWrite(JobLog::of($head)->replay(), $user->person());
         Pictures::keep($head, $user, EntryRequest::uuid(Node::of($photo, '$.photo')), $request->getContent(), CarbonImmutable::now());

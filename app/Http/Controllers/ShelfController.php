@@ -29,7 +29,7 @@ final class ShelfController
 
     public function show(Request $request): JsonResponse
     {
-        $user = self::user($request);
+        $user = User::of($request);
         $shelf = Instrument::onTheShelf();
         $mine = array_filter(Repeating::on($shelf), static fn (array $one): bool => $one['person'] === $user->person()->id);
         $mine = array_column($mine, null, 'instrument');
@@ -109,13 +109,5 @@ final class ShelfController
             $due <= CarbonImmutable::parse($today)->addDays(self::SOON)->toDateString() => 'soon',
             default => 'good',
         };
-    }
-
-    private static function user(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

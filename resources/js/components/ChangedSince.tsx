@@ -1,6 +1,7 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Problem } from '../api/client';
+import { plain } from '../lib/plain';
 import { Refusal } from './Refusal';
 
 /** The version that was looked at; once another one was shown beside what is typed, that one. */
@@ -17,12 +18,6 @@ export function useSeen(start: string | undefined): { seen: string | undefined; 
 /** A field by the name the server gives it, what it is called here, and what is typed into it. */
 export type Typed = { name: string; label: string; mine: string | null };
 
-const shown = (value: unknown): string => {
-  if (value === null || value === undefined || value === '') return 'empty';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return String(value);
-};
-
 /** Why something was not saved. Where somebody changed it meanwhile: what it says now, beside what is typed. */
 export const NotSaved = ({
   error,
@@ -35,7 +30,7 @@ export const NotSaved = ({
 }) => {
   const changed = error instanceof Problem ? error.changed : null;
   if (changed === null) return <Refusal error={error} {...(words === undefined ? {} : { words })} />;
-  const differing = fields.filter(({ name, mine }) => mine === null || shown(changed.now[name]) !== shown(mine));
+  const differing = fields.filter(({ name, mine }) => mine === null || plain(changed.now[name]) !== plain(mine));
   return (
     <Box data-changed-since>
       <Refusal error={error} />
@@ -47,10 +42,10 @@ export const NotSaved = ({
           <Grid key={name} templateColumns="subgrid" gridColumn="1 / -1" data-field={name}>
             <Box textStyle="small">{label}</Box>
             <Box fontWeight="bold" minWidth="0" overflowWrap="anywhere">
-              {shown(changed.now[name])}
+              {plain(changed.now[name])}
             </Box>
             <Box minWidth="0" overflowWrap="anywhere" data-mine>
-              {mine === null ? 'as in the form' : shown(mine)}
+              {mine === null ? 'as in the form' : plain(mine)}
             </Box>
           </Grid>
         ))}

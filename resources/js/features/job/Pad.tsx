@@ -10,9 +10,8 @@ import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
-import { useBench, usePost } from './useBench';
+import { useBench, usePost, WHOLE_GROUP } from './useBench';
 
-const WHOLE_GROUP = 3;
 const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
 
 /** The line begun on this job, kept on this device with every key. */

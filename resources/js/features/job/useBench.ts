@@ -343,7 +343,8 @@ const NO_ROOM =
 
 const isRead = (key: string) => key.startsWith('pose:') || key.startsWith('reading:');
 
-const WHOLE_GROUP = 3;
+/** Readings that are usual before a group is taken for whole. */
+export const WHOLE_GROUP = 3;
 
 /** Whether the pose or cable of this item has been read, and not yet as often as is usual. */
 function isPartRead(whole: BenchState, item: Item): boolean {

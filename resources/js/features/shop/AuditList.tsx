@@ -4,12 +4,8 @@ import { useState } from 'react';
 import { auditQuery } from '../../api/people';
 import { Button, Sheet } from '../../components/Buttons';
 import { Empty, Failure, Loading } from '../../components/States';
+import { plain } from '../../lib/plain';
 import { moment } from '../../lib/time';
-
-const plain = (value: unknown): string => {
-  if (value === null || value === undefined || value === '') return 'empty';
-  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
-};
 
 /** A detail, or what it was and what it is now. */
 const said = (value: unknown): string =>
