@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\ControlJob;
+use App\Models\EntryRow;
 use App\Models\Visit;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Carryover;
 use VividPull\Core\Bench\Entry\Closed;
+use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Measurement\Pooling;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\ClosingRecord;
@@ -24,12 +26,47 @@ final readonly class Closing
         $job->forceFill(['open_control_id' => null, 'closed_at' => $now])->save();
         $job->control->forceFill([
             'summary' => self::summary($job, $closed, $state),
+            'run' => self::run($job, $state),
             'planned_on' => null,
         ])->save();
         NextLook::refresh($job->control);
         if (ControlJob::query()->where('visit_id', $head->visit)->whereNotNull('open_control_id')->doesntExist()) {
             Visit::query()->findOrFail($head->visit)->forceFill(['closed_at' => $now])->save();
         }
+    }
+
+    /**
+     * What hangs on the machine now: its run with the adjusters that were fitted in this job.
+     *
+     * @return array<string, mixed>
+     */
+    private static function run(ControlJob $job, BenchState $state): array
+    {
+        $voids = $state->log->voids();
+        $fitted = EntryRow::query()->where('job_id', $job->id)->where('kind', EntryKind::Adjuster->value)->orderBy('seq')->get()
+            ->reject(static fn (EntryRow $row): bool => isset($voids[$row->id]));
+
+        return $fitted->reduce(static fn (array $run, EntryRow $row): array => self::withFitted($run, $row->body), $job->control->run);
+    }
+
+    /**
+     * A run as it was written, with an adjuster fitted on one machine: as the core's Run::fitted does to the decoded one.
+     *
+     * @param  array<string, mixed>  $run
+     * @param  array<string, mixed>  $fitted  body of the entry
+     * @return array<string, mixed>
+     */
+    private static function withFitted(array $run, array $fitted): array
+    {
+        $old = $fitted['in_place_of'] ?? null;
+        foreach ($run['cables'] as $n => $cable) {
+            if ($cable['id'] === $fitted['cable']) {
+                $run['cables'][$n]['adjusters'] = $old === null ? [...$cable['adjusters'], $fitted['adjuster']]
+                    : array_map(static fn (array $one): array => $one['id'] === $old ? $fitted['adjuster'] : $one, $cable['adjusters']);
+            }
+        }
+
+        return $run;
     }
 
     /** @return array<string, mixed> */

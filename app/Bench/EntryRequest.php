@@ -67,7 +67,7 @@ final readonly class EntryRequest
     {
         return match ($kind) {
             EntryKind::Measure => TypedQuantities::measured($body),
-            EntryKind::Thread, EntryKind::Compared, EntryKind::Policy => TypedQuantities::readIn($body),
+            EntryKind::Thread, EntryKind::Compared, EntryKind::Policy, EntryKind::Adjuster => TypedQuantities::readIn($body),
             default => $body,
         };
     }

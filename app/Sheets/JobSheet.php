@@ -54,7 +54,7 @@ final readonly class JobSheet
             ],
             'stages' => array_map(static fn (JobStage $stage): array => ['title' => $stage->title(), 'items' => self::items($state->progress->items[$stage->value] ?? [])],
                 [JobStage::MakeSafe, JobStage::LookOver, JobStage::Prove, JobStage::Close]),
-            'log' => array_values(array_filter(LogRows::of($state), static fn (array $row): bool => ! in_array($row['kind'], ['confirmed', 'inspected', 'joined', 'opened'], true))),
+            'log' => array_values(array_filter(LogRows::of($state), static fn (array $row): bool => ! in_array($row['kind'], ['confirmed', 'all_confirmed', 'inspected', 'joined', 'opened'], true))),
             'people' => array_values(array_unique(array_map(static fn ($entry): string => $entry->stamp->by->name, $state->log->entries))),
             'seal' => $closed === null ? null : self::seal($closed->stamp->id),
             'signed_by' => $closed?->stamp->by->name,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 
 /** What is particular to each family of controls, as a technician meets it. */
@@ -132,6 +133,35 @@ final class FamiliesTest extends BrowserTestCase
         $this->gone('[data-match=does_not_fit]')->see('draw it through gently')->line('ok', 'ok', 'ok', 'ok', 'ok', 'ok', 'ok', 'ok')->see('Write down the cable that was fitted')->line('ok TR-330-A')->see('Inner wire')->line('ok', 'ok');
         self::assertContains('part_refused', array_column($this->rows(), 'kind'));
         self::assertTrue($this->state()['beside']['replacing']['over']);
+    }
+
+    public function test_a_manual_adjuster_in_place_of_a_sprung_one_is_drawn_and_turned(): void
+    {
+        $this->as('ines')->begin('RT-27', 'clutch')->oks()->line('cold')->line('30', '30', '30')->click('[data-fit-adjuster]')->see('Which adjuster is on this machine?');
+        $sprung = $this->state()['adjusters'][0]['id'];
+        $this->element('[name=fit-place]')->findElement(WebDriverBy::cssSelector("option[value='of:{$sprung}']"))->click();
+        $fields = $this->browser->findElements(WebDriverBy::cssSelector('[data-adjuster-fields] input'));
+        $fields[0]->sendKeys('hand barrel');
+        $fields[1]->sendKeys('M8 x 1.25');
+        $fields[2]->sendKeys('18');
+        $this->accessible('an adjuster of this machine')->click('[role=dialog] [data-primary]')->settled()->see('Hand barrel in place of', 'hand barrel');
+        self::assertSame('hand barrel', $this->state()['adjusters'][0]['name']);
+        $this->see('Thread showing at the hand barrel')->line('3')->line('30', '30', '30')->see('out', 'Next move');
+    }
+
+    public function test_the_lines_of_a_stage_are_confirmed_by_holding_one_button(): void
+    {
+        $this->as('ines')->begin('QB-07', 'throttle')->await('[data-hold]')->see('Or all of them at once')->accessible('lines confirmed together');
+        $this->click('[data-hold]');
+        usleep(300_000);
+        self::assertSame('make_safe', $this->state()['stage'], 'a tap is no hold');
+        $hold = new WebDriverActions($this->browser);
+        $hold->clickAndHold($this->element('[data-hold]'))->perform();
+        $this->see('Inner wire')->gone('[data-item=engine_off][data-done=false]');
+        (new WebDriverActions($this->browser))->release()->perform();
+        self::assertSame('look_over', $this->state()['stage']);
+        $this->line('all ok')->see('On its wheels');
+        self::assertSame(['all_confirmed', 'all_confirmed'], array_values(array_filter(array_column($this->rows(), 'kind'), static fn (string $kind): bool => $kind === 'all_confirmed')));
     }
 
     /** Confirms everything that is confirmed with a word. */

@@ -19,6 +19,8 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Tests\Support\Chance;
+use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Tests\Support\Walk;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
@@ -31,6 +33,8 @@ final class RandomEntriesTest extends TestCase
 {
     private const ENTRIES = 70;
 
+    private const WALKS = 2;
+
     private const LINES = ['ok', 'yes', 'no', 'cold', 'hot stand', '4', '15', '2.2 s', '25 km/h', '457', '+1t', '-1t2f', '+2mm', '-3mm', '+1r', '+2h', 'done', 'n torn', 'v why',
         'middle', 'park middle', 'aim loose', 'service', 'nickel', '1/8', '3 lbf', '0', '999999', '-4', '1e9', 'ok TR-1', 'thread 3', 'thread 99'];
 
@@ -41,6 +45,16 @@ final class RandomEntriesTest extends TestCase
             foreach ($controls as $control) {
                 yield "{$tag} {$control}" => [$model, $control];
             }
+        }
+    }
+
+    /** Whatever is answered on a control of the yard, a way on is offered until it is signed. */
+    #[DataProvider('controls')]
+    public function test_no_walk_through_it_ends_before_it_is_signed(string $model, string $control): void
+    {
+        for ($walk = 0; $walk < self::WALKS; $walk++) {
+            $job = TestJob::of(DemoFleet::spec($model, $control), DemoFleet::run($model, $control));
+            self::assertGreaterThan(0, Walk::through($job, 700 + $walk, self::ENTRIES, "{$model} {$control}"));
         }
     }
 

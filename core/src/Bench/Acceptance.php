@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Bench\Entry\AdjusterFitted;
+use VividPull\Core\Bench\Entry\AllConfirmed;
 use VividPull\Core\Bench\Entry\Amended;
 use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
@@ -29,6 +31,7 @@ use VividPull\Core\Bench\Entry\ThreadNoted;
 use VividPull\Core\Bench\Entry\Untagged;
 use VividPull\Core\Bench\Entry\Voided;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
@@ -45,6 +48,7 @@ use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\PackFigures;
 use VividPull\Core\Spec\RidersWish;
 use VividPull\Core\Spec\SpecBand;
@@ -52,6 +56,9 @@ use VividPull\Core\Spec\SpecBand;
 /** Which entries may stand in a log, and the sentence for those that may not. */
 final readonly class Acceptance
 {
+    /** On one cable, as many as a run may have. */
+    private const MOST_ADJUSTERS = 6;
+
     /** @throws Refused If the author or the moment forbids it, or it speaks of something this control does not have. */
     public static function check(BenchState $state, Entry $entry): void
     {
@@ -64,6 +71,7 @@ final readonly class Acceptance
             $entry instanceof MeasureTaken => self::measure($state, $entry),
             $entry instanceof ReplacementStep => ReplacingOrder::step($state, $entry),
             $entry instanceof CablesCompared => ReplacingOrder::compared($state),
+            $entry instanceof AdjusterFitted => self::adjusterFitted($state, $entry),
             $entry instanceof PartFitted => ReplacingOrder::fitted($state, $entry),
             $entry instanceof SoakBegun => self::soak($state),
             $entry instanceof Moved => self::moved($state, $entry),
@@ -72,6 +80,7 @@ final readonly class Acceptance
             $entry instanceof GuideStepDone => self::guided($state, $entry),
             $entry instanceof PolicyChosen => self::policy($state, $entry),
             $entry instanceof Confirmed => self::confirmed($state, $entry),
+            $entry instanceof AllConfirmed => self::allConfirmed($state, $entry),
             $entry instanceof Inspected => self::inspected($state, $entry),
             $entry instanceof Checked => self::checked($state, $entry),
             $entry instanceof Voided => self::voided($state, $entry),
@@ -325,6 +334,25 @@ final readonly class Acceptance
         self::known($step->key, $keys, 'a step of this job');
     }
 
+    private static function allConfirmed(BenchState $state, AllConfirmed $all): void
+    {
+        if (! $all->stamp->by->role->mayConfirmTogether()) {
+            throw Refused::because("{$all->stamp->by->name} is an apprentice and confirms each line by itself.");
+        }
+        $family = $state->spec->family->family();
+        $lines = $all->each($family->makeSafe(), $family->lookOver());
+        $known = array_map(static fn (Confirmed|Inspected $line): string => $line->key, $lines);
+        foreach ($all->keys as $key) {
+            self::known($key, $known, 'a line that is confirmed together with others');
+            if (in_array(($state->facts->inspected[$key] ?? null)?->finding, [Finding::Fault, Finding::Noted], true)) {
+                throw Refused::because('“'.($state->progress->item($key)->label ?? $key).'” is not sound. Answer it by itself.');
+            }
+        }
+        if ($all->keys === []) {
+            throw Refused::because('No line was named, so none is confirmed.');
+        }
+    }
+
     private static function inspected(BenchState $state, Inspected $found): void
     {
         $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->inspections());
@@ -408,6 +436,35 @@ final readonly class Acceptance
         }
         if (! $entry->kind()->canBeVoided()) {
             throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be taken back.");
+        }
+        if ($entry instanceof AdjusterFitted && self::isWorkedWith($state, $entry->adjuster->id())) {
+            throw Refused::because("The {$entry->adjuster->name()} was turned, read or locked since. Take that back first.");
+        }
+    }
+
+    /** Whether anything that stands in the log was done with this adjuster. */
+    private static function isWorkedWith(BenchState $state, string $id): bool
+    {
+        return isset($state->facts->threads[$id]) || isset($state->facts->touched[$id]) || isset($state->facts->locked[$id]) || isset($state->facts->guides[$id])
+            || isset($state->facts->coversOff[$id]) || $state->run->adjuster($id) === null;
+    }
+
+    private static function adjusterFitted(BenchState $state, AdjusterFitted $fitted): void
+    {
+        $cable = array_values(array_filter($state->run->cables, static fn (Cable $one): bool => $one->id === $fitted->cable))[0]
+            ?? throw Refused::because(Quoted::text($fitted->cable).' is not a cable of this control.');
+        $here = array_map(static fn (Adjuster $one): string => $one->id(), $cable->adjusters);
+        if ($fitted->inPlaceOf !== null && ! in_array($fitted->inPlaceOf, $here, true)) {
+            throw Refused::because(Quoted::text($fitted->inPlaceOf)." is not on the {$cable->name}, so nothing can take its place there.");
+        }
+        if ($state->run->everKnown($fitted->adjuster->id()) !== null) {
+            throw Refused::because('An adjuster with the id '.Quoted::text($fitted->adjuster->id()).' is, or was, on this control. Give the new one another.');
+        }
+        if ($fitted->inPlaceOf === null && count($here) >= self::MOST_ADJUSTERS) {
+            throw Refused::because("The {$cable->name} has ".self::MOST_ADJUSTERS.' adjusters already. Say which one it takes the place of.');
+        }
+        if (isset($state->spec->other(OutcomeTable::class)->movers[$fitted->inPlaceOf ?? ''])) {
+            throw Refused::because("The book's table says what the {$state->run->adjuster($fitted->inPlaceOf ?? '')?->name()} does at each setting. Another kind in its place needs its own entry in the spec.");
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Bench\Entry\AdjusterFitted;
 use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
@@ -14,11 +15,12 @@ use VividPull\Core\Spec\Spec;
 final readonly class Bench
 {
     /** Goes up when a replay of the same log could give another answer. */
-    public const ENGINE = '1.5.0';
+    public const ENGINE = '1.6.0';
 
     public static function replay(Spec $spec, Run $run, Log $log): BenchState
     {
         $facts = Replay::facts($spec, $run, $log);
+        $run = self::runNow($run, $log);
         $beliefs = Learning::believe($spec, $run, $facts);
         [$other, $otherRun] = [$spec->ofSecond(), $run->second()];
         if ($other === null || $otherRun === null || $facts->second === null) {
@@ -34,6 +36,18 @@ final readonly class Bench
         return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $second);
     }
 
+    /** The run with every adjuster that was fitted in this job. */
+    private static function runNow(Run $run, Log $log): Run
+    {
+        foreach ($log->entries as $entry) {
+            if ($entry instanceof AdjusterFitted && ! isset($log->voids()[$entry->stamp->id])) {
+                $run = $run->fitted($entry->adjuster, $entry->cable, $entry->inPlaceOf);
+            }
+        }
+
+        return $run;
+    }
+
     /**
      * The state with one more entry.
      *
@@ -47,7 +61,7 @@ final readonly class Bench
         if ($now) {
             Acceptance::checkOrder($before, $entry);
         }
-        $after = self::replay($before->spec, $before->run, $before->log->with($entry));
+        $after = self::replay($before->spec, $before->run->asOpened(), $before->log->with($entry));
         Acceptance::checkOutcome($before, $after);
 
         return $after;

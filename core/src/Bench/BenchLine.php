@@ -35,10 +35,13 @@ use VividPull\Core\Spec\Wheels;
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
  * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
  * answer the item shown; what follows such a word is its remark. `seized` says that the adjuster shown will not turn.
- * `stop` says that what was turned last, and cannot be seen, has come to its stop.
+ * `all ok` confirms the open lines of a stage together. `stop` says that what was turned last, and cannot be seen, has come to its stop.
  */
 final readonly class BenchLine
 {
+    /** Confirms every open line of the stage. */
+    public const ALL_OK = 'all ok';
+
     private const LONGEST = 500;
 
     private function __construct(private BenchState $state, private Shown $shown, private Person $by) {}
@@ -70,6 +73,7 @@ final readonly class BenchLine
             $word === 'n' => new Draft(EntryKind::Note, ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')]),
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
+            mb_strtolower($line) === self::ALL_OK => $this->allOk(),
             $line === 'stop' => $this->atItsStop(),
             $line === 'seized' => new Draft(EntryKind::Thread, ['adjuster' => $this->adjuster()->id(), 'seized' => true]),
             $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
@@ -137,7 +141,7 @@ final readonly class BenchLine
             return $this->place($adjuster, $rest);
         }
         $size = QuantityReader::defaultingTo($this->shown->unit)->read(self::needed($rest, 'Type the thread that shows, such as: thread 3.1 mm.'));
-        self::mustBeLength($size);
+        self::mustBeLength($size, 'the thread that shows');
 
         return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'showing_mm' => $size->value]);
     }
@@ -152,6 +156,17 @@ final readonly class BenchLine
         }
 
         return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()]);
+    }
+
+    private function allOk(): Draft
+    {
+        $progress = $this->state->progress;
+        $lines = $progress->together($progress->stageOf($this->shown->item ?? '') ?? $progress->stage);
+        if ($lines === []) {
+            throw NotUnderstood::line('Nothing here is confirmed together. Answer what is asked.');
+        }
+
+        return new Draft(EntryKind::AllConfirmed, ['keys' => array_map(static fn (StageItem $line): string => $line->key, $lines)]);
     }
 
     /** An adjuster that nobody can see is found by its stop: it stands at the end that it was turned to last. */
@@ -290,7 +305,6 @@ final readonly class BenchLine
             return self::measured($measure, $line);
         }
         $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
-        self::mustBeLength($read);
         $item = $this->item();
         if ($item !== null && $this->asksOtherwise($item)) {
             throw NotUnderstood::line("Read {$line}, but “{$item->label}” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.");
@@ -298,6 +312,7 @@ final readonly class BenchLine
         if ($this->state->spec->aim === null) {
             throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
         }
+        self::mustBeLength($read, 'play');
         $condition = $this->state->facts->condition;
         if ($this->state->progress->item('condition')?->done === false) {
             throw NotUnderstood::line("Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.");
@@ -353,16 +368,19 @@ final readonly class BenchLine
     private function adjuster(): Adjuster
     {
         $adjusters = $this->state->run->adjusters();
+        if ($adjusters === []) {
+            throw NotUnderstood::line('Nothing is turned on this control.');
+        }
         $id = $this->shown->adjuster ?? (count($adjusters) === 1 ? array_key_first($adjusters) : '');
 
         return $adjusters[$id] ?? throw NotUnderstood::line('No such adjuster on this control. Choose one: '
             .implode(', ', array_map(static fn (Adjuster $a): string => $a->name(), array_values($adjusters))).'.');
     }
 
-    private static function mustBeLength(ReadQuantity $read): void
+    private static function mustBeLength(ReadQuantity $read, string $what): void
     {
         if ($read->dimension !== Dimension::Length) {
-            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; play is a length. Type it in mm or in.");
+            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; {$what} is a length. Type it in mm or in.");
         }
     }
 

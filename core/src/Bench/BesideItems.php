@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
@@ -221,7 +222,20 @@ final readonly class BesideItems
             ...($step->mayBePassed ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])] : []),
         ];
 
-        return new StageItem("replace:{$step->key}", $kind, $step->label, $done, said: $done ? ($passed ? 'Not here' : 'Done') : null, caution: $step->caution, answers: $answers);
+        return new StageItem("replace:{$step->key}", $kind, $step->label, $done, said: $done ? ($passed ? 'Not here' : 'Done') : null, detail: $this->tools($step), caution: $step->caution, answers: $answers);
+    }
+
+    /** What the step wants in the hand: as the book has it, or what the adjusters of this cable are turned with. */
+    private function tools(GuideStep $step): ?string
+    {
+        $tools = $this->spec->book->tools[$step->key] ?? null;
+        if ($tools === null && $step->key === Replacement::SLACK) {
+            $cable = $this->facts->seen->replacing?->cable;
+            $of = array_filter($this->run->adjusters(), fn (Adjuster $one): bool => $one->access()->tools !== 'none' && ($cable === null || $this->run->cableOf($one->id())?->id === $cable));
+            $tools = $of === [] ? null : implode('; ', array_map(static fn (Adjuster $one): string => "{$one->name()}: {$one->access()->tools}", array_values($of)));
+        }
+
+        return $tools === null ? null : "Tools: {$tools}.";
     }
 
     private function outcome(string $key, OutcomeSetting $setting, ?OutcomeWord $saw, bool $done, bool $failed = false): StageItem

@@ -10,6 +10,7 @@ enum EntryKind: string
     case Opened = 'opened';
     case Joined = 'joined';
     case Confirmed = 'confirmed';
+    case AllConfirmed = 'all_confirmed';
     case Inspected = 'inspected';
     case Condition = 'condition';
     case Cover = 'cover';
@@ -22,6 +23,7 @@ enum EntryKind: string
     case Move = 'move';
     case Step = 'step';
     case Part = 'part';
+    case Adjuster = 'adjuster';
     case PartRefused = 'part_refused';
     case PutRight = 'put_right';
     case Photo = 'photo';

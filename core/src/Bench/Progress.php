@@ -35,6 +35,22 @@ final readonly class Progress
         return $failed;
     }
 
+    /**
+     * What of a stage may be confirmed together: its lines that nobody has answered yet, where there are several.
+     *
+     * @return list<StageItem>
+     */
+    public function together(JobStage $stage): array
+    {
+        if (! in_array($stage, [JobStage::MakeSafe, JobStage::LookOver], true)) {
+            return [];
+        }
+        $lines = array_values(array_filter($this->items[$stage->value] ?? [], static fn (StageItem $item): bool => ! $item->done && ! $item->failed
+            && in_array($item->answers[0]->kind ?? null, [EntryKind::Confirmed, EntryKind::Inspected], true)));
+
+        return count($lines) < 2 ? [] : $lines;
+    }
+
     public function item(string $key): ?StageItem
     {
         foreach ($this->items as $items) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Bench\Entry\AdjusterFitted;
+use VividPull\Core\Bench\Entry\AllConfirmed;
 use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
 use VividPull\Core\Bench\Entry\Closed;
@@ -178,7 +180,7 @@ final class Replay
 
     private Crossings $crossings;
 
-    private function __construct(private readonly Spec $spec, private readonly Run $run, private readonly Log $log)
+    private function __construct(private readonly Spec $spec, private Run $run, private readonly Log $log)
     {
         $standing = $log->opened->standing;
         foreach ($run->adjusters() as $id => $adjuster) {
@@ -215,6 +217,7 @@ final class Replay
             $entry instanceof ReadingTaken => $this->read($entry),
             $entry instanceof Moved => $this->move($entry),
             $entry instanceof Confirmed => $this->confirm($entry),
+            $entry instanceof AllConfirmed => $this->confirmAll($entry),
             $entry instanceof ThreadNoted => $this->noteThread($entry),
             $entry instanceof Checked => $this->check($entry),
             $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->stretch),
@@ -231,6 +234,7 @@ final class Replay
             $entry instanceof PolicyChosen => $this->choose($entry),
             $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof PartFitted => $this->fit($entry),
+            $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
             $entry instanceof LeftByChoice => $this->byChoice = $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
@@ -332,6 +336,14 @@ final class Replay
         $this->enough = [];
         $this->openAgain();
         $this->movedAt = ++$this->setting;
+    }
+
+    private function confirmAll(AllConfirmed $all): void
+    {
+        $family = $this->spec->family->family();
+        foreach ($all->each($family->makeSafe(), $family->lookOver()) as $line) {
+            $this->apply($line);
+        }
     }
 
     private function confirm(Confirmed $step): void
@@ -462,6 +474,21 @@ final class Replay
             $this->inspected = array_diff_key($this->inspected, ['wire' => true, 'conduit' => true]);
             $this->replacing = $this->replacing?->over();
         }
+    }
+
+    /** From here on the run is another one: what was there before is forgotten, and nothing compares. */
+    private function fitAdjuster(AdjusterFitted $fitted): void
+    {
+        $this->finishGroup();
+        [$old, $new] = [$fitted->inPlaceOf ?? '', $fitted->adjuster->id()];
+        $this->run = $this->run->fitted($fitted->adjuster, $fitted->cable, $fitted->inPlaceOf);
+        if (isset($this->coversOff[$old]) && $fitted->adjuster->access()->cover !== null) {
+            $this->coversOff[$new] = true;
+        }
+        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
+        $this->positions[$new] = null;
+        $this->home[$new] = null;
+        $this->startAnew();
     }
 
     /** A fault that was mended after something was read makes another machine of it; one mended before that does not. */

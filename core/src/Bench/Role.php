@@ -32,6 +32,12 @@ enum Role: string
         return $this->may(Permission::SignOff);
     }
 
+    /** Whoever still learns confirms line by line. */
+    public function mayConfirmTogether(): bool
+    {
+        return $this->maySignOff();
+    }
+
     public function mayLiftTag(): bool
     {
         return $this->may(Permission::LiftTag);

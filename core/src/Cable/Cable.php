@@ -16,6 +16,15 @@ final readonly class Cable
         return new self($id, $name, $adjusters, $pulls);
     }
 
+    /** The same cable with one more adjuster next to the working end, or with one in another's place. */
+    public function fitted(Adjuster $new, ?string $inPlaceOf): self
+    {
+        $adjusters = $inPlaceOf === null ? [...$this->adjusters, $new]
+            : array_map(static fn (Adjuster $one): Adjuster => $one->id() === $inPlaceOf ? $new : $one, $this->adjusters);
+
+        return new self($this->id, $this->name, $adjusters, $this->pulls);
+    }
+
     /** The same cable looked at by itself. */
     public function alone(): self
     {

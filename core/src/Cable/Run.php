@@ -16,12 +16,18 @@ final readonly class Run
     /** @var array<string, Cable> */
     private array $cableById;
 
-    /** @param  list<Cable>  $cables */
+    /**
+     * @param  list<Cable>  $cables
+     * @param  array<string, Adjuster>  $former  by id, those that others took the place of
+     * @param  self|null  $opened  the run as it was before any of them was changed; null where none was
+     */
     private function __construct(
         public HandControl $hand,
         public array $cables,
         public Couplings $couplings,
         public string $workingEnd,
+        private array $former = [],
+        private ?self $opened = null,
     ) {
         [$byId, $play, $cableById] = [[], [], []];
         foreach ($cables as $cable) {
@@ -40,6 +46,32 @@ final readonly class Run
     public static function of(HandControl $hand, array $cables, string $workingEnd): self
     {
         return new self($hand, $cables, $hand->couplings(), $workingEnd);
+    }
+
+    /**
+     * The run with an adjuster fitted on this machine.
+     *
+     * @param  string  $cable  by id
+     * @param  string|null  $inPlaceOf  by id; null where it is one more on its cable
+     */
+    public function fitted(Adjuster $new, string $cable, ?string $inPlaceOf): self
+    {
+        $old = $inPlaceOf === null ? null : $this->adjuster($inPlaceOf);
+        $cables = array_map(static fn (Cable $one): Cable => $one->id === $cable ? $one->fitted($new, $inPlaceOf) : $one, $this->cables);
+
+        return new self($this->hand, $cables, $this->couplings, $this->workingEnd, ($old === null ? [] : [$old->id() => $old]) + $this->former, $this->asOpened());
+    }
+
+    /** The run as it was when the job was opened. */
+    public function asOpened(): self
+    {
+        return $this->opened ?? $this;
+    }
+
+    /** An adjuster that is here, or was before another took its place: to name it in the log. */
+    public function everKnown(string $id): ?Adjuster
+    {
+        return $this->byId[$id] ?? $this->former[$id] ?? null;
     }
 
     public function adjuster(string $id): ?Adjuster

@@ -19,20 +19,23 @@ final readonly class Book
         public array $proofs,
         /** How far its push rod is backed off, as the book says it, such as `3/4 turn`; null where it is silent. */
         public ?string $backOff,
+        /** @var array<string, string> tools that replacing wants, by the key of its step */
+        public array $tools,
     ) {}
 
     /**
      * @param  list<Torque>  $torques
      * @param  array<string, string>  $proofs
+     * @param  array<string, string>  $tools
      */
-    public static function says(?string $printed, ?BookInterval $interval, array $torques, array $proofs, ?string $backOff = null): self
+    public static function says(?string $printed, ?BookInterval $interval, array $torques, array $proofs, ?string $backOff = null, array $tools = []): self
     {
-        return new self($printed, $interval, $torques, $proofs, $backOff);
+        return new self($printed, $interval, $torques, $proofs, $backOff, $tools);
     }
 
     public static function silent(): self
     {
-        return new self(null, null, [], [], null);
+        return new self(null, null, [], [], null, []);
     }
 
     /** @return list<Proof> whether they run the machine the book alone knows: what was taken off is put back before them */

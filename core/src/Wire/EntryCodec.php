@@ -6,6 +6,8 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\Cure;
+use VividPull\Core\Bench\Entry\AdjusterFitted;
+use VividPull\Core\Bench\Entry\AllConfirmed;
 use VividPull\Core\Bench\Entry\Amended;
 use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
@@ -68,13 +70,16 @@ use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Wheels;
 
 /** Entries from the wire. A body is kept as it came, once resolved, so entries are only ever decoded. */
-final readonly class EntryCodec
+final class EntryCodec
 {
     private const LONGEST_REASON = 500;
 
     private const MOST_TURNS = 400;
 
-    public function __construct(private Run $run) {}
+    /** @var array<string, Adjuster> fitted by an entry that was decoded here */
+    private array $fitted = [];
+
+    public function __construct(private readonly Run $run) {}
 
     /** A whole entry, envelope and body. */
     public function decode(Node $node): Entry
@@ -108,6 +113,7 @@ final readonly class EntryCodec
             EntryKind::Opened => $this->opened($body->object(['control', 'standing']), $stamp),
             EntryKind::Joined => self::bare($body, new Joined($stamp)),
             EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
+            EntryKind::AllConfirmed => new AllConfirmed($stamp, array_map(static fn (Node $key): string => $key->string(40), $body->object(['keys'])->at('keys')->items(20))),
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
             EntryKind::Condition => self::condition($body->object([], ['engine', 'wheels']), $stamp),
             EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
@@ -126,6 +132,7 @@ final readonly class EntryCodec
             EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
             EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
+            EntryKind::Adjuster => $this->adjusterFitted($body->object(['cable', 'adjuster'], ['in_place_of', 'remark']), $stamp),
             EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like', 'wish']), $stamp),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose', 'remark']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
@@ -156,6 +163,20 @@ final readonly class EntryCodec
         $length = static fn (string $key): ?float => $body->has($key) ? $body->at($key)->number(0, 10_000) : null;
 
         return new CablesCompared($stamp, new CableComparison($length('old_wire_mm'), $body->at('new_wire_mm')->number(0, 10_000), $length('old_conduit_mm'), $length('new_conduit_mm'), $body->at('ends_alike')->boolean()));
+    }
+
+    /** What comes after it in the log may speak of it. */
+    private function adjusterFitted(Node $body, Stamp $stamp): AdjusterFitted
+    {
+        $adjuster = RunCodec::adjuster($body->at('adjuster'));
+        $this->fitted[$adjuster->id()] = $adjuster;
+
+        return new AdjusterFitted($stamp, $adjuster, $body->at('cable')->string(40), $body->optionalString('in_place_of', 40), $body->optionalString('remark', 300));
+    }
+
+    private function adjuster(string $id): ?Adjuster
+    {
+        return $this->run->everKnown($id) ?? $this->fitted[$id] ?? null;
     }
 
     private static function stamp(Node $node): Stamp
@@ -207,7 +228,7 @@ final readonly class EntryCodec
     private function thread(Node $body, Stamp $stamp): ThreadNoted
     {
         $id = $body->at('adjuster')->string(40);
-        $adjuster = $this->run->adjuster($id) ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
+        $adjuster = $this->adjuster($id) ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
         if ($body->has('showing_mm') && ! $adjuster instanceof ThreadedAdjuster) {
             throw BadFile::at($body->at('showing_mm')->path, "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.");
         }
@@ -273,7 +294,7 @@ final readonly class EntryCodec
         if ($uncounted && ($body->has('turns') || $body->has('flats') || $body->has('steps'))) {
             throw BadFile::at($body->path, 'a move is either counted or “uncounted”, not both.');
         }
-        $steps = $uncounted ? null : self::counted($body, -self::MOST_TURNS, $this->run->adjuster($body->at('adjuster')->string(40)));
+        $steps = $uncounted ? null : self::counted($body, -self::MOST_TURNS, $this->adjuster($body->at('adjuster')->string(40)));
         if ($steps?->isNone() === true) {
             throw BadFile::at($body->path, 'a move of nothing is no move.');
         }

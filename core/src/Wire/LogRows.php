@@ -6,6 +6,8 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\ClosingOutcome;
+use VividPull\Core\Bench\Entry\AdjusterFitted;
+use VividPull\Core\Bench\Entry\AllConfirmed;
 use VividPull\Core\Bench\Entry\Amended;
 use VividPull\Core\Bench\Entry\CablesCompared;
 use VividPull\Core\Bench\Entry\Checked;
@@ -148,9 +150,10 @@ final readonly class LogRows
             $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
             $entry instanceof ReadEnough => "Left as it reads at the {$this->state->spec->pointName($entry->point)}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
             $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
-                : $this->state->run->adjuster($entry->adjuster)?->say($entry->steps)),
-            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? lcfirst($entry->state->label() ?? 'not counted') : $this->state->run->adjuster($entry->adjuster)?->where($entry->position)),
+                : $this->state->run->everKnown($entry->adjuster)?->say($entry->steps)),
+            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? lcfirst($entry->state->label() ?? 'not counted') : $this->state->run->everKnown($entry->adjuster)?->where($entry->position)),
             $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
+            $entry instanceof AllConfirmed => $this->together($entry),
             $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
             $entry instanceof ConditionNoted => $entry->label(),
             $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
@@ -166,6 +169,7 @@ final readonly class LogRows
                 : $this->replacementStep($entry->key).($entry->isHere ? '' : ': not here').($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.self::mm($entry->sizes->oldWire).' and '.self::mm($entry->sizes->newWire).' mm'),
             $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
+            $entry instanceof AdjusterFitted => $this->adjusterFitted($entry),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
             $entry instanceof Noted => $entry->text,
             $entry instanceof Voided => 'Took an entry back: '.$entry->reason,
@@ -211,7 +215,14 @@ final readonly class LogRows
 
     private function adjuster(string $id): string
     {
-        return $this->state->run->adjuster($id)?->name() ?? $id;
+        return $this->state->run->everKnown($id)?->name() ?? $id;
+    }
+
+    private function adjusterFitted(AdjusterFitted $fitted): string
+    {
+        $place = $fitted->inPlaceOf === null ? ' added' : " in place of the {$this->adjuster($fitted->inPlaceOf)}";
+
+        return ucfirst($fitted->adjuster->name()).$place.($fitted->remark === null ? '' : ". {$fitted->remark}");
     }
 
     private function guideStep(GuideStepDone $done): string
@@ -222,10 +233,19 @@ final readonly class LogRows
         return ucfirst($this->adjuster($done->adjuster)).': '.lcfirst($step->label ?? $done->key).($done->remark === null ? '' : ". {$done->remark}");
     }
 
+    private function together(AllConfirmed $all): string
+    {
+        $family = $this->state->spec->family->family();
+        $said = array_map(fn (Confirmed|Inspected $line): string => $line instanceof Confirmed ? $this->step($line->key) : $this->inspection($line->key).' sound',
+            $all->each($family->makeSafe(), $family->lookOver()));
+
+        return implode('; ', $said);
+    }
+
     private function step(string $key): string
     {
         $family = $this->state->spec->family->family();
-        $found = array_filter([...$family->makeSafe(), ...$family->closing()], static fn (Step $step): bool => $step->key === $key);
+        $found = array_filter([...$family->makeSafe(), ...$family->refit(), ...$family->closing()], static fn (Step $step): bool => $step->key === $key);
 
         return array_values($found)[0]->label ?? $key;
     }

@@ -105,7 +105,8 @@ final readonly class RunCodec
             $node->has('pulls') ? $node->at('pulls')->enum(Pulls::class) : Pulls::Opening);
     }
 
-    private static function adjuster(Node $node): Adjuster
+    /** An adjuster by itself, as it is fitted on one machine. */
+    public static function adjuster(Node $node): Adjuster
     {
         $kind = self::any($node)->at('kind')->enum(AdjusterKind::class);
 

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Spec\Book;
@@ -48,7 +50,7 @@ final readonly class SpecCodec
             $second === null ? null : FreePlayBand::at(self::secondPoint($node), self::band($second)),
             $second !== null && $second->has('set_first') && $second->at('set_first')->boolean(),
             $others,
-            $node->has('book') ? self::book($node->at('book')) : Book::silent(),
+            $node->has('book') ? self::book($node->at('book'), $family) : Book::silent(),
         );
     }
 
@@ -131,9 +133,9 @@ final readonly class SpecCodec
         );
     }
 
-    private static function book(Node $node): Book
+    private static function book(Node $node, FamilyKey $family): Book
     {
-        $node->object([], ['printed', 'interval', 'torques', 'proofs', 'back_off']);
+        $node->object([], ['printed', 'interval', 'torques', 'proofs', 'back_off', 'tools']);
         $torque = static fn (Node $one): Torque => new Torque($one->object(['what', 'nm'])->at('what')->string(80), $one->at('nm')->number(0.05, 500));
 
         return Book::says(
@@ -142,7 +144,24 @@ final readonly class SpecCodec
             $node->has('torques') ? array_map($torque, $node->at('torques')->items(20)) : [],
             $node->has('proofs') ? self::proofs($node->at('proofs')) : [],
             $node->optionalString('back_off', 60),
+            $node->has('tools') ? self::tools($node->at('tools'), $family) : [],
         );
+    }
+
+    /** @return array<string, string> */
+    private static function tools(Node $node, FamilyKey $family): array
+    {
+        $steps = array_map(static fn (GuideStep $step): string => $step->key, $family->family()->replacing());
+        $tools = [];
+        foreach ($node->items(20) as $one) {
+            $step = $one->object(['step', 'what'])->at('step')->string(40);
+            if (! in_array($step, $steps, true)) {
+                throw BadFile::at($one->at('step')->path, Quoted::text($step).' is no step of replacing a cable of this family.');
+            }
+            $tools[$step] = $one->at('what')->string(100);
+        }
+
+        return $tools;
     }
 
     private static function interval(Node $node): BookInterval
@@ -182,6 +201,7 @@ final readonly class SpecCodec
             ),
             'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $book->torques),
             'back_off' => $book->backOff,
+            'tools' => array_map(static fn (string $step, string $what): array => ['step' => $step, 'what' => $what], array_keys($book->tools), array_values($book->tools)),
             'proofs' => array_map(static fn (string $key, string $question): array => ['key' => $key, 'question' => $question], array_keys($book->proofs), array_values($book->proofs)),
         ], static fn (mixed $value): bool => $value !== null && $value !== []);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\FamilyKey;
@@ -14,7 +15,7 @@ use VividPull\Core\Spec\Aim;
 /** A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that. */
 final readonly class StartingSpec
 {
-    /** @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool} */
+    /** @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool, replacing: list<array{key: string, label: string}>} */
     public static function of(FamilyKey $key): array
     {
         $family = $key->family();
@@ -38,6 +39,7 @@ final readonly class StartingSpec
                 'working_end' => $starting->workingEnd,
             ],
             'has_figure' => $band !== null,
+            'replacing' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label], $family->replacing()),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\Answer;
 use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\ReadingTaken;
 use VividPull\Core\Bench\GateState;
@@ -203,6 +204,19 @@ final class StateCodec
             'summary' => $this->summary($stage, $done, count($items)),
             'cautions' => $this->state->spec->family->family()->cautions($stage),
             'items' => array_map(self::item(...), $items),
+            'together' => $this->together($stage),
+        ];
+    }
+
+    /** @return array{word: string, label: string, keys: list<string>}|null what may be confirmed at once, by the word that is typed for it */
+    private function together(JobStage $stage): ?array
+    {
+        $lines = $this->state->progress->together($stage);
+
+        return $lines === [] ? null : [
+            'word' => BenchLine::ALL_OK,
+            'label' => $stage === JobStage::LookOver ? 'All '.count($lines).' are sound' : 'All '.count($lines).' are true',
+            'keys' => array_map(static fn (StageItem $line): string => $line->key, $lines),
         ];
     }
 

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
@@ -80,6 +81,30 @@ final class ReplacingTest extends TestCase
         self::assertStringContainsString('is not a cable of this control', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'brake'])));
         $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'closing'])->entry('replacing', ['key' => 'note', 'remark' => 'left'])->entry('replacing', ['key' => 'slack']);
         self::assertSame([2.0, 3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->positions)));
+    }
+
+    public function test_of_a_cable_of_two_pieces_one_is_replaced_and_the_other_keeps_its_place(): void
+    {
+        $barrel = static fn (string $id): array => ['id' => $id, 'name' => "{$id} barrel", 'kind' => 'barrel', 'thread' => 'M6', 'travel_mm' => 12, 'access' => ['minutes' => 1, 'tools' => "8 mm spanner for the {$id}"]];
+        $job = TestJob::of(['family' => FamilyKey::TriggerThrottle->value, 'aim' => ['kind' => 'free_play_band', 'point' => 'carburettor_barrel', 'low_mm' => 1, 'high_mm' => 2],
+            'book' => ['tools' => [['step' => 'hook', 'what' => 'long-nosed pliers']]]], [
+                'hand' => ['kind' => 'trigger', 'name' => 'Throttle trigger'],
+                'cables' => [['id' => 'front', 'name' => 'Front piece', 'adjusters' => [$barrel('front')]], ['id' => 'rear', 'name' => 'Rear piece', 'adjusters' => [$barrel('rear')]]],
+                'working_end' => 'carburettor',
+            ], ['front' => 3.0, 'rear' => 4.0]);
+        self::assertSame('Say which cable is replaced: Front piece or Rear piece.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'begin', 'reason' => 'frayed'])));
+        $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'rear'])->entry('replacing', ['key' => 'note', 'remark' => 'left']);
+        self::assertSame('Tools: rear barrel: 8 mm spanner for the rear.', $job->state->progress->item('replace:slack')?->detail, 'only its own adjusters are turned');
+        self::assertSame('Tools: long-nosed pliers.', $job->state->progress->item('replace:hook')?->detail, 'as the book has it');
+        $job->entry('replacing', ['key' => 'slack']);
+        self::assertSame([3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->positions)));
+    }
+
+    public function test_tools_of_a_step_that_is_none_are_refused(): void
+    {
+        $this->expectException(BadFile::class);
+        $this->expectExceptionMessage('“weld” is no step of replacing a cable of this family.');
+        TestJob::clutch(['book' => ['tools' => [['step' => 'weld', 'what' => 'torch']]]]);
     }
 
     public function test_an_inch_short_is_refused_though_nothing_was_ever_read(): void

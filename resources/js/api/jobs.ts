@@ -50,6 +50,7 @@ const stage = z.object({
   summary: z.string(),
   cautions: z.array(z.string()),
   items: z.array(item),
+  together: z.object({ word: z.string(), label: z.string(), keys: z.array(z.string()) }).nullable(),
 });
 export type Stage = z.infer<typeof stage>;
 

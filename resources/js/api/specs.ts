@@ -96,7 +96,12 @@ export const specQuery = (id: number) =>
   queryOptions({ queryKey: ['spec', id], queryFn: () => call('GET', `specs/${id}`, whole) });
 export const changesQuery = (id: number) =>
   queryOptions({ queryKey: ['spec', id, 'changes'], queryFn: () => call('GET', `specs/${id}/changes`, changes) });
-const starting = z.object({ spec: written, run: written, has_figure: z.boolean() });
+const starting = z.object({
+  spec: written,
+  run: written,
+  has_figure: z.boolean(),
+  replacing: z.array(z.object({ key: z.string(), label: z.string() })),
+});
 export type Starting = z.infer<typeof starting>;
 export const startingQuery = (family: string) =>
   queryOptions({

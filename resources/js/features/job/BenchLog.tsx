@@ -106,6 +106,7 @@ const marks: Readonly<Record<string, MarkKind>> = {
   thread: 'quiet',
   check: 'quiet',
   confirmed: 'inside',
+  all_confirmed: 'inside',
   inspected: 'inside',
   tag: 'tag',
 };

@@ -115,11 +115,14 @@ function answers(line: string, item: Item): boolean {
   return item.kind === 'answer' ? item.key === 'condition' && /^(?:cold|hot)\b/.test(line) : !BESIDE.test(line);
 }
 
+const isAmong = (keys: unknown, key: string): boolean => Array.isArray(keys) && keys.includes(key);
+
 /** Whether a kept entry answers this item, so that the screen can go on to the next while it waits. */
 export function settles(entry: KeptEntry, item: Item): boolean {
   if (entry.state !== 'waiting') return false;
   const { draft } = entry;
   if ('line' in draft) return draft.shown.item === item.key && answers(draft.line.trim().toLowerCase(), item);
+  if (draft.kind === 'all_confirmed') return isAmong(draft.body.keys, item.key);
   const sent = JSON.stringify(draft.body);
   return (
     item.answers.some((answer) => answer.kind === draft.kind && JSON.stringify(answer.body) === sent) ||
@@ -256,13 +259,19 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
         return;
       }
       keepLine(key, '');
+      // Typed for all lines: it names the lines that were shown, as the button does.
+      const together = state.stages.find((stage) => stage.items.some((one) => one.key === itemKey))?.together;
+      if (together != null && text.trim().toLowerCase() === together.word) {
+        send({ kind: 'all_confirmed', body: { keys: together.keys } });
+        return;
+      }
       // Readings go on to the same pose and cable until its group is full: nobody is moved on between two pulls.
       setKeptTo(itemKey !== undefined && isRead(itemKey) ? itemKey : null);
       // One of many stays picked for its next figure; what is measured once is done.
       if (picking !== null && picking.of === undefined) setPicking(null);
       send({ line: text, shown });
     },
-    [key, send, shown, itemKey, picking],
+    [key, send, shown, itemKey, picking, state.stages],
   );
   const chooseInstrument = useCallback(
     (id: string) => preferences.set({ keysAnywhere, instrument: id }),

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Problem } from '../../api/client';
-import { adoptSpec, checkSpec, discardSpec, type SpecWhole, specQuery } from '../../api/specs';
+import { adoptSpec, checkSpec, discardSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
@@ -134,8 +134,9 @@ const Actions = ({ spec, onStale }: { spec: SpecWhole; onStale: () => void }) =>
   );
 };
 
-const named = (options: readonly { key: string; label: string }[], key: string) =>
-  options.find((one) => one.key === key)?.label ?? key;
+type Options = readonly { key: string; label: string }[];
+
+const named = (options: Options, key: string) => options.find((one) => one.key === key)?.label ?? key;
 
 const secondCable = { backward: 'read past the rest of the grip', secondary: 'at the carburettor barrel' } as const;
 const bandOf = ({ low, high }: { low: string; high: string }) => ({
@@ -144,7 +145,7 @@ const bandOf = ({ low, high }: { low: string; high: string }) => ({
 });
 
 /** What the version says, each line as the book has it. */
-function lines(draft: SpecDraft): [string, string][] {
+function lines(draft: SpecDraft, steps: Options = []): [string, string][] {
   const interval = [
     draft.use === '' ? '' : `${draft.use} ${named(meterUnits, draft.unit)}`,
     draft.months === '' ? '' : `${draft.months} months`,
@@ -169,6 +170,7 @@ function lines(draft: SpecDraft): [string, string][] {
       ]),
     ),
     ...draft.torques.map((one): [string, string] => [one.what, `${one.nm} N·m`]),
+    ...draft.tools.map((one): [string, string] => [`Tools: ${named(steps, one.step)}`, one.what]),
     ...draft.proofs.map((one): [string, string] => ['Also tried', one]),
     ...draft.limits.map((one): [string, string] => [
       limits[one.kind].label,
@@ -182,7 +184,12 @@ function lines(draft: SpecDraft): [string, string][] {
 }
 
 const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }) => {
-  const was = before === null ? null : lines(draftOf({ ...before }, before.spec, before.run ?? {}));
+  const { data: starting } = useQuery({
+    ...startingQuery(String(spec.spec.family)),
+    enabled: draftOf({ ...spec }, spec.spec, spec.run ?? {}).tools.length > 0,
+  });
+  const steps = starting?.replacing ?? [];
+  const was = before === null ? null : lines(draftOf({ ...before }, before.spec, before.run ?? {}), steps);
   const draft = draftOf({ ...spec }, spec.spec, spec.run ?? {});
   const band = bandOf(draft);
   return (
@@ -208,11 +215,11 @@ const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }
       )}
       <Grid asChild templateColumns="minmax(7rem, auto) 1fr" columnGap="4" rowGap="1" marginTop="3">
         <dl>
-          {lines(draft).map(([name, said]) => (
+          {lines(draft, steps).map(([name, said]) => (
             <Line key={name + said} name={name} said={said} was={changed(was, name, said)} />
           ))}
           {(was ?? [])
-            .filter(([name]) => !lines(draft).some(([now]) => now === name))
+            .filter(([name]) => !lines(draft, steps).some(([now]) => now === name))
             .map(([name, said]) => (
               <Line key={`gone ${name}`} name={name} said="no more" was={said} />
             ))}

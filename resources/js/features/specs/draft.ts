@@ -81,6 +81,8 @@ export type SpecDraft = {
   torques: { what: string; nm: string }[];
   proofs: string[];
   backOff: string;
+  /** Tools for the steps of replacing the cable. */
+  tools: { step: string; what: string }[];
   limits: LimitDraft[];
   tables: TableDraft[];
   second: SecondDraft | null;
@@ -238,6 +240,33 @@ export const withoutSecond = (draft: SpecDraft): Partial<SpecDraft> => ({
   cables: draft.cables.filter((cable) => cable.kept.pulls !== 'closing' && cable.kept.pulls !== 'following'),
 });
 
+/** A cable of two pieces, joined at an open eye: only some families have one. */
+export const mayBeOfTwoPieces = (draft: SpecDraft): boolean => draft.family === 'trigger_throttle';
+const PIECE = 'second_piece';
+export const isOfTwoPieces = (draft: SpecDraft): boolean => draft.cables.some((cable) => cable.kept.id === PIECE);
+
+/** Each piece is a cable of its own, with its own adjusters, so that one can be replaced without the other. */
+export const inTwoPieces = (draft: SpecDraft): Partial<SpecDraft> => ({
+  cables: [
+    ...draft.cables.map((cable) => ({ ...cable, kept: { ...cable.kept, name: 'Piece at the hand' } })),
+    { kept: { id: PIECE, name: 'Piece at the working end', pulls: 'opening' }, adjusters: [] },
+  ],
+});
+
+/** In one piece again; its adjusters stay. */
+export const inOnePiece = (draft: SpecDraft): Partial<SpecDraft> => {
+  const [first, ...rest] = draft.cables;
+  if (first === undefined) return {};
+  return {
+    cables: [
+      {
+        kept: { ...first.kept, name: 'Cable' },
+        adjusters: [...first.adjusters, ...rest.flatMap((cable) => cable.adjusters)].slice(0, 6),
+      },
+    ],
+  };
+};
+
 type Head = { model: string; control: string; name: string; minutes: number };
 
 /** The form filled from what the library wrote. */
@@ -274,6 +303,7 @@ export function draftOf(head: Head, spec: Written, run: Written): SpecDraft {
     torques: list(book.torques).map((one) => ({ what: text(record(one).what), nm: text(record(one).nm) })),
     proofs: list(book.proofs).map((one) => text(record(one).question)),
     backOff: text(book.back_off),
+    tools: list(book.tools).map((one) => ({ step: text(record(one).step), what: text(record(one).what) })),
     limits: list(spec.others)
       .map(limit)
       .filter((one) => one !== null),
@@ -316,7 +346,7 @@ export const shortName = (name: string): string =>
 const ofThread = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn'];
 const ofSteps = ['mm_per_step', 'knowledge', 'travel_steps', 'healthy_steps', 'smallest_step'];
 
-function writtenAdjuster(one: AdjusterDraft): Written {
+export function writtenAdjuster(one: AdjusterDraft): Written {
   const by = measuredBy[one.kind as keyof typeof measuredBy] ?? 'nothing';
   const drop = [
     ...(by === 'thread' ? [] : [...ofThread, 'bevels_per_turn', 'stays_mm']),
@@ -374,6 +404,9 @@ function writtenBook(draft: SpecDraft): Written | undefined {
     torques: draft.torques
       .filter((one) => one.what.trim() !== '')
       .map((one) => ({ what: one.what, nm: figure(one.nm) })),
+    tools: draft.tools
+      .filter((one) => one.what.trim() !== '' && one.step !== '')
+      .map((one) => ({ step: one.step, what: one.what.trim() })),
     proofs: draft.proofs
       .filter((one) => one.trim() !== '')
       .map((question, n) => ({ key: `book_${n + 1}_${shortName(question).slice(0, 24)}`, question: question.trim() })),

@@ -6,6 +6,7 @@ import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
 import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
+import { AllTogether } from './AllTogether';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
 import { Torques } from './Torques';
@@ -60,6 +61,9 @@ export const AskAnswers = ({ item }: { item: Item }) => {
         </Flex>
       ) : (
         <Remark answer={remarking} onBack={() => setRemarking(null)} />
+      )}
+      {remarking === null && stage !== undefined && stage.together?.keys.includes(item.key) === true && (
+        <AllTogether stage={stage} />
       )}
       {item.failed && <HangTag />}
     </AskCard>

@@ -6,6 +6,7 @@ import { PickOne } from '../../../components/PickOne';
 import { isNoSize, quantity } from '../../../lib/figures';
 import { useBench } from '../useBench';
 import { ChangedOnTheBench } from './ChangedOnTheBench';
+import { FitAdjuster } from './FitAdjuster';
 import { FitPart } from './FitPart';
 import { Handover } from './Handover';
 
@@ -19,6 +20,7 @@ export const Tools = () => {
       <ReplaceCable />
       {state.beside.can_pull && <PullAndDrag />}
       <FitPart />
+      {mayWrite && <FitAdjuster />}
       {mayWrite && <ChangedOnTheBench />}
       {mayWrite && <Handover />}
     </Flex>

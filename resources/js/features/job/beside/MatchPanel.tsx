@@ -75,11 +75,14 @@ export const MatchPanel = () => {
 const OnThisModel = () => {
   const { job } = useBench();
   const { data } = useQuery(modelPartsQuery(job.id));
-  if (data === undefined || data.parts.length === 0) return null;
   return (
     <Box marginTop="3" data-model-parts>
       <Box textStyle="eyebrow">On this model</Box>
-      {data.parts.map((one) => (
+      <Box textStyle="small">
+        A part is ordered by the model number, {job.machine.name}, not by the serial number. The label is no proof:
+        compare it.
+      </Box>
+      {data?.parts.map((one) => (
         <Flex key={one.number} gap="2" alignItems="baseline" lineHeight="snug" marginTop="1">
           <Mark kind={one.fits ? 'inside' : 'wrong'} size="1rem" />
           <Box minWidth="0" overflowWrap="anywhere">

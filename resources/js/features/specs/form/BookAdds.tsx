@@ -1,4 +1,6 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { startingQuery } from '../../../api/specs';
 import { Button, Sheet } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
@@ -6,6 +8,10 @@ import { meterUnits } from '../words';
 
 /** What the book says beside its figures: how often, how tight, what else to try. */
 export const BookAdds = ({ draft, set }: FormProps) => {
+  const { data: starting } = useQuery(startingQuery(draft.family));
+  const steps = [{ key: '', label: 'Choose the step' }, ...(starting?.replacing ?? [])];
+  const tool = (n: number, change: Partial<{ step: string; what: string }>) =>
+    set({ tools: draft.tools.map((one, at) => (at === n ? { ...one, ...change } : one)) });
   const torque = (n: number, change: Partial<{ what: string; nm: string }>) =>
     set({ torques: draft.torques.map((one, at) => (at === n ? { ...one, ...change } : one)) });
   return (
@@ -50,6 +56,18 @@ export const BookAdds = ({ draft, set }: FormProps) => {
           <Entry label="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
         </Grid>
       ))}
+      {draft.tools.map((one, n) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
+        <Grid key={n} templateColumns={{ base: '1fr', md: '1.4fr 1fr' }} gap="3" marginTop="3">
+          <Pick
+            label="Replacing the cable: step"
+            value={one.step}
+            onChange={(step) => tool(n, { step })}
+            options={steps}
+          />
+          <Entry label="Its tools" value={one.what} onChange={(what) => tool(n, { what })} most={100} />
+        </Grid>
+      ))}
       {draft.proofs.map((one, n) => (
         <Entry
           // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
@@ -76,6 +94,15 @@ export const BookAdds = ({ draft, set }: FormProps) => {
           disabled={draft.proofs.length >= 10}
         >
           Add a proof
+        </Button>
+        <Button
+          look="quiet"
+          size="small"
+          onClick={() => set({ tools: [...draft.tools, { step: '', what: '' }] })}
+          disabled={draft.tools.length >= 20}
+          data-add-tools
+        >
+          Add tools for replacing
         </Button>
       </Flex>
     </Sheet>

@@ -1,7 +1,17 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Button, Sheet } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
-import { type AdjusterDraft, emptyAdjuster, secondToAdd, withoutSecond, withSecond } from '../draft';
+import {
+  type AdjusterDraft,
+  emptyAdjuster,
+  inOnePiece,
+  inTwoPieces,
+  isOfTwoPieces,
+  mayBeOfTwoPieces,
+  secondToAdd,
+  withoutSecond,
+  withSecond,
+} from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 import { kindOptions, measuredBy } from '../words';
 
@@ -76,6 +86,17 @@ export const CableRun = ({ draft, set }: FormProps) => {
         </Box>
       ))}
       <SecondCable draft={draft} set={set} />
+      {mayBeOfTwoPieces(draft) && (
+        <Button
+          look="quiet"
+          size="small"
+          marginTop="2"
+          onClick={() => set(isOfTwoPieces(draft) ? inOnePiece(draft) : inTwoPieces(draft))}
+          data-two-pieces={isOfTwoPieces(draft)}
+        >
+          {isOfTwoPieces(draft) ? 'The cable is in one piece' : 'The cable is of two pieces'}
+        </Button>
+      )}
     </Sheet>
   );
 };
@@ -102,10 +123,11 @@ const SecondCable = ({ draft, set }: FormProps) => {
 type AdjusterProps = {
   adjuster: AdjusterDraft;
   onChange: (change: Partial<AdjusterDraft>) => void;
-  onRemove: () => void;
+  onRemove?: () => void;
 };
 
-const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) => {
+/** What an adjuster is: its kind, how it is measured, how it is reached. */
+export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) => {
   const by = measuredBy[adjuster.kind as keyof typeof measuredBy] ?? 'nothing';
   const field = (label: string, key: keyof Omit<AdjusterDraft, 'kept'>, kind: 'text' | 'decimal' = 'decimal') => (
     <Entry
@@ -129,11 +151,13 @@ const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) => {
         {field('Tools', 'tools', 'text')}
         {field('Lock, N·m', 'torque')}
       </Grid>
-      <Flex justifyContent="flex-end" marginTop="1">
-        <Button look="quiet" size="small" onClick={onRemove}>
-          Take {adjuster.name === '' ? 'it' : `the ${adjuster.name}`} out
-        </Button>
-      </Flex>
+      {onRemove !== undefined && (
+        <Flex justifyContent="flex-end" marginTop="1">
+          <Button look="quiet" size="small" onClick={onRemove}>
+            Take {adjuster.name === '' ? 'it' : `the ${adjuster.name}`} out
+          </Button>
+        </Flex>
+      )}
     </Box>
   );
 };

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench\Entry;
+
+use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Bench\Finding;
+use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\Step;
+
+/** The lines of a stage confirmed together: what was done, and what was found sound. It names each line that was on the screen. */
+final readonly class AllConfirmed extends Entry
+{
+    /** @param  list<string>  $keys  keys of steps and of parts looked over */
+    public function __construct(Stamp $stamp, public array $keys)
+    {
+        parent::__construct($stamp);
+    }
+
+    public function kind(): EntryKind
+    {
+        return EntryKind::AllConfirmed;
+    }
+
+    /**
+     * The same as entries of a line each.
+     *
+     * @param  list<Step>  $steps  of this job
+     * @param  list<Inspection>  $inspections  of this job
+     * @return list<Confirmed|Inspected>
+     */
+    public function each(array $steps, array $inspections): array
+    {
+        $parts = array_map(static fn (Inspection $one): string => $one->key, $inspections);
+        $known = [...array_map(static fn (Step $one): string => $one->key, $steps), ...$parts];
+
+        return array_map(fn (string $key): Confirmed|Inspected => in_array($key, $parts, true)
+            ? new Inspected($this->stamp, $key, Finding::Sound, null)
+            : new Confirmed($this->stamp, $key, null), array_values(array_intersect($this->keys, $known)));
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\FaultyMachines;
+use Tests\Support\Technician;
+use VividPull\Core\Family\FamilyKey;
+
+/** A machine of every family from its fault to its signature on the real screen, where every caution stands at its step. */
+final class FaultyMachinesTest extends BrowserTestCase
+{
+    private const MOST_ENTRIES = 60;
+
+    /** @return iterable<string, array{string, string, FamilyKey, Technician}> one of each family */
+    public static function machines(): iterable
+    {
+        $met = [];
+        foreach (FaultyMachines::all() as $name => $machine) {
+            if (! isset($met[$machine[2]->value])) {
+                $met[$machine[2]->value] = true;
+                yield $name => $machine;
+            }
+        }
+    }
+
+    #[DataProvider('machines')]
+    public function test_it_is_mended_and_signed(string $tag, string $control, FamilyKey $family, Technician $technician): void
+    {
+        $this->as('ines')->begin($tag, $control);
+        $state = $this->state();
+        self::assertSame($family->value, $state['family']['key']);
+        $entries = 0;
+        for (; ($deed = $technician->next($state)) !== null && $entries < self::MOST_ENTRIES; $entries++) {
+            if ($this->browser->findElements(WebDriverBy::cssSelector('[data-go-on]')) !== []) {
+                $this->armed()->click('[data-go-on]')->gone('[data-go-on]');
+            }
+            $this->seesItsCautions($state);
+            if (isset($deed['cure'])) {
+                $this->click("[data-cure={$deed['cure']}]")->armed()->clickText('Put right: try it again')->settled();
+            } elseif ($deed['refused'] === null) {
+                $this->line($deed['line']);
+            } else {
+                $this->line($deed['line'])->await('[data-refusal]')->see($deed['refused'])->clear();
+            }
+            $state = $this->state();
+        }
+        self::assertSame('sign_off', $state['asks'], "after {$entries} entries");
+        $this->click('[data-close=fit]')->see('Signed by Ines');
+    }
+
+    /** @param  array<string, mixed>  $state */
+    private function seesItsCautions(array $state): void
+    {
+        foreach ($state['stages'] as $stage) {
+            foreach ($stage['items'] as $item) {
+                if ($item['key'] === $state['asks']) {
+                    $this->see(...array_filter([...$stage['cautions'], $item['caution']], is_string(...)));
+                }
+            }
+        }
+    }
+}
