@@ -81,17 +81,35 @@ need_node() {
 once_for() {
     local name="$1" proof="$2" sum
     shift 2
-    sum="$(cat "${STAMPED_FILES[@]}" 2>/dev/null | sha256sum | cut -d' ' -f1)"
-    [ -e "$proof" ] && [ "$(cat "$RUNTIME/$name.sum" 2>/dev/null)" = "$sum" ] && return
+    sum="$(stamp)"
+    is_current "$name" "$proof" && return
     "$@"
     echo "$sum" >"$RUNTIME/$name.sum"
 }
+stamp() { cat "${STAMPED_FILES[@]}" 2>/dev/null | sha256sum | cut -d' ' -f1; }
+# is_current NAME PROOF: whether it went well with the files as they are.
+is_current() { [ -e "$2" ] && [ "$(cat "$RUNTIME/$1.sum" 2>/dev/null)" = "$(stamp)" ]; }
 
+# need_vendor [tests]: the workshop runs without the packages of its tests.
 need_vendor() {
-    STAMPED_FILES=(composer.json)
-    once_for composer vendor/autoload.php install_vendor
+    STAMPED_FILES=(composer.json composer.pins)
+    if [ "${1:-}" = tests ] || is_current composer-tests vendor/bin/phpunit; then
+        once_for composer-tests vendor/bin/phpunit install_vendor
+    else
+        once_for composer vendor/autoload.php install_vendor --no-dev
+    fi
 }
-install_vendor() { say 'Installing PHP packages'; quietly 'composer' composer update --no-progress --prefer-dist; }
+# install_vendor [--no-dev]: the pinned versions, and nothing else than what was pinned. Code is no secret: the account that serves reads it.
+install_vendor() {
+    local pins
+    say 'Installing PHP packages'
+    mapfile -t pins < <(php bin/pins with)
+    if ! (umask 022 && composer update --no-progress --prefer-dist "$@" "${pins[@]}" >"$RUNTIME/composer.log" 2>&1 </dev/null); then
+        tail -n 20 "$RUNTIME/composer.log" >&2
+        fail 'The pinned PHP packages could not be had; what composer said is above.'
+    fi
+    php bin/pins check >"$RUNTIME/pins.log" || { cat "$RUNTIME/pins.log" >&2; fail 'Nothing is run that is not what was pinned.'; }
+}
 
 need_node_modules() {
     STAMPED_FILES=(package-lock.json)
@@ -103,7 +121,11 @@ need_build() {
     mapfile -t STAMPED_FILES < <(find resources/js vite.config.ts vite.offline.config.ts package-lock.json -type f | sort)
     once_for build public/build/manifest.json build_front_end
 }
-build_front_end() { say 'Building the front end'; quietly 'vite build' npm run --silent build; }
+# What only builds is fetched only when there is something to build.
+build_front_end() { need_node_modules; say 'Building the front end'; (umask 022 && quietly 'vite build' npm run --silent build) || exit 1; }
+
+# answers ADDRESS PORT: whether somebody listens there; an address of all is asked at this machine's own.
+answers() { ! port_is_free "$([ "$1" = 0.0.0.0 ] && echo 127.0.0.1 || echo "$1")" "$2"; }
 
 port_is_free() { ! (exec 3<>"/dev/tcp/$1/$2") 2>/dev/null; }
 
@@ -122,35 +144,55 @@ pages_mb() {
     echo "$eighth"
 }
 
-# start_mariadb FOLDER FIRST_PORT [OPTION...]: sets DB_PORT and DB_PID; the data stay in FOLDER.
-start_mariadb() {
-    local folder="$1" first="$2" user=mysql data run
+# prepare_mariadb FOLDER FIRST_PORT [OPTION...]: the data stay in FOLDER; sets MARIADB, its command, and DB_PORT.
+prepare_mariadb() {
+    local folder="$1" first="$2" user data run
     shift 2
+    user="$(id -un)"
     data="$folder/data"
     run="$folder"
     mkdir -p "$folder"
-    # A checkout that the mysql user cannot reach, such as one under a private home, is served as root.
-    chown mysql "$folder" 2>/dev/null
-    setpriv --reuid=mysql --clear-groups test -w "$folder" 2>/dev/null || user=root
-    [ "${#run}" -gt 80 ] && run="$(mktemp -d)" && chown mysql "$run"
+    AS_DB=()
+    if [ "$(id -u)" -eq 0 ]; then
+        # A checkout that the mysql user cannot reach, such as one under a private home, is served as root.
+        chown mysql "$folder" 2>/dev/null
+        if setpriv --reuid=mysql --regid=mysql --clear-groups test -w "$folder" 2>/dev/null; then
+            user=mysql
+            AS_DB=(setpriv --reuid=mysql --regid=mysql --clear-groups --pdeathsig KILL)
+        fi
+    fi
+    [ "${#run}" -gt 80 ] && run="$(mktemp -d)" && { [ "$user" = "$(id -un)" ] || chown "$user" "$run"; }
     DB_SOCKET="$run/mariadb.sock"
     if [ ! -d "$data/mysql" ]; then
         quietly 'mariadb-install-db' mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$DB_ADMIN" --skip-test-db
     fi
+    [ "$user" != mysql ] || chown -R mysql:mysql "$data"
     rm -f "$DB_SOCKET"
     keep_short "$folder/mariadb.log"
+    DB_LOG="$folder/mariadb.log"
     DB_PORT="$(free_port 127.0.0.1 "$first")"
-    setsid mariadbd --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid" \
-        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-buffer-pool-size="$(pages_mb)M" "$@" \
-        </dev/null >>"$folder/mariadb.log" 2>&1 &
-    DB_PID=$!
+    MARIADB=("${AS_DB[@]}" "$(command -v mariadbd)" --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid"
+        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-use-native-aio=0 --port-open-timeout=10 --innodb-buffer-pool-size="$(pages_mb)M" "$@")
+}
+
+# await_mariadb: until it answers; DB_PID is whoever runs it.
+await_mariadb() {
+    local _
     for _ in $(seq 1 150); do
         mariadb-admin --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" ping >/dev/null 2>&1 && lock_database && return
         kill -0 "$DB_PID" 2>/dev/null || break
         sleep 0.2
     done
-    tail -n 20 "$folder/mariadb.log" >&2
+    tail -n 20 "$DB_LOG" >&2
     fail 'MariaDB did not start; its last lines are above. Is another copy of this workshop still running?'
+}
+
+# start_mariadb FOLDER FIRST_PORT [OPTION...]: for the while that a script needs it; sets DB_PORT and DB_PID.
+start_mariadb() {
+    prepare_mariadb "$@"
+    setsid "${MARIADB[@]}" </dev/null >>"$DB_LOG" 2>&1 &
+    DB_PID=$!
+    await_mariadb
 }
 
 # lock_database: its keeper comes in by the socket and as who they are on this machine, and nobody else is a keeper. A database of an older
@@ -174,9 +216,11 @@ new_secrets() {
     (umask 077 && printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(head -c 24 /dev/urandom | base64 | tr -dc 'a-zA-Z0-9')" >"$DATA/env")
 }
 
-# The port that the running workshop's database listens on; nothing where none runs.
+# The port that the running workshop's database listens on; nothing where none runs. After a power cut another process may have its number.
 running_port() {
-    [ -f "$DATA/workshop/port" ] && [ -f "$DATA/workshop/pid" ] && kill -0 "$(cat "$DATA/workshop/pid")" 2>/dev/null && cat "$DATA/workshop/port"
+    local pid
+    pid="$(cat "$DATA/workshop/pid" 2>/dev/null)"
+    [ -f "$DATA/workshop/port" ] && [ -n "$pid" ] && { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -qF -- "--datadir=$DATA/workshop/data" && cat "$DATA/workshop/port"
 }
 
 # open_workshop: the database of the workshop, as it runs or started for the while; its name, user and secret for all that follows.
@@ -217,17 +261,20 @@ dump_workshop() {
     mv "$half" "$file" && (cd "$(dirname "$file")" && sha256sum "$(basename "$file")" >"$(basename "$file").sha256")
 }
 
+# As whoever runs this; the web servers' own account takes its place where there is one.
+artisan() { php artisan "$@"; }
+
 # upgrade_tables: what a new version changes about the tables is done only once the data are safe as they were.
 upgrade_tables() {
     local changes=0
-    if php artisan migrate:status --no-ansi 2>/dev/null | grep -q Ran && php artisan migrate:status --no-ansi --pending 2>/dev/null | grep -q Pending; then
+    if artisan migrate:status --no-ansi 2>/dev/null | grep -q Ran && artisan migrate:status --no-ansi --pending 2>/dev/null | grep -q Pending; then
         say 'The tables change with this version; backing up first'
         mkdir -p "$DATA/backups"
         dump_workshop "$DATA/backups/before-upgrade-$(date +%Y%m%d-%H%M%S).sql.gz" || fail 'Without a backup nothing is changed. Make room on the disk and start again.'
         changes=1
     fi
-    quietly 'migrate' php artisan migrate --force
-    [ "$changes" -eq 0 ] || quietly 'due dates' php artisan workshop:due
+    quietly 'migrate' artisan migrate --force
+    [ "$changes" -eq 0 ] || quietly 'due dates' artisan workshop:due
 }
 
 stop_mariadb() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" shutdown >/dev/null 2>&1; }

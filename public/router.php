@@ -12,7 +12,7 @@ if (str_contains($path, "\0")) {
     return true;
 }
 $file = realpath(__DIR__.$path);
-$types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json'];
+$types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json', 'webmanifest' => 'application/manifest+json', 'html' => 'text/html; charset=utf-8'];
 $type = $types[pathinfo($path, PATHINFO_EXTENSION)] ?? null;
 
 if ($file !== false && $type !== null && is_file($file) && str_starts_with($file, __DIR__.DIRECTORY_SEPARATOR)) {

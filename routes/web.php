@@ -15,6 +15,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SpecController;
+use App\Http\Controllers\TrustController;
 use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
 
@@ -99,6 +100,10 @@ Route::prefix('api')->group(function (): void {
 
 // Calendars carry their own secret, and no session.
 Route::get('calendar/{token}.ics', [DueController::class, 'calendar'])->where('token', '[0-9a-f]{48}')->withoutMiddleware('web')->middleware('throttle:60,1');
+
+// How a phone comes to trust the workshop's HTTPS; asked for before anybody signs in.
+Route::get('trust/about', [TrustController::class, 'about'])->withoutMiddleware('web');
+Route::get('trust/authority.crt', [TrustController::class, 'authority'])->withoutMiddleware('web');
 
 // Browsers ask for this by themselves; it must not begin a session that takes another's place.
 Route::redirect('favicon.ico', '/icon.svg')->withoutMiddleware('web');

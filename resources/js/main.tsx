@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
 import { Problem } from './api/client';
+import { TrustScreen } from './features/trust/TrustScreen';
 import { keepForOffline } from './offline/register';
 import { system } from './theme/system';
 
@@ -28,11 +29,9 @@ createRoot(root).render(
   <StrictMode>
     <ChakraProvider value={system}>
       <QueryClientProvider client={client}>
-        <BrowserRouter>
-          <App />
-        </BrowserRouter>
+        <BrowserRouter>{window.location.pathname === '/trust' ? <TrustScreen /> : <App />}</BrowserRouter>
       </QueryClientProvider>
     </ChakraProvider>
   </StrictMode>,
 );
-keepForOffline();
+if (window.location.pathname !== '/trust') keepForOffline();

@@ -67,6 +67,33 @@ final class BackupTest extends TestCase
         $this->refusals((string) $backup);
     }
 
+    public function test_a_backup_is_read_back_encrypted_and_thinned_out(): void
+    {
+        $shop = "{$this->folder}/one";
+        self::script($shop, <<<'SH'
+            . bin/lib.sh; new_secrets; set -a; . "$DATA/env"; set +a
+            start_mariadb "$DATA/workshop" 3617; use_workshop; make_database vivid_pull "$DB_PASSWORD"
+            php artisan migrate --force && php artisan workshop:begin
+            mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$DB_USERNAME" -p"$DB_PASSWORD" "$DB_DATABASE" -e "insert into machines (tag, name, kind, year, usage_reading, usage_unit, place) values ('RT-1', 'x', 'y', 2020, 0, 'h', 'z'); insert into visits (id, machine_id, opened_at) values ('11111111-2222-4333-8444-000000000001', last_insert_id(), now()); insert into entries (id, visit_id, seq, kind, body, user_id, \`by\`, digest, at, at_utc, received_at, chain) select '11111111-2222-4333-8444-000000000002', '11111111-2222-4333-8444-000000000001', 1, 'note', '{}', min(id), '{}', repeat('a', 64), '2026', now(), now(), repeat('b', 64) from users"
+            stop_mariadb; wait "$DB_PID"
+            SH);
+        for ($n = 0; $n < 3; $n++) {
+            $said = self::script($shop, "sleep 1.1; bin/backup --to {$this->folder}/kept --keep 2 --encrypt");
+            self::assertStringContainsString('Read back into an empty server: 1 visits, each with its last entry.', $said);
+            self::assertSame($n === 0, str_contains($said, 'Keep a copy of it elsewhere'), 'the key is made once');
+        }
+        $kept = (array) glob("{$this->folder}/kept/*.age");
+        self::assertCount(2, $kept);
+        self::assertSame([], glob("{$this->folder}/kept/*.gz"), 'nothing of it lies there unencrypted');
+        self::assertSame([], array_merge((array) glob("{$shop}/check.*"), (array) glob("{$shop}/opened.*")), 'nothing is left of the trial');
+        self::assertStringContainsString('there is no key at', self::script("{$this->folder}/two", "bin/restore {$kept[1]}", 1));
+        self::assertStringContainsString('Restored', self::script("{$this->folder}/two", "bin/restore {$kept[1]} --key {$shop}/backup-key.txt"));
+        $ends = '. bin/lib.sh; open_workshop; mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$DB_USERNAME" -p"$DB_PASSWORD" "$DB_DATABASE" -N -e "select id from entries"; close_workshop';
+        self::assertSame('11111111-2222-4333-8444-000000000002', trim(self::script("{$this->folder}/two", $ends)));
+        self::assertStringContainsString('takes a number', self::script($shop, 'bin/backup --keep none', 1));
+        self::assertStringContainsString('could not be carried', self::script($shop, 'bin/backup --to nowhere.invalid:/x', 1));
+    }
+
     public function test_a_full_disk_says_so_and_keeps_what_was_typed(): void
     {
         $full = new PDOException('Disk full');

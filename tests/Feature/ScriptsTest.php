@@ -19,7 +19,7 @@ final class ScriptsTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function scripts(): iterable
     {
-        foreach (['bin/start', 'bin/test', 'bin/bench', 'bin/backup', 'bin/restore', 'bin/export', 'bin/import', 'bin/verify', 'bin/lib.sh', '.ci/run'] as $script) {
+        foreach (['bin/start', 'bin/test', 'bin/bench', 'bin/backup', 'bin/restore', 'bin/export', 'bin/import', 'bin/verify', 'bin/install', 'bin/uninstall', 'bin/keep', 'bin/lib.sh', 'bin/web.sh', '.ci/run'] as $script) {
             yield $script => [$script];
         }
     }
@@ -88,6 +88,105 @@ final class ScriptsTest extends TestCase
         }
         self::assertStringEndsWith("others:\n", $said, 'nobody else reads what lies there');
         (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
+    public function test_what_is_killed_is_begun_again_within_a_second_and_ends_with_who_began_it(): void
+    {
+        $folder = self::folder();
+        $keep = new Process(['bash', '-c', "setpriv --pdeathsig TERM bin/keep sleeper {$folder}/log ".(string) realpath('/bin/sleep').' 300 & wait'], self::ROOT);
+        $keep->start();
+        $first = self::sleeper($folder, 0);
+        posix_kill($first, SIGKILL);
+        $second = self::sleeper($folder, $first);
+        self::assertStringContainsString('The sleeper had ended (code 137) and was begun again.', $keep->getOutput());
+        posix_kill((int) $keep->getPid(), SIGKILL);
+        for ($i = 0; $i < 50 && self::isAlive($second); $i++) {
+            usleep(100_000);
+        }
+        self::assertFalse(self::isAlive($second), 'nothing is left behind when who began it is killed by force');
+        $keep->stop(0);
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
+    public function test_packages_that_are_not_what_was_pinned_are_named(): void
+    {
+        $folder = self::folder();
+        (new Process(['mkdir', '-p', "{$folder}/bin", "{$folder}/vendor/composer", "{$folder}/vendor/a/b/src"]))->mustRun();
+        copy(self::ROOT.'/bin/pins', "{$folder}/bin/pins");
+        file_put_contents("{$folder}/vendor/a/b/src/One.php", '<?php');
+        file_put_contents("{$folder}/vendor/composer/installed.json", (string) json_encode(['packages' => [['name' => 'a/b', 'version' => '1.2.3', 'install-path' => '../a/b']], 'dev-package-names' => []]));
+        $pins = static function (string $ask) use ($folder): array {
+            $process = new Process([PHP_BINARY, "{$folder}/bin/pins", $ask]);
+            $process->run();
+
+            return [$process->getExitCode(), trim($process->getOutput())];
+        };
+        self::assertSame([0, '1 packages are pinned.'], $pins('write'));
+        self::assertSame([0, '--with=a/b:1.2.3'], $pins('with'));
+        self::assertSame(0, $pins('check')[0]);
+        file_put_contents("{$folder}/vendor/a/b/src/One.php", '<?php evil();');
+        self::assertSame([1, 'These packages are not what was pinned: a/b 1.2.3 holds something else than was pinned.'], $pins('check'));
+        file_put_contents("{$folder}/composer.pins", '');
+        self::assertSame([1, 'These packages are not what was pinned: a/b is not among the pins.'], $pins('check'));
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
+    public function test_what_runs_here_is_what_was_pinned_and_the_pins_say_of_no_place(): void
+    {
+        $check = new Process([PHP_BINARY, 'bin/pins', 'check'], self::ROOT);
+        self::assertSame(0, $check->run(), $check->getOutput());
+        self::assertStringNotContainsString('http', (string) file_get_contents(self::ROOT.'/composer.pins'));
+        self::assertStringNotContainsString('"resolved"', (string) file_get_contents(self::ROOT.'/package-lock.json'));
+    }
+
+    public function test_the_units_of_the_service_are_sound_and_may_do_little(): void
+    {
+        $folder = self::folder();
+        self::script($folder, "bin/install --print {$folder}/units --data {$folder} --backups {$folder}/away --keep 9");
+        $backup = (string) file_get_contents("{$folder}/units/vivid-pull-backup.service");
+        self::assertStringContainsString("bin/backup {$folder}/backups --keep 9 --encrypt --to {$folder}/away", $backup);
+        self::assertStringContainsString("ReadWritePaths={$folder}/away", $backup);
+        foreach (['vivid-pull.service', 'vivid-pull-backup.service'] as $unit) {
+            $says = (string) file_get_contents("{$folder}/units/{$unit}");
+            foreach (['User=vivid-pull', 'NoNewPrivileges=yes', 'ProtectSystem=strict', 'CapabilityBoundingSet='] as $line) {
+                self::assertStringContainsString("\n{$line}\n", $says, "{$unit}: {$line}");
+            }
+        }
+        self::assertStringContainsString('OnCalendar=', (string) file_get_contents("{$folder}/units/vivid-pull-backup.timer"));
+        $said = self::script($folder, 'command -v systemd-analyze >/dev/null || exit 0; systemd-analyze verify '.$folder.'/units/*.service '.$folder.'/units/*.timer && for unit in '.$folder.'/units/*.service; do systemd-analyze security --offline=true --threshold=25 --no-pager "$unit" >/dev/null || echo "$unit may do too much"; done');
+        self::assertSame('', trim($said));
+        self::assertStringContainsString('does not fit into a unit', self::script($folder, "bin/install --print {$folder}/units --data '/var/lib/a b'", 1));
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
+    public function test_a_number_that_another_process_has_now_is_no_running_workshop(): void
+    {
+        $folder = self::folder();
+        mkdir("{$folder}/workshop");
+        file_put_contents("{$folder}/workshop/port", '3317');
+        foreach ([(string) getmypid(), '4194999', '', 'x'] as $pid) {
+            file_put_contents("{$folder}/workshop/pid", $pid);
+            self::assertSame('', trim(self::script($folder, '. bin/lib.sh; running_port; true')));
+        }
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
+    /** Number of the process that is kept, once it is another than before. */
+    private static function sleeper(string $folder, int $before): int
+    {
+        for ($i = 0; $i < 20; $i++) {
+            $pid = (int) @file_get_contents("{$folder}/log.session");
+            if ($pid !== 0 && $pid !== $before && self::isAlive($pid)) {
+                return $pid;
+            }
+            usleep(50_000);
+        }
+        self::fail('It was not begun again within a second.');
+    }
+
+    private static function isAlive(int $pid): bool
+    {
+        return ! in_array(trim((string) @file_get_contents("/proc/{$pid}/stat")), ['', '0'], true) && ! str_contains((string) @file_get_contents("/proc/{$pid}/stat"), ') Z ');
     }
 
     private static function folder(): string

@@ -10,8 +10,11 @@ use RuntimeException;
 /** Plain HTTP with cookies and the token against forged requests: what a browser does, without one. */
 final class HttpClient
 {
-    /** @param  array<string, string>  $cookies */
-    public function __construct(private readonly string $url, private array $cookies = []) {}
+    /**
+     * @param  array<string, string>  $cookies
+     * @param  string|null  $authority  file of the certificate that vouches for it, where it is HTTPS
+     */
+    public function __construct(private readonly string $url, private array $cookies = [], private readonly ?string $authority = null) {}
 
     public function signIn(string $login, string $password): void
     {
@@ -59,6 +62,9 @@ final class HttpClient
             CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? '')],
             CURLOPT_HEADERFUNCTION => $this->keepCookie(...),
         ]);
+        if ($this->authority !== null && $this->authority !== '') {
+            curl_setopt($handle, CURLOPT_CAINFO, $this->authority);
+        }
         if ($body !== null) {
             curl_setopt($handle, CURLOPT_POSTFIELDS, (string) json_encode($body));
         }

@@ -23,6 +23,11 @@ final class KeepOthersOut
         $response->headers->set('X-Frame-Options', 'DENY');
         $response->headers->set('Referrer-Policy', 'same-origin');
 
+        if ($request->isSecure()) {
+            // A browser that trusts the workshop asks by HTTPS from then on. One that does not trust it never gets to see this.
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+
         return $response;
     }
 }

@@ -33,10 +33,13 @@ const markKept = {
   },
 };
 
+/** Sheets, files and the page on trust are no part of it: a sheet looked at last must not be what a reload shows. */
+const OTHER_PAGES = /^\/(?:api|calendar|trust)(?:\/|$)/;
+
 // The whole application is one page: whatever address was asked for, the last copy of it will do.
 const onePage = { cacheKeyWillBeUsed: async () => '/' };
 registerRoute(
-  ({ request }) => request.mode === 'navigate',
+  ({ request, url }) => request.mode === 'navigate' && !OTHER_PAGES.test(url.pathname),
   new NetworkFirst({ cacheName: PAGE, networkTimeoutSeconds: PATIENCE_S, plugins: [onePage] }),
 );
 registerRoute(

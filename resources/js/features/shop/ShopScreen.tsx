@@ -1,5 +1,6 @@
-import { Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
+import { Paper } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
 import { useSignedIn } from '../../lib/signedIn';
@@ -39,6 +40,13 @@ export default function ShopScreen({ onLeave }: { onLeave: () => void }) {
         />
       </Flex>
       <Part />
+      {window.location.protocol === 'https:' && (
+        <Box marginTop="4">
+          <Paper look="link" href="/trust" paddingInline="0">
+            Phones and tablets: how they come to trust this workshop
+          </Paper>
+        </Box>
+      )}
     </Frame>
   );
 }

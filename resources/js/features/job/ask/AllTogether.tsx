@@ -23,7 +23,8 @@ export const AllTogether = ({ stage }: { stage: Stage }) => {
       <Box textStyle="eyebrow" id="together">
         Or all of them at once
       </Box>
-      <Box as="ul" marginTop="1" marginBottom="3" aria-labelledby="together">
+      {/* On a wide screen they stand beside it, each with its caution. */}
+      <Box as="ul" marginTop="1" display={{ base: 'block', lg: 'none' }} aria-labelledby="together">
         {lines.map((one) => (
           <Box as="li" key={one.key} listStyleType="disc" marginLeft="5" lineHeight="snug" paddingBlock="0.5">
             {one.label}
@@ -84,6 +85,7 @@ const HoldButton = ({ label, hint, onHeld }: HoldButtonProps) => {
       position="relative"
       overflow="hidden"
       width="100%"
+      marginTop="3"
       minHeight="touch"
       borderRadius="md"
       borderWidth="medium"

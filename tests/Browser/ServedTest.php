@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Database\Demo\DemoPeople;
+use LogicException;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\HttpClient;
+use Tests\Support\Served;
+
+/** The workshop behind nginx: two application servers that share one job, HTTPS by an authority of its own, and what never reaches them. */
+final class ServedTest extends TestCase
+{
+    private static ?Served $served = null;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$served = Served::begin();
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$served?->end();
+        self::$served = null;
+    }
+
+    public function test_two_servers_share_a_job_without_a_difference_and_one_alone_goes_on(): void
+    {
+        [$ines, $tomas] = [self::client('ines'), self::client('tomas')];
+        $id = self::uuid(1);
+        [$status, $job] = $ines->send('POST', 'machines/QB-05/jobs', ['id' => $id, 'control' => 'throttle']);
+        self::assertSame(201, $status, (string) json_encode($job));
+        $head = $job['state']['head'];
+        [, $joined] = $tomas->send('POST', "jobs/{$id}/entries", ['id' => self::uuid(2), 'at' => date('c'), 'after' => $head, 'kind' => 'joined', 'body' => (object) []]);
+        for ($n = 0; $n < 20; $n++) {
+            $who = $n % 2 === 0 ? $ines : $tomas;
+            [$status, $answer] = $who->send('POST', "jobs/{$id}/entries", ['id' => self::uuid(10 + $n), 'at' => date('c'), 'after' => $joined['state']['head'], 'line' => "n word {$n}", 'shown' => (object) []]);
+            self::assertSame(200, $status, (string) json_encode($answer));
+            $joined = $answer;
+            [, $seen] = ($n % 2 === 0 ? $tomas : $ines)->send('GET', "jobs/{$id}");
+            self::assertSame($answer['state']['log'], $seen['state']['log'], 'the other server answers with what the one has just taken');
+        }
+        self::served()->kill(1);
+        $seen = [];
+        for ($n = 0; $n < 6; $n++) {
+            [$status, $seen] = $ines->send('GET', "jobs/{$id}");
+            self::assertSame(200, $status, 'one server alone goes on');
+        }
+        self::assertSame(array_map(static fn (int $n): string => "word {$n}", range(0, 19)), array_column(array_filter($seen['state']['log'], static fn (array $row): bool => $row['kind'] === 'note'), 'what'));
+    }
+
+    public function test_plain_http_only_says_how_to_trust_the_workshop(): void
+    {
+        [$status, $headers] = self::get(self::served()->plain.'/machines/RT-14');
+        self::assertSame(308, $status);
+        self::assertSame(self::served()->secure.'/machines/RT-14', $headers['location'] ?? '');
+        self::assertSame(308, self::get(self::served()->plain.'/api/session')[0], 'no password goes over plain http');
+        [$status, , $said] = self::get(self::served()->plain.'/trust/about');
+        $about = (array) json_decode($said, true);
+        self::assertSame([200, '192.0.2.7'], [$status, $about['address']]);
+        $pem = (string) file_get_contents(self::served()->authority());
+        self::assertSame(strtoupper((string) openssl_x509_fingerprint($pem, 'sha256')), str_replace(':', '', (string) $about['fingerprint']));
+        self::assertSame($pem, self::get(self::served()->plain.'/trust/authority.crt')[2]);
+        self::assertSame(200, self::get(self::served()->plain.'/trust')[0]);
+    }
+
+    public function test_https_holds_by_the_authority_alone_and_cookies_stay_on_it(): void
+    {
+        [$status, $headers] = self::get(self::served()->secure.'/api/session');
+        self::assertSame(200, $status, 'its certificate holds for this address');
+        self::assertSame('max-age=31536000', $headers['strict-transport-security'] ?? '');
+        self::assertMatchesRegularExpression('/;\s*secure/i', $headers['set-cookie'] ?? '');
+        self::assertArrayNotHasKey('x-powered-by', $headers);
+        self::assertSame(0, self::get(self::served()->secure.'/', [CURLOPT_CAINFO => '/etc/ssl/certs/ca-certificates.crt'])[0], 'nobody else vouches for it');
+        self::assertSame(308, self::get(str_replace('https:', 'http:', self::served()->secure).'/due')[0], 'plain words at the secure door are led to it');
+    }
+
+    public function test_files_are_kept_by_their_hash_and_answers_are_packed(): void
+    {
+        [, , $page] = self::get(self::served()->secure.'/');
+        self::assertSame(1, preg_match('#"(https://127\.0\.0\.1:\d+)?(/build/assets/main-[^"]+\.js)"#', $page, $main));
+        [$status, $headers] = self::get(self::served()->secure.$main[2], [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip']]);
+        self::assertSame([200, 'public, max-age=31536000, immutable', 'gzip'], [$status, $headers['cache-control'] ?? '', $headers['content-encoding'] ?? '']);
+        [, $headers] = self::get(self::served()->secure.'/api/bench', [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip', 'Accept: application/json']]);
+        self::assertStringContainsString('no-cache', $headers['cache-control'] ?? '');
+        [$status, $headers, $said] = self::get(self::served()->secure.'/manifest.webmanifest');
+        self::assertSame([200, 'application/manifest+json'], [$status, $headers['content-type'] ?? '']);
+        foreach (((array) json_decode($said, true))['icons'] as $icon) {
+            self::assertSame(200, self::get(self::served()->secure.$icon['src'])[0], $icon['src']);
+        }
+    }
+
+    public function test_what_is_too_large_or_no_address_never_reaches_the_application(): void
+    {
+        [$status, $headers, $said] = self::get(self::served()->secure.'/api/session', [CURLOPT_POST => true, CURLOPT_POSTFIELDS => str_repeat('x', 400_000)]);
+        self::assertSame([413, 'application/problem+json'], [$status, $headers['content-type'] ?? '']);
+        self::assertStringContainsString('Nothing was kept', $said);
+        self::assertSame(400, self::get(self::served()->secure.'/%00')[0]);
+        self::assertSame(404, self::get(self::served()->secure.'/build/none.js')[0]);
+        self::assertSame(404, self::get(self::served()->secure.'/errors/away.html')[0]);
+        self::assertStringNotContainsString('<?php', self::get(self::served()->secure.'/index.php')[2]);
+    }
+
+    private static function served(): Served
+    {
+        return self::$served ?? throw new LogicException('Nothing is served.');
+    }
+
+    private static function client(string $login): HttpClient
+    {
+        $client = new HttpClient(self::served()->secure, [], self::served()->authority());
+        $client->signIn($login, array_column(DemoPeople::ALL, 3, 0)[$login]);
+
+        return $client;
+    }
+
+    private static function uuid(int $n): string
+    {
+        return sprintf('5e12ed00-2222-4333-8444-%012d', $n);
+    }
+
+    /**
+     * @param  array<int, mixed>  $options
+     * @return array{int, array<string, string>, string} status, headers by name, and what was said; 0 where nobody was trusted
+     */
+    private static function get(string $address, array $options = []): array
+    {
+        assert($address !== '');
+        $headers = [];
+        $handle = curl_init($address);
+        self::assertNotFalse($handle);
+        curl_setopt_array($handle, $options + [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_CAINFO => self::served()->authority(), CURLOPT_PATH_AS_IS => true,
+            CURLOPT_HEADERFUNCTION => static function ($of, string $line) use (&$headers): int {
+                [$name, $value] = [...explode(':', trim($line), 2), ''];
+                $headers[strtolower($name)] = isset($headers[strtolower($name)]) ? $headers[strtolower($name)].'; '.trim($value) : trim($value);
+
+                return strlen($line);
+            }]);
+        $said = curl_exec($handle);
+
+        return [curl_getinfo($handle, CURLINFO_RESPONSE_CODE), $headers, is_string($said) ? $said : ''];
+    }
+}
