@@ -158,7 +158,8 @@ prepare_mariadb() {
         chown mysql "$folder" 2>/dev/null
         if setpriv --reuid=mysql --regid=mysql --clear-groups test -w "$folder" 2>/dev/null; then
             user=mysql
-            AS_DB=(setpriv --reuid=mysql --regid=mysql --clear-groups --pdeathsig KILL)
+            # What is kept ends with its keeper, even by force.
+            AS_DB=(setpriv --reuid=mysql --regid=mysql --clear-groups ${KEPT:+--pdeathsig KILL})
         fi
     fi
     [ "${#run}" -gt 80 ] && run="$(mktemp -d)" && { [ "$user" = "$(id -un)" ] || chown "$user" "$run"; }

@@ -5,8 +5,9 @@ WEB="$DATA/web" # sockets, logs and temporary files of the web servers, and what
 WEB_USER="$(id -un)"
 LOGS="$DATA/logs" # what those who serve print
 AS_WEB=()
+FRONT="${FRONT:-$ROOT/public/index.php}" # where every request that is no file goes in
 
-need_web_packages() { need_packages nginx=nginx php-fpm8.2=php8.2-fpm openssl=openssl; }
+need_web_packages() { need_packages nginx=nginx php-fpm8.2=php8.2-fpm openssl=openssl pgrep=procps; }
 
 # choose_web_user: root serves as an account of its own, where that account can read the workshop's files.
 choose_web_user() {
@@ -31,8 +32,8 @@ use_web_folders() {
     export LARAVEL_STORAGE_PATH="$WEB/storage"
     export APP_CONFIG_CACHE="$WEB/cache/config.php" APP_ROUTES_CACHE="$WEB/cache/routes.php" APP_EVENTS_CACHE="$WEB/cache/events.php"
     export APP_SERVICES_CACHE="$WEB/cache/services.php" APP_PACKAGES_CACHE="$WEB/cache/packages.php"
-    rm -rf "$WEB/cache"
-    mkdir -p "$WEB/cache" "$WEB/log" "$WEB/tmp" "$WEB"/storage/{app,logs,framework/{cache,sessions,views,fonts}}
+    rm -rf "$WEB/cache" "$WEB/opcache"
+    mkdir -p "$WEB/cache" "$WEB/opcache" "$WEB/log" "$WEB/tmp" "$WEB"/storage/{app,logs,framework/{cache,sessions,views,fonts}}
     # What was read in by an older version, and waits.
     [ -d storage/app/imports ] && [ ! -d "$WEB/storage/app/imports" ] && cp -r storage/app/imports "$WEB/storage/app/" 2>/dev/null
     [ "$WEB_USER" = "$(id -un)" ] || chown -R "$WEB_USER:$WEB_USER" "$WEB"
@@ -61,12 +62,15 @@ write_fpm() {
 # fpm FILE: the command that serves by it.
 fpm() {
     FPM=("$(command -v php-fpm8.2)" --nodaemonize --fpm-config "$1" -d expose_php=0 -d opcache.enable=1 -d opcache.preload="$ROOT/bootstrap/preload.php"
-        -d opcache.jit_buffer_size=32M -d opcache.jit=function)
+        -d opcache.jit_buffer_size=32M -d opcache.jit=function
+        # What was compiled once is there again at once when the application is begun again.
+        -d opcache.file_cache="$WEB/opcache")
     [ "$WEB_USER" = root ] && FPM+=(-d opcache.preload_user=root --allow-to-run-as-root)
     return 0
 }
 
-# to_app SOCKET: what nginx says to the application.
+# to_app SOCKET: what nginx says to the application. No connection is kept open: each would hold one of the application's few processes while
+# nobody asks, and others would wait for it.
 to_app() {
     cat <<NGINX
             fastcgi_param QUERY_STRING \$query_string;
@@ -82,10 +86,9 @@ to_app() {
             fastcgi_param SERVER_NAME \$host;
             fastcgi_param HTTP_HOST \$host:\$asked_port;
             fastcgi_param HTTP_PROXY "";
-            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+            fastcgi_param SCRIPT_FILENAME $FRONT;
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_pass $1;
-            fastcgi_keep_conn on;
             fastcgi_read_timeout 180s;
             fastcgi_buffers 32 16k;
             fastcgi_buffer_size 32k;
@@ -136,8 +139,7 @@ http {
         default \$server_port;
     }
     upstream workshop {
-$upstream        keepalive 16;
-    }
+$upstream    }
 NGINX
     if [ -n "$https" ]; then
         cat >>"$file" <<NGINX

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Http\Version;
 use App\Models\Control;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -29,9 +30,16 @@ final readonly class DueList
             'usage_left' => $control->due_usage === null ? null : $control->due_usage - $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,
             'why' => $control->due_why,
-            'planned_on' => $control->planned_on?->toDateString(),
+            ...self::plan($control),
+            'plan_etag' => Version::of(self::plan($control)),
             'minutes' => $control->minutes,
         ])->all());
+    }
+
+    /** @return array{planned_on: string|null} what may be planned of a control */
+    public static function plan(Control $control): array
+    {
+        return ['planned_on' => $control->planned_on?->toDateString()];
     }
 
     /** iCalendar (RFC 5545): one all-day event a control, under an id that stays its own. */

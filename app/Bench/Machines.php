@@ -104,20 +104,45 @@ final readonly class Machines
         }));
     }
 
-    /** Out of use: off the lists, its past kept. */
-    public static function retire(Machine $machine, string $why, User $by): void
+    /**
+     * Out of use: off the lists, its past kept.
+     *
+     * @param  string|null  $seen  the version that was looked at
+     *
+     * @throws ChangedSince If it is another by now.
+     */
+    public static function retire(Machine $machine, string $why, User $by, ?string $seen): void
     {
-        if (ControlJob::query()->whereIn('open_control_id', $machine->controls()->select('id'))->exists()) {
-            throw new Conflict("A job on {$machine->tag} is open. Close it first.");
-        }
-        $machine->forceFill(['retired_at' => CarbonImmutable::now(), 'retired_why' => $why])->save();
-        Audit::note($by, 'machine retired', "{$machine->tag} {$machine->name}", ['why' => $why]);
+        self::inUse($machine, false, ['retired_at' => CarbonImmutable::now(), 'retired_why' => $why], $seen);
+        Audit::note($by, 'machine retired', "{$machine->tag} {$machine->name}", ['why' => $why], "machine {$machine->id}");
     }
 
-    public static function bringBack(Machine $machine, User $by): void
+    /**
+     * @param  string|null  $seen  the version that was looked at
+     *
+     * @throws ChangedSince If it is another by now.
+     */
+    public static function bringBack(Machine $machine, User $by, ?string $seen): void
     {
-        $machine->forceFill(['retired_at' => null, 'retired_why' => null])->save();
-        Audit::note($by, 'machine brought back', "{$machine->tag} {$machine->name}");
+        self::inUse($machine, true, ['retired_at' => null, 'retired_why' => null], $seen);
+        Audit::note($by, 'machine brought back', "{$machine->tag} {$machine->name}", [], "machine {$machine->id}");
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private static function inUse(Machine $found, bool $again, array $row, ?string $seen): void
+    {
+        DB::transaction(static function () use ($found, $again, $row, $seen): void {
+            $machine = Machine::query()->lockForUpdate()->findOrFail($found->id);
+            if (($machine->retired_at === null) === $again) {
+                throw new Conflict($again ? "{$machine->tag} is in use already." : "{$machine->tag} is retired already: {$machine->retired_why}.");
+            }
+            Version::mustBe($seen, Version::of(self::said($machine)), "machine {$machine->id}", self::said($machine));
+            if (! $again && ControlJob::query()->whereIn('open_control_id', $machine->controls()->select('id'))->exists()) {
+                throw new Conflict("A job on {$machine->tag} is open. Close it first.");
+            }
+            $machine->forceFill($row)->save();
+            $found->setRawAttributes($machine->getAttributes(), true);
+        }, 3);
     }
 
     /** The meter as it is read; the same id twice is the same reading. */

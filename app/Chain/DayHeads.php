@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Chain;
 
+use App\Bench\ShopClock;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -13,6 +15,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class DayHeads
 {
+    private const KEPT_S = 172_800;
+
     /** @return array<string, string> day (UTC, as received) to its head, oldest first */
     public static function all(): array
     {
@@ -38,6 +42,19 @@ final readonly class DayHeads
         }
 
         return $days;
+    }
+
+    /**
+     * The head of all that was logged before today, worked out once a day: a day that is over does not change.
+     *
+     * @return array{day: string, head: string}|null null where nothing was logged before today
+     */
+    public static function beforeToday(): ?array
+    {
+        $yesterday = ShopClock::now()->utc()->subDay()->format('Y-m-d');
+        $head = Cache::remember("day-head:{$yesterday}", self::KEPT_S, static fn (): string => self::on($yesterday));
+
+        return $head === Link::NOTHING ? null : ['day' => $yesterday, 'head' => $head];
     }
 
     /** The head that holds on a day: its own, or the last before it. */

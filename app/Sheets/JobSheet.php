@@ -8,6 +8,7 @@ use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\ShopClock;
 use App\Bench\SignedElsewhere;
+use App\Chain\DayHeads;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
@@ -57,6 +58,7 @@ final readonly class JobSheet
             'log' => array_values(array_filter(LogRows::of($state), static fn (array $row): bool => ! in_array($row['kind'], ['confirmed', 'all_confirmed', 'inspected', 'joined', 'opened'], true))),
             'people' => array_values(array_unique(array_map(static fn ($entry): string => $entry->stamp->by->name, $state->log->entries))),
             'seal' => $closed === null ? null : self::seal($closed->stamp->id),
+            'day_head' => DayHeads::beforeToday(),
             'signed_by' => $closed?->stamp->by->name,
             'signed_at' => $closed === null ? null : self::moment($closed->stamp->at),
             'next' => $control->summary !== null && ($control->summary['job'] ?? null) === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,

@@ -92,6 +92,26 @@ final class ServedTest extends TestCase
         }
     }
 
+    public function test_more_people_than_processes_are_all_answered_at_once(): void
+    {
+        $multi = curl_multi_init();
+        $handles = [];
+        for ($n = 0; $n < 40; $n++) {
+            $handle = curl_init(self::served()->secure.'/api/session');
+            self::assertNotFalse($handle);
+            $authority = self::served()->authority();
+            assert($authority !== '');
+            curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 15, CURLOPT_CAINFO => $authority]);
+            curl_multi_add_handle($multi, $handle);
+            $handles[] = $handle;
+        }
+        do {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.1);
+        } while ($running > 0);
+        self::assertSame([200], array_values(array_unique(array_map(static fn ($one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE), $handles))));
+    }
+
     public function test_what_is_too_large_or_no_address_never_reaches_the_application(): void
     {
         [$status, $headers, $said] = self::get(self::served()->secure.'/api/session', [CURLOPT_POST => true, CURLOPT_POSTFIELDS => str_repeat('x', 400_000)]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Audit;
+use App\Models\Control;
 use App\Models\User;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -45,6 +46,33 @@ final class ChangedSinceTest extends TestCase
         $audit = Audit::query()->latest('id')->firstOrFail();
         self::assertSame(['before' => $firstSays, 'after' => $secondSays], $audit->detail[$field], 'every change tells what it was before');
         self::assertSame('oda', User::query()->find($audit->user_id)?->login);
+    }
+
+    public function test_a_day_that_somebody_planned_meanwhile_is_not_planned_over(): void
+    {
+        Control::query()->update(['due_on' => now()->addDay()]);
+        $row = fn (): array => (array) collect((array) $this->getJson('/api/due')->assertOk()->json('due'))->firstWhere('tag', 'RT-14');
+        $this->signIn('ines');
+        $seen = (string) $row()['plan_etag'];
+        $plan = fn (?string $on, string $seen): TestResponse => $this->changing('machines/RT-14/controls/clutch/plan', ['on' => $on], $seen);
+        $plan('2026-12-01', $seen)->assertOk();
+        $told = $this->signIn('tomas')->changing('machines/RT-14/controls/clutch/plan', ['on' => '2026-12-24'], $seen)->assertStatus(412);
+        self::assertStringStartsWith('Ines changed this at ', (string) $told->json('detail'));
+        self::assertSame('2026-12-01', $told->json('now.planned_on'));
+        self::assertSame('2026-12-01', $row()['planned_on']);
+        $plan(null, $row()['plan_etag'])->assertOk();
+        self::assertSame(['before' => '2026-12-01', 'after' => null], Audit::query()->where('action', 'day planned')->latest('id')->firstOrFail()->detail['planned_on']);
+    }
+
+    public function test_a_machine_that_was_moved_meanwhile_is_not_retired_unseen(): void
+    {
+        $seen = (string) $this->signIn('oda')->getJson('/api/machines/RT-14')->json('etag');
+        $this->changing('machines/RT-14', ['tag' => 'RT-14', 'plate' => null, 'kind' => 'road motorcycle', 'place' => 'hall'], $seen)->assertOk();
+        $this->changing('machines/RT-14/retired', ['retired' => true, 'why' => 'gone'], $seen)->assertStatus(412);
+        $this->putJson('/api/machines/RT-14/retired', ['retired' => true, 'why' => 'sold'])->assertOk();
+        self::assertSame('RT-14 is retired already: sold.', $this->putJson('/api/machines/RT-14/retired', ['retired' => true, 'why' => 'gone'])->assertConflict()->json('detail'));
+        $this->putJson('/api/machines/RT-14/retired', ['retired' => false])->assertOk();
+        self::assertSame('RT-14 is in use already.', $this->putJson('/api/machines/RT-14/retired', ['retired' => false])->assertConflict()->json('detail'));
     }
 
     public function test_what_is_put_on_the_shelf_and_away_is_noted(): void

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\ShopClock;
+use App\Chain\DayHeads;
+use App\Chain\Link;
 use App\Models\Control;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
@@ -32,6 +35,19 @@ final class SheetsTest extends TestCase
         foreach (['Do not run', 'wire frayed', 'Only a new job that passes, signed by a lead, lifts this tag.', 'Next check', 'practice interval'] as $said) {
             self::assertStringContainsString($said, $text);
         }
+    }
+
+    public function test_a_sheet_carries_the_head_of_all_that_was_logged_before_its_day(): void
+    {
+        $job = HttpJob::open($this->signIn());
+        self::assertStringNotContainsString('Head of the log', $this->words("/api/jobs/{$job->id}/sheet"), 'nothing was logged before today');
+        $day = ShopClock::now()->utc()->format('Y-m-d');
+        $this->travel(1)->days();
+        $head = DayHeads::on($day);
+        $text = $this->words("/api/jobs/{$job->id}/sheet");
+        self::assertStringContainsString("Head of the log at the end of {$day}:", $text);
+        self::assertStringContainsString($head, str_replace(' ', '', $text));
+        self::assertNotSame(Link::NOTHING, $head);
     }
 
     public function test_a_machine_history_tells_every_control(): void

@@ -12,6 +12,24 @@ final class Served
 {
     private const ROOT = __DIR__.'/../..';
 
+    /** As bin/start serves the machine itself. */
+    private const SERVES_ITSELF = <<<'SH'
+        . bin/lib.sh; . bin/web.sh
+        choose_web_user
+        use_web_folders
+        quietly optimize artisan optimize
+        # Another front may have a route of its own, which kept ones would hide.
+        [ "$FRONT" = "$ROOT/public/index.php" ] || rm -f "$APP_ROUTES_CACHE"
+        write_fpm "$WEB/fpm1.conf" "$WEB/php1.sock" 8
+        write_nginx "$WEB/nginx.conf" "$WEB/php1.sock" 127.0.0.1 "$PLAIN"
+        [ "$WEB_USER" = "$(id -un)" ] || chown "$WEB_USER" "$WEB/fpm1.conf" "$WEB/nginx.conf"
+        fpm "$WEB/fpm1.conf"
+        "${AS_WEB[@]}" "${FPM[@]}" </dev/null >"$LOGS/php1.log" 2>&1 &
+        for _ in $(seq 1 100); do [ -S "$WEB/php1.sock" ] && break; sleep 0.1; done
+        nginx_command "$WEB/nginx.conf"
+        exec "${AS_WEB[@]}" "${NGINX[@]}" </dev/null >"$LOGS/web.log" 2>&1
+        SH;
+
     private const SERVES = <<<'SH'
         . bin/lib.sh; . bin/web.sh
         choose_web_user
@@ -45,26 +63,53 @@ final class Served
         $this->secure = "https://127.0.0.1:{$securePort}";
     }
 
-    /** On the demo workshop of this run. */
+    /** To a network, on the demo workshop of this run. */
     public static function begin(): self
     {
         Server::withDemo();
-        $folder = sys_get_temp_dir().'/vivid-pull-served-'.bin2hex(random_bytes(4));
-        mkdir($folder, 0o711);
-        $served = new self($folder, Server::freePort(), Server::freePort());
-        $env = ['VIVID_PULL_DATA' => $folder, 'PLAIN' => (string) $served->plainPort, 'SECURE' => (string) $served->securePort] + Server::environment();
-        $served->process = new Process(['setsid', 'bash', '-c', self::SERVES], self::ROOT, $env, null, null);
-        $served->process->start();
-        for ($i = 0; $i < 300 && $served->process->isRunning(); $i++) {
-            $answers = @fsockopen('127.0.0.1', $served->securePort);
+        $served = new self(self::folder(), Server::freePort(), Server::freePort());
+
+        return $served->serve(self::SERVES, $served->securePort, Server::environment());
+    }
+
+    /**
+     * To the machine itself, by plain http.
+     *
+     * @param  array<string, string>  $env
+     * @param  string  $front  the script that every request goes to
+     */
+    public static function itself(array $env, string $front): self
+    {
+        $port = Server::freePort();
+
+        return (new self(self::folder(), $port, $port))->serve(self::SERVES_ITSELF, $port, ['FRONT' => $front] + $env);
+    }
+
+    /** @param  array<string, string>  $env */
+    private function serve(string $script, int $port, array $env): self
+    {
+        // Its own caches, not those that tests must not find.
+        $env = array_diff_key($env, ['APP_CONFIG_CACHE' => true, 'APP_ROUTES_CACHE' => true, 'APP_EVENTS_CACHE' => true]);
+        $this->process = new Process(['setsid', 'bash', '-c', $script], self::ROOT, ['VIVID_PULL_DATA' => $this->folder, 'PLAIN' => (string) $this->plainPort, 'SECURE' => (string) $this->securePort] + $env, null, null);
+        $this->process->start();
+        for ($i = 0; $i < 300 && $this->process->isRunning(); $i++) {
+            $answers = @fsockopen('127.0.0.1', $port);
             if ($answers !== false) {
                 fclose($answers);
 
-                return $served;
+                return $this;
             }
             usleep(100_000);
         }
-        throw new RuntimeException('It is not served: '.$served->process->getOutput().$served->process->getErrorOutput().@file_get_contents("{$folder}/logs/web.log").@file_get_contents("{$folder}/logs/php1.log"));
+        throw new RuntimeException('It is not served: '.$this->process->getOutput().$this->process->getErrorOutput().@file_get_contents("{$this->folder}/logs/web.log").@file_get_contents("{$this->folder}/logs/php1.log"));
+    }
+
+    private static function folder(): string
+    {
+        $folder = sys_get_temp_dir().'/vivid-pull-served-'.bin2hex(random_bytes(4));
+        mkdir($folder, 0o711);
+
+        return $folder;
     }
 
     public function authority(): string

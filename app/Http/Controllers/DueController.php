@@ -7,11 +7,14 @@ namespace App\Http\Controllers;
 use App\Bench\DueList;
 use App\Bench\Presence;
 use App\Bench\ShopClock;
+use App\Http\Version;
+use App\Models\Audit;
 use App\Models\Control;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use VividPull\Core\Wire\Node;
 
 /** What falls due, what is planned for which day, and who is here. */
@@ -31,7 +34,14 @@ final class DueController
     {
         $node = Node::fromJson($request->getContent())->object(['on']);
         $found = Control::query()->where('key', $control)->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))->firstOrFail();
-        $found->forceFill(['planned_on' => $node->at('on')->value === null ? null : $node->at('on')->day()])->save();
+        $on = $node->at('on')->value === null ? null : $node->at('on')->day();
+        DB::transaction(static function () use ($found, $tag, $on, $request): void {
+            $control = Control::query()->lockForUpdate()->findOrFail($found->id);
+            $before = DueList::plan($control);
+            Version::mustBe(Version::seenBy($request), Version::of($before), "plan {$control->id}", $before);
+            $control->forceFill(['planned_on' => $on])->save();
+            Audit::note(User::of($request), 'day planned', "{$tag} {$control->name}", Audit::changes($before, DueList::plan($control)), "plan {$control->id}");
+        }, 3);
 
         return $this->index($request);
     }

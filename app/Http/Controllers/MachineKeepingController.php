@@ -49,8 +49,8 @@ final class MachineKeepingController
         $node = Node::fromJson($request->getContent())->object(['retired'], ['why']);
         $why = $node->optionalString('why', 200);
         $node->at('retired')->boolean()
-            ? Machines::retire($machine, trim($why ?? $node->at('why')->string(200)), User::of($request))
-            : Machines::bringBack($machine, User::of($request));
+            ? Machines::retire($machine, trim($why ?? $node->at('why')->string(200)), User::of($request), Version::seenBy($request))
+            : Machines::bringBack($machine, User::of($request), Version::seenBy($request));
 
         return $this->machines->show($machine->tag);
     }

@@ -14,6 +14,7 @@ const row = z.object({
   usage_unit: z.string(),
   why: z.string().nullable(),
   planned_on: z.string().nullable(),
+  plan_etag: z.string(),
   minutes: z.number(),
 });
 export type DueRow = z.infer<typeof row>;
@@ -21,7 +22,7 @@ export type DueRow = z.infer<typeof row>;
 const due = z.object({ due: z.array(row), calendar: z.boolean() });
 
 export const dueQuery = queryOptions({ queryKey: ['due'], queryFn: () => call('GET', 'due', due) });
-export const planControl = (tag: string, control: string, on: string | null) =>
-  call('PUT', `machines/${encodeURIComponent(tag)}/controls/${control}/plan`, due, { on });
+export const planControl = (tag: string, control: string, on: string | null, seen?: string) =>
+  call('PUT', `machines/${encodeURIComponent(tag)}/controls/${control}/plan`, due, { on }, seen);
 export const subscribe = () => call('POST', 'calendar', z.object({ path: z.string() }));
 export const unsubscribe = () => call('DELETE', 'calendar', z.null());

@@ -163,8 +163,8 @@ export const changeMachine = (
   row: { tag: string; plate: string | null; kind: string; place: string },
   seen: string | undefined,
 ) => toMachine('PUT', at(tag), row, seen);
-export const retireMachine = (tag: string, retired: boolean, why?: string) =>
-  toMachine('PUT', `${at(tag)}/retired`, retired ? { retired, why } : { retired });
+export const retireMachine = (tag: string, retired: boolean, why?: string, seen?: string) =>
+  toMachine('PUT', `${at(tag)}/retired`, retired ? { retired, why } : { retired }, seen);
 export type MeterRead = { id: string; face: number; replaced_at?: number; sure?: boolean };
 export const readMeter = (tag: string, read: MeterRead) => toMachine('POST', `${at(tag)}/meter`, read);
 export const reportOdd = (tag: string, report: { id: string; words: string; control?: string }) =>

@@ -74,7 +74,8 @@
 <h2>Signed</h2>
 <table><tr>
   <td style="border: 0; width: 50%"><b>{{ $signed_by ?? 'not signed' }}</b>@if ($signed_at !== null)<div class="soft">{{ $signed_at }}</div>@endif
-    <div class="small soft">Worked on by {{ implode(', ', $people) }}</div>@if ($seal !== null)<div class="small soft">Seal of this record: {{ $seal }}</div>@endif</td>
+    <div class="small soft">Worked on by {{ implode(', ', $people) }}</div>@if ($seal !== null)<div class="small soft">Seal of this record: {{ $seal }}</div>@endif
+    @if ($day_head !== null)<div class="small soft">Head of the log at the end of {{ $day_head['day'] }}: {{ trim(chunk_split($day_head['head'], 8, ' ')) }}</div>@endif</td>
   <td style="border: 0"><b>Next check</b><div>{{ $next ?? 'none named' }}</div></td>
 </tr></table>
 </div>

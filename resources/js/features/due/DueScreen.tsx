@@ -126,7 +126,9 @@ const Plan = ({ row }: { row: DueRow }) => {
   const person = useSignedIn();
   const client = useQueryClient();
   const plan = useMutation({
-    mutationFn: (on: string | null) => planControl(row.tag, row.control, on),
+    mutationFn: (on: string | null) => planControl(row.tag, row.control, on, row.plan_etag),
+    // Somebody planned it meanwhile: the list as it is now, with the sentence that says who.
+    onError: () => void client.invalidateQueries({ queryKey: dueQuery.queryKey }),
     onSuccess: (after) => {
       client.setQueryData(dueQuery.queryKey, after);
       void client.invalidateQueries({ queryKey: ['bench'] });

@@ -35,8 +35,9 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
     onError,
   });
   const retire = useMutation({
-    mutationFn: () => retireMachine(machine.tag, !machine.retired, why ?? undefined),
+    mutationFn: () => retireMachine(machine.tag, !machine.retired, why ?? undefined, seen),
     ...done,
+    onError,
   });
   const add = useMutation({ mutationFn: (spec: number) => addControl(machine.tag, spec), ...done });
   const { data: library } = useQuery(specsQuery(machine.name, 1));
