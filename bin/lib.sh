@@ -55,7 +55,28 @@ need_packages() {
     [ "$(id -u)" -eq 0 ] || fail "These Debian packages are missing: ${missing[*]}. Install them, or run this as root."
     say "Installing Debian packages: ${missing[*]}"
     quietly 'apt-get update' apt-get update -qq
-    DEBIAN_FRONTEND=noninteractive quietly 'apt-get install' apt-get install -y -qq --no-install-recommends "${missing[@]}"
+    without_services "${missing[@]}"
+}
+
+# without_services PACKAGE...: installs them, and begins none of the servers that Debian would begin of its own, now or at the next boot: the
+# workshop begins what it needs, and a machine's other ports are its own.
+without_services() {
+    local ours=0 package
+    if [ ! -e /usr/sbin/policy-rc.d ]; then
+        printf '#!/bin/sh\nexit 101\n' >/usr/sbin/policy-rc.d && chmod 755 /usr/sbin/policy-rc.d && ours=1
+    fi
+    (DEBIAN_FRONTEND=noninteractive quietly 'apt-get install' apt-get install -y -qq --no-install-recommends "$@")
+    local code=$?
+    [ "$ours" = 0 ] || rm -f /usr/sbin/policy-rc.d
+    [ "$code" = 0 ] || exit 1
+    [ -d /run/systemd/system ] || return 0
+    for package in "$@"; do
+        case "$package" in
+            nginx | php8.2-fpm) systemctl disable "$package" >/dev/null 2>&1 ;;
+            mariadb-server) systemctl disable mariadb >/dev/null 2>&1 ;;
+        esac
+    done
+    return 0
 }
 
 need_server_packages() {
