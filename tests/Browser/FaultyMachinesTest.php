@@ -30,6 +30,8 @@ final class FaultyMachinesTest extends BrowserTestCase
     #[DataProvider('machines')]
     public function test_it_is_mended_and_signed(string $tag, string $control, FamilyKey $family, Technician $technician): void
     {
+        // As it is held at the machine.
+        $this->window(390, 844);
         $this->as('ines')->begin($tag, $control);
         $state = $this->state();
         self::assertSame($family->value, $state['family']['key']);
