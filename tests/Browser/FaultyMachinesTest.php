@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
-use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\FaultyMachines;
 use Tests\Support\Technician;
 use VividPull\Core\Family\FamilyKey;
@@ -16,7 +15,7 @@ final class FaultyMachinesTest extends BrowserTestCase
     private const MOST_ENTRIES = 60;
 
     /** @return iterable<string, array{string, string, FamilyKey, Technician}> one of each family */
-    public static function machines(): iterable
+    private static function machines(): iterable
     {
         $met = [];
         foreach (FaultyMachines::all() as $name => $machine) {
@@ -27,31 +26,43 @@ final class FaultyMachinesTest extends BrowserTestCase
         }
     }
 
-    #[DataProvider('machines')]
-    public function test_it_is_mended_and_signed(string $tag, string $control, FamilyKey $family, Technician $technician): void
+    /** In one browser, one after the other, as somebody works through a day. */
+    public function test_each_is_mended_and_signed(): void
     {
         // As it is held at the machine.
         $this->window(390, 844);
-        $this->as('ines')->begin($tag, $control);
-        $state = $this->state();
-        self::assertSame($family->value, $state['family']['key']);
-        $entries = 0;
-        for (; ($deed = $technician->next($state)) !== null && $entries < self::MOST_ENTRIES; $entries++) {
-            if ($this->browser->findElements(WebDriverBy::cssSelector('[data-go-on]')) !== []) {
-                $this->armed()->click('[data-go-on]')->gone('[data-go-on]');
-            }
-            $this->seesItsCautions($state);
-            if (isset($deed['cure'])) {
-                $this->click("[data-cure={$deed['cure']}]")->armed()->clickText('Put right: try it again')->settled();
-            } elseif ($deed['refused'] === null) {
-                $this->line($deed['line']);
-            } else {
-                $this->line($deed['line'])->await('[data-refusal]')->see($deed['refused'])->clear();
-            }
+        $this->as('ines');
+        foreach (self::machines() as $name => [$tag, $control, $family, $technician]) {
+            $this->begin($tag, $control);
             $state = $this->state();
+            self::assertSame($family->value, $state['family']['key'], $name);
+            $entries = 0;
+            for (; ($deed = $technician->next($state)) !== null && $entries < self::MOST_ENTRIES; $entries++) {
+                $this->does($deed, $state);
+                $state = $this->state();
+            }
+            self::assertSame('sign_off', $state['asks'], "{$name}: after {$entries} entries");
+            $this->click('[data-close=fit]')->see('Signed by Ines');
         }
-        self::assertSame('sign_off', $state['asks'], "after {$entries} entries");
-        $this->click('[data-close=fit]')->see('Signed by Ines');
+    }
+
+    /**
+     * @param  array{line: string, refused: string|null}|array{cure: string}  $deed
+     * @param  array<string, mixed>  $state
+     */
+    private function does(array $deed, array $state): void
+    {
+        if ($this->browser->findElements(WebDriverBy::cssSelector('[data-go-on]')) !== []) {
+            $this->armed()->click('[data-go-on]')->gone('[data-go-on]');
+        }
+        $this->seesItsCautions($state);
+        if (isset($deed['cure'])) {
+            $this->click("[data-cure={$deed['cure']}]")->armed()->clickText('Put right: try it again')->settled();
+        } elseif ($deed['refused'] === null) {
+            $this->line($deed['line']);
+        } else {
+            $this->line($deed['line'])->await('[data-refusal]')->see($deed['refused'])->clear();
+        }
     }
 
     /** @param  array<string, mixed>  $state */

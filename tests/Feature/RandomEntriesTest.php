@@ -33,7 +33,7 @@ final class RandomEntriesTest extends TestCase
 {
     private const ENTRIES = 70;
 
-    private const WALKS = 2;
+    private const WALKS = 1;
 
     private const LINES = ['ok', 'yes', 'no', 'cold', 'hot stand', '4', '15', '2.2 s', '25 km/h', '457', '+1t', '-1t2f', '+2mm', '-3mm', '+1r', '+2h', 'done', 'n torn', 'v why',
         'middle', 'park middle', 'aim loose', 'service', 'nickel', '1/8', '3 lbf', '0', '999999', '-4', '1e9', 'ok TR-1', 'thread 3', 'thread 99'];
