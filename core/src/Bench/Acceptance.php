@@ -339,8 +339,7 @@ final readonly class Acceptance
         if (! $all->stamp->by->role->mayConfirmTogether()) {
             throw Refused::because("{$all->stamp->by->name} is an apprentice and confirms each line by itself.");
         }
-        $family = $state->spec->family->family();
-        $lines = $all->each($family->makeSafe(), $family->lookOver());
+        $lines = $all->each($state->spec->family->family());
         $known = array_map(static fn (Confirmed|Inspected $line): string => $line->key, $lines);
         foreach ($all->keys as $key) {
             self::known($key, $known, 'a line that is confirmed together with others');

@@ -340,8 +340,7 @@ final class Replay
 
     private function confirmAll(AllConfirmed $all): void
     {
-        $family = $this->spec->family->family();
-        foreach ($all->each($family->makeSafe(), $family->lookOver()) as $line) {
+        foreach ($all->each($this->spec->family->family()) as $line) {
             $this->apply($line);
         }
     }

@@ -235,9 +235,8 @@ final readonly class LogRows
 
     private function together(AllConfirmed $all): string
     {
-        $family = $this->state->spec->family->family();
         $said = array_map(fn (Confirmed|Inspected $line): string => $line instanceof Confirmed ? $this->step($line->key) : $this->inspection($line->key).' sound',
-            $all->each($family->makeSafe(), $family->lookOver()));
+            $all->each($this->state->spec->family->family()));
 
         return implode('; ', $said);
     }

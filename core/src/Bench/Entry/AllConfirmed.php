@@ -7,6 +7,7 @@ namespace VividPull\Core\Bench\Entry;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Finding;
 use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\Step;
 
@@ -27,14 +28,13 @@ final readonly class AllConfirmed extends Entry
     /**
      * The same as entries of a line each.
      *
-     * @param  list<Step>  $steps  of this job
-     * @param  list<Inspection>  $inspections  of this job
+     * @param  Family  $family  of the control, whose lines they are
      * @return list<Confirmed|Inspected>
      */
-    public function each(array $steps, array $inspections): array
+    public function each(Family $family): array
     {
-        $parts = array_map(static fn (Inspection $one): string => $one->key, $inspections);
-        $known = [...array_map(static fn (Step $one): string => $one->key, $steps), ...$parts];
+        $parts = array_map(static fn (Inspection $one): string => $one->key, $family->lookOver());
+        $known = [...array_map(static fn (Step $one): string => $one->key, $family->makeSafe()), ...$parts];
 
         return array_map(fn (string $key): Confirmed|Inspected => in_array($key, $parts, true)
             ? new Inspected($this->stamp, $key, Finding::Sound, null)
