@@ -50,7 +50,7 @@ export const CableRun = ({ draft, set }: FormProps) => {
       {draft.cables.map((cable, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the cables of a run never change places
         <Box key={at} marginTop="3">
-          {draft.cables.length > 1 && <b>{String(cable.kept.name ?? '')}</b>}
+          {draft.cables.length > 1 && <Box fontWeight="bold">{String(cable.kept.name ?? '')}</Box>}
           {cable.adjusters.map((one, n) => (
             <AdjusterFields
               key={one.id}
