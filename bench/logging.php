@@ -9,7 +9,6 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Database\Demo\DemoFleet;
 use Tests\Support\HttpClient;
 use Tests\Support\Served;
 use Tests\Support\Server;
@@ -76,7 +75,13 @@ $signedIn = array_map(static function (array $person) use ($served): array {
 
     return $client->cookies();
 }, PEOPLE);
-$machines = array_values(array_map(static fn (array $one): string => $one[0], array_filter(DemoFleet::MACHINES, static fn (array $one): bool => in_array('clutch', $one[8], true) && ! in_array($one[0], ['RT-18', 'RT-27', 'RT-30', 'SC-14'], true))));
+// One machine a person, as at a bench: nobody waits for another's log.
+$lead = new HttpClient($served->plain, $signedIn[2]);
+$machines = array_map(static fn (int $n): string => "BN-{$n}", range(100, 99 + max(array_keys(LEVELS))));
+foreach ($machines as $tag) {
+    [$status] = $lead->send('POST', 'machines', ['tag' => $tag, 'plate' => null, 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle', 'year' => 2026, 'place' => 'here', 'usage' => 12, 'usage_unit' => 'km']);
+    $status === 201 || throw new RuntimeException("A machine for the bench was answered {$status}.");
+}
 
 printf("PHP %s, nginx and php-fpm, in turns with the bare route, after %d to warm up\n", PHP_VERSION, WARM_UP);
 foreach (LEVELS as $people => [$rounds, $turns]) {
@@ -84,23 +89,14 @@ foreach (LEVELS as $people => [$rounds, $turns]) {
     [$times, $jobs, $worked] = [['reading' => [], 'bare' => []], [], 0];
     for ($turn = 0; $turn < $turns; $turn++) {
         $jobs = [];
-        foreach ($machines as $tag) {
-            [$status, $job] = count($jobs) < $people ? $clients[count($jobs)]->send('POST', "machines/{$tag}/jobs", ['id' => uuid(), 'control' => 'clutch']) : [0, null];
-            // One that the demo left open is passed over.
-            if ($status === 201) {
-                $clients[count($jobs)]->send('POST', "jobs/{$job['id']}/entries", ['id' => uuid(), 'at' => date('c'), 'line' => 'cold', 'shown' => ['item' => 'condition']]);
-                foreach (array_slice($clients, 0, count($signedIn)) as $client) {
-                    $client->send('POST', "jobs/{$job['id']}/entries", ['id' => uuid(), 'at' => date('c'), 'kind' => 'joined', 'body' => new stdClass]);
-                }
-                $jobs[] = $job['id'];
-            }
-        }
-        if ($jobs === []) {
-            throw new RuntimeException('No job could be begun.');
+        foreach (array_slice($machines, 0, $people) as $n => $tag) {
+            [, $job] = $clients[$n]->send('POST', "machines/{$tag}/jobs", ['id' => uuid(), 'control' => 'clutch']);
+            $clients[$n]->send('POST', "jobs/{$job['id']}/entries", ['id' => uuid(), 'at' => date('c'), 'line' => 'cold', 'shown' => ['item' => 'condition']]);
+            $jobs[] = $job['id'];
         }
         for ($round = $turn === 0 ? -WARM_UP : 0; $round < $rounds; $round++) {
             $line = (string) (12 + abs($round) % 5);
-            $readings = array_map(static fn (HttpClient $client, int $n): CurlHandle => $client->handle('POST', 'jobs/'.$jobs[$n % count($jobs)].'/entries', [
+            $readings = array_map(static fn (HttpClient $client, int $n): CurlHandle => $client->handle('POST', "jobs/{$jobs[$n]}/entries", [
                 'id' => uuid(), 'at' => date('c'), 'line' => $line, 'shown' => ['item' => 'in_band', 'instrument' => 'rule-300'],
             ]), $clients, array_keys($clients));
             $bares = array_map(static fn (HttpClient $client): CurlHandle => $client->handle('POST', 'bare', ['id' => uuid(), 'at' => date('c'), 'line' => $line]), $clients);

@@ -44,22 +44,35 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->visit($path)->click('[data-check]')->gone('[data-check]')->click('[data-adopt]')->gone('[data-adopt]')->see('version 2');
         $this->visit('/machines/SC-02#clutch')->see('9–14 mm at the lever tip');
         $this->visit('/specs/new')->see('No maker\'s figure')->click('[name=family]');
-        $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "bail"); s.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->choose('family', 'bail');
         $this->see('Stops within')->field('model', 'Hesk Lawn 40')->click('[data-primary]')->see('Hesk Lawn 40, operator-presence bail', 'Common practice, no maker');
     }
 
     public function test_a_closing_cable_is_added_in_the_form_with_its_play_and_its_adjuster(): void
     {
         $this->as('tomas')->visit('/specs/new')->await('[name=family]');
-        $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "twist_grip"); s.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->choose('family', 'twist_grip');
         $this->see('Add the closing cable')->click('[data-add-second]')->see('Play of the second cable', 'Which cable is set first')->field('second_low', '1')->field('second_high', '5')->accessible('a second cable in the form');
         $this->field('model', 'Hesk Fell 610')->click('[data-primary]')->see('Hesk Fell 610', 'Second cable', '1–5 mm, read past the rest of the grip', 'closing cable nuts');
+    }
+
+    public function test_a_cable_of_two_pieces_and_the_tools_of_a_step_are_written_in_the_form_and_come_back(): void
+    {
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'trigger_throttle');
+        $this->see('The cable is of two pieces')->click('[data-two-pieces]')->see('Piece at the hand', 'Piece at the working end')->field('model', 'Hesk Dale 88');
+        $this->click('[data-add-tools]')->field('tools_0_what', 'pliers')->click('[data-primary]')->see('Tools 1, step: this is empty')->choose('tools_0_step', 'keyhole_off')->field('tools_0_what', 'long-nose pliers, 10 mm')->accessible('tools of a step in the form')
+            ->click('[data-primary]')->see('Hesk Dale 88', 'long-nose pliers, 10 mm', 'Piece at the hand', 'Piece at the working end');
+        self::assertEquals([['step' => 'keyhole_off', 'what' => 'long-nose pliers, 10 mm']], $this->written('Hesk Dale 88')['book']['tools'] ?? []);
+        $this->click('[data-next]')->await('[data-two-pieces=true]');
+        self::assertSame(['keyhole_off', 'long-nose pliers, 10 mm'], [$this->value('[name=tools_0_step]'), $this->value('[name=tools_0_what]')]);
+        $this->click('[data-two-pieces]')->await('[data-two-pieces=false]')->click('[data-primary]')->see('Throw away');
+        self::assertStringNotContainsString('Piece at the', $this->text('main'), 'one piece again');
     }
 
     public function test_a_table_of_outcomes_and_the_play_of_a_second_cable_are_changed_in_the_form(): void
     {
         $this->as('tomas')->visit('/specs/new')->await('[name=family]');
-        $this->browser->executeScript('const s = document.querySelector("[name=family]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "speed_selector"); s.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->choose('family', 'speed_selector');
         $this->see('What it does at its settings')->field('model', 'Ondrel Drift 71')->clickText('Take R2 out')->gone('[data-setting-fields=r2]')->field('arm', 'swash arm')->field('trial', 'half')->accessible('a table of outcomes')
             ->click('[data-primary]')->see('half');
         $this->field('trial', '0,25')->click('[data-add-setting]')->click('[data-primary]')->see('Setting 8, name: this is empty')->field('setting_1_label', 'Fast')
@@ -94,6 +107,14 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->see('2 lines cannot be taken', 'line 3', 'Take in the history first', 'line 4', 'reaches 300 mm')->click('[data-run]')->see('Taken in: 1 line.');
         $this->visit("/jobs/{$job}")->see('It came in by file.', 'As its file says', '4.1', 'Signed by Bo')->accessible('a job from a file');
         self::assertStringContainsString('4.25', $this->text('main'), 'its reading stands in the log');
+    }
+
+    /** One of a list by its key, as picking it does. */
+    private function choose(string $name, string $key): static
+    {
+        $this->browser->executeScript("const s = document.querySelector('[name={$name}]'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$key}'); s.dispatchEvent(new Event('change', { bubbles: true }));");
+
+        return $this;
     }
 
     /** @return array<string, mixed> the newest version of a model, as the library keeps it */

@@ -158,6 +158,9 @@ final readonly class SpecCodec
             if (! in_array($step, $steps, true)) {
                 throw BadFile::at($one->at('step')->path, Quoted::text($step).' is no step of replacing a cable of this family.');
             }
+            if (isset($tools[$step])) {
+                throw BadFile::at($one->at('step')->path, 'the tools of this step stand above already. Write all of them in one line.');
+            }
             $tools[$step] = $one->at('what')->string(100);
         }
 

@@ -107,6 +107,13 @@ final class ReplacingTest extends TestCase
         TestJob::clutch(['book' => ['tools' => [['step' => 'weld', 'what' => 'torch']]]]);
     }
 
+    public function test_tools_of_one_step_said_twice_are_refused_and_neither_is_lost_in_silence(): void
+    {
+        $this->expectException(BadFile::class);
+        $this->expectExceptionMessage('the tools of this step stand above already.');
+        TestJob::clutch(['book' => ['tools' => [['step' => 'hook', 'what' => 'pliers'], ['step' => 'hook', 'what' => '10 mm']]]]);
+    }
+
     public function test_an_inch_short_is_refused_though_nothing_was_ever_read(): void
     {
         $job = self::begun(FamilyKey::ClutchLever, TestJob::clutch([], ['cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [

@@ -38,6 +38,8 @@ export class KeptEntries {
   private unwritten: readonly KeptEntry[] = [];
   private list: readonly KeptEntry[] = [];
   private readonly homeless = new Set<string>();
+  private readonly instead = new Map<string, string>();
+  private writing: Promise<void> = Promise.resolve();
   private readonly watchers = new Set<() => void>();
   private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vivid-pull.kept');
   private readonly shelf: Promise<IDBPDatabase<Shelf>>;
@@ -80,19 +82,32 @@ export class KeptEntries {
   /** Shown at once, and written down; false where the device has no room for it. */
   async add(entry: KeptEntry, instead?: string): Promise<boolean> {
     this.unwritten = [...this.unwritten, entry];
+    if (instead !== undefined) this.instead.set(entry.id, instead);
     this.tell();
-    await this.begun;
-    try {
-      await this.write(entry, instead);
-    } catch {
-      this.homeless.add(entry.id);
-      this.tell();
-      return false;
-    }
-    this.unwritten = this.unwritten.filter((one) => one.id !== entry.id);
+    this.writing = this.writing.then(() => this.writeDown());
+    await this.writing;
+    if (this.homeless.has(entry.id)) return false;
     await this.reload();
     this.channel?.postMessage('changed');
     return true;
+  }
+
+  /** In the order they were typed: while one has no room, those after it wait too, or they would be sent before it. */
+  private async writeDown(): Promise<void> {
+    await this.begun;
+    for (let one = this.unwritten[0]; one !== undefined; one = this.unwritten[0]) {
+      const { id } = one;
+      try {
+        await this.write(one, this.instead.get(id));
+      } catch {
+        for (const other of this.unwritten) this.homeless.add(other.id);
+        this.tell();
+        return;
+      }
+      this.homeless.delete(id);
+      this.instead.delete(id);
+      this.unwritten = this.unwritten.filter((other) => other.id !== id);
+    }
   }
 
   async remove(id: string): Promise<void> {

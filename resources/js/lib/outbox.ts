@@ -25,7 +25,7 @@ type Listener = { answered: (job: Job) => void; signedOut: () => void; another: 
  * this browser and under the name of who wrote it, through reloads and lost networks. One that was refused holds what follows it in its job
  * until its person has looked.
  */
-class Outbox {
+export class Outbox {
   readonly entries = new KeptEntries();
 
   private connection: Connection = 'calm';
@@ -39,7 +39,7 @@ class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly watchers = new Set<() => void>();
 
-  constructor() {
+  constructor(private readonly send: typeof postEntry = postEntry) {
     window.addEventListener('online', () => this.hurry());
     window.addEventListener('offline', () => this.become('cut'));
     onAnswer((live) => this.heard(live));
@@ -141,7 +141,7 @@ class Outbox {
   /** Whether to go on with the next one. */
   private async deliver(entry: KeptEntry): Promise<boolean> {
     try {
-      const job = await postEntry(entry.job, {
+      const job = await this.send(entry.job, {
         id: entry.id,
         at: entry.at,
         by: entry.by,

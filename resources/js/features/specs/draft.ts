@@ -402,10 +402,10 @@ function writtenBook(draft: SpecDraft): Written | undefined {
     back_off: word(draft.backOff),
     interval: Object.keys(interval).length === 0 ? undefined : interval,
     torques: draft.torques
-      .filter((one) => one.what.trim() !== '')
-      .map((one) => ({ what: one.what, nm: figure(one.nm) })),
+      .filter((one) => one.what.trim() !== '' || one.nm.trim() !== '')
+      .map((one) => ({ what: one.what.trim(), nm: figure(one.nm) })),
     tools: draft.tools
-      .filter((one) => one.what.trim() !== '' && one.step !== '')
+      .filter((one) => one.what.trim() !== '' || one.step !== '')
       .map((one) => ({ step: one.step, what: one.what.trim() })),
     proofs: draft.proofs
       .filter((one) => one.trim() !== '')

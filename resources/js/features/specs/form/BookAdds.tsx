@@ -64,8 +64,15 @@ export const BookAdds = ({ draft, set }: FormProps) => {
             value={one.step}
             onChange={(step) => tool(n, { step })}
             options={steps}
+            name={`tools_${n}_step`}
           />
-          <Entry label="Its tools" value={one.what} onChange={(what) => tool(n, { what })} most={100} />
+          <Entry
+            label="Its tools"
+            value={one.what}
+            onChange={(what) => tool(n, { what })}
+            most={100}
+            name={`tools_${n}_what`}
+          />
         </Grid>
       ))}
       {draft.proofs.map((one, n) => (
