@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /** A job without its log: what it is on, and the spec and run it is judged by. Read in one query with every line logged. */
@@ -32,10 +33,10 @@ final readonly class JobHead
     /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
     public static function find(string $id): self
     {
-        $row = ControlJob::query()
+        $row = DB::table('control_jobs')
             ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
             ->join('machines', 'machines.id', '=', 'controls.machine_id')
-            ->where('control_jobs.id', $id)->toBase()
+            ->where('control_jobs.id', $id)
             ->first(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until']);
 
         return $row instanceof stdClass ? self::of($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);

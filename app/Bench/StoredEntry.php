@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\EntryRow;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
@@ -41,7 +41,7 @@ final readonly class StoredEntry
      */
     public static function ofVisits(array $visits): Collection
     {
-        return EntryRow::query()->whereIn('visit_id', $visits)->orderBy('visit_id')->orderBy('seq')->toBase()->get(self::COLUMNS)
+        return DB::table('entries')->whereIn('visit_id', $visits)->orderBy('visit_id')->orderBy('seq')->get(self::COLUMNS)
             ->map(static fn (stdClass $row): self => new self($row->id, (int) $row->seq, $row->visit_id, $row->job_id, $row->kind, $row->digest, $row->chain, $row));
     }
 

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Chain\Link;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 use LogicException;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Stamp;
@@ -68,8 +69,8 @@ final class EntryRow extends Model
             'digest' => $digest,
             'device' => $device,
         ];
-        // Raw, so that what lies in the table is to the letter what was chained.
-        (new self)->setRawAttributes($row + ['chain' => Link::of($place->before, $row)])->save();
+        // Straight, so that what lies in the table is to the letter what was chained, and no model is begun for it.
+        DB::table('entries')->insert($row + ['chain' => Link::of($place->before, $row)]);
     }
 
     protected static function booted(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What holds on every screen: nobody is shut out, nothing is cut off, nothing is too small to hit. */
@@ -83,5 +84,15 @@ final class ScreensTest extends BrowserTestCase
             $this->visit($path)->settledFonts();
             self::assertSame($width, (int) $this->browser->executeScript('return Math.max(document.documentElement.scrollWidth, window.innerWidth)'), $path);
         }
+    }
+
+    public function test_the_browser_finds_nothing_in_the_way_of_installing_it(): void
+    {
+        $this->as('ines')->visit('/');
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $manifest = $tools->execute('Page.getAppManifest');
+        self::assertSame([], $manifest['errors'] ?? null);
+        self::assertStringContainsString('Vivid Pull', $manifest['data'] ?? '');
+        self::assertSame([], $tools->execute('Page.getInstallabilityErrors')['installabilityErrors'] ?? null);
     }
 }
