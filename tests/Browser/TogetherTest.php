@@ -53,7 +53,7 @@ final class TogetherTest extends BrowserTestCase
         $this->browser->switchTo()->window($first);
         $this->await('[aria-label^="Tomas"]')->see('Join this job');
         $rows = count($this->rows());
-        $this->visit("/jobs/{$job}")->await('[data-theirs=ines]')->see('wait on this device until ines signs in here again');
+        $this->visit("/jobs/{$job}")->await('[data-theirs=ines]')->see('One entry of Ines waits on this device until Ines signs in here again');
         self::assertCount($rows, $this->rows());
         $this->server->forget('ines');
         $this->as('ines')->visit("/jobs/{$job}")->await('#bench-line')->settled()->gone('[data-theirs]');

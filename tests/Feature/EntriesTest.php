@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\EntryRow;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use LogicException;
@@ -191,16 +192,21 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $job = HttpJob::open($this)->ready();
         $rows = $job->rows();
-        EntryRow::creating(static function (): never {
-            throw new RuntimeException('full');
+        $refuses = true;
+        DB::listen(static function (QueryExecuted $query) use (&$refuses): void {
+            if ($refuses && str_starts_with($query->sql, 'insert into `entries`')) {
+                throw new RuntimeException('full');
+            }
         });
         $this->withoutExceptionHandling([RuntimeException::class]);
         try {
             $job->line('25');
-        } catch (RuntimeException) {
+            self::fail('The database did not refuse.');
+        } catch (RuntimeException $e) {
             // The server answers 500 in production; what matters here is what was written.
+            self::assertSame('full', $e->getMessage());
         } finally {
-            EntryRow::flushEventListeners();
+            $refuses = false;
         }
         self::assertSame($rows, $job->rows());
         self::assertSame(1, DB::transactionLevel());

@@ -129,8 +129,19 @@ final class Served
 
     public function end(): void
     {
-        posix_kill(-(int) $this->process->getPid(), SIGKILL);
+        // php-fpm begins a session of its own, and its processes outlive their master: each is ended by itself.
+        foreach (self::family((int) $this->process->getPid()) as $pid) {
+            posix_kill($pid, SIGKILL);
+        }
         $this->process->stop(0);
         (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    /** @return list<int> a process and all that it began, and what those began */
+    private static function family(int $pid): array
+    {
+        $children = preg_split('/\s+/', trim((string) shell_exec("pgrep -P {$pid}")), flags: PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return [$pid, ...array_merge(...array_map(static fn (string $child): array => self::family((int) $child), $children))];
     }
 }

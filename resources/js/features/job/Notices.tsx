@@ -1,5 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
+import { peopleQuery } from '../../api/people';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { outbox } from '../../lib/outbox';
 import { useSignedIn } from '../../lib/signedIn';
@@ -13,6 +15,10 @@ export const Notices = () => {
   const person = useSignedIn();
   const theirs = useKept(outbox.entries).filter((entry) => entry.by !== person.id && entry.state === 'waiting');
   const whose = [...new Set(theirs.map((entry) => entry.by))];
+  // Without network the sign-in name has to do.
+  const { data } = useQuery({ ...peopleQuery, enabled: whose.length > 0 });
+  const nameOf = (login: string) => data?.people.find((one) => one.login === login)?.name ?? login;
+  const countOf = (login: string) => theirs.filter((entry) => entry.by === login).length;
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const failed = state.gates.filter((gate) => gate.status === 'failed');
   const open = state.closed === null ? failed : [];
@@ -37,8 +43,9 @@ export const Notices = () => {
       {whose.map((login) => (
         <Notice key={login} mark="cant_tell" ground="violet.wash">
           <span data-theirs={login}>
-            {theirs.filter((entry) => entry.by === login).length === 1 ? 'One entry of ' : 'Entries of '}
-            <b>{login}</b> wait on this device until {login} signs in here again.
+            {countOf(login) === 1 ? 'One entry of ' : 'Entries of '}
+            <b>{nameOf(login)}</b> {countOf(login) === 1 ? 'waits' : 'wait'} on this device until {nameOf(login)} signs
+            in here again.
           </span>
         </Notice>
       ))}
