@@ -439,13 +439,22 @@ final readonly class Acceptance
         if ($entry instanceof AdjusterFitted && self::isWorkedWith($state, $entry->adjuster->id())) {
             throw Refused::because("The {$entry->adjuster->name()} was turned, read or locked since. Take that back first.");
         }
+        if ($entry instanceof AdjusterFitted && $state->run->adjuster($entry->adjuster->id()) === null) {
+            throw Refused::because("Another adjuster took the place of the {$entry->adjuster->name()} since. Take that back first.");
+        }
     }
 
-    /** Whether anything that stands in the log was done with this adjuster. */
+    /** Whether anything that stands in the log was done with this adjuster. A cover that was off when it was fitted is nobody's work with it. */
     private static function isWorkedWith(BenchState $state, string $id): bool
     {
-        return isset($state->facts->threads[$id]) || isset($state->facts->touched[$id]) || isset($state->facts->locked[$id]) || isset($state->facts->guides[$id])
-            || isset($state->facts->coversOff[$id]) || $state->run->adjuster($id) === null;
+        foreach ($state->log->effective() as $entry) {
+            $of = $entry instanceof Confirmed || $entry instanceof CoverMoved || $entry instanceof GuideStepDone || $entry instanceof Moved || $entry instanceof ThreadNoted ? $entry->adjuster : null;
+            if ($of === $id) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function adjusterFitted(BenchState $state, AdjusterFitted $fitted): void

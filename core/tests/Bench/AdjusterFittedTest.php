@@ -60,6 +60,29 @@ final class AdjusterFittedTest extends TestCase
         self::assertSame(['self'], array_keys($job->state->run->adjusters()));
     }
 
+    public function test_a_cover_that_was_off_before_it_was_fitted_does_not_keep_it_there(): void
+    {
+        $job = TestJob::clutch([], ['cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [
+            ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11, 'access' => ['minutes' => 1, 'cover' => 'boot']]]]]], ['positions_steps' => ['perch' => 2.0]])->ready();
+        $job->entry('cover', ['adjuster' => 'perch', 'off' => true])->entry('adjuster', ['cable' => 'clutch', 'adjuster' => ['access' => ['minutes' => 1, 'cover' => 'boot']] + self::MANUAL, 'in_place_of' => 'perch']);
+        $fitted = $job->last();
+        self::assertSame(['manual' => true], $job->state->facts->coversOff);
+        $job->entry('cover', ['adjuster' => 'manual', 'off' => false]);
+        $cover = $job->last();
+        $takeBack = static fn (TestJob $job): TestJob => $job->entry('void', ['entry' => $fitted, 'reason' => 'not this one']);
+        self::assertStringContainsString('Take that back first.', $job->refusal($takeBack));
+        $takeBack($job->entry('void', ['entry' => $cover, 'reason' => 'not this one']));
+        self::assertSame(['perch' => true], $job->state->facts->coversOff);
+    }
+
+    public function test_one_whose_place_was_taken_names_what_to_take_back_first(): void
+    {
+        $job = self::sprung()->entry('adjuster', ['cable' => 'clutch', 'adjuster' => self::MANUAL, 'in_place_of' => 'self']);
+        $first = $job->last();
+        $job->entry('adjuster', ['cable' => 'clutch', 'adjuster' => ['id' => 'other', 'name' => 'other barrel'] + self::MANUAL, 'in_place_of' => 'manual']);
+        self::assertSame('Another adjuster took the place of the manual adjuster since. Take that back first.', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('void', ['entry' => $first, 'reason' => 'wrong'])));
+    }
+
     public function test_what_cannot_be_is_refused_with_a_sentence(): void
     {
         $job = TestJob::clutch()->ready();
