@@ -59,7 +59,7 @@ final class ShopMemoryTest extends BrowserTestCase
     public function test_a_cable_of_two_pieces_and_the_tools_of_a_step_are_written_in_the_form_and_come_back(): void
     {
         $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'trigger_throttle');
-        $this->see('The cable is of two pieces')->click('[data-two-pieces]')->see('Piece at the hand', 'Piece at the working end')->field('model', 'Hesk Dale 88');
+        $this->see('The cable is of two pieces')->gone('[aria-label="Poses of the bars"]')->click('[data-two-pieces]')->see('Piece at the hand', 'Piece at the working end')->field('model', 'Hesk Dale 88');
         $this->click('[data-add-tools]')->field('tools_0_what', 'pliers')->click('[data-primary]')->see('Tools 1, step: this is empty')->choose('tools_0_step', 'keyhole_off')->field('tools_0_what', 'long-nose pliers, 10 mm')->accessible('tools of a step in the form')
             ->click('[data-primary]')->see('Hesk Dale 88', 'long-nose pliers, 10 mm', 'Piece at the hand', 'Piece at the working end');
         self::assertEquals([['step' => 'keyhole_off', 'what' => 'long-nose pliers, 10 mm']], $this->written('Hesk Dale 88')['book']['tools'] ?? []);

@@ -6,12 +6,13 @@ import { MachineTag } from '../../components/MachineTag';
 import { PersonMenu } from '../../components/PersonMenu';
 import { bandText, counted } from '../../lib/figures';
 import { duration } from '../../lib/time';
+import { isOnBars } from '../specs/words';
 import { useBench } from './useBench';
 
 /** What is on the bench: machine, control, the figure it is held against, and how it stands. */
 export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
   const { job, state } = useBench();
-  const bars = ['lever', 'grip'].includes(state.hand.kind) ? 'bars straight' : null;
+  const bars = isOnBars(state.hand.kind) ? 'bars straight' : null;
   const { machine } = job;
   return (
     <Box as="header" bg="frame" color="onFrame" data-frame>

@@ -18,7 +18,7 @@ import { draftOf, type SpecDraft } from './draft';
 import { SketchSheet } from './SketchSheet';
 import { Standing } from './SpecsScreen';
 import { TaughtSheet } from './TaughtSheet';
-import { engines, kindName, limits, meterUnits, points, policies, poses, rules, standing } from './words';
+import { engines, isOnBars, kindName, limits, meterUnits, points, policies, poses, rules, standing } from './words';
 
 export default function SpecScreen({ onLeave }: { onLeave: () => void }) {
   const id = Number(useParams().id ?? 0);
@@ -155,7 +155,7 @@ function lines(draft: SpecDraft, steps: Options = []): [string, string][] {
     ['Read at', draft.low === '' && draft.high === '' ? '' : named(points, draft.point)],
     ['Engine', draft.engine === '' ? '' : named(engines, draft.engine)],
     ['Wheels', draft.wheels === '' ? '' : named(standing, draft.wheels)],
-    ['Poses', draft.poses.map((pose) => named(poses, pose)).join(', ')],
+    ['Poses', isOnBars(draft.hand.kind) ? draft.poses.map((pose) => named(poses, pose)).join(', ') : ''],
     ['Aim for', named(policies, draft.policy)],
     ['Verdict', named(rules, draft.rule)],
     ['The book looks', interval.length === 0 ? '' : `every ${interval.join(' or ')}`],

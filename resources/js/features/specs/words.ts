@@ -48,6 +48,9 @@ export const standing = [
   { key: 'on_stand', label: 'On a stand' },
 ] as const satisfies Options;
 
+/** Hand controls on bars that turn; the others have no poses. */
+export const isOnBars = (hand: unknown): boolean => hand === 'lever' || hand === 'grip';
+
 export const poses = [
   { key: 'straight', label: 'Straight' },
   { key: 'left', label: 'Full left' },

@@ -3,7 +3,7 @@ import { FieldLabel, Sheet } from '../../../components/Buttons';
 import { Pick } from '../../../components/Entry';
 import { PickOne } from '../../../components/PickOne';
 import type { FormProps } from '../SpecEditScreen';
-import { engines, policies, poses, rules, standing } from '../words';
+import { engines, isOnBars, policies, poses, rules, standing } from '../words';
 
 const whichPoses = [
   { key: 'straight', label: 'Straight only' },
@@ -22,21 +22,23 @@ export const Conditions = ({ draft, set }: FormProps) => (
       <Pick label="Aim for" value={draft.policy} onChange={(policy) => set({ policy })} options={policies} />
       <Pick label="Verdict" value={draft.rule} onChange={(rule) => set({ rule })} options={rules} />
     </Grid>
-    <Box marginTop="3">
-      <FieldLabel as="div">Bars</FieldLabel>
-      {draft.hand.kind === 'grip' ? (
-        <Box lineHeight="snug" data-all-poses>
-          A grip is read and proved with the bars left, straight and right, always.
-        </Box>
-      ) : (
-        <PickOne
-          says="Poses of the bars"
-          mark="poses"
-          options={whichPoses}
-          value={draft.poses.length > 1 ? 'all' : 'straight'}
-          onPick={(key) => set({ poses: key === 'all' ? poses.map((pose) => pose.key) : ['straight'] })}
-        />
-      )}
-    </Box>
+    {isOnBars(draft.hand.kind) && (
+      <Box marginTop="3">
+        <FieldLabel as="div">Bars</FieldLabel>
+        {draft.hand.kind === 'grip' ? (
+          <Box lineHeight="snug" data-all-poses>
+            A grip is read and proved with the bars left, straight and right, always.
+          </Box>
+        ) : (
+          <PickOne
+            says="Poses of the bars"
+            mark="poses"
+            options={whichPoses}
+            value={draft.poses.length > 1 ? 'all' : 'straight'}
+            onPick={(key) => set({ poses: key === 'all' ? poses.map((pose) => pose.key) : ['straight'] })}
+          />
+        )}
+      </Box>
+    )}
   </Sheet>
 );
