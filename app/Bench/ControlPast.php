@@ -13,6 +13,7 @@ use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
@@ -99,7 +100,7 @@ final readonly class ControlPast
     /** @return list<string> what was taken up again and again within the last year */
     public function again(): array
     {
-        return AgainAndAgain::of($this->taken())->said(CarbonImmutable::now()->toDateString(), FamilyKey::from($this->control->specVersion->body['family'])->family());
+        return AgainAndAgain::of($this->taken())->said(CarbonImmutable::now()->toDateString(), Families::of(FamilyKey::from($this->control->specVersion->body['family'])));
     }
 
     /** The adjuster that cured it last time. */

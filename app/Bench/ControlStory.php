@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Models\Control;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Spec\BookInterval;
 use VividPull\Core\Spec\SpecBand;
@@ -41,7 +42,7 @@ final readonly class ControlStory
         $story = self::wear($control, $looks);
         $next = $looks === [] ? null : NextCheck::after(
             $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks), $past->namedDay(),
-            FamilyKey::from($control->specVersion->body['family'])->family()->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
+            Families::of(FamilyKey::from($control->specVersion->body['family']))->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
         );
 
         return new self($past, $looks, $unit, $story, $next);
@@ -102,7 +103,7 @@ final readonly class ControlStory
 
         return $aim === null ? null : WearStory::of(
             $looks, SpecBand::between($aim['low_mm'] ?? null, $aim['high_mm'] ?? null),
-            FamilyKey::from($spec['family'])->family(), self::ratio($control, ReadingPoint::from($aim['point'])),
+            Families::of(FamilyKey::from($spec['family'])), self::ratio($control, ReadingPoint::from($aim['point'])),
         );
     }
 
@@ -112,7 +113,7 @@ final readonly class ControlStory
         $taught = $control->summary['taught'][$point->value]['ln_ratio'] ?? null;
 
         return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)
-            ?? FamilyKey::from($control->specVersion->body['family'])->family()->usualRatio($point))->value;
+            ?? Families::of(FamilyKey::from($control->specVersion->body['family']))->usualRatio($point))->value;
     }
 
     private static function book(Control $control): ?BookInterval

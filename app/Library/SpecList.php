@@ -10,6 +10,7 @@ use App\Models\Words;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\SpecCodec;
@@ -48,7 +49,7 @@ final readonly class SpecList
             'version' => $one->version,
             'draft' => $one->isDraft(),
             'family' => $spec->family->value,
-            'family_title' => $spec->family->family()->title(),
+            'family_title' => Families::of($spec->family)->title(),
             'says' => $spec->say(),
             'printed' => $spec->book->printed,
             'source' => $spec->source->say(),

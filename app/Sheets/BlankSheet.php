@@ -9,6 +9,7 @@ use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Step;
@@ -28,7 +29,7 @@ final readonly class BlankSheet
     {
         $spec = SpecCodec::decode(Node::of($control->specVersion->body));
         $run = RunCodec::decode(Node::of($control->run));
-        $family = $spec->family->family();
+        $family = Families::of($spec->family);
 
         return [
             'control' => $control,

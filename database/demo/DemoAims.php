@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Family\SpeedSelector;
@@ -45,6 +46,6 @@ final readonly class DemoAims
     /** As the family begins: how much each cable moves a mode is learned. */
     private static function modes(): Aim
     {
-        return FamilyKey::ModeCables->family()->starting()->aims[0];
+        return Families::of(FamilyKey::ModeCables)->starting()->aims[0];
     }
 }

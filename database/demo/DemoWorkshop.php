@@ -13,6 +13,7 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 
 /** Saltmarsh Ferry & Parks: machines, two years of jobs, and a day on the bench. The same for the same day. */
@@ -160,7 +161,7 @@ final class DemoWorkshop
                 $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 84, 'ends_alike' => true]);
                 $job->body('part_refused', ['part' => 'cable', 'number' => 'MH-2110, an inch short']);
                 $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 109, 'ends_alike' => true]);
-                foreach (FamilyKey::TwistGrip->family()->replacing() as $step) {
+                foreach (Families::of(FamilyKey::TwistGrip)->replacing() as $step) {
                     if (! in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE], true)) {
                         $job->body('replacing', ['key' => $step->key]);
                     }

@@ -140,8 +140,8 @@ final class Served
     /** @return list<int> a process and all that it began, and what those began */
     private static function family(int $pid): array
     {
-        $children = preg_split('/\s+/', trim((string) shell_exec("pgrep -P {$pid}")), flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        $children = array_filter(explode("\n", (string) shell_exec("pgrep -P {$pid}")), static fn (string $line): bool => $line !== '');
 
-        return [$pid, ...array_merge(...array_map(static fn (string $child): array => self::family((int) $child), $children))];
+        return [$pid, ...array_merge(...array_map(static fn (string $child): array => self::family((int) $child), array_values($children)))];
     }
 }

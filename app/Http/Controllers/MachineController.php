@@ -22,6 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Planning\DriftAhead;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SourceKind;
@@ -126,7 +127,7 @@ final class MachineController
     private static function adjusters(Control $control): array
     {
         $adjusters = [];
-        $ahead = DriftAhead::usual(SpecCodec::decode(Node::of($control->specVersion->body))->family->family()->drift());
+        $ahead = DriftAhead::usual(Families::of(SpecCodec::decode(Node::of($control->specVersion->body))->family)->drift());
         foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
             $at = $control->summary['positions_steps'][$id] ?? $control->summary['positions_turns'][$id] ?? null;
             $adjusters[] = [

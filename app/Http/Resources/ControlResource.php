@@ -10,6 +10,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Entry\Noted;
 use VividPull\Core\Bench\ItemKind;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Wear\MeterUnit;
 
@@ -32,8 +33,8 @@ final readonly class ControlResource
             'name' => $control->name,
             'minutes' => $control->minutes,
             'band' => ['low_mm' => $spec['aim']['low_mm'] ?? null, 'high_mm' => $spec['aim']['high_mm'] ?? null],
-            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->named(FamilyKey::from($spec['family'])->family()->moved()) : null,
-            'family' => FamilyKey::from($spec['family'])->family()->title(),
+            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->named(Families::of(FamilyKey::from($spec['family']))->moved()) : null,
+            'family' => Families::of(FamilyKey::from($spec['family']))->title(),
             'engine' => $spec['conditions']['engine'] ?? null,
             'job' => $control->openJob?->id,
             'stage' => $stage?->title(),

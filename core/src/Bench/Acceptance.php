@@ -38,6 +38,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Proof;
@@ -329,7 +330,7 @@ final readonly class Acceptance
 
             return;
         }
-        $family = $state->spec->family->family();
+        $family = Families::of($state->spec->family);
         $keys = array_map(static fn (Step $s): string => $s->key, [...$family->makeSafe(), ...$family->refit(), ...$family->closing()]);
         self::known($step->key, $keys, 'a step of this job');
     }
@@ -339,7 +340,7 @@ final readonly class Acceptance
         if (! $all->stamp->by->role->mayConfirmTogether()) {
             throw Refused::because("{$all->stamp->by->name} is an apprentice and confirms each line by itself.");
         }
-        $lines = $all->each($state->spec->family->family());
+        $lines = $all->each(Families::of($state->spec->family));
         $known = array_map(static fn (Confirmed|Inspected $line): string => $line->key, $lines);
         foreach ($all->keys as $key) {
             self::known($key, $known, 'a line that is confirmed together with others');
@@ -360,7 +361,7 @@ final readonly class Acceptance
         if ($isLeft && trim($found->remark ?? '') === '') {
             throw Refused::because('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.');
         }
-        if ($isLeft && ! $state->spec->family->family()->allowsByChoice()) {
+        if ($isLeft && ! Families::of($state->spec->family)->allowsByChoice()) {
             throw Refused::because('On this control a fault is not left by choice. Mend it, or tag the machine.');
         }
     }
@@ -394,7 +395,7 @@ final readonly class Acceptance
             $entry instanceof Checked => self::proofInOrder($state, $entry),
             $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
             // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
-            $entry instanceof OutcomeSeen && $state->spec->family->family()->runsItsTable() && isset($state->judgement->table?->table->settings[$entry->setting]) => self::refitted($state, Running::Refitted, true),
+            $entry instanceof OutcomeSeen && Families::of($state->spec->family)->runsItsTable() && isset($state->judgement->table?->table->settings[$entry->setting]) => self::refitted($state, Running::Refitted, true),
             default => null,
         };
     }
@@ -503,7 +504,7 @@ final readonly class Acceptance
 
     private static function byChoice(BenchState $state): void
     {
-        if (! $state->spec->family->family()->allowsByChoice()) {
+        if (! Families::of($state->spec->family)->allowsByChoice()) {
             throw Refused::because('This control is never left outside its limits by choice. Set it, or tag the machine.');
         }
     }

@@ -6,6 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Quantity\Steps;
@@ -32,6 +33,24 @@ final readonly class BenchState
     public function next(): PlanOutcome
     {
         return PlanUnderWay::of($this) ?? Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
+    }
+
+    /** The governor's nut; null where there is no governor, or no limit to hold it against. */
+    public function governor(): ?GovernorAdvice
+    {
+        return GovernorAdvice::of($this->spec, $this->run, $this->facts, $this->judgement, $this->second?->judgement);
+    }
+
+    /** Where a drive begins and is full; null where its spec says nothing of that. */
+    public function engagement(): ?EngagementState
+    {
+        return EngagementState::of($this->spec, $this->facts, $this->judgement);
+    }
+
+    /** The slack that opens fully and closes; null where the spec has no such window. */
+    public function window(): ?WindowState
+    {
+        return WindowState::of($this->spec, $this->facts, $this->beliefs, $this->judgement, $this->second?->judgement);
     }
 
     /** Nobody knows where it stood, but every turn of it was counted: so many back. */

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Running;
 use VividPull\Core\Measurement\VerdictKind;
@@ -243,7 +244,7 @@ final readonly class BesideItems
         $answers = array_values(array_map(static fn (OutcomeWord $word): Answer => new Answer($word->key, $word->label, EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $word->key],
             $word->provesNothing ? AnswerTone::Plain : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong)), $setting->sees));
 
-        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', $this->spec->family->family()->tryingCaution(), $answers);
+        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', Families::of($this->spec->family)->tryingCaution(), $answers);
     }
 
     private function found(Proof $proof): StageItem

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Family\Drift;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Spec\EngagementWindow;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
 /** A drive's handle from rest to full drive, as last read: first motion, full drive, and the margins to either side. In mm of handle travel. */
@@ -28,20 +30,20 @@ final readonly class EngagementState
         public string $sentence,
     ) {}
 
-    public static function of(BenchState $state): ?self
+    public static function of(Spec $spec, Facts $facts, Judgement $judgement): ?self
     {
-        $window = $state->spec->other(EngagementWindow::class);
-        $band = $state->spec->aim?->band;
+        $window = $spec->other(EngagementWindow::class);
+        $band = $spec->aim?->band;
         if ($window === null || $band === null) {
             return null;
         }
-        $found = ($state->judgement->nowGroup ?? ($state->facts->isChanged() ? null : $state->judgement->foundGroup))?->found;
+        $found = ($judgement->nowGroup ?? ($facts->isChanged() ? null : $judgement->foundGroup))?->found;
         $first = $found?->mean;
-        $values = Measuring::current($state->facts, MeasureKey::FullDrive);
+        $values = Measuring::current($facts, MeasureKey::FullDrive);
         $repeated = $values === [] ? null : Repeated::of(MeasureKey::FullDrive, $values);
         $full = $repeated?->mean;
         [$low, $high] = [$first === null ? null : $first - $band->floor(), $first === null || $band->high === null ? null : $band->high - $first];
-        $reserve = match ($state->spec->family->family()->drift()) {
+        $reserve = match (Families::of($spec->family)->drift()) {
             Drift::GrowsPlay => $high,
             Drift::ShrinksPlay => $low,
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Gate;
 use VividPull\Core\Family\GateKey;
@@ -30,7 +31,7 @@ final readonly class Gates
      */
     public static function states(Spec $spec, Run $run, Facts $facts, array $poses, array $measures): array
     {
-        $family = $spec->family->family();
+        $family = Families::of($spec->family);
         $pack = PackState::of($spec, $facts);
         $here = array_values(array_filter($family->gates(), static fn (Gate $gate): bool => match ($gate->key) {
             GateKey::PackSound => $pack !== null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Measure;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\MeasureKey;
@@ -24,7 +25,7 @@ final readonly class Measuring
     public static function of(Spec $spec, Facts $facts): array
     {
         $measuring = new self($spec, $facts);
-        $asked = array_filter($spec->family->family()->measures($spec), static fn (Measure $one): bool => $one->key === MeasureKey::Tyre
+        $asked = array_filter(Families::of($spec->family)->measures($spec), static fn (Measure $one): bool => $one->key === MeasureKey::Tyre
             ? $spec->other(SpeedCeiling::class) !== null : $spec->limitOf($one->key) !== null);
 
         return array_values(array_map($measuring->state(...), $asked));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\Spec;
 
 /** Stage, what is missing, and how the job may end. */
@@ -93,7 +94,7 @@ final readonly class Progressing
     private static function mayChoose(Spec $spec, Facts $facts): array
     {
         return match (true) {
-            ! $spec->family->family()->allowsByChoice() => ['This control is never left outside its limits by choice.'],
+            ! Families::of($spec->family)->allowsByChoice() => ['This control is never left outside its limits by choice.'],
             $facts->byChoice === null => ['Say why it is left outside the band by choice.'],
             default => [],
         };

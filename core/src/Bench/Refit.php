@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Measure;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\Running;
@@ -22,7 +23,7 @@ final readonly class Refit
     /** Whether anything of this job runs the machine with its guards on, so that the refit comes before the end. */
     public function isAsked(): bool
     {
-        $family = $this->spec->family->family();
+        $family = Families::of($this->spec->family);
 
         return ($this->spec->other(OutcomeTable::class) !== null && $family->runsItsTable())
             || array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === Running::Refitted) !== []
@@ -41,7 +42,7 @@ final readonly class Refit
             return [];
         }
         $covers = array_values(array_unique(array_intersect_key($this->run->covers(), $this->facts->coversOff)));
-        $steps = $asFound ? [] : array_filter($this->spec->family->family()->refit(), fn (Step $step): bool => ! isset($this->facts->confirmed[$step->key]));
+        $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->facts->confirmed[$step->key]));
 
         return [...array_map(static fn (string $cover): string => "{$cover} back on", $covers), ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps))];
     }
@@ -49,6 +50,6 @@ final readonly class Refit
     /** @return list<string> keys of the steps that a change undoes: after it they are done again before anything is run */
     public static function keys(Spec $spec): array
     {
-        return array_map(static fn (Step $step): string => $step->key, $spec->family->family()->refit());
+        return array_map(static fn (Step $step): string => $step->key, Families::of($spec->family)->refit());
     }
 }

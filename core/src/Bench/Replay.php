@@ -41,6 +41,7 @@ use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
@@ -340,7 +341,7 @@ final class Replay
 
     private function confirmAll(AllConfirmed $all): void
     {
-        foreach ($all->each($this->spec->family->family()) as $line) {
+        foreach ($all->each(Families::of($this->spec->family)) as $line) {
             $this->apply($line);
         }
     }
@@ -388,7 +389,7 @@ final class Replay
     {
         if ($step->key === Replacement::BEGIN && $step->reason !== null) {
             $this->finishGroup();
-            $this->replacing = Replacing::begun($step->reason, $step->cable, $this->spec->family->family()->replacing());
+            $this->replacing = Replacing::begun($step->reason, $step->cable, Families::of($this->spec->family)->replacing());
         } else {
             $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
             // Of a pair an older log does not say which cable it is.

@@ -13,6 +13,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
@@ -38,7 +39,7 @@ final readonly class StageItems
     /** @return array<string, list<StageItem>> by stage */
     public function all(): array
     {
-        $family = $this->spec->family->family();
+        $family = Families::of($this->spec->family);
         $beside = new BesideItems($this->spec, $this->run, $this->facts, $this->judgement);
 
         return [
@@ -166,7 +167,7 @@ final readonly class StageItems
     {
         $noted = $this->facts->condition;
         $conditions = $this->spec->conditions;
-        $isHeatAsked = $conditions->engine !== null || $this->spec->family->family()->movesWithHeat();
+        $isHeatAsked = $conditions->engine !== null || Families::of($this->spec->family)->movesWithHeat();
         $answers = [];
         foreach ($isHeatAsked ? EngineHeat::cases() : [null] as $engine) {
             foreach ($conditions->wheels !== null ? Wheels::cases() : [null] as $wheels) {
@@ -350,7 +351,7 @@ final readonly class StageItems
         $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
         $point = $this->spec->play()->point;
 
-        return $evidence->failed !== [] && $evidence->room($now, $band, ($this->run->couplings->at($point) ?? $this->spec->family->family()->usualRatio($point))->value) !== null ? $evidence : null;
+        return $evidence->failed !== [] && $evidence->room($now, $band, ($this->run->couplings->at($point) ?? Families::of($this->spec->family)->usualRatio($point))->value) !== null ? $evidence : null;
     }
 
     private function isLeft(Judgement $judgement, Pose $pose): bool

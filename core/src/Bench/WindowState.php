@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\ThrottleWindow;
 use VividPull\Core\Statistics\StudentDistribution;
 
@@ -24,19 +26,19 @@ final readonly class WindowState
         public ?float $opens = null,
     ) {}
 
-    public static function of(BenchState $state): ?self
+    public static function of(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, ?Judgement $behind): ?self
     {
-        $window = $state->spec->other(ThrottleWindow::class);
-        if ($window === null || $state->spec->aim === null) {
+        $window = $spec->other(ThrottleWindow::class);
+        if ($window === null || $spec->aim === null) {
             return null;
         }
-        $ratio = exp($state->beliefs->play->taught()->ln);
-        $second = $window->armRatio === null ? 0.0 : self::secondSlack($state);
-        $groups = array_values($state->judgement->poseGroups);
-        if ($groups === [] && $state->judgement->foundGroup !== null && ! $state->facts->isChanged()) {
-            $groups = [$state->judgement->foundGroup];
+        $ratio = exp($beliefs->play->taught()->ln);
+        $second = $window->armRatio === null ? 0.0 : self::secondSlack($spec, $behind);
+        $groups = array_values($judgement->poseGroups);
+        if ($groups === [] && $judgement->foundGroup !== null && ! $facts->isChanged()) {
+            $groups = [$judgement->foundGroup];
         }
-        $read = array_map(static fn (ReadingGroup $group): array => [$group->found->mean / $ratio, hypot($group->found->standard() / $ratio, $group->found->mean / $ratio * $state->beliefs->play->taught()->spread), $group->found->freedom()], $groups);
+        $read = array_map(static fn (ReadingGroup $group): array => [$group->found->mean / $ratio, hypot($group->found->standard() / $ratio, $group->found->mean / $ratio * $beliefs->play->taught()->spread), $group->found->freedom()], $groups);
         usort($read, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         [$tightest, $slackest] = $read === [] ? [null, null] : [$read[0], $read[count($read) - 1]];
         $closes = $tightest === null ? null : self::chance($tightest, $window->marginMm, INF);
@@ -61,12 +63,12 @@ final readonly class WindowState
     }
 
     /** Slack of the cable behind the governor; where it was not read, the middle of what its spec allows. */
-    private static function secondSlack(BenchState $state): float
+    private static function secondSlack(Spec $spec, ?Judgement $behind): float
     {
-        $band = $state->spec->second?->band;
+        $band = $spec->second?->band;
         $usual = $band === null ? 0.0 : ($band->floor() + ($band->high ?? $band->floor() + 2.0)) / 2;
 
-        return $state->second?->judgement->nowGroup->found->mean ?? $state->second?->judgement->foundGroup->found->mean ?? $usual;
+        return $behind->nowGroup->found->mean ?? $behind->foundGroup->found->mean ?? $usual;
     }
 
     /** What was read says it only with 95 % confidence (ISO 14253-1); between, the chance is told. */

@@ -13,6 +13,11 @@ use VividPull\Core\Cable\Run;
  */
 final readonly class AutomaticClutch extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::AutomaticClutch;
+    }
+
     public function title(): string
     {
         return 'Automatic clutch';

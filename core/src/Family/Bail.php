@@ -20,6 +20,11 @@ use VividPull\Core\Spec\TimeLimit;
  */
 final readonly class Bail extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::Bail;
+    }
+
     public function title(): string
     {
         return 'Operator-presence bail';

@@ -15,6 +15,11 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class BrakePull extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::BrakePull;
+    }
+
     public function title(): string
     {
         return 'Brake pull';

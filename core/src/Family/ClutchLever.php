@@ -25,6 +25,11 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class ClutchLever extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::ClutchLever;
+    }
+
     private const RUNNING = 'Outdoors: carbon monoxide kills. Brake on, nobody in front, hands clear of chain and wheel.';
 
     public function title(): string

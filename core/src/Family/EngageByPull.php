@@ -16,6 +16,11 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class EngageByPull extends DriveClutch
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::EngageByPull;
+    }
+
     public function title(): string
     {
         return 'Drive clutch, engaged by its pull';

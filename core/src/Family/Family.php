@@ -8,20 +8,17 @@ use VividPull\Core\Bench\Cure;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\GuideStep;
-use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\SpecFamily;
 use VividPull\Core\Wear\WearCause;
 
 /** One family of controls: what is particular to it, declared. Nothing in here computes. */
-interface Family
+interface Family extends SpecFamily
 {
     public function title(): string;
-
-    /** What the hand or foot moves, as its people call it. */
-    public function moved(): string;
 
     /** The reading ratio to begin with where no geometry is known. */
     public function usualRatio(ReadingPoint $point): CouplingRatio;
@@ -34,9 +31,6 @@ interface Family
     /** Which way use takes its play, where the control's own history says nothing else; common practice, no source. */
     public function drift(): Drift;
 
-    /** Whether heat changes its play so much that cold or hot is written down even where its book is silent. */
-    public function movesWithHeat(): bool;
-
     /** What a spec of it begins from, until its book is at hand. */
     public function starting(): Starting;
 
@@ -45,12 +39,6 @@ interface Family
 
     /** @return list<Step> what is confirmed before hands go near */
     public function makeSafe(): array;
-
-    /** @return list<Inspection> what is looked over before anything is measured */
-    public function lookOver(): array;
-
-    /** @return list<Proof> what is tried before the job may end; some of it depends on what is fitted */
-    public function proofs(Run $run): array;
 
     /** @return list<Measure> what is measured beside the play, where the spec has a limit for it */
     public function measures(Spec $spec): array;
@@ -72,9 +60,6 @@ interface Family
 
     /** @return list<Gate> what cannot be closed as fit for use */
     public function gates(): array;
-
-    /** @return list<Pose> the poses in which it is always read and proved, whatever its spec says; empty where the spec decides */
-    public function poses(): array;
 
     /** @return list<Step> what is put back before anything is run: covers that are tracked come by themselves */
     public function refit(): array;

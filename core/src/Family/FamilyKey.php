@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-/** The families of controls that the core knows, and where each is written down. */
+/** The families of controls that the core knows. */
 enum FamilyKey: string
 {
     case ClutchLever = 'clutch_lever';
@@ -22,25 +22,4 @@ enum FamilyKey: string
     case HookControl = 'hook_control';
     case BrakePull = 'brake_pull';
     case OtherControl = 'other_control';
-
-    public function family(): Family
-    {
-        return match ($this) {
-            self::ClutchLever => new ClutchLever,
-            self::AutomaticClutch => new AutomaticClutch,
-            self::HydraulicClutch => new HydraulicClutch,
-            self::TwistGrip => new TwistGrip,
-            self::TriggerThrottle => new TriggerThrottle,
-            self::PedalThrottle => new PedalThrottle,
-            self::SlidingDrive => new SlidingDrive,
-            self::EngageByPull => new EngageByPull,
-            self::ReleaseByPull => new ReleaseByPull,
-            self::Bail => new Bail,
-            self::SpeedSelector => new SpeedSelector,
-            self::ModeCables => new ModeCables,
-            self::HookControl => new HookControl,
-            self::BrakePull => new BrakePull,
-            self::OtherControl => new OtherControl,
-        };
-    }
 }

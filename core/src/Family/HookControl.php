@@ -18,6 +18,11 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class HookControl extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::HookControl;
+    }
+
     private const RUNNING = 'Outdoors: carbon monoxide kills. Auger area clear: use a stick, never a hand. Operator in place, nobody in front.';
 
     public function title(): string

@@ -14,6 +14,11 @@ use VividPull\Core\Cable\Run;
  */
 final readonly class HydraulicClutch extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::HydraulicClutch;
+    }
+
     public function title(): string
     {
         return 'Hydraulic clutch';

@@ -21,6 +21,11 @@ use VividPull\Core\Spec\OutcomeWord;
  */
 final readonly class ModeCables extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::ModeCables;
+    }
+
     /** Four turns of six bevels: never more at once. */
     private const MOST_BEVELS = 24.0;
 

@@ -11,6 +11,11 @@ use VividPull\Core\Cable\Run;
 /** Any other cable that is pulled by hand, with play between two edges. */
 final readonly class OtherControl extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::OtherControl;
+    }
+
     private const RUNNING = 'Where it runs: outdoors, carbon monoxide kills. Clear of everything that turns. Operator in place, nobody in front.';
 
     public function title(): string

@@ -18,6 +18,11 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class PedalThrottle extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::PedalThrottle;
+    }
+
     public function title(): string
     {
         return 'Throttle pedal';

@@ -16,6 +16,11 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class ReleaseByPull extends DriveClutch
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::ReleaseByPull;
+    }
+
     public function title(): string
     {
         return 'Drive clutch, released by its pull';

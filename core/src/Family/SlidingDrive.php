@@ -23,6 +23,11 @@ use VividPull\Core\Wear\WearCause;
  */
 final readonly class SlidingDrive extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::SlidingDrive;
+    }
+
     public function title(): string
     {
         return 'Sliding drive handle';

@@ -21,6 +21,11 @@ use VividPull\Core\Spec\OutcomeWord;
  */
 final readonly class SpeedSelector extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::SpeedSelector;
+    }
+
     private const DRIVING = 'Outdoors: carbon monoxide kills. Operator in place, nobody in front.';
 
     public function title(): string

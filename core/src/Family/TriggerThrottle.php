@@ -21,6 +21,11 @@ use VividPull\Core\Spec\SpecBand;
  */
 final readonly class TriggerThrottle extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::TriggerThrottle;
+    }
+
     public function title(): string
     {
         return 'Throttle trigger';

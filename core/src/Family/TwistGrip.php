@@ -24,6 +24,11 @@ use VividPull\Core\Spec\SpecBand;
  */
 final readonly class TwistGrip extends CommonFamily
 {
+    public function key(): FamilyKey
+    {
+        return FamilyKey::TwistGrip;
+    }
+
     public function title(): string
     {
         return 'Throttle grip';

@@ -11,6 +11,7 @@ use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\Wheels;
 
@@ -135,7 +136,7 @@ final readonly class Learning
         $point = $spec->play()->point;
 
         return RatioPrior::fromCoupling(
-            $run->couplings->at($point) ?? $spec->family->family()->usualRatio($point),
+            $run->couplings->at($point) ?? Families::of($spec->family)->usualRatio($point),
         )->widenedBy($run->stepKnowledge()?->spread() ?? 0.0);
     }
 

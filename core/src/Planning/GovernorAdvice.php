@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Facts;
+use VividPull\Core\Bench\Judgement;
 use VividPull\Core\Bench\MeasureState;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpeedCeiling;
 
 /**
@@ -31,50 +35,50 @@ final readonly class GovernorAdvice
     private function __construct(public string $sentence, public ?string $adjuster, public ?Steps $steps) {}
 
     /** Null where there is no governor, or no limit to hold it against. */
-    public static function of(BenchState $state): ?self
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second): ?self
     {
-        $nut = array_values(array_filter($state->run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() === Sets::Speed))[0] ?? null;
-        $ceiling = $state->spec->other(SpeedCeiling::class);
-        $speed = array_values(array_filter($state->judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed))[0] ?? null;
+        $nut = array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() === Sets::Speed))[0] ?? null;
+        $ceiling = $spec->other(SpeedCeiling::class);
+        $speed = array_values(array_filter($judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed))[0] ?? null;
         if ($nut === null || $ceiling === null || $speed === null) {
             return null;
         }
-        $proven = $state->judgement->now->is(VerdictKind::Inside) && ($state->second === null || $state->second->judgement->now->is(VerdictKind::Inside));
-        $open = self::unproved($state);
+        $proven = $judgement->now->is(VerdictKind::Inside) && ($second === null || $second->now->is(VerdictKind::Inside));
+        $open = self::unproved($spec, $run, $facts);
 
         return match (true) {
             $speed->found === null => new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null),
-            $speed->verdict->kind->isOutside() => self::slower($state, $nut, $speed->found, $ceiling),
+            $speed->verdict->kind->isOutside() => self::slower($facts, $nut, $speed->found, $ceiling),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
             $open !== [] => new self('The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.', null, null),
-            default => self::faster($state, $nut, $speed->found, $ceiling),
+            default => self::faster($facts, $nut, $speed->found, $ceiling),
         };
     }
 
     /** @return list<string> proofs of opening, closing and taking off that failed, or were not tried since the last move of a cable */
-    private static function unproved(BenchState $state): array
+    private static function unproved(Spec $spec, Run $run, Facts $facts): array
     {
-        $open = array_filter($state->spec->family->family()->proofs($state->run), static fn (Proof $proof): bool => ! $proof->passes($state->facts->checks[$proof->key]->answer ?? ''));
+        $open = array_filter(Families::of($spec->family)->proofs($run), static fn (Proof $proof): bool => ! $proof->passes($facts->checks[$proof->key]->answer ?? ''));
 
         return array_values(array_map(static fn (Proof $proof): string => rtrim($proof->question, '?'), $open));
     }
 
-    private static function slower(BenchState $state, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
+    private static function slower(Facts $facts, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
     {
-        $turns = min(self::MOST_AT_ONCE, ceil(6 * ($found->mean - $ceiling->atMostKmh) / self::perTurn($state, $nut)) / 6);
+        $turns = min(self::MOST_AT_ONCE, ceil(6 * ($found->mean - $ceiling->atMostKmh) / self::perTurn($facts, $nut)) / 6);
 
         return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), 'it runs past its limit');
     }
 
-    private static function faster(BenchState $state, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
+    private static function faster(Facts $facts, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
     {
         $wanted = min($ceiling->usualKmh ?? $ceiling->atMostKmh, $ceiling->atMostKmh);
         $safe = $ceiling->atMostKmh - $found->mean - $found->expanded();
         if ($found->mean + $found->expanded() >= $wanted || $safe <= 0.0) {
             return new self('It reaches what it should, within its limit. The nut stays.', null, null);
         }
-        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $found->mean, $safe) / self::perTurn($state, $nut)));
-        $at = $state->facts->positions[$nut->id()] ?? null;
+        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $found->mean, $safe) / self::perTurn($facts, $nut)));
+        $at = $facts->positions[$nut->id()] ?? null;
         if ($flats < 1) {
             return new self('A flat more could pass the limit. The nut stays.', null, null);
         }
@@ -92,11 +96,11 @@ final readonly class GovernorAdvice
     }
 
     /** Speed for a turn of the nut, from the speeds before and after its moves in this job; the cautious figure until there are two. */
-    private static function perTurn(BenchState $state, Adjuster $nut): float
+    private static function perTurn(Facts $facts, Adjuster $nut): float
     {
         $learned = 0.0;
         $byMoves = [];
-        foreach ($state->facts->seen->measures as $seen) {
+        foreach ($facts->seen->measures as $seen) {
             if ($seen->entry->key === MeasureKey::GroundSpeed) {
                 $byMoves[$seen->moves][] = $seen->entry->value;
             }
@@ -104,7 +108,7 @@ final readonly class GovernorAdvice
         $before = null;
         foreach ($byMoves as $moves => $values) {
             $mean = array_sum($values) / count($values);
-            $turns = $before === null ? 0.0 : self::turned($state, $nut, $before['moves'], $moves);
+            $turns = $before === null ? 0.0 : self::turned($facts, $nut, $before['moves'], $moves);
             $learned = $turns === 0.0 || $before === null ? $learned : max($learned, abs(($mean - $before['mean']) / $turns));
             $before = ['moves' => $moves, 'mean' => $mean];
         }
@@ -112,10 +116,10 @@ final readonly class GovernorAdvice
         return max($learned, $learned > 0.0 ? 0.5 : self::USUAL_PER_TURN);
     }
 
-    private static function turned(BenchState $state, Adjuster $nut, int $from, int $to): float
+    private static function turned(Facts $facts, Adjuster $nut, int $from, int $to): float
     {
         $turns = 0.0;
-        foreach (array_slice($state->facts->moves, $from, $to - $from) as $move) {
+        foreach (array_slice($facts->moves, $from, $to - $from) as $move) {
             $turns += $move->entry->adjuster === $nut->id() ? $move->entry->steps?->toFloat() ?? 0.0 : 0.0;
         }
 

@@ -9,6 +9,7 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Drift;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\Spec;
 
 /**
@@ -56,7 +57,7 @@ final readonly class Limits
     /** What it means when no adjuster can give the slack that is wanted. */
     public static function tooTight(Spec $spec): string
     {
-        return match ($spec->family->family()->drift()) {
+        return match (Families::of($spec->family)->drift()) {
             Drift::ShrinksPlay => 'Nothing left to give slack with: suspect worn plates or lining, a wrong or short cable, or a part at the working end put together wrongly.',
             Drift::GrowsPlay => 'Nothing left to give slack with: suspect a wrong or short cable, a trapped conduit or a bent bracket.',
         };

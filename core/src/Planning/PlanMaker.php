@@ -8,6 +8,7 @@ use VividPull\Core\Bench\Facts;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\StepRange;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
@@ -243,7 +244,7 @@ final readonly class PlanMaker
             $adjuster,
             $this->facts->positions[$adjuster->id()] ?? null,
             isset($this->facts->coversOff[$adjuster->id()]),
-            DriftAhead::of($this->facts->standing, $this->spec->family->family()->drift()),
+            DriftAhead::of($this->facts->standing, Families::of($this->spec->family)->drift()),
             $parked ? ChosenMode::parking($this->facts)->of($adjuster) : null,
             $within,
         );

@@ -12,6 +12,7 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Bearing;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\Settles;
@@ -61,7 +62,7 @@ final readonly class Planner
     {
         return match (true) {
             $judgement->table !== null => PlanOutcome::say(PlanKind::Table, TablePlanner::advise($spec, $judgement->table, $run, $facts)->sentence),
-            $spec->family->family()->notSettable() !== null => PlanOutcome::say(PlanKind::NotSettable, $spec->family->family()->notSettable()),
+            Families::of($spec->family)->notSettable() !== null => PlanOutcome::say(PlanKind::NotSettable, Families::of($spec->family)->notSettable()),
             default => PlanOutcome::say(PlanKind::NotSettable, 'There is no play to set here. What fails is put right at the route, the mount or the part.'),
         };
     }

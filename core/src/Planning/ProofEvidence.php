@@ -12,6 +12,7 @@ use VividPull\Core\Bench\TriedProof;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Bearing;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Spec\Spec;
@@ -136,7 +137,7 @@ final readonly class ProofEvidence
     /** The same, and where to look. */
     public function elsewhere(): string
     {
-        $imitators = $this->spec->family->family()->imitators();
+        $imitators = Families::of($this->spec->family)->imitators();
 
         return $this->whyNoSetting().' Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
     }

@@ -19,6 +19,7 @@ final readonly class Spec
 {
     private function __construct(
         public FamilyKey $family,
+        private SpecFamily $declared,
         /** The play it must have; null where none is read. */
         public ?FreePlayBand $aim,
         public Conditions $conditions,
@@ -36,7 +37,7 @@ final readonly class Spec
 
     /** @param  list<Aim>  $others */
     public static function of(
-        FamilyKey $family,
+        SpecFamily $family,
         ?FreePlayBand $aim,
         Conditions $conditions,
         Policy $policy,
@@ -47,31 +48,31 @@ final readonly class Spec
         array $others = [],
         ?Book $book = null,
     ): self {
-        return new self($family, $aim, $conditions->inAll($family->family()->poses()), $policy, $rule, $source, $second, $secondFirst, $others, $book ?? Book::silent());
+        return new self($family->key(), $family, $aim, $conditions->inAll($family->poses()), $policy, $rule, $source, $second, $secondFirst, $others, $book ?? Book::silent());
     }
 
     /** @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book adds */
     public function proofs(Run $run): array
     {
-        return [...$this->family->family()->proofs($run), ...$this->book->proofs()];
+        return [...$this->declared->proofs($run), ...$this->book->proofs()];
     }
 
     /** What the second cable is judged by, as a spec of its own. */
     public function ofSecond(): ?self
     {
-        return $this->second === null ? null : new self($this->family, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
+        return $this->second === null ? null : new self($this->family, $this->declared, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
     }
 
     /** Whether the state of the machine is asked before a reading: where the figure holds in any, the answer would change nothing. */
     public function isStateAsked(): bool
     {
-        return $this->aim !== null && ($this->conditions->matter() || $this->family->family()->movesWithHeat());
+        return $this->aim !== null && ($this->conditions->matter() || $this->declared->movesWithHeat());
     }
 
     /** @return list<Inspection> everything that may be found on it: what is always looked over, and a pack where it has one */
     public function inspections(): array
     {
-        return [...$this->family->family()->lookOver(), ...($this->other(PackFigures::class) === null ? [] : PackFindings::all())];
+        return [...$this->declared->lookOver(), ...($this->other(PackFigures::class) === null ? [] : PackFindings::all())];
     }
 
     /**
@@ -116,12 +117,12 @@ final readonly class Spec
     /** A place where play is read, as the people of this control call it. */
     public function pointName(ReadingPoint $point): string
     {
-        return $point->named($this->family->family()->moved());
+        return $point->named($this->declared->moved());
     }
 
     public function howToRead(ReadingPoint $point): string
     {
-        return $point->howToRead($this->family->family()->moved());
+        return $point->howToRead($this->declared->moved());
     }
 
     /** Everything its readings are held against, in words; a table, a pull and a pack say theirs beside what was seen. */

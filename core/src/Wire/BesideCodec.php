@@ -7,7 +7,6 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\CableMatching;
 use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\EngagementState;
 use VividPull\Core\Bench\Entry\PartRefused;
 use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Bench\MeasuresHere;
@@ -15,9 +14,9 @@ use VividPull\Core\Bench\MeasureState;
 use VividPull\Core\Bench\PackState;
 use VividPull\Core\Bench\PullState;
 use VividPull\Core\Bench\TableState;
-use VividPull\Core\Bench\WindowState;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\ReplacementReason;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\PackFindings;
 use VividPull\Core\Family\Proof;
@@ -25,7 +24,6 @@ use VividPull\Core\Measurement\LeverPull;
 use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Planning\CableMatch;
-use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Quantity\Steps;
@@ -47,7 +45,7 @@ final readonly class BesideCodec
     /** @return array<string, mixed> */
     private function whole(): array
     {
-        $family = $this->state->spec->family->family();
+        $family = Families::of($this->state->spec->family);
         $seen = $this->state->facts->seen;
 
         return [
@@ -146,7 +144,7 @@ final readonly class BesideCodec
     /** @return array<string, mixed>|null */
     private function window(): ?array
     {
-        $state = WindowState::of($this->state);
+        $state = $this->state->window();
 
         return $state === null ? null : [
             'stroke_mm' => $state->window->strokeMm,
@@ -164,7 +162,7 @@ final readonly class BesideCodec
     /** @return array<string, mixed>|null */
     private function engagement(): ?array
     {
-        $state = EngagementState::of($this->state);
+        $state = $this->state->engagement();
 
         return $state === null ? null : [
             'full_by_mm' => $state->fullBy,
@@ -180,7 +178,7 @@ final readonly class BesideCodec
     /** @return array<string, mixed>|null */
     private function governor(): ?array
     {
-        $advice = GovernorAdvice::of($this->state);
+        $advice = $this->state->governor();
 
         return $advice === null ? null : ['sentence' => $advice->sentence, ...$this->moveOf($advice->adjuster, $advice->steps)];
     }

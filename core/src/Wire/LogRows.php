@@ -45,6 +45,7 @@ use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Replacement;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Inspection;
 use VividPull\Core\Family\LockStep;
 use VividPull\Core\Family\Step;
@@ -133,7 +134,7 @@ final readonly class LogRows
     /** As its family calls it; an older log may name a step that the family has no more. */
     private function replacementStep(string $key): string
     {
-        foreach ([...$this->state->spec->family->family()->replacing(), ...Replacement::usual()] as $step) {
+        foreach ([...Families::of($this->state->spec->family)->replacing(), ...Replacement::usual()] as $step) {
             if ($step->key === $key) {
                 return $step->label;
             }
@@ -236,14 +237,14 @@ final readonly class LogRows
     private function together(AllConfirmed $all): string
     {
         $said = array_map(fn (Confirmed|Inspected $line): string => $line instanceof Confirmed ? $this->step($line->key) : $this->inspection($line->key).' sound',
-            $all->each($this->state->spec->family->family()));
+            $all->each(Families::of($this->state->spec->family)));
 
         return implode('; ', $said);
     }
 
     private function step(string $key): string
     {
-        $family = $this->state->spec->family->family();
+        $family = Families::of($this->state->spec->family);
         $found = array_filter([...$family->makeSafe(), ...$family->refit(), ...$family->closing()], static fn (Step $step): bool => $step->key === $key);
 
         return array_values($found)[0]->label ?? $key;

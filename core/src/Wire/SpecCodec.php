@@ -9,6 +9,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Spec\Book;
@@ -35,22 +36,23 @@ final readonly class SpecCodec
         $node->object(['family', 'source'], ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary', 'book']);
         $second = self::second($node);
         $others = $node->has('others') ? array_map(AimCodec::decode(...), $node->at('others')->items(8)) : [];
-        if (! $node->has('aim') && $others === [] && $node->at('family')->enum(FamilyKey::class)->family()->notSettable() === null) {
+        if (! $node->has('aim') && $others === [] && Families::of($node->at('family')->enum(FamilyKey::class))->notSettable() === null) {
             throw BadFile::at($node->path, 'say what it is held against: an “aim”, “others”, or both.');
         }
-        $family = $node->at('family')->enum(FamilyKey::class);
+        $key = $node->at('family')->enum(FamilyKey::class);
+        $family = Families::of($key);
 
         return Spec::of(
             $family,
             $node->has('aim') ? self::aim($node->at('aim')) : null,
             $node->has('conditions') ? self::conditions($node->at('conditions')) : Conditions::of(EngineHeat::Cold, null, []),
-            $node->has('policy') ? $node->at('policy')->enum(Policy::class) : $family->family()->startingPolicy(),
+            $node->has('policy') ? $node->at('policy')->enum(Policy::class) : $family->startingPolicy(),
             $node->has('rule') ? $node->at('rule')->enum(DecisionRule::class) : DecisionRule::Guarded,
             self::source($node->at('source')),
             $second === null ? null : FreePlayBand::at(self::secondPoint($node), self::band($second)),
             $second !== null && $second->has('set_first') && $second->at('set_first')->boolean(),
             $others,
-            $node->has('book') ? self::book($node->at('book'), $family) : Book::silent(),
+            $node->has('book') ? self::book($node->at('book'), $key) : Book::silent(),
         );
     }
 
@@ -151,7 +153,7 @@ final readonly class SpecCodec
     /** @return array<string, string> */
     private static function tools(Node $node, FamilyKey $family): array
     {
-        $steps = array_map(static fn (GuideStep $step): string => $step->key, $family->family()->replacing());
+        $steps = array_map(static fn (GuideStep $step): string => $step->key, Families::of($family)->replacing());
         $tools = [];
         foreach ($node->items(20) as $one) {
             $step = $one->object(['step', 'what'])->at('step')->string(40);

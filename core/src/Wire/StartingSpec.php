@@ -8,6 +8,7 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\Starting;
 use VividPull\Core\Spec\Aim;
@@ -18,7 +19,7 @@ final readonly class StartingSpec
     /** @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool, replacing: list<array{key: string, label: string}>} */
     public static function of(FamilyKey $key): array
     {
-        $family = $key->family();
+        $family = Families::of($key);
         $starting = $family->starting();
         $band = $starting->practice;
 

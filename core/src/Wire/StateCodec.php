@@ -24,6 +24,7 @@ use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Measurement\Foresight;
 use VividPull\Core\Measurement\Instrument;
@@ -56,7 +57,7 @@ final class StateCodec
     private function whole(): array
     {
         $state = $this->state;
-        $family = $state->spec->family->family();
+        $family = Families::of($state->spec->family);
         $entries = $state->log->entries;
         $point = $state->spec->aim->point ?? ReadingPoint::HandleTravel;
         $coupling = $state->run->couplings->at($point) ?? $family->usualRatio($point);
@@ -202,7 +203,7 @@ final class StateCodec
             'title' => $stage->title(),
             'done' => $done === count($items) && $this->reached($stage),
             'summary' => $this->summary($stage, $done, count($items)),
-            'cautions' => $this->state->spec->family->family()->cautions($stage),
+            'cautions' => Families::of($this->state->spec->family)->cautions($stage),
             'items' => array_map(self::item(...), $items),
             'together' => $this->together($stage),
         ];
@@ -337,7 +338,7 @@ final class StateCodec
         $advised = $this->advised()->options[$adjuster->id()]->steps ?? null;
 
         return $advised !== null ? $advised->count > 0
-            : DriftAhead::of($this->state->facts->standing, $this->state->spec->family->family()->drift())->isOutwardFor($adjuster);
+            : DriftAhead::of($this->state->facts->standing, Families::of($this->state->spec->family)->drift())->isOutwardFor($adjuster);
     }
 
     private function advised(): PlanOutcome

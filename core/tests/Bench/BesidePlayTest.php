@@ -8,7 +8,6 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Amending;
 use VividPull\Core\Bench\ClosingOutcome;
-use VividPull\Core\Bench\EngagementState;
 use VividPull\Core\Bench\GateState;
 use VividPull\Core\Bench\GateStatus;
 use VividPull\Core\Bench\JobStage;
@@ -17,7 +16,6 @@ use VividPull\Core\Bench\PullState;
 use VividPull\Core\Bench\WindowState;
 use VividPull\Core\Family\GateKey;
 use VividPull\Core\Measurement\VerdictKind;
-use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\StateCodec;
@@ -160,7 +158,7 @@ final class BesidePlayTest extends TestCase
         // Common practice, no source: nothing at rest, motion within about an inch of handle travel.
         $job = TestJob::of(['family' => 'engage_by_pull', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 25.4],
             'others' => [['kind' => 'engagement_window', 'full_by_mm' => 70]]], self::handle(), ['bolt' => 4.0])->ready()->line('15')->line('15')->line('15')->line('62')->line('64');
-        $state = EngagementState::of($job->state);
+        $state = $job->state->engagement();
         self::assertNotNull($state);
         self::assertEqualsWithDelta(15.0 - 6.0, $state->marginLow, 1e-9);
         self::assertEqualsWithDelta(25.4 - 15.0, $state->marginHigh, 1e-9);
@@ -170,9 +168,9 @@ final class BesidePlayTest extends TestCase
 
     public function test_a_drive_at_its_edge_is_said_to_be_at_its_edge(): void
     {
-        $said = static fn (float $first, float $full): string => EngagementState::of(TestJob::of(['family' => 'engage_by_pull', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 25.4],
+        $said = static fn (float $first, float $full): string => TestJob::of(['family' => 'engage_by_pull', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 25.4],
             'others' => [['kind' => 'engagement_window', 'full_by_mm' => 70]]], self::handle(), ['bolt' => 4.0])->ready()->read($first, $first, $first)
-            ->entry('measure', ['key' => 'full_drive', 'value' => $full, 'entered' => (string) $full])->state)->sentence ?? self::fail('nothing said');
+            ->entry('measure', ['key' => 'full_drive', 'value' => $full, 'entered' => (string) $full])->state->engagement()->sentence ?? self::fail('nothing said');
         // On the edge itself it may as well be past it: half a chance, and that is what is said.
         self::assertStringContainsString("Can't tell that it rests: first motion at 6.0 mm", $said(6.0, 60.0));
         self::assertStringContainsString("Can't tell that it starts in time: first motion at 25.4 mm", $said(25.4, 60.0));
@@ -188,8 +186,8 @@ final class BesidePlayTest extends TestCase
         $run = ['hand' => ['kind' => 'grip', 'name' => 'Throttle grip', 'drum_radius_mm' => 15, 'flange_radius_mm' => 21, 'knowledge' => 'measured'],
             'cables' => [['id' => 'throttle', 'name' => 'Throttle cable', 'adjusters' => [['id' => 'grip', 'name' => 'grip adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9]]]],
             'working_end' => 'butterfly'];
-        $state = static fn (float $mm, ?float $over = 2.5): WindowState => WindowState::of(TestJob::of(['family' => 'twist_grip', 'aim' => ['kind' => 'free_play_band', 'point' => 'grip_flange', 'low_mm' => 2, 'high_mm' => 6],
-            'others' => [['kind' => 'throttle_window', 'stroke_mm' => 30, 'arc_mm' => 26, 'margin_mm' => 1, 'over_travel_mm' => $over]]], $run, ['grip' => 4.0])->ready()->read($mm, $mm, $mm)->state) ?? self::fail('no window');
+        $state = static fn (float $mm, ?float $over = 2.5): WindowState => TestJob::of(['family' => 'twist_grip', 'aim' => ['kind' => 'free_play_band', 'point' => 'grip_flange', 'low_mm' => 2, 'high_mm' => 6],
+            'others' => [['kind' => 'throttle_window', 'stroke_mm' => 30, 'arc_mm' => 26, 'margin_mm' => 1, 'over_travel_mm' => $over]]], $run, ['grip' => 4.0])->ready()->read($mm, $mm, $mm)->state->window() ?? self::fail('no window');
         $said = static fn (float $mm): string => $state($mm)->sentence;
         self::assertStringContainsString('Closes with 1.9 mm to spare, opens with 1.1 mm to spare.', $said(2.86 * 1.4));
         self::assertStringContainsString('Opening lost', $said(5.0 * 1.4));
@@ -203,9 +201,9 @@ final class BesidePlayTest extends TestCase
     public function test_the_governor_comes_last_and_is_never_raised_past_its_limit(): void
     {
         $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5');
-        self::assertStringContainsString('Measure the speed once both cables are right', GovernorAdvice::of($job->state)->sentence ?? '');
+        self::assertStringContainsString('Measure the speed once both cables are right', $job->state->governor()->sentence ?? '');
         $job->line('yes')->line('yes')->line('457')->refit()->line('smooth')->line('21')->line('21')->line('21');
-        $advice = GovernorAdvice::of($job->state);
+        $advice = $job->state->governor();
         self::assertNotNull($advice?->steps);
         $given = 4.0 * abs($advice->steps->toFloat());
         self::assertLessThanOrEqual(25.7, 21 + $given, 'by the cautious figure of 4 km/h a turn');
@@ -216,7 +214,7 @@ final class BesidePlayTest extends TestCase
     {
         $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('457')->refit()->line('smooth')->line('17.4 mph')->line('17.5 mph')->line('17.3 mph');
         self::assertSame(GateStatus::Failed, self::gate($job, GateKey::SpeedGoverned)->status);
-        self::assertGreaterThan(0, GovernorAdvice::of($job->state)->steps->count ?? 0);
+        self::assertGreaterThan(0, $job->state->governor()->steps->count ?? 0);
     }
 
     public function test_smaller_tyres_do_not_excuse_a_governor_past_its_limit(): void

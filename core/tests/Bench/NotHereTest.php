@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\Bench;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Bench\GateStatus;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\GateKey;
 use VividPull\Core\Family\Proof;
@@ -43,7 +44,7 @@ final class NotHereTest extends TestCase
     {
         $hidden = [];
         foreach (FamilyKey::cases() as $key) {
-            foreach ($key->family()->proofs(FamilyJob::of($key)->state->run) as $proof) {
+            foreach (Families::of($key)->proofs(FamilyJob::of($key)->state->run) as $proof) {
                 if (isset($proof->answers[Proof::NOT_HERE])) {
                     $hidden[] = "{$key->value} {$proof->key}";
                 }

@@ -17,6 +17,7 @@ use VividPull\Core\Bench\Refit;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\GateKey;
 use VividPull\Core\Family\Measure;
@@ -45,7 +46,7 @@ final class RefitTest extends TestCase
     public function test_in_every_family_what_runs_the_machine_comes_after_the_refit_and_not_before(FamilyKey $key): void
     {
         $job = FamilyJob::of($key);
-        $refit = array_map(static fn (Step $step): string => $step->key, $key->family()->refit());
+        $refit = array_map(static fn (Step $step): string => $step->key, Families::of($key)->refit());
         $runs = self::running($job);
         $keys = array_map(static fn (StageItem $item): string => $item->key, $job->state->progress->items['prove']);
         $first = min([count($keys), ...array_keys(array_filter($keys, static fn (string $item): bool => in_array($item, $runs, true)))]);
@@ -63,13 +64,13 @@ final class RefitTest extends TestCase
     public function test_whatever_runs_says_to_do_it_outdoors(FamilyKey $key): void
     {
         $job = FamilyJob::of($key);
-        self::assertNotSame([], $key->family()->cautions(JobStage::Prove));
-        foreach ($job->state->spec->family->family()->proofs($job->state->run) as $proof) {
+        self::assertNotSame([], Families::of($key)->cautions(JobStage::Prove));
+        foreach (Families::of($job->state->spec->family)->proofs($job->state->run) as $proof) {
             if ($proof->running->runs()) {
                 self::assertMatchesRegularExpression('/carbon monoxide|licensed rider/i', (string) $proof->caution, $proof->question);
             }
         }
-        foreach ($key->family()->measures($job->state->spec) as $measure) {
+        foreach (Families::of($key)->measures($job->state->spec) as $measure) {
             self::assertSame($measure->running->runs(), str_contains((string) $measure->caution, 'utdoors'), $measure->key->label());
         }
     }
@@ -224,12 +225,12 @@ final class RefitTest extends TestCase
     public function test_a_drive_released_by_its_pull_is_tested_as_one(): void
     {
         $job = FamilyJob::of(FamilyKey::ReleaseByPull);
-        $keys = array_map(static fn (Proof $proof): string => $proof->key, FamilyKey::ReleaseByPull->family()->proofs($job->state->run));
+        $keys = array_map(static fn (Proof $proof): string => $proof->key, Families::of(FamilyKey::ReleaseByPull)->proofs($job->state->run));
         self::assertSame(['stands_pulled', 'drives_released', 'under_load', 'springs_back'], $keys, 'never asked to stand with the handle let go');
         $job->refit()->entry('check', ['key' => 'drives_released', 'answer' => 'smoothly'])->entry('check', ['key' => 'stands_pulled', 'answer' => 'yes']);
         self::assertSame(GateStatus::Passed, self::gate($job, GateKey::StillAtRest)->status, 'the truth told tags no machine');
-        self::assertNull(FamilyKey::ReleaseByPull->family()->starting()->practice, 'nobody has a figure');
-        self::assertSame([], FamilyKey::PedalThrottle->family()->starting()->aims, 'no invented wire either');
+        self::assertNull(Families::of(FamilyKey::ReleaseByPull)->starting()->practice, 'nobody has a figure');
+        self::assertSame([], Families::of(FamilyKey::PedalThrottle)->starting()->aims, 'no invented wire either');
     }
 
     public function test_the_governor_waits_for_opening_closing_and_taking_off_and_voids_no_reading(): void
@@ -264,7 +265,7 @@ final class RefitTest extends TestCase
 
     private static function governor(TestJob $job): GovernorAdvice
     {
-        return GovernorAdvice::of($job->state) ?? self::fail('no governor');
+        return $job->state->governor() ?? self::fail('no governor');
     }
 
     private static function proof(TestJob $job, StageItem $item): Proof
@@ -280,7 +281,7 @@ final class RefitTest extends TestCase
     /** @return list<string> keys of the items that run the machine with its guards on */
     private static function running(TestJob $job): array
     {
-        $family = $job->state->spec->family->family();
+        $family = Families::of($job->state->spec->family);
         $proofs = array_filter($family->proofs($job->state->run), static fn (Proof $proof): bool => $proof->running === Running::Refitted);
         $measures = array_filter($family->measures($job->state->spec), static fn (Measure $measure): bool => $measure->running === Running::Refitted && $job->state->progress->item("measure:{$measure->key->value}") !== null);
 

@@ -10,6 +10,7 @@ use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
@@ -22,7 +23,7 @@ final class ReplacingTest extends TestCase
     public static function families(): iterable
     {
         foreach (FamilyKey::cases() as $key) {
-            if ($key->family()->notSettable() === null) {
+            if (Families::of($key)->notSettable() === null) {
                 yield $key->value => [$key];
             }
         }
@@ -31,14 +32,14 @@ final class ReplacingTest extends TestCase
     #[DataProvider('families')]
     public function test_every_family_notes_slackens_compares_and_hooks_in_that_order(FamilyKey $key): void
     {
-        $steps = array_map(static fn (GuideStep $one): string => $one->key, $key->family()->replacing());
+        $steps = array_map(static fn (GuideStep $one): string => $one->key, Families::of($key)->replacing());
         self::assertSame(array_values(array_unique($steps)), $steps, 'no step twice');
         $order = array_map(static fn (string $one): int|false => array_search($one, $steps, true), [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE, 'hook']);
         self::assertNotContains(false, $order);
         $sorted = $order;
         sort($sorted);
         self::assertSame($sorted, $order);
-        foreach ($key->family()->replacing() as $step) {
+        foreach (Families::of($key)->replacing() as $step) {
             $mayPass = in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE, 'hook'], true) && $step->mayBePassed;
             self::assertFalse($mayPass, "{$step->key} is never passed");
         }

@@ -6,7 +6,6 @@ namespace VividPull\Core\Tests\Cases;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\WindowState;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Quantity\Steps;
@@ -120,7 +119,7 @@ final class CasesTest extends TestCase
 
     public function test_a_throttles_window_carries_its_uncertainty(): void
     {
-        $window = WindowState::of(self::job('window-by-one-reading'));
+        $window = self::job('window-by-one-reading')->window();
         self::assertStringContainsString("Can't tell that it closes: 1.1 mm of slack, and it takes 1.0 mm; 59 % chance", $window->sentence ?? '');
     }
 

@@ -12,6 +12,7 @@ use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\Gate;
@@ -84,7 +85,7 @@ final class CautionsTest extends TestCase
     #[DataProvider('cautions')]
     public function test_each_caution_stands_at_the_step_it_belongs_to(FamilyKey $key, JobStage $stage, string $words): void
     {
-        self::assertStringContainsString($words, implode(' ', self::said($key->family(), $stage)));
+        self::assertStringContainsString($words, implode(' ', self::said(Families::of($key), $stage)));
     }
 
     /** @return iterable<string, array{string, FamilyKey}> */
@@ -106,7 +107,7 @@ final class CautionsTest extends TestCase
     #[DataProvider('gates')]
     public function test_what_must_not_run_is_a_gate(string $words, FamilyKey $key): void
     {
-        self::assertStringContainsString($words, implode(' ', array_map(static fn (Gate $gate): string => $gate->failure, $key->family()->gates())));
+        self::assertStringContainsString($words, implode(' ', array_map(static fn (Gate $gate): string => $gate->failure, Families::of($key)->gates())));
     }
 
     public function test_sprung_parts_say_so_where_they_are_handled(): void

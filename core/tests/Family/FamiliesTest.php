@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\GateKey;
@@ -28,7 +29,7 @@ final class FamiliesTest extends TestCase
     public static function families(): iterable
     {
         foreach (FamilyKey::cases() as $key) {
-            yield $key->value => [$key->family()];
+            yield $key->value => [Families::of($key)];
         }
     }
 
@@ -102,12 +103,12 @@ final class FamiliesTest extends TestCase
 
     public function test_a_clutch_is_proved_by_arm_wiggle_creep_and_bite(): void
     {
-        self::assertSame(['arm_loose', 'wiggle_still', 'no_creep', 'no_slip', 'bite'], array_map(static fn (Proof $proof): string => $proof->key, FamilyKey::ClutchLever->family()->proofs(self::plainRun())));
+        self::assertSame(['arm_loose', 'wiggle_still', 'no_creep', 'no_slip', 'bite'], array_map(static fn (Proof $proof): string => $proof->key, Families::of(FamilyKey::ClutchLever)->proofs(self::plainRun())));
     }
 
     public function test_a_throttle_is_proved_in_every_pose_of_the_bars(): void
     {
-        $proofs = FamilyKey::TwistGrip->family()->proofs(self::plainRun());
+        $proofs = Families::of(FamilyKey::TwistGrip)->proofs(self::plainRun());
         self::assertSame('snap_shut', $proofs[0]->key);
         self::assertCount(3, $proofs[0]->poses);
         self::assertSame(GateKey::SnapShut, $proofs[0]->gate);

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Family\Bearing;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\Proof;
 use VividPull\Core\Family\SlidingDrive;
@@ -164,7 +165,7 @@ final class ProofEvidenceTest extends TestCase
     public function test_each_failing_answer_has_its_meaning(FamilyKey $key, string $proof, string $answer, Bearing $bearing): void
     {
         $run = RunCodec::decode(Node::of(TestJob::clutchRun()));
-        $found = array_values(array_filter($key->family()->proofs($run), static fn (Proof $one): bool => $one->key === $proof))[0] ?? self::fail($proof);
+        $found = array_values(array_filter(Families::of($key)->proofs($run), static fn (Proof $one): bool => $one->key === $proof))[0] ?? self::fail($proof);
         self::assertSame($bearing, $found->bearing($answer));
         self::assertNull($found->bearing($found->passing[0]));
     }

@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\ModeCables;
 use VividPull\Core\Family\SlidingDrive;
@@ -161,7 +162,7 @@ final class TablePlannerTest extends TestCase
 
     public function test_the_cable_that_cured_it_last_time_is_proposed_first(): void
     {
-        $table = FamilyKey::ModeCables->family()->starting()->aims[0];
+        $table = Families::of(FamilyKey::ModeCables)->starting()->aims[0];
         self::assertInstanceOf(OutcomeTable::class, $table);
         $cables = ['mode_bevels', 'park_bevels', 'differential_bevels'];
         foreach ($cables as $cable) {
@@ -181,7 +182,7 @@ final class TablePlannerTest extends TestCase
         $chance = new Chance(4711);
         $right = 0;
         for ($case = 0; $case < 60; $case++) {
-            $table = FamilyKey::ModeCables->family()->starting()->aims[0];
+            $table = Families::of(FamilyKey::ModeCables)->starting()->aims[0];
             self::assertInstanceOf(OutcomeTable::class, $table);
             $job = TestJob::table('mode_cables', $table, ['mode_bevels', 'park_bevels', 'differential_bevels']);
             $weights = [];

@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\References;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Family\Drift;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\ModeCables;
 use VividPull\Core\Family\SlidingDrive;
@@ -68,14 +69,14 @@ final class CommonPracticeTest extends TestCase
         // Common practice, no source: 2 to 6 mm at the flange; 4 mm suits nearly all.
         $job = TestJob::throttle()->ready()->read(4, 4, 4);
         self::assertSame(VerdictKind::Inside, $job->state->judgement->now->kind);
-        self::assertSame(Policy::Middle, FamilyKey::TwistGrip->family()->startingPolicy());
+        self::assertSame(Policy::Middle, Families::of(FamilyKey::TwistGrip)->startingPolicy());
         self::assertEqualsWithDelta(4.0, TestJob::throttle()->ready()->read(7, 7, 7)->state->next()->target, 1e-9);
     }
 
     public function test_erring_loose_beats_erring_tight_on_a_clutch(): void
     {
         // Common practice, no source.
-        self::assertSame(Policy::Loose, FamilyKey::ClutchLever->family()->startingPolicy());
+        self::assertSame(Policy::Loose, Families::of(FamilyKey::ClutchLever)->startingPolicy());
     }
 
     public function test_half_an_inch_of_thread_stays_under_a_governor_nut(): void
@@ -112,13 +113,13 @@ final class CommonPracticeTest extends TestCase
     public function test_wear_takes_the_play_of_a_clutch_and_of_a_drive_released_by_its_pull(): void
     {
         // Common practice, no source: worn plates move the arm towards the cable; what engages by its pull gets looser instead.
-        self::assertSame([Drift::ShrinksPlay, Drift::ShrinksPlay, Drift::GrowsPlay], [FamilyKey::ClutchLever->family()->drift(), FamilyKey::ReleaseByPull->family()->drift(), FamilyKey::EngageByPull->family()->drift()]);
+        self::assertSame([Drift::ShrinksPlay, Drift::ShrinksPlay, Drift::GrowsPlay], [Families::of(FamilyKey::ClutchLever)->drift(), Families::of(FamilyKey::ReleaseByPull)->drift(), Families::of(FamilyKey::EngageByPull)->drift()]);
     }
 
     public function test_a_throttle_is_never_left_outside_by_choice(): void
     {
         // Common practice, no source.
-        self::assertFalse(FamilyKey::TwistGrip->family()->allowsByChoice());
-        self::assertTrue(FamilyKey::ClutchLever->family()->allowsByChoice());
+        self::assertFalse(Families::of(FamilyKey::TwistGrip)->allowsByChoice());
+        self::assertTrue(Families::of(FamilyKey::ClutchLever)->allowsByChoice());
     }
 }

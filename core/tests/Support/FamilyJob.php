@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Tests\Support;
 
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Wire\AimCodec;
@@ -13,8 +14,8 @@ final class FamilyJob
 {
     public static function of(FamilyKey $key): TestJob
     {
-        $start = $key->family()->starting();
-        $plays = $start->aims === [] && $key->family()->notSettable() === null;
+        $start = Families::of($key)->starting();
+        $plays = $start->aims === [] && Families::of($key)->notSettable() === null;
 
         return TestJob::of(['family' => $key->value, 'others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $start->aims)]
             + ($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $key === FamilyKey::TwistGrip ? 'grip_flange' : 'handle_travel', 'low_mm' => 5, 'high_mm' => 15]] : []), [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\OutcomeTable;
@@ -21,7 +22,7 @@ final class MadeUp
     public static function job(FamilyKey $key, int $seed): TestJob
     {
         $chance = new Chance($seed);
-        $family = $key->family();
+        $family = Families::of($key);
         $start = $family->starting();
         $tables = array_values(array_filter($start->aims, static fn (Aim $aim): bool => $aim instanceof OutcomeTable));
         $adjusters = $tables === [] ? self::adjusters($chance) : array_map(static fn (string $id): array => self::adjuster($chance, $id, AdjusterKind::InLine), array_keys($tables[0]->movers));

@@ -16,6 +16,7 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Step;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\AimCodec;
@@ -92,7 +93,7 @@ final class TestJob
     public function refit(): self
     {
         foreach ($this->state->progress->items['prove'] ?? [] as $item) {
-            $isRefit = array_filter($this->state->spec->family->family()->refit(), static fn (Step $step): bool => $step->key === $item->key) !== [];
+            $isRefit = array_filter(Families::of($this->state->spec->family)->refit(), static fn (Step $step): bool => $step->key === $item->key) !== [];
             if (! $item->done && ($isRefit || str_starts_with($item->key, 'cover:'))) {
                 $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
             }

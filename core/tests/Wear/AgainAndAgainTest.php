@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Wear;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Wear\AgainAndAgain;
@@ -21,7 +22,7 @@ final class AgainAndAgainTest extends TestCase
 {
     public function test_the_fifth_rung_in_a_year_sends_a_person_to_the_belt(): void
     {
-        $drive = FamilyKey::SlidingDrive->family();
+        $drive = Families::of(FamilyKey::SlidingDrive);
         $taken = array_map(static fn (int $month): Taken => self::rung("2026-0{$month}-10", 1.0), [2, 3, 4, 5]);
         self::assertSame([], AgainAndAgain::of($taken)->said('2026-06-01', $drive));
         $taken[] = self::rung('2026-06-10', 1.0);
@@ -32,7 +33,7 @@ final class AgainAndAgainTest extends TestCase
     public function test_a_rung_given_back_is_not_counted_as_taken_up(): void
     {
         $taken = [...array_map(static fn (int $n): Taken => self::rung("2026-05-0{$n}", 1.0), [1, 2, 3, 4, 5]), self::rung('2026-05-09', -1.0)];
-        self::assertSame([], AgainAndAgain::of($taken)->said('2026-06-01', FamilyKey::SlidingDrive->family()));
+        self::assertSame([], AgainAndAgain::of($taken)->said('2026-06-01', Families::of(FamilyKey::SlidingDrive)));
     }
 
     public function test_what_cured_it_last_time_is_what_was_moved_last_in_a_job_that_ended_fit(): void

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\ClutchLever;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Practice\SeededChance;
@@ -140,7 +141,7 @@ final class WearStoryTest extends TestCase
     #[DataProvider('causes')]
     public function test_the_family_and_the_sign_name_the_cause(FamilyKey $key, float $perUse, WearCause $cause): void
     {
-        self::assertSame($cause, self::story([[0, null, 15.0], [1000, 15 + 1000 * $perUse, 15.0], [2100, 15 + 1100 * $perUse, 15.0]], $key->family())->cause);
+        self::assertSame($cause, self::story([[0, null, 15.0], [1000, 15 + 1000 * $perUse, 15.0], [2100, 15 + 1100 * $perUse, 15.0]], Families::of($key))->cause);
     }
 
     /**

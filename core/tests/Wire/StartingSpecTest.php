@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Wire;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\Node;
@@ -28,8 +29,8 @@ final class StartingSpecTest extends TestCase
     {
         $starting = StartingSpec::of($key);
         $run = RunCodec::decode(Node::of($starting['run']));
-        self::assertSame($key->family()->starting()->workingEnd, $run->workingEnd);
-        $isEmpty = ! isset($starting['spec']['aim']) && ! isset($starting['spec']['others']) && $key->family()->notSettable() === null;
+        self::assertSame(Families::of($key)->starting()->workingEnd, $run->workingEnd);
+        $isEmpty = ! isset($starting['spec']['aim']) && ! isset($starting['spec']['others']) && Families::of($key)->notSettable() === null;
         $spec = SpecCodec::decode(Node::of($starting['spec'] + ($isEmpty ? ['aim' => ['kind' => SpecCodec::AIM, 'point' => 'lever_tip', 'low_mm' => 1, 'high_mm' => 2]] : [])));
         self::assertSame(SourceKind::CommonPractice, $spec->source->kind);
         self::assertStringStartsWith("Common practice, no maker's figure: ", $spec->source->say());
@@ -38,7 +39,7 @@ final class StartingSpecTest extends TestCase
     public function test_the_figures_of_the_trade(): void
     {
         // Common practice, no source.
-        $said = array_map(static fn (FamilyKey $key): ?string => $key->family()->starting()->practice?->say(), [FamilyKey::ClutchLever, FamilyKey::TwistGrip, FamilyKey::TriggerThrottle, FamilyKey::EngageByPull, FamilyKey::BrakePull]);
+        $said = array_map(static fn (FamilyKey $key): ?string => Families::of($key)->starting()->practice?->say(), [FamilyKey::ClutchLever, FamilyKey::TwistGrip, FamilyKey::TriggerThrottle, FamilyKey::EngageByPull, FamilyKey::BrakePull]);
 
         self::assertSame(['3 to 5 mm at the lever tip', '2 to 6 mm at the grip flange', 'at most 1.59 mm at the carburettor barrel', 'at most 25.4 mm at the handle', null], $said);
     }

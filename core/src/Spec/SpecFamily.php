@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Spec;
+
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Family\Inspection;
+use VividPull\Core\Family\Proof;
+
+/** What a spec takes from the family of its control. */
+interface SpecFamily
+{
+    public function key(): FamilyKey;
+
+    /** What the hand or foot moves, as its people call it. */
+    public function moved(): string;
+
+    /** Whether heat changes its play so much that cold or hot is written down even where its book is silent. */
+    public function movesWithHeat(): bool;
+
+    /** @return list<Pose> the poses in which it is always read and proved, whatever its spec says; empty where the spec decides */
+    public function poses(): array;
+
+    /** @return list<Inspection> what is looked over before anything is measured */
+    public function lookOver(): array;
+
+    /** @return list<Proof> what is tried before the job may end; some of it depends on what is fitted */
+    public function proofs(Run $run): array;
+}
