@@ -11,7 +11,7 @@ require __DIR__.'/../core/autoload.php';
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Log;
+use VividPull\Core\Log\Log;
 use VividPull\Core\Wire\JobFile;
 
 const RUNS = 2000;

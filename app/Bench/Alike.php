@@ -6,8 +6,8 @@ namespace App\Bench;
 
 use App\Models\Control;
 use App\Models\ControlJob;
-use VividPull\Core\Bench\Entry\PolicyChosen;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Entry\PolicyChosen;
 
 /** Other machines whose control of the same make was left fit for use: what each was left at can be aimed for here. */
 final readonly class Alike

@@ -8,9 +8,9 @@ use App\Models\ControlJob;
 use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Entry\Entry;
-use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Day\MinutesSpent;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\EntryKind;
 
 /** What was signed today, with the minutes it took against those planned. */
 final readonly class DoneToday

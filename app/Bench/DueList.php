@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Http\Version;
+use App\Chain\Version;
 use App\Models\Control;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Sabre\VObject\Component\VCalendar;
-use VividPull\Core\Wear\MeterUnit;
+use VividPull\Core\Spec\MeterUnit;
 
 /** Everything that falls due, as a list and as a calendar. */
 final readonly class DueList

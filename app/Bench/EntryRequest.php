@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;

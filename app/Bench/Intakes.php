@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Http\Problems\Conflict;
 use App\Models\Control;
 use App\Models\Intake;
 use App\Models\Machine;
 use App\Models\User;
+use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use VividPull\Core\Wire\Node;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use VividPull\Core\Bench\ClosingOutcome;
-use VividPull\Core\Bench\LeftBefore;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\LeftBefore;
 
 /** What the last signature on a control left outside its band by choice, or faulty: the next job and every later screen say so. */
 final readonly class LeftOpen

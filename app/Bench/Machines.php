@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Http\Problems\ChangedSince;
-use App\Http\Problems\Conflict;
-use App\Http\Version;
+use App\Chain\Version;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -15,13 +13,15 @@ use App\Models\Machine;
 use App\Models\MeterReading;
 use App\Models\SpecVersion;
 use App\Models\User;
+use App\Refusals\ChangedSince;
+use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Wear\MeterUnit;
+use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wire\Node;
 
 /** The machines of the shop: hung on a tag, tagged anew, their meters read, retired. */

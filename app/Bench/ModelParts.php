@@ -8,8 +8,8 @@ use App\Models\ControlJob;
 use App\Models\EntryRow;
 use App\Models\SpecVersion;
 use Carbon\CarbonImmutable;
-use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Cable\Part;
+use VividPull\Core\Log\EntryKind;
 
 /** Which part numbers were fitted to a control of this model, on any machine, and which did not fit: nobody orders one of those again. */
 final readonly class ModelParts

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Chain\Link;
-use App\Http\Problems\Conflict;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -13,16 +12,17 @@ use App\Models\EntryRow;
 use App\Models\Instrument;
 use App\Models\User;
 use App\Models\Visit;
+use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use VividPull\Core\Bench\ControlDrift;
-use VividPull\Core\Bench\EntryKind;
-use VividPull\Core\Bench\Stamp;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\ControlDrift;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Stamp;
 use VividPull\Core\Wire\StandingCodec;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Http\Problems\Conflict;
 use App\Models\Photo;
 use App\Models\User;
+use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use GdImage;
 use Illuminate\Database\UniqueConstraintViolationException;
-use VividPull\Core\Bench\Entry\PhotoTaken;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Entry\PhotoTaken;
 
 /**
  * Takes a picture in: what it is, is told by its content and not by its name; it is made small and written anew, so that nothing a

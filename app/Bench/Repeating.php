@@ -7,8 +7,8 @@ namespace App\Bench;
 use App\Models\Control;
 use App\Models\Instrument;
 use Illuminate\Support\Collection;
+use VividPull\Core\Facts\Pooling;
 use VividPull\Core\Measurement\InstrumentKind;
-use VividPull\Core\Measurement\Pooling;
 
 /** How well each person repeats with each instrument, from the jobs that were closed last on the shop's controls. */
 final readonly class Repeating

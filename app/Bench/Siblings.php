@@ -6,8 +6,8 @@ namespace App\Bench;
 
 use App\Models\Control;
 use App\Models\SpecVersion;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Learning\Learning;
-use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;

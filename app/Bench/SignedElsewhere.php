@@ -6,7 +6,7 @@ namespace App\Bench;
 
 use App\Models\EntryRow;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Log\EntryKind;
 
 /** What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its log would be judged to. */
 final readonly class SignedElsewhere

@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Http\Resources\ControlResource;
 use App\Models\Control;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Entry\PartFitted;
-use VividPull\Core\Bench\PackState;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Day\DayPlan;
 use VividPull\Core\Day\Planned;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\Waiting;
+use VividPull\Core\Judging\PackState;
+use VividPull\Core\Log\Entry\PartFitted;
 
 /** The day on the bench: what waits, what is cooling, what wants running first, what must not run, what falls due. */
 final readonly class Today

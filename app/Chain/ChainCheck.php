@@ -8,7 +8,7 @@ use App\Exchange\ShopTables;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Log\EntryKind;
 
 /** Works every chain out anew from what lies in the table, and names the first row that does not fit. */
 final class ChainCheck

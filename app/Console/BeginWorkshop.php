@@ -10,7 +10,7 @@ use Database\Demo\DemoPeople;
 use Database\Demo\DemoWorkshop;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
-use VividPull\Core\Bench\Role;
+use VividPull\Core\Log\Role;
 
 /** Fills an empty workshop: with the demo, or with one lead whose password is made here and shown once. */
 final class BeginWorkshop extends Command

@@ -8,8 +8,8 @@ use App\Exchange\ShopImport;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
-use VividPull\Core\Bench\Role;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Log\Role;
 
 /** A whole shop into an empty install. */
 final class ImportShop extends Command

@@ -7,7 +7,7 @@ namespace App\Exchange;
 use App\Bench\SignedElsewhere;
 use App\Models\User;
 use Carbon\CarbonImmutable;
-use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Log\EntryKind;
 
 /** An entry that comes from a file: said by whom the file names, let in by whoever took it in. */
 final readonly class FiledEntry

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use Ramsey\Uuid\Uuid;
-use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Spec\EngineHeat;
 
 /** One closed job as a line of history: what was found and left, at what use, by whom. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Http\Problems\Problem;
 use App\Models\ImportFile;
 use App\Models\User;
+use App\Refusals\DiskFull;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -56,7 +56,7 @@ final class Importing
         } catch (CoreError $e) {
             $import->forceFill(['state' => 'failed', 'report' => ['sentence' => $e->getMessage()] + $one->report(), 'finished_at' => CarbonImmutable::now()])->save();
         } catch (Throwable $e) {
-            $why = Problem::isDiskFull($e) ? 'The disk of the server is full: nothing of the file was kept. Make room and take it in again.'
+            $why = DiskFull::is($e) ? 'The disk of the server is full: nothing of the file was kept. Make room and take it in again.'
                 : 'The import failed and nothing of it was kept. Try again; if it fails again, ask whoever keeps the server.';
             $import->forceFill(['state' => 'failed', 'report' => ['sentence' => $why] + $one->report(), 'finished_at' => CarbonImmutable::now()])->save();
             report($e);

@@ -7,7 +7,7 @@ namespace App\Exchange;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use VividPull\Core\Bench\EntryKind;
+use VividPull\Core\Log\EntryKind;
 
 /** Every reading as its log has it now, put right or taken back: job by job. */
 final readonly class ReadingsExport extends TableExport

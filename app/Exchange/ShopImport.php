@@ -9,17 +9,17 @@ use App\Bench\JobLog;
 use App\Chain\ChainCheck;
 use App\Chain\DayHeads;
 use App\Chain\Rechain;
-use App\Http\Problems\Problem;
 use App\Models\ControlJob;
 use App\Models\User;
+use App\Refusals\DiskFull;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
 use Throwable;
-use VividPull\Core\Bench\Role;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Role;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
@@ -273,7 +273,7 @@ final class ShopImport
         $code = (int) ($e->errorInfo[1] ?? 0);
 
         return match (true) {
-            Problem::isDiskFull($e) => 'its disk is full.',
+            DiskFull::is($e) => 'its disk is full.',
             $code === 1062 => 'two lines have the same id, or stand for the same thing.',
             $code === 1452 => 'a line points at one that is not there.',
             default => 'a value does not fit its column.',

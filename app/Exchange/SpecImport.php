@@ -9,7 +9,7 @@ use App\Models\SpecVersion;
 use App\Models\User;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Http\Problems\Conflict;
 use App\Models\SpecVersion;
+use App\Refusals\Conflict;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Wire\Node;
 

@@ -9,8 +9,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use LogicException;
-use VividPull\Core\Bench\EntryKind;
-use VividPull\Core\Bench\Stamp;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Stamp;
 
 /**
  * One entry as it lies in the table. Written once; never changed and never deleted.

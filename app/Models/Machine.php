@@ -7,8 +7,8 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wear\Meter;
-use VividPull\Core\Wear\MeterUnit;
 
 /**
  * @property int $id

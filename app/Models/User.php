@@ -7,8 +7,8 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
-use VividPull\Core\Bench\Person;
-use VividPull\Core\Bench\Role;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
 
 /**
  * @property int $id

@@ -7,7 +7,7 @@ namespace App\People;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Bench\Permission;
+use VividPull\Core\Log\Permission;
 
 /** Where a person is signed in; a lead sees everybody. */
 final readonly class OpenSessions

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Http\Problems\ChangedSince;
-use App\Http\Problems\Conflict;
-use App\Http\Version;
+use App\Chain\Version;
 use App\Models\Audit;
 use App\Models\User;
+use App\Refusals\ChangedSince;
+use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use VividPull\Core\Bench\Role;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Role;
 use VividPull\Core\Wire\Node;
 
 /** Who works here: added, given another role, gone. What they signed keeps their name. */

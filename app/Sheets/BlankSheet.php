@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Sheets;
 
 use App\Models\Control;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\Inspection;
-use VividPull\Core\Family\Proof;
-use VividPull\Core\Family\Step;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;

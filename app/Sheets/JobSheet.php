@@ -13,11 +13,11 @@ use App\Models\ControlJob;
 use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\ClosingOutcome;
-use VividPull\Core\Bench\JobStage;
-use VividPull\Core\Bench\ReadingGroup;
-use VividPull\Core\Bench\StageItem;
-use VividPull\Core\Measurement\Verdict;
+use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Judging\Verdict;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\LogRows;
 

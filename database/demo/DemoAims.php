@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Family\SpeedSelector;
-use VividPull\Core\Measurement\LeverPull;
+use VividPull\Core\Procedure\LeverPull;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\EngagementWindow;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\PackFigures;
 use VividPull\Core\Spec\PullFigure;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Models\User;
-use VividPull\Core\Bench\Role;
+use VividPull\Core\Log\Role;
 
 /** The invented people of the demo workshop. Their passwords open nothing but the demo. */
 final readonly class DemoPeople

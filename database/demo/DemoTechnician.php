@@ -13,13 +13,13 @@ use App\Models\Control;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use LogicException;
-use VividPull\Core\Bench\Answer;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\ItemKind;
-use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\SteppedAdjuster;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Progress\Answer;
+use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Wire\Node;
 
 /** Works a job as a person would: does what the bench asks, through the same door as the screens. */

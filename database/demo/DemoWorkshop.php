@@ -12,9 +12,9 @@ use App\Models\SpecVersion;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Spec\FamilyKey;
 
 /** Saltmarsh Ferry & Parks: machines, two years of jobs, and a day on the bench. The same for the same day. */
 final class DemoWorkshop

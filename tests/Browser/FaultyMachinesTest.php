@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Support\FaultyMachines;
 use Tests\Support\Technician;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A machine of every family from its fault to its signature on the real screen, where every caution stands at its step. */
 final class FaultyMachinesTest extends BrowserTestCase

@@ -9,7 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\HttpJob;
 use Tests\Support\Yard;
 use Tests\TestCase;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A machine of every family of the demo yard, walked from make safe to its signature. */
 final class EveryFamilyTest extends TestCase

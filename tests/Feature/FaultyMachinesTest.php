@@ -10,7 +10,7 @@ use Tests\Support\HttpJob;
 use Tests\Support\Technician;
 use Tests\Support\Yard;
 use Tests\TestCase;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A machine of every family from its fault to its signature, by somebody who makes the usual mistakes. */
 final class FaultyMachinesTest extends TestCase

@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
-use VividPull\Core\Bench\Permission;
-use VividPull\Core\Bench\Role;
+use VividPull\Core\Log\Permission;
+use VividPull\Core\Log\Role;
 
 /** Who may what, on every route: a new route fails here until it says whom it is for. */
 final class PoliciesTest extends TestCase

@@ -28,7 +28,7 @@ use Tests\Support\Picture;
 use Tests\TestCase;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 use ZipArchive;
 
 /** A whole shop goes out and comes in again, and nothing is lost on the way. */

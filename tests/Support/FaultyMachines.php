@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A machine of every family with a real fault, and who mends it. */
 final readonly class FaultyMachines

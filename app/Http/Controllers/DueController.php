@@ -7,7 +7,8 @@ namespace App\Http\Controllers;
 use App\Bench\DueList;
 use App\Bench\Presence;
 use App\Bench\ShopClock;
-use App\Http\Version;
+use App\Chain\Version;
+use App\Http\IfMatch;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\User;
@@ -38,7 +39,7 @@ final class DueController
         DB::transaction(static function () use ($found, $tag, $on, $request): void {
             $control = Control::query()->lockForUpdate()->findOrFail($found->id);
             $before = DueList::plan($control);
-            Version::mustBe(Version::seenBy($request), Version::of($before), "plan {$control->id}", $before);
+            Version::mustBe(IfMatch::of($request), Version::of($before), "plan {$control->id}", $before);
             $control->forceFill(['planned_on' => $on])->save();
             Audit::note(User::of($request), 'day planned', "{$tag} {$control->name}", Audit::changes($before, DueList::plan($control)), "plan {$control->id}");
         }, 3);

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\ControlPast;
+use App\Bench\ControlResource;
 use App\Bench\ControlStory;
 use App\Bench\Intakes;
 use App\Bench\Machines;
 use App\Bench\ShopClock;
 use App\Bench\Today;
-use App\Http\Resources\ControlResource;
+use App\Chain\Version;
 use App\Http\Resources\JobResource;
-use App\Http\Version;
 use App\Models\Control;
 use App\Models\FormerTag;
 use App\Models\Machine;

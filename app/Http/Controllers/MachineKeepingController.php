@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\Intakes;
 use App\Bench\Machines;
-use App\Http\Version;
+use App\Http\IfMatch;
 use App\Models\Intake;
 use App\Models\SpecVersion;
 use App\Models\User;
@@ -38,7 +38,7 @@ final class MachineKeepingController
     public function change(Request $request, string $tag): JsonResponse
     {
         $machine = Machines::find($tag);
-        Machines::change($machine, Node::fromJson($request->getContent()), User::of($request), Version::seenBy($request));
+        Machines::change($machine, Node::fromJson($request->getContent()), User::of($request), IfMatch::of($request));
 
         return $this->machines->show($machine->tag);
     }
@@ -49,8 +49,8 @@ final class MachineKeepingController
         $node = Node::fromJson($request->getContent())->object(['retired'], ['why']);
         $why = $node->optionalString('why', 200);
         $node->at('retired')->boolean()
-            ? Machines::retire($machine, trim($why ?? $node->at('why')->string(200)), User::of($request), Version::seenBy($request))
-            : Machines::bringBack($machine, User::of($request), Version::seenBy($request));
+            ? Machines::retire($machine, trim($why ?? $node->at('why')->string(200)), User::of($request), IfMatch::of($request))
+            : Machines::bringBack($machine, User::of($request), IfMatch::of($request));
 
         return $this->machines->show($machine->tag);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Version;
+use App\Http\IfMatch;
 use App\Models\Audit;
 use App\Models\User;
 use App\People\Device;
@@ -37,7 +37,7 @@ final class PeopleController
 
     public function update(Request $request, string $login): JsonResponse
     {
-        Staff::change(User::query()->where('login', $login)->firstOrFail(), Node::fromJson($request->getContent()), User::of($request), Version::seenBy($request));
+        Staff::change(User::query()->where('login', $login)->firstOrFail(), Node::fromJson($request->getContent()), User::of($request), IfMatch::of($request));
 
         return $this->index();
     }

@@ -16,8 +16,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
-use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Permission;
 use VividPull\Core\Wire\Node;
 
 final class SessionController

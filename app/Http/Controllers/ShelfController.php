@@ -6,17 +6,18 @@ namespace App\Http\Controllers;
 
 use App\Bench\Repeating;
 use App\Bench\ShopClock;
-use App\Http\Problems\Conflict;
-use App\Http\Version;
+use App\Chain\Version;
+use App\Http\IfMatch;
 use App\Models\Audit;
 use App\Models\Instrument;
 use App\Models\User;
+use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Bench\Permission;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Permission;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
 use VividPull\Core\Wire\TypedQuantities;
@@ -65,7 +66,7 @@ final class ShelfController
             $row = Instrument::query()->lockForUpdate()->find($id);
             $before = $row === null ? [] : self::said($row);
             if ($row !== null) {
-                Version::mustBe(Version::seenBy($request), Version::of($row->asWritten()), "instrument {$id}", $before);
+                Version::mustBe(IfMatch::of($request), Version::of($row->asWritten()), "instrument {$id}", $before);
             }
             $row ??= new Instrument(['id' => $id, 'place' => (int) Instrument::query()->max('place') + 1]);
             $row->forceFill(['body' => $body, 'retired_at' => null])->save();

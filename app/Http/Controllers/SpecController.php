@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Version;
+use App\Http\IfMatch;
 use App\Library\SpecChanges;
 use App\Library\SpecContent;
 use App\Library\SpecList;
@@ -18,8 +18,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Bench\Permission;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Log\Permission;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StartingSpec;
 use VividPull\Core\Wire\TypedQuantities;
@@ -53,7 +53,7 @@ final class SpecController
     {
         $found = self::find($spec);
 
-        return new JsonResponse($this->whole(SpecWriter::change($found, TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request), Version::seenBy($request)), User::of($request)));
+        return new JsonResponse($this->whole(SpecWriter::change($found, TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request), IfMatch::of($request)), User::of($request)));
     }
 
     public function destroy(Request $request, int $spec): Response

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Problems\Forbidden;
 use App\Models\User;
+use App\Refusals\Forbidden;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
-use VividPull\Core\Bench\Permission;
+use VividPull\Core\Log\Permission;
 
 /** Lets only those in whose role may; each route names what it takes. */
 final class May

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Problems;
 
+use App\Refusals\ChangedSince;
+use App\Refusals\Conflict;
+use App\Refusals\DiskFull;
+use App\Refusals\Forbidden;
+use App\Refusals\WrittenByAnother;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
@@ -20,9 +24,6 @@ use VividPull\Core\Errors\Refused;
 /** Every error the API answers with, as RFC 9457 asks: a sentence for the person, never a trace. */
 final readonly class Problem
 {
-    /** What MariaDB says when it cannot write: disk full, table full, no space for a temporary file. */
-    private const DISK_FULL = [1021, 1114, 3, 28];
-
     public static function response(Throwable $e): JsonResponse
     {
         [$status, $type, $title, $detail] = self::describe($e);
@@ -38,11 +39,6 @@ final readonly class Problem
         return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'] + $headers, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
-    public static function isDiskFull(Throwable $e): bool
-    {
-        return $e instanceof QueryException && in_array((int) ($e->errorInfo[1] ?? 0), self::DISK_FULL, true);
-    }
-
     /** @return array{int, string, string, string} status, type, title, detail */
     private static function describe(Throwable $e): array
     {
@@ -53,7 +49,7 @@ final readonly class Problem
             $e instanceof WrittenByAnother => [409, 'written-by-another', 'Written by another', $e->getMessage()],
             $e instanceof ChangedSince => [412, 'changed-since', 'Changed since', $e->getMessage()],
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
-            self::isDiskFull($e) => [507, 'disk-full', 'The disk is full',
+            DiskFull::is($e) => [507, 'disk-full', 'The disk is full',
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
             $e instanceof UniqueConstraintViolationException => [409, 'conflict', 'Stands already', 'Somebody did the same in this moment. Look at what stands there now, then try again.'],
             $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],

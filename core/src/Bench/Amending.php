@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Bench\Entry\Checked;
-use VividPull\Core\Bench\Entry\ConditionNoted;
-use VividPull\Core\Bench\Entry\Entry;
-use VividPull\Core\Bench\Entry\Inspected;
-use VividPull\Core\Bench\Entry\MeasureTaken;
-use VividPull\Core\Bench\Entry\Moved;
-use VividPull\Core\Bench\Entry\OutcomeSeen;
-use VividPull\Core\Bench\Entry\ReadingTaken;
-use VividPull\Core\Bench\Entry\ThreadNoted;
-use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\ConditionNoted;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\Inspected;
+use VividPull\Core\Log\Entry\MeasureTaken;
+use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\OutcomeSeen;
+use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Quantity\NotUnderstood;
 
 /** What an entry should have said, typed as a bench line and read as if what was shown then were shown now. */
 final readonly class Amending

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Bench\Entry\AdjusterFitted;
-use VividPull\Core\Bench\Entry\Entry;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Facts\Replay;
+use VividPull\Core\Judging\Judging;
 use VividPull\Core\Learning\Learning;
+use VividPull\Core\Log\Entry\AdjusterFitted;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Log;
+use VividPull\Core\Progress\Progressing;
 use VividPull\Core\Spec\Spec;
 
 /** The bench: a log replayed into its state, in five steps and nothing else. */

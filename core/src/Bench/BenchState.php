@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Judging\EngagementState;
+use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Judging\WindowState;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Log\Log;
 use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Progress\Progress;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Spec;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Cable\RatioPrior;
 
 /** What a closed job hands to the next on the same control of what it knows about the ratio. */
 final readonly class Carryover

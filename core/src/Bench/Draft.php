@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Log\EntryKind;
+
 /** What a line means: the kind of entry and its body, everything resolved. */
 final readonly class Draft
 {

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\HandKind;
-use VividPull\Core\Family\Proof;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Judging\MeasureState;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Spec\PackFigures;
 
 /** What can be measured on a control: what its family asks, the pull at the lever of a cable, and the pack where its book has figures. */

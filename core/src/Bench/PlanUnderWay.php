@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Bench\Entry\Amended;
-use VividPull\Core\Bench\Entry\Voided;
+use VividPull\Core\Facts\MoveMade;
+use VividPull\Core\Log\Entry\Amended;
+use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\PlanOutcome;

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
-use VividPull\Core\Bench\Entry\PartFitted;
-use VividPull\Core\Bench\Entry\ReplacementStep;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\Part;
-use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Log\Entry\ReplacementStep;
+use VividPull\Core\Log\Replacing;
 use VividPull\Core\Planning\MatchVerdict;
+use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Progress\CableMatching;
 
 /**
  * The order of replacing a cable, as far as it matters: noted before anything comes off, slack before it is unhooked, old and new compared before

@@ -6,7 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Unit;
 
 /** What the person had before their eyes when they typed a line: a bare `+3f` means the adjuster that was shown. */

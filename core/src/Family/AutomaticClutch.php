@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * A centrifugal clutch: it takes hold by engine speed alone. A tight lever or none is normal here, and no play is read.

@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Wear\WearCause;
+use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\WearCause;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * A brake worked by a cable, or any other pull that must let go fully and hold before the end of its travel. Not holding: do not run.

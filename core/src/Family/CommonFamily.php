@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Measure;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wear\WearCause;
 
 /** What holds of most controls. A family says only what is particular to it. */
 abstract readonly class CommonFamily implements Family

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Measure;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\Spec;
 
 /** A walking tractor's drive clutch, worked by its handle through a cable; whether the pull engages or releases it is the family's own. */

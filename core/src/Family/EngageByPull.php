@@ -7,9 +7,10 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Procedure\WearCause;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
-use VividPull\Core\Wear\WearCause;
 
 /**
  * A walking tractor's drive that clamps as its handle is pushed down. Wear and stretch both make it looser: it slips under load.

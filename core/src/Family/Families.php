@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
+use VividPull\Core\Spec\FamilyKey;
+
 /** Where each family of controls is written down. */
 final readonly class Families
 {

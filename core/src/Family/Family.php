@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\CouplingRatio;
-use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GuideStep;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Measure;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecFamily;
-use VividPull\Core\Wear\WearCause;
 
 /** One family of controls: what is particular to it, declared. Nothing in here computes. */
 interface Family extends SpecFamily

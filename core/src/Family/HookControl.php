@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
-use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\HandKind;
-use VividPull\Core\Cable\Replacement;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Wear\WearCause;
+use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\GuideStep;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\WearCause;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * A cable whose Z-bend sits in one of several holes, on the auger or drive of a snow thrower. The hole is noted before anything comes apart.

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * A clutch worked by fluid. There is no cable and no cable play; what is wrong with it is put right by the maker's fluid procedure.

@@ -7,6 +7,11 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Spec\FamilyKey;
 
 /** Any other cable that is pulled by hand, with play between two edges. */
 final readonly class OtherControl extends CommonFamily

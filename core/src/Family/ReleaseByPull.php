@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Family;
 
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Gate;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\WearCause;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wear\WearCause;
 
 /**
  * A walking tractor's drive that lets go as its handle is pulled. Wear makes it tighter: slacken it, or it burns.

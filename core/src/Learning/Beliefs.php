@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
-use VividPull\Core\Bench\ReadingGroup;
+use VividPull\Core\Cable\LockCreep;
+use VividPull\Core\Facts\ReadingGroup;
 
 /** What the readings of a job taught, and which of them could not be believed. */
 final readonly class Beliefs

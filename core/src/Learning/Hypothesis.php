@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
+use VividPull\Core\Cable\RatioPrior;
+
 /**
  * One way in which a machine may be: its ratio as it was told or quite another, its play the same from either side or not, its thread
  * true or with lost motion.

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
-use VividPull\Core\Bench\Facts;
-use VividPull\Core\Bench\MoveMade;
-use VividPull\Core\Bench\ReadingGroup;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\LockCreep;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\MoveMade;
+use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\Wheels;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
+use VividPull\Core\Cable\RatioPrior;
+
 /**
  * The most likely ln R and the width of the curve there, found by Newton's method on
  * (ln R − m)²/2k² + ½(R²·Sxx − 2R·Sxy), from where it stood before the last reading.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Statistics\NormalDistribution;
 
 /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Measurement;
 
+use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\StudentDistribution;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Measurement;
 
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Statistics\SampleDeviation;
 use VividPull\Core\Statistics\StudentDistribution;
 use VividPull\Core\Statistics\WelchSatterthwaite;

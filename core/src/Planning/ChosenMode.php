@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\SettingMode;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Standing;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Drift;
+use VividPull\Core\Log\Standing;
 use VividPull\Core\Quantity\Steps;
 
 /** Which way play will go by itself, and how much room to keep for it: this control's own drift where two intervals tell it. */

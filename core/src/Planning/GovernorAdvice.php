@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
-use VividPull\Core\Bench\Judgement;
-use VividPull\Core\Bench\MeasureState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\Proof;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpeedCeiling;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
 use VividPull\Core\Cable\Adjuster;
-use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Spec\Spec;
 
 /**

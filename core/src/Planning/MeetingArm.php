@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
-use VividPull\Core\Bench\TableState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Judging\TableState;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\StepRange;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SettingMode;

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Entry\ReadEnough;
-use VividPull\Core\Bench\Facts;
-use VividPull\Core\Bench\Judgement;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Family\Bearing;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Judging\Settles;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Measurement\Conformity;
-use VividPull\Core\Measurement\Settles;
 use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Entry\Checked;
-use VividPull\Core\Bench\Facts;
-use VividPull\Core\Bench\Measuring;
-use VividPull\Core\Bench\ReadingGroup;
-use VividPull\Core\Bench\TriedProof;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Family\Bearing;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Facts\TriedProof;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\Proof;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Judging\Measuring;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 

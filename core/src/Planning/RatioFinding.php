@@ -6,10 +6,10 @@ namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\Beliefs;
-use VividPull\Core\Learning\RatioPrior;
 use VividPull\Core\Spec\Spec;
 
 /**

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Judgement;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Spec\Spec;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
 
 /** Which way the play was turned, move by move: +1 gives slack, −1 takes it. Two reversals in a row are a bench that swings. */
 final readonly class Swinging

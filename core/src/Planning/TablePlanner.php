@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Bench\Facts;
-use VividPull\Core\Bench\SeenOutcome;
-use VividPull\Core\Bench\TableState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Family\Bearing;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\SeenOutcome;
+use VividPull\Core\Judging\TableState;
 use VividPull\Core\Learning\HalfPlane;
 use VividPull\Core\Learning\Interval;
 use VividPull\Core\Learning\OffsetBounds;
+use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\Mover;

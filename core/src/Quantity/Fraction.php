@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Quantity;
 
-use VividPull\Core\Errors\NotUnderstood;
-
 /**
  * An exact ratio as a person writes it: `4`, `4.2`, `4,2`, `3/32`, `1 1/16`.
  *

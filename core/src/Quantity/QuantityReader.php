@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Quantity;
 
-use VividPull\Core\Errors\NotUnderstood;
-
 /**
  * Reads a quantity as people write it: `4`, `4.2mm`, `4,2`, `3/32`, `1 1/16 in`, `1-1/16"`, `⅛`, `half inch`, `62 thou`, `nickel`, `2.2 ft-lb`.
  *

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Quantity;
 
-use VividPull\Core\Errors\NotUnderstood;
-
 /**
  * Brings the many ways in which people write one size to a single one: typographic marks, vulgar fractions, and sizes in words
  * (`half inch`, `a sixteenth`, `1 and 1/16`) become digits. It reads no value itself.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
-use VividPull\Core\Family\Proof;
+use VividPull\Core\Procedure\Proof;
 
 /** What the book says beside the figures. */
 final readonly class Book

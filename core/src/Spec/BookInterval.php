@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
-use VividPull\Core\Wear\MeterUnit;
 
 /** How often the book looks: by use, by months, or by whichever comes first. */
 final readonly class BookInterval

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 
 /** How much of a handle's travel there is, in mm, by the end of which the drive must be fully on. */
 final readonly class EngagementWindow implements Limit

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 
 /** The figures of a clutch pack: how many plates and springs, what each must still have, and how its bolts are tightened. */
 final readonly class PackFigures implements Aim

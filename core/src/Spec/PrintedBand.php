@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\CoreError;
-use VividPull\Core\Errors\NotUnderstood;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\ReadQuantity;
 use VividPull\Core\Quantity\Unit;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
-use VividPull\Core\Measurement\LeverPull;
+use VividPull\Core\Procedure\LeverPull;
 
 /** What a new cable took, at a distance from the pivot of the lever in mm. */
 final readonly class PullFigure implements Aim

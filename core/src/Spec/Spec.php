@@ -7,12 +7,10 @@ namespace VividPull\Core\Spec;
 use LogicException;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Family\FamilyKey;
-use VividPull\Core\Family\Inspection;
-use VividPull\Core\Family\PackFindings;
-use VividPull\Core\Family\Proof;
-use VividPull\Core\Measurement\DecisionRule;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\PackFindings;
+use VividPull\Core\Procedure\Proof;
 
 /** What one control of one machine model is judged by: one version, never changed once a job has used it. */
 final readonly class Spec

@@ -6,9 +6,8 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Family\FamilyKey;
-use VividPull\Core\Family\Inspection;
-use VividPull\Core\Family\Proof;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\Proof;
 
 /** What a spec takes from the family of its control. */
 interface SpecFamily

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 
 /** The speed a governed machine may not pass, in km/h, on tyres of the size its book was written for. */
 final readonly class SpeedCeiling implements Limit

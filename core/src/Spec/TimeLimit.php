@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 
 /** A time that must not be passed: how soon a blade stands still once its bail is let go. */
 final readonly class TimeLimit implements Limit

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wear;
 
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Spec\MeterUnit;
 
 /** A machine's meter: what its face says, and what meters before it had counted. Its use goes on when a meter is replaced. */
 final readonly class Meter

@@ -6,6 +6,7 @@ namespace VividPull\Core\Wear;
 
 use DateTimeImmutable;
 use VividPull\Core\Spec\BookInterval;
+use VividPull\Core\Spec\MeterUnit;
 
 /** When a control is looked at again: the earliest of book, practice and what its own drift foretells; soon after a new part. */
 final readonly class NextCheck

@@ -6,6 +6,7 @@ namespace VividPull\Core\Wear;
 
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Family\Family;
+use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\NormalDistribution;
 use VividPull\Core\Statistics\ThroughOrigin;

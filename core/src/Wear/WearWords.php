@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wear;
 
+use VividPull\Core\Spec\MeterUnit;
+
 /** A wear story as it is told: what moves, how fast, what does not fit, and what that means. */
 final readonly class WearWords
 {

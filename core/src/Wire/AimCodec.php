@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Measurement\LeverPull;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\LeverPull;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\EngagementWindow;
 use VividPull\Core\Spec\Mover;

@@ -6,8 +6,8 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Log;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Log\Log;
 
 /** A job in one file: spec, run and log. See docs/formats/job-file.md. */
 final readonly class JobFile

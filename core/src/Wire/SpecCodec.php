@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
-use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
-use VividPull\Core\Measurement\DecisionRule;
+use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Spec\Book;
 use VividPull\Core\Spec\BookInterval;
 use VividPull\Core\Spec\Conditions;
+use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
+use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Spec\Spec;
@@ -24,7 +25,6 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Spec\SpecSource;
 use VividPull\Core\Spec\Torque;
 use VividPull\Core\Spec\Wheels;
-use VividPull\Core\Wear\MeterUnit;
 
 /** A spec to and from the wire. */
 final readonly class SpecCodec

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
-use VividPull\Core\Bench\ControlDrift;
-use VividPull\Core\Bench\LeftBefore;
-use VividPull\Core\Bench\PackInspection;
-use VividPull\Core\Bench\Standing;
-use VividPull\Core\Bench\StandingTag;
+use VividPull\Core\Cable\LockCreep;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Learning\LockCreep;
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Log\ControlDrift;
+use VividPull\Core\Log\LeftBefore;
+use VividPull\Core\Log\PackInspection;
+use VividPull\Core\Log\Standing;
+use VividPull\Core\Log\StandingTag;
 use VividPull\Core\Measurement\Calibration;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
-use VividPull\Core\Measurement\MeasureKey;
 use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\RidersWish;
 

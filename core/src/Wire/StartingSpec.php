@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Cable\AdjusterKind;
-use VividPull\Core\Cable\GuideStep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Family\Starting;
+use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Spec\Aim;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that. */
 final readonly class StartingSpec

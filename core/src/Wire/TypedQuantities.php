@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Errors\NotUnderstood;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\Unit;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Entry\GuideStepDone;
-use VividPull\Core\Bench\Entry\PartFitted;
-use VividPull\Core\Bench\PackState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Part;
+use VividPull\Core\Judging\PackState;
+use VividPull\Core\Log\Entry\GuideStepDone;
+use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\RatioFinding;

@@ -6,8 +6,8 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\Person;
-use VividPull\Core\Bench\Role;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
 use VividPull\Core\Tests\Support\TestJob;
 
 final class AcceptanceTest extends TestCase

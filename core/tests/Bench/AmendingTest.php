@@ -6,9 +6,9 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Amending;
-use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Tests\Support\TestJob;
 
 final class AmendingTest extends TestCase

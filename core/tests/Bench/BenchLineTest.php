@@ -8,10 +8,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\Draft;
-use VividPull\Core\Bench\EntryKind;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Tests\Support\Chance;
 use VividPull\Core\Tests\Support\TestJob;
 

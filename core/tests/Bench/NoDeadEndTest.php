@@ -6,7 +6,7 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\MadeUp;
 use VividPull\Core\Tests\Support\Walk;

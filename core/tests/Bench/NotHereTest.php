@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\ClosingOutcome;
-use VividPull\Core\Bench\GateStatus;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
-use VividPull\Core\Family\GateKey;
-use VividPull\Core\Family\Proof;
+use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\LogRows;

@@ -7,7 +7,7 @@ namespace VividPull\Core\Tests\Bench;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Carryover;
-use VividPull\Core\Bench\ControlDrift;
+use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** What starts over after which part. */

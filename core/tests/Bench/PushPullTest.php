@@ -6,8 +6,8 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\GateStatus;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\StateCodec;

@@ -6,11 +6,11 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\Cure;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Tests\Support\TestJob;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\ClosingOutcome;
-use VividPull\Core\Bench\GateStatus;
-use VividPull\Core\Bench\JobStage;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Tests\Support\TestJob;
 
 final class StagesTest extends TestCase

@@ -6,11 +6,11 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\ClosingOutcome;
 use VividPull\Core\Cable\AdjusterKind;
-use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Procedure\Guide;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** What is asked is said as it is done on this very control. */

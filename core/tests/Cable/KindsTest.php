@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\AdjusterKind;
-use VividPull\Core\Cable\Guide;
 use VividPull\Core\Cable\Sets;
+use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
 

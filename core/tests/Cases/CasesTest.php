@@ -113,7 +113,7 @@ final class CasesTest extends TestCase
         // 20.2 mm before a turn of 1.25 mm and 10.2 after: 8 mm for one. Ten of play are 2.5 mm of slack as found, and not six.
         $state = self::job('cable-match-after-learning');
         self::assertEqualsWithDelta(8.0, $state->beliefs->play->ratio(), 0.3);
-        $match = \VividPull\Core\Bench\CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
+        $match = \VividPull\Core\Progress\CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
         self::assertEqualsWithDelta(20.17 / 7.94 + 4 * 1.25 + 4 * 1.25 - 4.0, $match?->slackIn, 0.2);
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Learning;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Learning\LockCreep;
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Cable\LockCreep;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** What other machines, and the lock of this one, teach. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Learning;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Learning\Surprise;
 use VividPull\Core\Learning\TaughtPlay;
 use VividPull\Core\Statistics\NormalDistribution;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Measurement;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Measurement\DecisionRule;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Measurement\Spread;
-use VividPull\Core\Measurement\Verdict;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 
 final class RepeatedTest extends TestCase

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Measurement;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\PackState;
+use VividPull\Core\Judging\PackState;
 use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Tests\Support\TestJob;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\Facts;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Learning\TaughtPlay;
 use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\PlanMaker;

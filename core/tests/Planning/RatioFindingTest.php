@@ -6,7 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Tests\Support\TestJob;
 

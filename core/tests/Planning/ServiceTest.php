@@ -6,7 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Bench\ControlDrift;
+use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;

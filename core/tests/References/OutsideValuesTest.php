@@ -6,13 +6,13 @@ namespace VividPull\Core\Tests\References;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Learning\RatioPrior;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Learning\TaughtPlay;
 use VividPull\Core\Measurement\Conformity;
-use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\NormalDistribution;
 use VividPull\Core\Statistics\SampleDeviation;

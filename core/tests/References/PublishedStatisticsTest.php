@@ -6,8 +6,8 @@ namespace VividPull\Core\Tests\References;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Measurement\Conformity;
-use VividPull\Core\Measurement\DecisionRule;
 use VividPull\Core\Measurement\Spread;
+use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\SampleDeviation;
 use VividPull\Core\Statistics\StudentDistribution;

@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Spec\BookInterval;
-use VividPull\Core\Wear\MeterUnit;
+use VividPull\Core\Spec\MeterUnit;
 
 final class BookIntervalTest extends TestCase
 {

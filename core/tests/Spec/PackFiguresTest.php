@@ -6,7 +6,7 @@ namespace VividPull\Core\Tests\Spec;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use VividPull\Core\Measurement\MeasureKey;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\PackFigures;
 
 final class PackFiguresTest extends TestCase

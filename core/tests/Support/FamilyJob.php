@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Spec\Aim;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\AimCodec;
 
 /** A job of any family, as a spec of it begins, with one barrel under a belt cover. */

@@ -6,8 +6,8 @@ namespace VividPull\Core\Tests\Support;
 
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Spec\Aim;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\AimCodec;
 

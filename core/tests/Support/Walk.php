@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 use PHPUnit\Framework\Assert;
-use VividPull\Core\Bench\Cure;
-use VividPull\Core\Bench\EntryKind;
-use VividPull\Core\Bench\ItemKind;
-use VividPull\Core\Bench\JobStage;
-use VividPull\Core\Bench\StageItem;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\StageItem;
 
 /** One walk through a job: whatever is asked is answered by chance, mostly well; at each step a way on must be offered. */
 final class Walk

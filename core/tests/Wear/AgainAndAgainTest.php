@@ -7,13 +7,13 @@ namespace VividPull\Core\Tests\Wear;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
 use VividPull\Core\Quantity\StepUnit;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wear\AgainAndAgain;
 use VividPull\Core\Wear\CheckReason;
 use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\Look;
-use VividPull\Core\Wear\MeterUnit;
 use VividPull\Core\Wear\NextCheck;
 use VividPull\Core\Wear\Taken;
 

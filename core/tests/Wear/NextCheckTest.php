@@ -9,10 +9,10 @@ use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\BookInterval;
+use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wear\CheckReason;
 use VividPull\Core\Wear\Look;
 use VividPull\Core\Wear\Meter;
-use VividPull\Core\Wear\MeterUnit;
 use VividPull\Core\Wear\NextCheck;
 use VividPull\Core\Wear\Pace;
 

@@ -7,7 +7,7 @@ namespace VividPull\Core\Tests\Wire;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\FamilyKey;
+use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;

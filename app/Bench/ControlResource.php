@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Control;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\MeterUnit;
+
+/** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
+final readonly class ControlResource
+{
+    private const HANDOVER = 'Handover:';
+
+    /** @return array<string, mixed> */
+    public static function of(Control $control, ?BenchState $open): array
+    {
+        $spec = $control->specVersion->body;
+        $summary = $control->summary;
+        $tag = $open === null ? ($summary['tag'] ?? null) : ($open->facts->tag === null ? null
+            : ['reason' => $open->facts->tag->reason, 'at' => $open->facts->tag->at, 'by' => $open->facts->tag->by]);
+        $stage = $open?->progress->stage;
+
+        return [
+            'key' => $control->key,
+            'name' => $control->name,
+            'minutes' => $control->minutes,
+            'band' => ['low_mm' => $spec['aim']['low_mm'] ?? null, 'high_mm' => $spec['aim']['high_mm'] ?? null],
+            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->named(Families::of(FamilyKey::from($spec['family']))->moved()) : null,
+            'family' => Families::of(FamilyKey::from($spec['family']))->title(),
+            'engine' => $spec['conditions']['engine'] ?? null,
+            'job' => $control->openJob?->id,
+            'stage' => $stage?->title(),
+            'moves' => $open === null ? 0 : count($open->facts->moves),
+            'found_mm' => $open?->judgement->foundGroup?->found->mean,
+            'now_mm' => $open?->judgement->nowGroup?->found->mean,
+            'left_mm' => $open === null ? ($summary['record']['left']['mm'] ?? null) : null,
+            'left_outcome' => $open === null ? ($summary['outcome'] ?? null) : null,
+            'left_open' => $open === null ? LeftOpen::in($summary)?->said() ?? [] : [],
+            'left_at' => $open === null ? ($summary['at'] ?? null) : null,
+            'next' => $open === null ? null : self::next($open),
+            'by' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->by->name,
+            'at' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->at,
+            'handover' => $open === null ? null : self::handover($open),
+            'due_on' => $control->due_on?->toDateString(),
+            'due_in' => self::dueIn($control),
+            'due_why' => $control->due_why,
+            'planned_on' => $control->planned_on?->toDateString(),
+            'covers' => (object) self::covers($control),
+            'wish' => $open === null ? ($summary['wish']['say'] ?? null) : $open->facts->seen->wish?->say(),
+            'tag' => $tag,
+        ];
+    }
+
+    /** What whoever put the job down last told the next, so long as nobody else went on since. */
+    private static function handover(BenchState $open): ?string
+    {
+        $last = null;
+        foreach (array_reverse($open->log->effective()) as $entry) {
+            $last ??= $entry->stamp->by;
+            if (! $entry->stamp->by->is($last)) {
+                return null;
+            }
+            if ($entry instanceof Noted && str_starts_with($entry->text, self::HANDOVER)) {
+                return trim(substr($entry->text, strlen(self::HANDOVER)));
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, float> minutes to take off each cover over an adjuster of the control */
+    private static function covers(Control $control): array
+    {
+        $covers = [];
+        foreach ($control->run['cables'] ?? [] as $cable) {
+            foreach ($cable['adjusters'] ?? [] as $adjuster) {
+                if (isset($adjuster['access']['cover'])) {
+                    $covers[(string) $adjuster['access']['cover']] = (float) $adjuster['access']['minutes'];
+                }
+            }
+        }
+
+        return $covers;
+    }
+
+    /** Use left until the next look, where use decides it: `in 190 km`. */
+    private static function dueIn(Control $control): ?string
+    {
+        $left = $control->due_usage === null ? null : $control->due_usage - $control->machine->usage();
+        $unit = MeterUnit::from($control->machine->usage_unit);
+
+        return match (true) {
+            $left === null => null,
+            $left <= 0 => $unit->say(-$left).' over',
+            default => 'in '.$unit->say($left),
+        };
+    }
+
+    /** What a person would do next: the move while it is being set, else what is asked. */
+    private static function next(BenchState $open): string
+    {
+        $asks = $open->progress->asks();
+
+        return $asks === null || $asks->kind === ItemKind::InBand ? $open->next()->sentence : rtrim($asks->label, '?').(str_ends_with($asks->label, '?') ? '?' : '.');
+    }
+}

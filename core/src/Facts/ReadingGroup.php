@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Standing;
+use VividPull\Core\Measurement\Agreement;
+use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Measurement\Uncertainty;
+
+/** Consecutive readings alike in every respect, with nothing moved between them. Verdicts are on groups. */
+final readonly class ReadingGroup
+{
+    /**
+     * @param  non-empty-list<ReadingTaken>  $readings
+     * @param  list<ReadingTaken>  $leftOut  readings that do not go with the others, and are not in the mean
+     */
+    private function __construct(
+        public array $readings,
+        public array $leftOut,
+        /** What is asked before this group may say anything; null where nothing is. */
+        public ?Doubt $doubt,
+        public Uncertainty $found,
+        public Instrument $instrument,
+        public Repeatability $pooled,
+        /** Slack given since the job opened, in mm of conduit. */
+        public float $slack,
+        /** Counts up whenever comparison with what went before is broken. */
+        public int $stretch,
+        /** Counts up with every move and every lock nut tightened: readings of an older setting are not current. */
+        public int $setting,
+        /** Moves made before it. */
+        public int $moves,
+        /** Whether someone else moved the cable between what this person saw and this reading. */
+        public bool $crossed,
+        /** The point it was really read at, where it was turned into the spec's; null where nothing was turned. */
+        public ?ReadingPoint $convertedFrom = null,
+    ) {}
+
+    /**
+     * @param  non-empty-list<ReadingTaken>  $readings
+     * @param  array<string, true>  $upheld  ids of readings that a person stands by
+     */
+    public static function of(
+        array $readings,
+        Standing $standing,
+        float $slack,
+        int $stretch,
+        int $setting,
+        int $moves,
+        bool $crossed,
+        array $upheld = [],
+        ?Doubt $beyond = null,
+    ): self {
+        $instrument = $standing->instrument($readings[0]->instrument) ?? Instrument::coin();
+        $pooled = $standing->repeatability($readings[0]->stamp->by, $instrument);
+        $values = [];
+        $step = $instrument->inchMarks === null ? $instrument->resolution : 0.0;
+        $stoodBy = [];
+        foreach ($readings as $place => $reading) {
+            $values[] = $reading->mm;
+            $step = max($step, $reading->writtenStep, $instrument->inchMarks === null ? 0.0 : $instrument->marksFor($reading->isInInches()));
+            if ($upheld !== [] && isset($upheld[$reading->stamp->id])) {
+                $stoodBy[] = $place;
+            }
+        }
+        $marks = Uncertainty::ofResolution($instrument, $step);
+        $agreement = Agreement::isPlain($values, $pooled, $marks) ? null : Agreement::of($values, $stoodBy, $pooled, $marks);
+        $doubt = $beyond ?? ($agreement === null || $agreement->isSettled() ? null : Doubt::ofGroup($readings, $agreement));
+        $odd = $agreement === null || $agreement->kept === [] ? [] : $agreement->odd;
+        $together = $stoodBy === [] || $doubt !== null || Agreement::of($values, [], $pooled, $marks)->odd === [];
+        $kept = $odd === [] ? $values : array_values(array_diff_key($values, array_flip($odd)));
+        assert($kept !== []);
+
+        return new self(
+            $readings,
+            $odd === [] || $doubt !== null ? [] : array_values(array_intersect_key($readings, array_flip($odd))),
+            $doubt,
+            Uncertainty::ofReadings($kept, $instrument, $pooled, $step, $together),
+            $instrument,
+            $pooled,
+            $slack,
+            $stretch,
+            $setting,
+            $moves,
+            $crossed,
+        );
+    }
+
+    /** The same, asked about: it jumped, or cannot be. */
+    public function doubted(Doubt $doubt): self
+    {
+        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->slack, $this->stretch,
+            $this->setting, $this->moves, $this->crossed, $this->convertedFrom);
+    }
+
+    public function converted(float $factor, float $relative): self
+    {
+        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->stretch,
+            $this->setting, $this->moves, $this->crossed, $this->first()->point);
+    }
+
+    /** Whether it speaks of this point, read there or converted to it. */
+    public function isAt(ReadingPoint $point): bool
+    {
+        return $this->convertedFrom !== null || $this->first()->point === $point;
+    }
+
+    public function first(): ReadingTaken
+    {
+        return $this->readings[0];
+    }
+
+    public function last(): ReadingTaken
+    {
+        return $this->readings[count($this->readings) - 1];
+    }
+
+    /** The day its instrument should have been calibrated by, where it was read after that day; null where it was not. */
+    public function overdueSince(): ?string
+    {
+        $due = $this->instrument->calibration?->due;
+
+        return $due !== null && $due < substr($this->last()->stamp->at, 0, 10) ? $due : null;
+    }
+
+    /**
+     * Zero, or so near it that no play has been shown: such a group places nothing. Three small readings that happen to agree
+     * are no nearer to the truth than the person usually is.
+     */
+    public function isTaut(): bool
+    {
+        return $this->found->mean <= 0.0 || $this->found->mean <= 2 * $this->found->standard();
+    }
+
+    /** Whether two groups, with nothing moved between them, should show the same. */
+    public function isComparableTo(self $other): bool
+    {
+        [$one, $two] = [$this->first(), $other->first()];
+
+        return $this->setting === $other->setting && $this->stretch === $other->stretch && $one->point === $two->point && $one->pose === $two->pose
+            && $one->engine === $two->engine && $one->wheels === $two->wheels && ! $this->crossed && ! $other->crossed;
+    }
+}

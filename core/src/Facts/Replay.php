@@ -1,0 +1,597 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Cable\Part;
+use VividPull\Core\Cable\Pulls;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Cable\Sets;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Log\Entry\AdjusterFitted;
+use VividPull\Core\Log\Entry\AllConfirmed;
+use VividPull\Core\Log\Entry\CablesCompared;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\ConditionNoted;
+use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\CoverMoved;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\GuideStepDone;
+use VividPull\Core\Log\Entry\Inspected;
+use VividPull\Core\Log\Entry\Joined;
+use VividPull\Core\Log\Entry\LeftByChoice;
+use VividPull\Core\Log\Entry\MeasureTaken;
+use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\Opened;
+use VividPull\Core\Log\Entry\OutcomeSeen;
+use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Log\Entry\PartRefused;
+use VividPull\Core\Log\Entry\PhotoTaken;
+use VividPull\Core\Log\Entry\PolicyChosen;
+use VividPull\Core\Log\Entry\PutRight;
+use VividPull\Core\Log\Entry\ReadEnough;
+use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Entry\ReadingUpheld;
+use VividPull\Core\Log\Entry\ReplacementStep;
+use VividPull\Core\Log\Entry\SoakBegun;
+use VividPull\Core\Log\Entry\Tagged;
+use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\Entry\Untagged;
+use VividPull\Core\Log\Finding;
+use VividPull\Core\Log\Log;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Replacing;
+use VividPull\Core\Log\StandingTag;
+use VividPull\Core\Log\ThreadState;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Guide;
+use VividPull\Core\Procedure\LockStep;
+use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\Parking;
+use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\RidersWish;
+use VividPull\Core\Spec\SetLike;
+use VividPull\Core\Spec\SettingMode;
+use VividPull\Core\Spec\Spec;
+
+/** Folds a log into facts: positions, home marks, reading groups, answers. It never judges and never refuses. */
+final class Replay
+{
+    /** @var array<string, Person> */
+    private array $joined;
+
+    /** @var array<string, Steps|null> */
+    private array $positions = [];
+
+    /** @var array<string, Steps|null> */
+    private array $home;
+
+    /** @var array<string, true> */
+    private array $touched = [];
+
+    /** @var array<string, true> */
+    private array $locked = [];
+
+    /** @var array<string, ThreadNoted> */
+    private array $threads = [];
+
+    /** @var array<string, Confirmed> */
+    private array $confirmed = [];
+
+    /** @var array<string, Inspected> */
+    private array $inspected = [];
+
+    private ?ConditionNoted $condition = null;
+
+    /** @var array<string, true> */
+    private array $coversOff = [];
+
+    /** @var array<string, list<string>> */
+    private array $guides = [];
+
+    /** @var list<ReadingGroup> */
+    private array $groups = [];
+
+    /** @var list<ReadingTaken> readings of the group being gathered */
+    private array $gathering = [];
+
+    private bool $gatheringCrossed = false;
+
+    /** @var list<MoveMade> */
+    private array $moves = [];
+
+    /** @var array<string, Checked> */
+    private array $checks = [];
+
+    /** @var list<Noted> */
+    private array $notes = [];
+
+    private ?Policy $policy = null;
+
+    private ?SettingMode $mode = null;
+
+    private ?Parking $parking = null;
+
+    private ?SetLike $like = null;
+
+    private ?LeftByChoice $byChoice = null;
+
+    private ?StandingTag $tag;
+
+    private ?Closed $closed = null;
+
+    private float $slack = 0.0;
+
+    /** Slack given to a second cable, in mm. */
+    private float $secondSlack = 0.0;
+
+    /** @var list<ReadingGroup> of a second cable */
+    private array $ofSecond = [];
+
+    private readonly ?Pulls $secondPulls;
+
+    private int $stretch = 0;
+
+    private int $setting = 0;
+
+    private int $movedAt = 0;
+
+    private int $ratioFrom = 0;
+
+    /** Moves made up to the last turn of a governor. */
+    private int $governedAt = 0;
+
+    /** @var list<PartFitted> */
+    private array $parts = [];
+
+    private bool $lastMoveCrossed = false;
+
+    /** @var list<SeenOutcome> */
+    private array $outcomes = [];
+
+    /** @var list<SeenMeasure> */
+    private array $measures = [];
+
+    /** @var list<TriedProof> */
+    private array $tried = [];
+
+    /** @var array<string, Checked> */
+    private array $foundChecks = [];
+
+    /** @var list<PutRight> */
+    private array $putRight = [];
+
+    /** @var list<PhotoTaken> */
+    private array $photos = [];
+
+    /** @var list<PartRefused> */
+    private array $refused = [];
+
+    private ?Replacing $replacing = null;
+
+    private ?string $soaking = null;
+
+    /** @var array<string, true> readings that a person stands by, by id */
+    private array $upheld = [];
+
+    /** @var array<string, ReadEnough> */
+    private array $enough = [];
+
+    private ?RidersWish $wish;
+
+    /** @var array<string, true> adjusters that will not turn */
+    private array $seized = [];
+
+    private Crossings $crossings;
+
+    private function __construct(private readonly Spec $spec, private Run $run, private readonly Log $log)
+    {
+        $standing = $log->opened->standing;
+        foreach ($run->adjusters() as $id => $adjuster) {
+            $this->positions[$id] = $standing->positions[$id] ?? null;
+        }
+        $this->home = $this->positions;
+        $this->tag = $standing->tag;
+        $this->wish = $standing->wish;
+        $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
+        $this->crossings = Crossings::in($log);
+        $this->secondPulls = $run->secondPulls();
+    }
+
+    public static function facts(Spec $spec, Run $run, Log $log): Facts
+    {
+        $replay = new self($spec, $run, $log);
+        $entries = $log->effective();
+        foreach ($entries as $entry) {
+            if ($entry instanceof ReadingUpheld) {
+                $replay->upheld[$entry->reading] = true;
+            }
+        }
+        foreach ($entries as $entry) {
+            $replay->apply($entry);
+        }
+        $replay->finishGroup();
+
+        return $replay->gathered();
+    }
+
+    private function apply(Entry $entry): void
+    {
+        match (true) {
+            $entry instanceof ReadingTaken => $this->read($entry),
+            $entry instanceof Moved => $this->move($entry),
+            $entry instanceof Confirmed => $this->confirm($entry),
+            $entry instanceof AllConfirmed => $this->confirmAll($entry),
+            $entry instanceof ThreadNoted => $this->noteThread($entry),
+            $entry instanceof Checked => $this->check($entry),
+            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->stretch),
+            $entry instanceof MeasureTaken => $this->measures[] = new SeenMeasure($entry, count($this->moves), $this->setting),
+            $entry instanceof PutRight => $this->putRight($entry),
+            $entry instanceof PhotoTaken => $this->photos[] = $entry,
+            $entry instanceof SoakBegun => $this->soaking = $entry->stamp->at,
+            $entry instanceof PartRefused => $this->refused[] = $entry,
+            $entry instanceof ReplacementStep => $this->replace($entry),
+            $entry instanceof CablesCompared => $this->replacing = $this->replacing?->compared($entry->sizes),
+            $entry instanceof Inspected => $this->inspect($entry),
+            $entry instanceof ConditionNoted => $this->condition = $entry->after($this->condition),
+            $entry instanceof CoverMoved => $this->moveCover($entry),
+            $entry instanceof PolicyChosen => $this->choose($entry),
+            $entry instanceof GuideStepDone => $this->guide($entry),
+            $entry instanceof PartFitted => $this->fit($entry),
+            $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
+            $entry instanceof LeftByChoice => $this->byChoice = $entry,
+            $entry instanceof Noted => $this->notes[] = $entry,
+            $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
+            $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
+            $entry instanceof Untagged => $this->tag = null,
+            $entry instanceof Closed => $this->closed = $entry,
+            $entry instanceof ReadEnough => $this->enough[ReadEnough::place($entry->point, $entry->pose)] = $entry,
+            $entry instanceof Opened => null,
+            default => null,
+        };
+    }
+
+    private function read(ReadingTaken $reading): void
+    {
+        $crossed = $this->crossings->concern($reading);
+        $last = $this->gathering[0] ?? null;
+        if ($last !== null && (! $reading->repeats($last) || $crossed !== $this->gatheringCrossed)) {
+            $this->finishGroup();
+        }
+        $this->gatheringCrossed = $crossed;
+        $this->gathering[] = $reading;
+    }
+
+    private function finishGroup(): void
+    {
+        if ($this->gathering === []) {
+            return;
+        }
+        $isOfSecond = $this->secondPulls !== null && $this->gathering[0]->point === $this->secondPulls->point();
+        $group = ReadingGroup::of(
+            $this->gathering,
+            $this->log->opened->standing,
+            $isOfSecond ? $this->secondSlack : $this->slack,
+            $this->stretch,
+            $this->setting,
+            count($this->moves),
+            $this->gatheringCrossed,
+            $this->upheld,
+            Doubt::beyond($this->gathering, $this->run, $this->upheld),
+        );
+        if ($isOfSecond) {
+            $this->ofSecond[] = $this->withoutJump($group, $this->ofSecond);
+        } else {
+            $this->groups[] = $this->withoutJump($group, $this->groups);
+        }
+        $this->gathering = [];
+    }
+
+    /** @param  list<ReadingGroup>  $before */
+    private function withoutJump(ReadingGroup $group, array $before): ReadingGroup
+    {
+        for ($place = count($before) - 1; $place >= 0 && $before[$place]->setting === $group->setting && $group->doubt === null; $place--) {
+            if ($before[$place]->doubt === null && $before[$place]->isComparableTo($group)) {
+                $jump = Doubt::jumped($before[$place], $group, $this->upheld);
+
+                return $jump === null ? $group : $group->doubted($jump);
+            }
+        }
+
+        return $group;
+    }
+
+    private function move(Moved $move): void
+    {
+        $adjuster = $this->run->adjuster($move->adjuster);
+        if ($adjuster === null) {
+            return;
+        }
+        $this->finishGroup();
+        $at = $this->positions[$move->adjuster];
+        $now = $move->steps === null ? null : $at?->plus($move->steps);
+        // One that stood outside before may come back towards its travel.
+        $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
+        $this->lastMoveCrossed = $this->crossings->concern($move);
+        $isGovernor = $adjuster->kind()->sets() === Sets::Speed;
+        if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== Sets::Play)) {
+            $this->stretch++;
+        }
+        $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
+        if ($this->run->cableOf($move->adjuster)?->pulls->isSecond() === true) {
+            $this->secondSlack += $given;
+        } else {
+            $this->slack += $given;
+        }
+        $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
+        $this->positions[$move->adjuster] = $now;
+        $this->touched[$move->adjuster] = true;
+        unset($this->seized[$move->adjuster]);
+        unset($this->locked[$move->adjuster]);
+        if ($isGovernor) {
+            // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
+            $this->governedAt = count($this->moves);
+            $this->openAgain();
+
+            return;
+        }
+        $this->checks = [];
+        $this->byChoice = null;
+        $this->enough = [];
+        $this->openAgain();
+        $this->movedAt = ++$this->setting;
+    }
+
+    private function confirmAll(AllConfirmed $all): void
+    {
+        foreach ($all->each(Families::of($this->spec->family)) as $line) {
+            $this->apply($line);
+        }
+    }
+
+    private function confirm(Confirmed $step): void
+    {
+        if ($step->key !== LockStep::KEY || $step->adjuster === null) {
+            $this->confirmed[$step->key] = $step;
+
+            return;
+        }
+        $this->locked[$step->adjuster] = true;
+        if ($this->run->adjuster($step->adjuster)?->kind()->sets() === Sets::Speed) {
+            return;
+        }
+        $this->finishGroup();
+        $this->enough = [];
+        $this->setting++;
+    }
+
+    private function check(Checked $check): void
+    {
+        $key = Facts::checkKey($check->key, $check->pose?->value);
+        $this->checks[$key] = $check;
+        $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->stretch);
+        if ($this->setting === 0) {
+            $this->foundChecks[$key] = $check;
+        }
+    }
+
+    private function putRight(PutRight $done): void
+    {
+        $this->finishGroup();
+        $this->putRight[] = $done;
+        if ($done->cure === Cure::Freed) {
+            // Now that it turns, where it stands is asked again.
+            $this->seized = [];
+            $this->threads = array_filter($this->threads, static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized);
+        }
+        $this->startAnew();
+    }
+
+    /** With the cable off, nothing read before compares with what comes after. */
+    private function replace(ReplacementStep $step): void
+    {
+        if ($step->key === Replacement::BEGIN && $step->reason !== null) {
+            $this->finishGroup();
+            $this->replacing = Replacing::begun($step->reason, $step->cable, Families::of($this->spec->family)->replacing());
+        } else {
+            $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
+            // Of a pair an older log does not say which cable it is.
+            if ($step->key === Replacement::SLACK && $step->isHere && ($this->replacing?->cable !== null || $this->secondPulls === null)) {
+                $this->giveAllSlack($this->replacing?->cable);
+            }
+        }
+    }
+
+    /**
+     * Every thread of the cable stands at the end that gives it all its slack; a clamp is left alone.
+     *
+     * @param  string|null  $cable  by id; null is the one that is set by its play
+     */
+    private function giveAllSlack(?string $cable = null): void
+    {
+        foreach ($cable === null ? $this->run->playAdjusters() : $this->run->adjusters() as $id => $adjuster) {
+            $isOfIt = $cable === null || $this->run->cableOf($id)?->id === $cable;
+            if ($isOfIt && $adjuster->kind()->sets() === Sets::Play && $adjuster->kind()->isThreaded()) {
+                $this->positions[$id] = $adjuster->sense()->slackEnd($adjuster->travel());
+            }
+        }
+    }
+
+    /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
+    private function noteThread(ThreadNoted $thread): void
+    {
+        if (! array_key_exists($thread->adjuster, $this->positions)) {
+            return;
+        }
+        $this->threads[$thread->adjuster] ??= $thread;
+        if ($thread->state === ThreadState::Seized) {
+            // Where it stands is as known as before; it only does not turn.
+            $this->seized[$thread->adjuster] = true;
+
+            return;
+        }
+        $this->positions[$thread->adjuster] = $thread->position;
+        if (! isset($this->touched[$thread->adjuster])) {
+            $this->home[$thread->adjuster] = $thread->position;
+        }
+    }
+
+    /** Aiming in the band by a policy and aiming like another machine stand in each other's place. */
+    private function choose(PolicyChosen $chosen): void
+    {
+        if ($chosen->policy !== null || $chosen->like !== null) {
+            [$this->policy, $this->like] = [$chosen->policy ?? $this->policy, $chosen->like];
+        }
+        if ($chosen->wish !== null) {
+            // What is wished is aimed for at once.
+            [$this->wish, $this->policy, $this->like] = [$chosen->wish->isNone() ? null : $chosen->wish, null, null];
+        }
+        $this->mode = $chosen->mode ?? $this->mode;
+        $this->parking = $chosen->parking ?? $this->parking;
+    }
+
+    /** The mechanism itself is being set: nothing read before compares with what is read after. */
+    private function guide(GuideStepDone $step): void
+    {
+        $adjuster = $this->run->adjuster($step->adjuster);
+        if ($adjuster === null) {
+            return;
+        }
+        $this->finishGroup();
+        if ($step->key === Guide::SLACK) {
+            $this->giveAllSlack();
+        }
+        $done = $this->guides[$step->adjuster] ?? [];
+        $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
+        $this->startAnew();
+    }
+
+    private function fit(PartFitted $fitted): void
+    {
+        $this->finishGroup();
+        $this->parts[] = $fitted;
+        $this->startAnew();
+        $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->stretch : $this->ratioFrom;
+        if ($fitted->part === Part::Cable) {
+            // What was seen of the old wire says nothing of the new one.
+            $this->inspected = array_diff_key($this->inspected, ['wire' => true, 'conduit' => true]);
+            $this->replacing = $this->replacing?->over();
+        }
+    }
+
+    /** From here on the run is another one: what was there before is forgotten, and nothing compares. */
+    private function fitAdjuster(AdjusterFitted $fitted): void
+    {
+        $this->finishGroup();
+        [$old, $new] = [$fitted->inPlaceOf ?? '', $fitted->adjuster->id()];
+        $this->run = $this->run->fitted($fitted->adjuster, $fitted->cable, $fitted->inPlaceOf);
+        if (isset($this->coversOff[$old]) && $fitted->adjuster->access()->cover !== null) {
+            $this->coversOff[$new] = true;
+        }
+        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
+        $this->positions[$new] = null;
+        $this->home[$new] = null;
+        $this->startAnew();
+    }
+
+    /** A fault that was mended after something was read makes another machine of it; one mended before that does not. */
+    private function inspect(Inspected $found): void
+    {
+        $wasFault = ($this->inspected[$found->key] ?? null)?->finding === Finding::Fault;
+        $this->inspected[$found->key] = $found;
+        if ($wasFault && $found->finding === Finding::Sound && ($this->gathering !== [] || $this->groups !== [] || $this->checks !== [] || $this->moves !== [])) {
+            $this->finishGroup();
+            $this->startAnew();
+        }
+    }
+
+    /** What was put back before something was run is off again. */
+    private function openAgain(): void
+    {
+        $this->confirmed = array_diff_key($this->confirmed, array_flip(Refit::keys($this->spec)));
+    }
+
+    /** Nothing read or tried before compares with what comes after. */
+    private function startAnew(): void
+    {
+        $this->openAgain();
+        $this->checks = [];
+        $this->byChoice = null;
+        $this->enough = [];
+        $this->stretch++;
+        $this->movedAt = ++$this->setting;
+    }
+
+    private function moveCover(CoverMoved $cover): void
+    {
+        if ($cover->off) {
+            $this->coversOff[$cover->adjuster] = true;
+            $this->openAgain();
+        } else {
+            unset($this->coversOff[$cover->adjuster]);
+        }
+    }
+
+    /** @return list<Checked> */
+    private function voidedChecks(): array
+    {
+        $voids = $this->log->voids();
+
+        return array_values(array_filter(
+            $this->log->entries,
+            static fn (Entry $entry): bool => $entry instanceof Checked && isset($voids[$entry->stamp->id]),
+        ));
+    }
+
+    private function gathered(): Facts
+    {
+        $second = $this->secondPulls === null ? null : $this->factsOf($this->ofSecond, $this->secondSlack, null);
+        $groups = $this->spec->aim === null ? $this->groups : Converting::all($this->spec, $this->run, $this->groups);
+
+        return $this->factsOf($groups, $this->slack, $second);
+    }
+
+    /** @param  list<ReadingGroup>  $groups */
+    private function factsOf(array $groups, float $slack, ?Facts $second): Facts
+    {
+        return new Facts(
+            $this->log->opened->standing,
+            $this->joined,
+            $this->positions,
+            $this->home,
+            $this->touched,
+            $this->locked,
+            $this->threads,
+            $this->confirmed,
+            $this->inspected,
+            $this->condition,
+            $this->coversOff,
+            $this->guides,
+            $groups,
+            $this->moves,
+            $this->checks,
+            $this->voidedChecks(),
+            $this->notes,
+            $this->policy,
+            $this->mode,
+            $this->parking,
+            $this->like,
+            $this->byChoice,
+            $this->tag,
+            $this->closed,
+            $slack,
+            $this->stretch,
+            $this->setting,
+            $this->movedAt,
+            $this->ratioFrom,
+            $this->parts,
+            $this->lastMoveCrossed,
+            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish),
+            $second,
+        );
+    }
+}

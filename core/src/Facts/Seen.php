@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\PartRefused;
+use VividPull\Core\Log\Entry\PhotoTaken;
+use VividPull\Core\Log\Entry\PutRight;
+use VividPull\Core\Log\Entry\ReadEnough;
+use VividPull\Core\Log\Replacing;
+use VividPull\Core\Spec\RidersWish;
+
+/** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
+final readonly class Seen
+{
+    /**
+     * @param  list<SeenOutcome>  $outcomes
+     * @param  list<SeenMeasure>  $measures
+     * @param  array<string, Checked>  $foundChecks  answers given before anything was moved, by key and pose
+     * @param  list<PutRight>  $putRight
+     * @param  list<PhotoTaken>  $photos
+     * @param  list<PartRefused>  $refused
+     */
+    public function __construct(
+        public array $outcomes,
+        public array $measures,
+        public array $foundChecks,
+        public array $putRight,
+        public array $photos,
+        public array $refused,
+        public ?Replacing $replacing,
+        /** Since when new plates lie in oil, as the author's clock showed it; null where none do. */
+        public ?string $soaking = null,
+        /** @var array<string, ReadEnough> readings left as they are at this setting, by point and pose */
+        public array $enough = [],
+        /** Moves made up to the last turn of a governor: a speed measured before it says nothing any more. */
+        public int $governedAt = 0,
+        /** @var list<TriedProof> every answer to a proof, those before a move as well */
+        public array $tried = [],
+        /** @var array<string, true> adjusters that will not turn, by id */
+        public array $seized = [],
+        /** How its rider wants it; null where nobody said. */
+        public ?RidersWish $wish = null,
+    ) {}
+}

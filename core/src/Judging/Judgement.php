@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Judging;
+
+use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Measurement\Sweep;
+use VividPull\Core\Spec\SpecBand;
+
+/** What the facts say about the spec. */
+final readonly class Judgement
+{
+    /**
+     * @param  array<string, Verdict>  $poses  how the control stands in each pose of the spec, as last read
+     * @param  array<string, ReadingGroup>  $poseGroups  the groups those verdicts are on
+     * @param  list<GateState>  $gates
+     */
+    public function __construct(
+        public ?ReadingGroup $foundGroup,
+        public Verdict $found,
+        public ?ReadingGroup $nowGroup,
+        public Verdict $now,
+        public Sweep $sweep,
+        /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
+        public bool $isRoutingFault,
+        /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
+        public ?SpecBand $plannedBand,
+        public array $poses,
+        public array $poseGroups,
+        public array $gates,
+        /** @var list<MeasureState> what is measured beside the play */
+        public array $measures,
+        /** What it does at each of its settings; null where it has none that are tried. */
+        public ?TableState $table,
+    ) {}
+
+    /** @return list<GateState> */
+    public function gatesThat(GateStatus $status): array
+    {
+        return array_values(array_filter($this->gates, static fn (GateState $gate): bool => $gate->status === $status));
+    }
+
+    /** Whether any pose read since the last move is outside. */
+    public function isOutsideInAPose(): bool
+    {
+        return array_filter($this->poses, static fn (Verdict $verdict): bool => $verdict->kind->isOutside()) !== [];
+    }
+}

@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Judging;
+
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Measurement\Sweep;
+use VividPull\Core\Measurement\Uncertainty;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\SpecBand;
+
+/** Verdicts on reading groups, the sweep through the poses, and the hard gates. */
+final readonly class Judging
+{
+    public static function judge(Spec $spec, Run $run, Facts $facts, ?Judgement $second = null): Judgement
+    {
+        $table = $spec->other(OutcomeTable::class);
+        $measures = Measuring::of($spec, $facts);
+        $state = $table === null ? null : TableState::of($table, $facts);
+        if ($spec->aim === null) {
+            $unread = Verdict::unread('No play is read on this control');
+
+            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+        }
+        $sweep = self::sweep($spec, $facts->groups);
+        $found = self::asFoundGroup($spec, $facts);
+        $groups = self::currentGroups($facts);
+        $unread = array_values(array_filter(array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses), static fn (string $pose): bool => ! isset($groups[$pose])));
+        $straight = $sweep->foreseen($spec->play()->band, $unread);
+        $poses = [];
+        foreach ($spec->conditions->poses as $pose) {
+            $group = $groups[$pose->value] ?? null;
+            $band = $pose === Pose::Straight ? $straight : $spec->play()->band;
+            $poses[$pose->value] = $group === null ? Verdict::unread(self::whyUnread($facts, $pose)) : self::verdict($spec, $facts, $group, $band);
+        }
+
+        return new Judgement(
+            $found,
+            $found === null ? Verdict::unread('Not read yet') : self::toSetBy($spec, $facts, $found, $spec->play()->band),
+            $groups[Pose::Straight->value] ?? null,
+            isset($groups[Pose::Straight->value]) ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
+                : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
+            $sweep,
+            $sweep->isWiderThan($spec->play()->band),
+            $sweep->plannedBand($spec->play()->band),
+            $poses,
+            $groups,
+            Gates::states($spec, $run, $facts, self::labelled($poses, '') + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? '')), $measures),
+            $measures,
+            $state,
+        );
+    }
+
+    /** What one group said about the band, whatever has been moved since. */
+    public static function heldAgainst(Spec $spec, ReadingGroup $group): Verdict
+    {
+        $objection = self::objection($spec, $group);
+
+        return match (true) {
+            $objection !== null => Verdict::notJudged($objection),
+            $group->doubt !== null => Verdict::doubted($group->doubt->question),
+            default => Verdict::of($group->found, $spec->play()->band, $spec->rule, static fn (): null => null),
+        };
+    }
+
+    /**
+     * @param  array<string, Verdict>  $poses
+     * @return array<string, Verdict> by what is said of them
+     */
+    private static function labelled(array $poses, string $way): array
+    {
+        $labelled = [];
+        foreach ($poses as $pose => $verdict) {
+            $labelled[Pose::from($pose)->label().$way] = $verdict;
+        }
+
+        return $labelled;
+    }
+
+    private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band, bool $onStand = false): Verdict
+    {
+        $objection = self::objection($spec, $group, $onStand);
+
+        return match (true) {
+            $objection !== null => Verdict::notJudged($objection),
+            $group->doubt !== null => Verdict::doubted($group->doubt->question),
+            default => Verdict::of($group->found, $band, $spec->rule, static fn (): Deciding => Deciding::of($group, $band, $facts->standing, $spec->rule))
+                ->convertedFrom($group->convertedFrom),
+        };
+    }
+
+    /** The same, good enough to set by: read on a stand it says so, and is proved on the ground. */
+    private static function toSetBy(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band): Verdict
+    {
+        return $spec->conditions->areProvisional($group->first()->engine, $group->first()->wheels)
+            ? self::verdict($spec, $facts, $group, $band, true)->provisional()
+            : self::verdict($spec, $facts, $group, $band);
+    }
+
+    private static function objection(Spec $spec, ReadingGroup $group, bool $onStand = false): ?string
+    {
+        $reading = $group->first();
+        if ($group->crossed) {
+            return 'two people moved this cable. Read it again';
+        }
+        if (! $group->isAt($spec->play()->point)) {
+            return "read at the {$spec->pointName($reading->point)}; the figure is for the {$spec->pointName($spec->play()->point)}";
+        }
+
+        return $onStand ? null : $spec->conditions->objection($reading->engine, $reading->wheels);
+    }
+
+    /** The first straight group before any move that can be held against the band; else the first there is. */
+    private static function asFoundGroup(Spec $spec, Facts $facts): ?ReadingGroup
+    {
+        $last = null;
+        foreach ($facts->groups as $group) {
+            if ($group->moves === 0 && $group->first()->pose === Pose::Straight && $group->setting === 0) {
+                $last = self::objection($spec, $group) === null || $last === null ? $group : $last;
+            }
+        }
+
+        return $last;
+    }
+
+    /** @return array<string, ReadingGroup> the last group of each pose since the last move and lock */
+    private static function currentGroups(Facts $facts): array
+    {
+        $current = [];
+        foreach ($facts->groups as $group) {
+            if ($group->setting === $facts->setting) {
+                $current[$group->first()->pose->value] = $group;
+            }
+        }
+
+        return $current;
+    }
+
+    private static function whyUnread(Facts $facts, Pose $pose): string
+    {
+        return match (true) {
+            $facts->lastMoveCrossed => 'Two people moved this cable: read it again',
+            $pose !== Pose::Straight => "Not read with {$pose->label()}",
+            $facts->moves === [] && $facts->setting === 0 => 'Not read yet',
+            $facts->setting > $facts->movedAt => 'Locked: read it again, for locking turns the adjuster',
+            default => 'Moved: pull it fully three times and read it',
+        };
+    }
+
+    /** @param  list<ReadingGroup>  $groups */
+    private static function sweep(Spec $spec, array $groups): Sweep
+    {
+        if (count($spec->conditions->poses) < 2) {
+            return Sweep::of([]);
+        }
+        $settings = [];
+        foreach ($groups as $group) {
+            if ($group->doubt === null && self::objection($spec, $group) === null) {
+                $settings[$group->setting][$group->first()->pose->value] = $group->found;
+            }
+        }
+        $offsets = [];
+        foreach ($spec->conditions->poses as $pose) {
+            if ($pose !== Pose::Straight) {
+                $offsets[$pose->value] = self::offset($settings, $pose);
+            }
+        }
+
+        return Sweep::of($offsets, self::pairs($settings));
+    }
+
+    /**
+     * Pose minus straight, from the latest setting at which both were read.
+     *
+     * @param  array<int, array<string, Uncertainty>>  $settings  what each pose read, by setting
+     * @return array{d: float, u: float}|null
+     */
+    private static function offset(array $settings, Pose $pose): ?array
+    {
+        foreach (array_reverse($settings) as $poses) {
+            [$here, $straight] = [$poses[$pose->value] ?? null, $poses[Pose::Straight->value] ?? null];
+            if ($here !== null && $straight !== null) {
+                return ['d' => $here->mean - $straight->mean, 'u' => hypot($here->standardOfDifference(), $straight->standardOfDifference())];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Each two poses of the latest setting at which more than one was read.
+     *
+     * @param  array<int, array<string, Uncertainty>>  $settings
+     * @return list<array{apart: float, u: float, freedom: float}>
+     */
+    private static function pairs(array $settings): array
+    {
+        foreach (array_reverse($settings) as $poses) {
+            $read = array_values($poses);
+            $pairs = [];
+            foreach ($read as $place => $one) {
+                foreach (array_slice($read, $place + 1) as $other) {
+                    $pairs[] = ['apart' => abs($one->mean - $other->mean), 'u' => hypot($one->standardOfDifference(), $other->standardOfDifference()),
+                        'freedom' => min($one->freedom(), $other->freedom())];
+                }
+            }
+            if ($pairs !== []) {
+                return $pairs;
+            }
+        }
+
+        return [];
+    }
+}

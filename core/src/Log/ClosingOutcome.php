@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Log;
+
+/** How a job may end. */
+enum ClosingOutcome: string
+{
+    case Fit = 'fit';
+    case ByChoice = 'by_choice';
+    case Tagged = 'tagged';
+}

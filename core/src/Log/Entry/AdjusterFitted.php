@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Log\Entry;
+
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Stamp;
+
+/** An adjuster that this machine has and its model has not: in another's place, or one more on a cable. */
+final readonly class AdjusterFitted extends Entry
+{
+    /**
+     * @param  string  $cable  id of the cable it sits on
+     * @param  string|null  $inPlaceOf  id of the adjuster it took the place of; null where it is one more, next to the working end
+     * @param  string|null  $remark  its number, or where it came from
+     */
+    public function __construct(Stamp $stamp, public Adjuster $adjuster, public string $cable, public ?string $inPlaceOf, public ?string $remark)
+    {
+        parent::__construct($stamp);
+    }
+
+    public function kind(): EntryKind
+    {
+        return EntryKind::Adjuster;
+    }
+}

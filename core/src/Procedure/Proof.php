@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Procedure;
+
+use VividPull\Core\Cable\Pose;
+
+/** Something tried before the job may end. The latest answer after the last move counts. */
+final readonly class Proof
+{
+    /** The proof of a throttle that it opens fully: where it does not, how far it still has to go can be measured. */
+    public const WIDE_OPEN = 'wide_open';
+
+    /** The word for what cannot be seen on this machine, such as an arm inside its case. */
+    public const NOT_HERE = 'not_here';
+
+    /**
+     * @param  non-empty-array<string, string>  $answers  word on the wire to words on the button
+     * @param  list<string>  $passing  the words that pass
+     * @param  list<Pose>  $poses  empty where the pose does not matter
+     * @param  list<string>  $tolerable  the words that may be left with a control that is left outside its band by choice
+     * @param  array<string, Bearing>  $errs  which way a failing word says that the setting errs; a word that is not named says nothing of slack
+     */
+    private function __construct(
+        public string $key,
+        public string $question,
+        public array $answers,
+        public array $passing,
+        public array $poses,
+        public ?GateKey $gate,
+        public ?string $caution,
+        /** Whether it is tried before anything is changed as well. */
+        public bool $asFound = false,
+        public Running $running = Running::Still,
+        public array $tolerable = [],
+        public array $errs = [],
+    ) {}
+
+    /** @param  list<Pose>  $poses */
+    public static function yesIsRight(
+        string $key,
+        string $question,
+        ?GateKey $gate = null,
+        array $poses = [],
+        ?string $caution = null,
+    ): self {
+        return new self($key, $question, ['yes' => 'Yes', 'no' => 'No'], ['yes'], $poses, $gate, $caution);
+    }
+
+    /**
+     * @param  non-empty-array<string, string>  $answers
+     * @param  list<string>  $passing
+     */
+    public static function choice(string $key, string $question, array $answers, array $passing, ?string $caution = null, ?GateKey $gate = null): self
+    {
+        return new self($key, $question, $answers, $passing, [], $gate, $caution);
+    }
+
+    /** The same, tried before anything is changed as well. */
+    public function foundToo(): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true, $this->running, $this->tolerable, $this->errs);
+    }
+
+    /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
+    public function running(Running $running = Running::Refitted): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->tolerable, $this->errs);
+    }
+
+    /**
+     * The same, where a rider may have it so: matters of taste, never of safety.
+     *
+     * @param  list<string>  $words
+     */
+    public function mayBeLeftAs(array $words): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $words, $this->errs);
+    }
+
+    /**
+     * The same, with what its failing words say of the setting.
+     *
+     * @param  array<string, Bearing>  $errs
+     */
+    public function erring(array $errs): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->tolerable, $errs);
+    }
+
+    /** The same, where no says one thing. */
+    public function noWants(Bearing $bearing): self
+    {
+        return $this->erring(['no' => $bearing]);
+    }
+
+    /** The same, where there are machines on which it cannot be seen: it is passed with the reason, and stands so on the sheet. */
+    public function mayBeHidden(): self
+    {
+        return new self($this->key, $this->question, $this->answers + [self::NOT_HERE => 'Not here: it cannot be seen'], [...$this->passing, self::NOT_HERE], $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->tolerable, $this->errs);
+    }
+
+    /** Whether an answer needs its reason. */
+    public function asksWhy(string $answer): bool
+    {
+        return $answer === self::NOT_HERE;
+    }
+
+    /** @return non-empty-list<Pose|null> what it is tried in, one after the other; one null where the pose does not matter */
+    public function tries(): array
+    {
+        return $this->poses === [] ? [null] : $this->poses;
+    }
+
+    /** Which way the setting errs by this answer; null where it passes. */
+    public function bearing(string $answer): ?Bearing
+    {
+        return $this->passes($answer) ? null : $this->errs[$answer] ?? Bearing::Elsewhere;
+    }
+
+    public function passes(string $answer): bool
+    {
+        return in_array($answer, $this->passing, true);
+    }
+
+    /** Whether what is left outside its band by choice may be left with this answer. */
+    public function tolerates(string $answer): bool
+    {
+        return in_array($answer, $this->tolerable, true);
+    }
+}

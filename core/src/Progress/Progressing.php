@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Progress;
+
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\GateState;
+use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Spec\Spec;
+
+/** Stage, what is missing, and how the job may end. */
+final readonly class Progressing
+{
+    /** @param  Judgement|null  $second  of a second cable */
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second = null): Progress
+    {
+        $items = (new StageItems($spec, $run, $facts, $judgement, $second))->all();
+        $missing = self::missing($items, false);
+        $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
+        $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));
+        $gates = [...$failed, ...$unknown];
+
+        return new Progress(
+            self::stage($items, $facts),
+            $items,
+            array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($facts, $judgement), ...$missing])),
+            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($items, true)])),
+            $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
+        );
+    }
+
+    /** @param  array<string, list<StageItem>>  $items */
+    private static function stage(array $items, Facts $facts): JobStage
+    {
+        if ($facts->closed === null) {
+            foreach ($items as $stage => $of) {
+                foreach ($of as $item) {
+                    if (! $item->done && ! self::isLetBe($item, $facts)) {
+                        return JobStage::from($stage);
+                    }
+                }
+            }
+        }
+
+        return JobStage::Close;
+    }
+
+    /** What is left outside by choice may also bite otherwise than the book has it; a proof of safety is never let be. */
+    private static function isLetBe(StageItem $item, Facts $facts): bool
+    {
+        return $facts->byChoice !== null && $item->mayStay;
+    }
+
+    /**
+     * What is missing before the signature, a sentence each.
+     *
+     * @param  array<string, list<StageItem>>  $items
+     * @param  bool  $byChoice  whether the band itself, and what is a matter of taste, is let off
+     * @return list<string>
+     */
+    private static function missing(array $items, bool $byChoice): array
+    {
+        $missing = [];
+        foreach ($items as $stage => $of) {
+            foreach ($of as $item) {
+                if ($item->done || $item->kind === ItemKind::SignOff || ($byChoice && ($item->mayStay || ($item->key === 'in_band' && ($item->failed || $item->said !== null))))) {
+                    continue;
+                }
+                $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).match (true) {
+                    str_starts_with($item->key, 'fault:') => ' is open: mended, or left with a reason.',
+                    $item->failed => ' failed.',
+                    default => ' is missing.',
+                };
+            }
+        }
+
+        return $missing;
+    }
+
+    /** @return list<string> */
+    private static function tagStands(Facts $facts): array
+    {
+        return $facts->tag === null ? [] : ["A tag stands ({$facts->tag->reason}). A lead lifts it once every gate has passed."];
+    }
+
+    /** @return list<string> */
+    private static function byChoiceStands(Facts $facts, Judgement $judgement): array
+    {
+        return $facts->byChoice !== null && $judgement->now->kind->isOutside()
+            ? ['It is left outside by choice: close it as that.'] : [];
+    }
+
+    /** @return list<string> */
+    private static function mayChoose(Spec $spec, Facts $facts): array
+    {
+        return match (true) {
+            ! Families::of($spec->family)->allowsByChoice() => ['This control is never left outside its limits by choice.'],
+            $facts->byChoice === null => ['Say why it is left outside the band by choice.'],
+            default => [],
+        };
+    }
+}

@@ -1,0 +1,588 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Progress;
+
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Cable\Sets;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Facts\Refit;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Family\Family;
+use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Judging\MeasureState;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\ReadEnough;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Finding;
+use VividPull\Core\Log\ThreadState;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\ChosenMode;
+use VividPull\Core\Planning\ProofEvidence;
+use VividPull\Core\Procedure\Guide;
+use VividPull\Core\Procedure\GuideStep;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\LockStep;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Running;
+use VividPull\Core\Procedure\Step;
+use VividPull\Core\Spec\Conditions;
+use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\SettingMode;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\Wheels;
+
+/** The items of each stage, from what the family declares and what the facts say is done. */
+final readonly class StageItems
+{
+    private const WHOLE_GROUP = 3;
+
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private ?Judgement $second = null) {}
+
+    /** @return array<string, list<StageItem>> by stage */
+    public function all(): array
+    {
+        $family = Families::of($this->spec->family);
+        $beside = new BesideItems($this->spec, $this->run, $this->facts, $this->judgement);
+
+        return [
+            JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
+            JobStage::LookOver->value => $this->lookOver($family, $beside),
+            JobStage::AsFound->value => $this->asFound($beside),
+            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
+            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
+            JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
+        ];
+    }
+
+    /**
+     * A cable being replaced comes before all else; one that was, after what is looked over.
+     *
+     * @return list<StageItem>
+     */
+    private function lookOver(Family $family, BesideItems $beside): array
+    {
+        $looked = array_map($this->inspection(...), $family->lookOver());
+        $isUnderWay = $this->facts->seen->replacing?->isOver === false;
+
+        return $isUnderWay ? [...$beside->replacing(), ...$looked] : [...$looked, ...$beside->replacing()];
+    }
+
+    /**
+     * Where play is read, everything is noted before it. Where settings are tried, they come first: where each does what it should, nobody
+     * opens a cover to see how an adjuster stands.
+     *
+     * @return list<StageItem>
+     */
+    private function asFound(BesideItems $beside): array
+    {
+        $found = $beside->asFound();
+        if ($this->spec->aim !== null) {
+            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$found];
+        }
+
+        return [...$found, ...($this->facts->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
+    }
+
+    /** @return list<StageItem> */
+    private function foundReadings(): array
+    {
+        return $this->spec->aim === null ? [] : [$this->foundReading($this->judgement), ...$this->ofSecond($this->foundReading(...))];
+    }
+
+    /**
+     * Where settings are tried, what was moved is tightened before each trial; where play is read, after it is right.
+     *
+     * @return list<StageItem>
+     */
+    private function setting(BesideItems $beside): array
+    {
+        return $this->spec->aim === null ? [...$beside->whichWay(), ...$this->locks(), ...$beside->tried()]
+            : [...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->guides(true), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...)), ...$beside->whichWay(), ...$beside->tried()];
+    }
+
+    /**
+     * The same asked of the second cable, where there are two.
+     *
+     * @param  callable(Judgement): (StageItem|list<StageItem>)  $ask
+     * @return list<StageItem>
+     */
+    private function ofSecond(callable $ask): array
+    {
+        if ($this->second === null) {
+            return [];
+        }
+        $items = $ask($this->second);
+
+        return array_map(fn (StageItem $item): StageItem => $item->ofSecond($this->run->secondPulls()?->label() ?? ''), is_array($items) ? $items : [$items]);
+    }
+
+    /** Where another figure is asked for next, play is read three times first: the next reading would be taken for the other's. */
+    private function isWhole(?ReadingGroup $group): bool
+    {
+        $alone = $this->second === null && array_filter($this->judgement->measures, static fn (MeasureState $one): bool => $one->measure->asFound) === [];
+
+        return $alone || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
+    }
+
+    private function pointOf(Judgement $judgement): ReadingPoint
+    {
+        return $judgement === $this->second ? ($this->run->secondPulls()?->point() ?? $this->spec->play()->point) : $this->spec->play()->point;
+    }
+
+    /** @return list<StageItem> the second cable first where the spec says so */
+    private function inBands(): array
+    {
+        $items = [$this->inBand($this->judgement), ...$this->ofSecond($this->inBand(...))];
+
+        return $this->spec->secondFirst ? array_reverse($items) : $items;
+    }
+
+    private function step(Step $step): StageItem
+    {
+        $done = $this->facts->confirmed[$step->key] ?? null;
+
+        return $this->answered($step->key, $step->label, $done, 'Done', false, null, $step->caution, [
+            new Answer('ok', 'Done', EntryKind::Confirmed, ['key' => $step->key], AnswerTone::Right),
+        ]);
+    }
+
+    private function inspection(Inspection $inspection): StageItem
+    {
+        $found = $this->facts->inspected[$inspection->key] ?? null;
+        $said = match ($found?->finding) {
+            null => null,
+            Finding::Sound => 'Sound'.($found->remark === null ? '' : ": {$found->remark}"),
+            Finding::Noted => 'Noted'.($found->remark === null ? '' : ": {$found->remark}"),
+            Finding::Fault => 'Fault'.($found->remark === null ? '' : ": {$found->remark}"),
+        };
+        $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
+        $failed = $found?->finding === Finding::Fault && $inspection->gate !== null;
+
+        return $this->answered($inspection->key, $inspection->label, $found, $said, $failed, $inspection->lookFor, null, [
+            new Answer('ok', 'Sound', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right),
+            new Answer('noted', 'Worn, noted', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true),
+            new Answer('fault', 'Fault', EntryKind::Inspected, $answer(Finding::Fault), AnswerTone::Wrong, true),
+        ]);
+    }
+
+    private function condition(): StageItem
+    {
+        $noted = $this->facts->condition;
+        $conditions = $this->spec->conditions;
+        $isHeatAsked = $conditions->engine !== null || Families::of($this->spec->family)->movesWithHeat();
+        $answers = [];
+        foreach ($isHeatAsked ? EngineHeat::cases() : [null] as $engine) {
+            foreach ($conditions->wheels !== null ? Wheels::cases() : [null] as $wheels) {
+                $fits = $conditions->objection($engine, $wheels) === null;
+                $toSetBy = $conditions->areProvisional($engine, $wheels);
+                $answers[] = new Answer(self::stateWord($engine, $wheels), Conditions::say($engine, $wheels).($toSetBy ? ', to set by' : ''), EntryKind::Condition,
+                    array_filter(['engine' => $engine?->value, 'wheels' => $wheels?->value]), $fits || $toSetBy ? AnswerTone::Right : AnswerTone::Plain);
+            }
+        }
+
+        // Of one visit: another control may have asked for the heat alone.
+        $isSaid = $noted !== null && ($noted->engine !== null || ! $isHeatAsked) && ($noted->wheels !== null || $conditions->wheels === null);
+
+        return $this->answered('condition', $isHeatAsked ? 'How does it stand?' : 'On its wheels, or on a stand?', $isSaid ? $noted : null, $noted?->label(), false, $this->conditionWanted(), null, $answers);
+    }
+
+    private static function stateWord(?EngineHeat $engine, ?Wheels $wheels): string
+    {
+        return match (true) {
+            $engine === null => $wheels === Wheels::OnStand ? 'stand' : 'ground',
+            default => $engine->value.($wheels === Wheels::OnStand ? ' stand' : ''),
+        };
+    }
+
+    private function conditionWanted(): string
+    {
+        $conditions = $this->spec->conditions;
+        $wanted = array_filter([$conditions->engine?->value, $conditions->wheels?->label()], is_string(...));
+        $onStand = $conditions->wheels === Wheels::OnGround ? ' A reading on a stand is good enough to set by; it is proved on its wheels.' : '';
+
+        return $wanted === [] ? 'The book does not say cold or hot. Play changes with heat, so it is written down.' : 'The figure is for: '.implode(', ', $wanted).'.'.$onStand;
+    }
+
+    /** @return list<StageItem> */
+    private function threads(): array
+    {
+        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => in_array($a->kind()->sets(), [Sets::Play, Sets::Speed], true)
+            && ($a->access()->cover === null || isset($this->facts->coversOff[$a->id()]) || isset($this->facts->threads[$a->id()])));
+
+        return array_values(array_map($this->thread(...), $reachable));
+    }
+
+    private function thread(Adjuster $adjuster): StageItem
+    {
+        $noted = $this->facts->threads[$adjuster->id()] ?? null;
+        $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
+        $unit = $adjuster->counting()->unit;
+        $key = $unit->field();
+        $answers = $before === null ? [] : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
+            'adjuster' => $adjuster->id(), $key => $before->toFloat(),
+        ], AnswerTone::Right)];
+        foreach ([ThreadState::Unseen, ThreadState::Marked, ThreadState::Seized] as $state) {
+            $answers[] = new Answer($state->value, (string) $state->label(), EntryKind::Thread, ['adjuster' => $adjuster->id(), $state->value => true]);
+        }
+
+        return new StageItem(
+            "thread:{$adjuster->id()}",
+            ItemKind::Thread,
+            $adjuster->kind()->isThreaded() ? "Thread showing at the {$adjuster->name()}" : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
+            $noted !== null,
+            said: match (true) {
+                $noted === null => null,
+                $noted->position === null => $noted->state->label(),
+                default => $adjuster->where($noted->position),
+            },
+            detail: 'Its home mark: where it stood before anyone touched it.',
+            answers: $answers,
+            about: $adjuster->id(),
+            stamp: $noted?->stamp,
+        );
+    }
+
+    private function foundReading(Judgement $judgement): StageItem
+    {
+        $point = $this->pointOf($judgement);
+        $group = $judgement->foundGroup;
+        $verdict = $judgement->found;
+        $judged = $group !== null && $group->doubt === null && ! $verdict->is(VerdictKind::NotJudged);
+
+        return new StageItem(
+            'reading:found',
+            ItemKind::Reading,
+            "Reading at the {$this->spec->pointName($point)}, as found",
+            // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
+            ($judged && $this->isWhole($group)) || $this->facts->isChanged(),
+            said: $group === null ? ($this->facts->isChanged() ? 'Not to be had: it was changed before it was read' : null) : self::mm($group->found->mean).' mm · '.$verdict->sentence,
+            detail: $this->spec->howToRead($point),
+            stamp: $group?->last()->stamp,
+        );
+    }
+
+    /**
+     * The steps of what is set by steps, once they are begun or its cover is off.
+     *
+     * @param  bool  $afterCable  those that come once the cable is set
+     * @return list<StageItem>
+     */
+    private function guides(bool $afterCable = false): array
+    {
+        $items = [];
+        foreach ($this->run->adjusters() as $id => $adjuster) {
+            $done = count($this->facts->guides[$id] ?? []);
+            if (! isset($this->facts->guides[$id]) && ! isset($this->facts->coversOff[$id])) {
+                continue;
+            }
+            foreach (Guide::of($adjuster->kind()) as $place => $step) {
+                if ($step->isAfterCable !== $afterCable) {
+                    continue;
+                }
+                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $this->guideLabel($step), $place < $done, said: $place < $done ? 'Done' : null,
+                    detail: ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', caution: $step->caution, about: $id,
+                    answers: [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->asks !== null, $step->asks)]);
+            }
+        }
+
+        return $items;
+    }
+
+    /** A push rod is backed off as the book has it, where it says. */
+    private function guideLabel(GuideStep $step): string
+    {
+        return $step->key === 'back' && $this->spec->book->backOff !== null ? "Back it out {$this->spec->book->backOff}, as the book has it" : $step->label;
+    }
+
+    /** @return list<StageItem> in service, the adjuster in reach that stood outside its healthy zone */
+    private function broughtHome(): array
+    {
+        $near = $this->run->inReach();
+        $home = $near === null ? null : $this->facts->home[$near->id()] ?? null;
+        $at = $near === null ? null : $this->facts->positions[$near->id()] ?? null;
+        if ($near === null || $home === null || $at === null || count($this->run->playAdjusters()) < 2
+            || $near->healthy()->contains($home) || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service && ! $near->healthy()->contains($at)) {
+            return [];
+        }
+        $done = $near->healthy()->contains($at);
+
+        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", $done,
+            said: $done ? ucfirst($near->where($at)) : null,
+            detail: 'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
+    }
+
+    private function inBand(Judgement $judgement): StageItem
+    {
+        $now = $judgement->now;
+        $inside = $now->is(VerdictKind::Inside) && $this->isWhole($judgement->nowGroup);
+        $finer = $judgement === $this->judgement ? $this->finer() : null;
+        $chosen = $this->facts->byChoice;
+        // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
+        $facts = $judgement === $this->second ? $this->facts->second : $this->facts;
+        $voidedByLock = $now->is(VerdictKind::Unread) && $facts?->isVoidedByLock() === true;
+
+        return new StageItem(
+            'in_band',
+            ItemKind::InBand,
+            match (true) {
+                $finer !== null => 'Set it finer, inside the band',
+                $now->is(VerdictKind::Inside) => 'Inside: read it three times',
+                default => 'Bring it inside the band',
+            },
+            $finer === null && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)),
+            said: match (true) {
+                $finer !== null => $finer->said(),
+                $inside => $now->sentence,
+                $this->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
+                $chosen !== null => "Left outside by choice: {$chosen->reason}",
+                $voidedByLock => null,
+                default => $now->sentence,
+            },
+            answers: $this->leaving($judgement, Pose::Straight),
+            stamp: $chosen?->stamp,
+        );
+    }
+
+    /** What a failed proof asks of a setting that is inside its band, where a step that way stays in it; null where nothing does. */
+    private function finer(): ?ProofEvidence
+    {
+        [$now, $band] = [$this->judgement->nowGroup, $this->judgement->plannedBand];
+        if ($now === null || $band === null || $this->facts->byChoice !== null || $this->facts->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
+            return null;
+        }
+        $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
+        $point = $this->spec->play()->point;
+
+        return $evidence->failed !== [] && $evidence->room($now, $band, ($this->run->couplings->at($point) ?? Families::of($this->spec->family)->usualRatio($point))->value) !== null ? $evidence : null;
+    }
+
+    private function isLeft(Judgement $judgement, Pose $pose): bool
+    {
+        return isset($this->facts->seen->enough[ReadEnough::place($this->pointOf($judgement), $pose)]);
+    }
+
+    /** @return list<Answer> the way on where an instrument can say no more, and play is more likely inside than not */
+    private function leaving(Judgement $judgement, Pose $pose): array
+    {
+        $may = ($judgement->poses[$pose->value] ?? null)?->mayBeLeft() === true && ($judgement->poseGroups[$pose->value]->found->count ?? 0) >= self::WHOLE_GROUP;
+
+        return ! $may || $this->isLeft($judgement, $pose) ? [] : [new Answer('leave', 'Leave it as it reads', EntryKind::Enough, ['point' => $this->pointOf($judgement)->value, 'pose' => $pose->value])];
+    }
+
+    /** @return list<StageItem> what is asked about readings before they count, in the stage in which they were taken */
+    private function doubts(JobStage $stage): array
+    {
+        $items = [];
+        foreach ([$this->judgement, $this->second] as $judgement) {
+            foreach ($judgement->poseGroups ?? [] as $pose => $group) {
+                $asked = $pose !== Pose::Straight->value ? JobStage::Prove : ($this->facts->isChanged() ? JobStage::Set : JobStage::AsFound);
+                if ($group->doubt === null || $asked !== $stage) {
+                    continue;
+                }
+                $id = $group->doubt->reading->stamp->id;
+                $items[] = new StageItem("doubt:{$id}", ItemKind::Answer, $group->doubt->question, false,
+                    detail: 'Or read again, and type it: a reading that several others contradict is left out.',
+                    answers: [
+                        new Answer('misread', 'Take it back', EntryKind::Void, ['entry' => $id, 'reason' => 'misread'], AnswerTone::Wrong),
+                        new Answer('right', 'It is right', EntryKind::Upheld, ['reading' => $id], AnswerTone::Plain),
+                    ], about: $pose, isSecond: $judgement === $this->second);
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> */
+    private function locks(): array
+    {
+        $items = [];
+        foreach (array_intersect_key($this->run->adjusters(), $this->facts->touched) as $id => $adjuster) {
+            $done = isset($this->facts->locked[$id]);
+            $kind = $adjuster->kind();
+            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", $done, said: $done ? $kind->fastened() : null,
+                caution: $kind->fasteningCaution(),
+                answers: [new Answer('ok', $kind->fastened(), EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], about: $id);
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> */
+    private function readAgain(Judgement $judgement): array
+    {
+        $point = $this->pointOf($judgement);
+        if ($this->facts->moves === []) {
+            return [];
+        }
+        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)
+            && $this->isWhole($judgement->nowGroup);
+
+        return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
+            said: $read ? self::mm($judgement->nowGroup->found->mean).' mm · '.$judgement->now->sentence : null,
+            detail: $this->spec->howToRead($point))];
+    }
+
+    /** @return list<StageItem> */
+    private function poses(Judgement $judgement): array
+    {
+        $isProvisional = $judgement->poseGroups !== [] && $this->isOnStand($judgement);
+        if ($this->spec->aim === null || (count($this->spec->conditions->poses) < 2 && ! $isProvisional)) {
+            return [];
+        }
+        $point = $this->pointOf($judgement);
+
+        return array_map(function (Pose $pose) use ($judgement, $point): StageItem {
+            $group = $judgement->poseGroups[$pose->value] ?? null;
+            $verdict = $judgement->poses[$pose->value];
+            $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
+
+            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
+                failed: $verdict->kind->isOutside(),
+                said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
+                detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
+        }, $this->spec->conditions->poses);
+    }
+
+    /** Whether what was read last of a straight cable was read on a stand, for a figure on its wheels. */
+    private function isOnStand(Judgement $judgement): bool
+    {
+        $read = $judgement->nowGroup?->first();
+
+        return $read !== null && $this->spec->conditions->areProvisional($read->engine, $read->wheels);
+    }
+
+    /** @return list<StageItem> what was set on a stand is proved on the ground */
+    private function wheelsDown(): array
+    {
+        $noted = $this->facts->condition;
+        $isOnStand = $noted !== null && $this->spec->conditions->areProvisional($noted->engine, $noted->wheels);
+        if ($this->spec->aim === null || ! ($isOnStand || $this->isOnStand($this->judgement))) {
+            return [];
+        }
+
+        return [new StageItem('wheels_down', ItemKind::Answer, 'Off the stand, on its wheels', ! $isOnStand, said: $isOnStand ? null : 'On its wheels',
+            detail: 'What was read on the stand was good enough to set by. The figure is for the machine on its wheels: read it there.',
+            answers: [new Answer('ok', 'On its wheels', EntryKind::Condition, array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]), AnswerTone::Right)])];
+    }
+
+    private function refit(): Refit
+    {
+        return new Refit($this->spec, $this->run, $this->facts);
+    }
+
+    /** @return list<StageItem> what is tried by hand, with everything as open as it must be, and what runs with it open */
+    private function still(Family $family, BesideItems $beside): array
+    {
+        return [...($family->runsItsTable() ? [] : $beside->outcomes()), ...$this->proofs(Running::Still), ...$beside->measured(Running::Still), ...$this->proofs(Running::Open)];
+    }
+
+    /** @return list<StageItem> what is put back before anything is run */
+    private function refitted(Family $family): array
+    {
+        return $this->refit()->isAsked() ? [...$this->coversBack(), ...array_map($this->step(...), $family->refit())] : [];
+    }
+
+    /** @return list<StageItem> what runs the machine, after the refit */
+    private function running(Family $family, BesideItems $beside): array
+    {
+        return [...($family->runsItsTable() ? $beside->outcomes() : []), ...$this->proofs(Running::Refitted), ...$beside->measured(Running::Refitted)];
+    }
+
+    /** @return list<StageItem> a fault is never passed in silence: it is mended, or left with a reason where that is allowed */
+    private function faults(Family $family): array
+    {
+        $items = [];
+        foreach ($this->spec->inspections() as $inspection) {
+            $found = $this->facts->inspected[$inspection->key] ?? null;
+            if ($inspection->gate !== null || $found?->finding !== Finding::Fault) {
+                continue;
+            }
+            $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
+            $answers = [new Answer('mended', 'Mended or replaced', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right, true, 'What was done')];
+            if ($family->allowsByChoice()) {
+                $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true, 'Why it is left');
+            }
+            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
+                detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").'Mend it or replace it; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> */
+    private function proofs(Running $running): array
+    {
+        $items = [];
+        foreach (array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === $running) as $proof) {
+            foreach ($proof->tries() as $pose) {
+                $items[] = $this->proof($proof, $pose);
+            }
+        }
+
+        return $items;
+    }
+
+    private function proof(Proof $proof, ?Pose $pose): StageItem
+    {
+        $key = Facts::checkKey($proof->key, $pose?->value);
+        $given = $this->facts->checks[$key] ?? null;
+        $passed = $given !== null && $this->facts->passes($proof, $given);
+        $answers = [];
+        foreach ($proof->answers as $word => $label) {
+            $body = ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]);
+            $answers[] = new Answer($word, $label, EntryKind::Check, $body, $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
+        }
+        $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
+
+        return new StageItem("check:{$key}", ItemKind::Answer, $label, $passed, $given !== null && ! $passed,
+            $given === null ? null : ($proof->answers[$given->answer] ?? $given->answer).($given->remark === null ? '' : ": {$given->remark}"), null, $proof->caution, $answers, $pose?->value, $given?->stamp,
+            mayStay: $given !== null && $proof->tolerates($given->answer));
+    }
+
+    /** @return list<StageItem> */
+    private function coversBack(): array
+    {
+        $items = [];
+        foreach ($this->run->covers() as $id => $cover) {
+            if (isset($this->facts->coversOff[$id])) {
+                $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', false, about: $id, answers: [
+                    new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
+                ]);
+            }
+        }
+
+        return $items;
+    }
+
+    private function signOff(): StageItem
+    {
+        $closed = $this->facts->closed;
+
+        return new StageItem('sign_off', ItemKind::SignOff, 'Sign the job', $closed !== null, stamp: $closed?->stamp,
+            said: match ($closed?->outcome) {
+                null => null,
+                ClosingOutcome::Fit => 'Fit for use',
+                ClosingOutcome::ByChoice => 'Left outside by choice',
+                ClosingOutcome::Tagged => 'Tagged: do not run',
+            });
+    }
+
+    /** @param  list<Answer>  $answers */
+    private function answered(string $key, string $label, ?Entry $entry, ?string $said, bool $failed, ?string $detail, ?string $caution, array $answers): StageItem
+    {
+        return new StageItem($key, ItemKind::Answer, $label, $entry !== null, $failed, $entry === null ? null : $said, $detail, $caution, $answers, stamp: $entry?->stamp);
+    }
+
+    private static function mm(float $mm): string
+    {
+        return number_format($mm, 1, '.', '');
+    }
+}
