@@ -14,6 +14,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FamilyKey;
@@ -30,9 +31,6 @@ final readonly class ControlPast
 
     /** All but the frame, which is most of a job and tells nothing here. */
     private const COLUMNS = ['id', 'control_id', 'usage_reading', 'opened_at', 'closed_at'];
-
-    /** U is k·u, and k is near 2, where a record does not keep u itself. */
-    private const USUAL_FACTOR = 2.0;
 
     /**
      * @param  Collection<int, ControlJob>  $jobs  newest first
@@ -149,7 +147,7 @@ final readonly class ControlPast
     private static function play(?array $reading): ?Play
     {
         return $reading === null || ($reading['verdict'] ?? null) === 'not_judged' ? null
-            : new Play((float) $reading['mm'], (float) ($reading['standard_mm'] ?? $reading['expanded_mm'] / self::USUAL_FACTOR), max(1.0, (float) ($reading['freedom'] ?? INF)));
+            : new Play((float) $reading['mm'], (float) ($reading['standard_mm'] ?? KeptReading::standard((float) $reading['expanded_mm'])), max(1.0, (float) ($reading['freedom'] ?? INF)));
     }
 
     /** @return array<string, mixed>|null what was signed; null while it is open */

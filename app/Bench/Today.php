@@ -10,19 +10,18 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Part;
+use VividPull\Core\Day\Cooling;
 use VividPull\Core\Day\DayPlan;
 use VividPull\Core\Day\Planned;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\Waiting;
 use VividPull\Core\Judging\PackState;
 use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Spec\EngineHeat;
 
 /** The day on the bench: what waits, what is cooling, what wants running first, what must not run, what falls due. */
 final readonly class Today
 {
-    /** Minutes until an engine that ran counts as cold; our own figure, until the machine's book says otherwise. */
-    public const COLD_AFTER = 180;
-
     private const SOON_DAYS = 30;
 
     private const MOST_DUE = 8;
@@ -135,16 +134,7 @@ final readonly class Today
 
     private function readiness(Control $control, ?BenchState $open): Readiness
     {
-        $engine = $control->specVersion->body['conditions']['engine'] ?? null;
-        $coldAt = $this->coldAt($control);
-
-        return match (true) {
-            $this->isSoaking($open) => Readiness::Soaking,
-            $engine === 'hot' => Readiness::Hot,
-            $engine === 'cold' && $coldAt !== null && $coldAt->gt($this->now) => Readiness::Cooling,
-            $engine === 'cold' => Readiness::Cold,
-            default => Readiness::Any,
-        };
+        return Readiness::of(EngineHeat::tryFrom($control->specVersion->body['conditions']['engine'] ?? ''), $this->stood($control), $this->isSoaking($open));
     }
 
     /** When the new plates of an open job have soaked long enough; null where none lie in oil, or they went in. */
@@ -163,15 +153,20 @@ final readonly class Today
 
     private function coldAt(Control $control): ?CarbonImmutable
     {
-        return $control->machine->ran_until?->addMinutes(self::COLD_AFTER);
+        return $control->machine->ran_until?->addMinutes(Cooling::COLD_AFTER_MINUTES);
     }
 
-    /** How far it has cooled, from 0 to 1. */
+    /** Minutes since the engine ran. */
+    private function stood(Control $control): ?float
+    {
+        return $control->machine->ran_until?->diffInMinutes($this->now);
+    }
+
     private function cooledShare(Control $control): ?float
     {
-        $ran = $control->machine->ran_until;
+        $stood = $this->stood($control);
 
-        return $ran === null ? null : min(1.0, max(0.0, $ran->diffInMinutes($this->now) / self::COLD_AFTER));
+        return $stood === null ? null : Cooling::share($stood);
     }
 
     /** @param  array<string, mixed>  $row */

@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use VividPull\Core\Measurement\KeptReading;
 
 /** Every closed job as one line, oldest first. */
 final readonly class HistoryExport extends TableExport
@@ -47,7 +48,7 @@ final readonly class HistoryExport extends TableExport
         assert($row instanceof stdClass);
         $body = json_decode((string) $row->body, true);
         $record = $body['record'] ?? [];
-        $u = static fn (?array $one): ?float => $one === null ? null : (float) ($one['standard_mm'] ?? $one['expanded_mm'] / 2);
+        $u = static fn (?array $one): ?float => $one === null ? null : (float) ($one['standard_mm'] ?? KeptReading::standard((float) $one['expanded_mm']));
 
         return HistoryRow::from([
             'job' => $row->id, 'machine' => $row->tag, 'control' => $row->key, 'day' => substr((string) $row->at, 0, 10), 'usage' => (int) $row->usage_reading,

@@ -19,6 +19,7 @@ use Ramsey\Uuid\Uuid;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Judging\Rejudged;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Wire\Node;
@@ -188,7 +189,7 @@ final class HistoryImport implements LineImport
         }
         $judged = $control['band'] === null ? null : Rejudged::by($control['band'], $control['rule'], $mm, $standard);
 
-        return ['mm' => $mm, 'standard_mm' => $standard, 'expanded_mm' => 2 * $standard, 'engine' => $line->engine?->value, 'instrument' => 'from history', 'overdue_since' => null,
+        return ['mm' => $mm, 'standard_mm' => $standard, 'expanded_mm' => KeptReading::expanded($standard), 'engine' => $line->engine?->value, 'instrument' => 'from history', 'overdue_since' => null,
             'converted_from' => null, 'verdict' => $judged->kind->value ?? 'not_judged', 'sentence' => 'From history', 'chance_inside' => $judged?->chance];
     }
 }

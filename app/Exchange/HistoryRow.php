@@ -11,6 +11,7 @@ use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\EngineHeat;
 
 /** One closed job as a line of history: what was found and left, at what use, by whom. */
@@ -19,9 +20,6 @@ final readonly class HistoryRow
     public const COLUMNS = ['job', 'machine', 'control', 'day', 'usage', 'point', 'engine', 'found_mm', 'found_u_mm', 'left_mm', 'left_u_mm', 'outcome', 'reason', 'parts', 'given_before_mm', 'next_check', 'signed_by'];
 
     private const NAMESPACE = '6ba7b812-9dad-11d1-80b4-00c04fd430c8';
-
-    /** Standard uncertainty where a line names none: what a steel rule gives, read once (ours). */
-    private const USUAL_U = 0.5;
 
     /** Slack in mm that somebody can have given between two jobs. */
     private const MOST_GIVEN = 100.0;
@@ -67,7 +65,7 @@ final readonly class HistoryRow
         return new self(
             $cells->uuid('job', 'Leave it empty for a line from elsewhere.') ?? self::idOf([$machine, $control, $day, $usage, $found, $left]), mb_strtoupper($machine), $control, $day, $usage,
             $cells->enum('point', ReadingPoint::class), $cells->enum('engine', EngineHeat::class),
-            $found, $found === null ? null : $cells->mm('found_u_mm') ?? self::USUAL_U, $left, $left === null ? null : $cells->mm('left_u_mm') ?? self::USUAL_U,
+            $found, $found === null ? null : $cells->mm('found_u_mm') ?? KeptReading::USUAL_STANDARD_MM, $left, $left === null ? null : $cells->mm('left_u_mm') ?? KeptReading::USUAL_STANDARD_MM,
             $cells->enum('outcome', ClosingOutcome::class) ?? ClosingOutcome::Fit, $cells->text('reason', 300), self::parts($cells),
             self::given($cells), $cells->day('next_check'), $cells->text('signed_by', 60) ?? throw Refused::because('signed_by: who stood for it?'),
         );

@@ -9,6 +9,7 @@ use App\Models\EntryRow;
 use App\Models\SpecVersion;
 use VividPull\Core\Judging\Rejudged;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\SpecCodec;
@@ -59,6 +60,6 @@ final readonly class SpecChanges
             return null;
         }
 
-        return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? $left['expanded_mm'] / 2), (float) ($left['freedom'] ?? INF));
+        return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? KeptReading::standard((float) $left['expanded_mm'])), (float) ($left['freedom'] ?? INF));
     }
 }

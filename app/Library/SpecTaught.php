@@ -8,6 +8,7 @@ use App\Bench\Siblings;
 use App\Models\Control;
 use App\Models\SpecVersion;
 use Illuminate\Support\Collection;
+use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
@@ -34,12 +35,12 @@ final readonly class SpecTaught
             }
             $priors[] = $prior;
             $learned = exp($prior->ln);
-            $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => 2 * $learned * $prior->spread, 'at' => $control->summary['at'] ?? null];
+            $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => KeptReading::expanded($learned * $prior->spread), 'at' => $control->summary['at'] ?? null];
         }
         $finding = RatioFinding::across($body, RunCodec::decode(Node::of($spec->run)), $priors);
 
         return $finding === null ? null : [
-            'sentence' => $finding->finding, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => 2 * $finding->deviation,
+            'sentence' => $finding->finding, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => KeptReading::expanded($finding->deviation),
             'point_mm' => $finding->pointMm(), 'wire_mm' => $finding->wireMm(), 'machines' => $machines,
         ];
     }

@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Warnings;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;

@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\Warnings;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\TableAdviceKind;
@@ -14,7 +15,6 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Warnings;
 
 /** An adjuster that will not turn, or that is only marked with a pen. */
 final class SeizedTest extends TestCase

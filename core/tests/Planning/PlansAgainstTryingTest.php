@@ -26,7 +26,7 @@ final class PlansAgainstTryingTest extends TestCase
 {
     private const SEED = 20_260;
 
-    private const SMALL = 2_000;
+    private const SMALL = 1_200;
 
     private const FULL = 50;
 
@@ -44,9 +44,9 @@ final class PlansAgainstTryingTest extends TestCase
         }
         fwrite(STDERR, "\n  plans tried: ".json_encode($this->mix).', seed '.self::SEED."\n");
         self::assertGreaterThanOrEqual(0.6 * self::SMALL, $this->mix['solvable']);
-        self::assertGreaterThanOrEqual(300, $this->mix['three adjusters']);
-        self::assertGreaterThanOrEqual(200, $this->mix['last resort']);
-        self::assertGreaterThanOrEqual(200, $this->mix['impossible']);
+        self::assertGreaterThanOrEqual(200, $this->mix['three adjusters']);
+        self::assertGreaterThanOrEqual(120, $this->mix['last resort']);
+        self::assertGreaterThanOrEqual(120, $this->mix['impossible']);
         foreach ([SettingMode::TouchUp->value => Tries::TOUCH_UP, SettingMode::Service->value => Tries::SERVICE] as $mode => $order) {
             foreach (self::pairs($order) as [$a, $b]) {
                 self::assertGreaterThan(0, $this->swapped["{$mode}: {$order[$a]} and {$order[$b]}"] ?? 0, "{$mode}: no case tells {$order[$a]} from {$order[$b]}");

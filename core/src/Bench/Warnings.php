@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace VividPull\Core\Wire;
+namespace VividPull\Core\Bench;
 
-use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Judging\PackState;
