@@ -7,9 +7,9 @@ use App\Console\ExportShop;
 use App\Console\FindDue;
 use App\Console\ImportShop;
 use App\Console\VerifyLog;
-use App\Http\Middleware\KeepOthersOut;
 use App\Http\Middleware\LimitBody;
-use App\Http\Middleware\May;
+use App\Http\Middleware\RequirePermission;
+use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\Problem;
 use App\Refusals\ChangedSince;
 use App\Refusals\Conflict;
@@ -31,8 +31,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin, so nothing crosses it; and lines reach the core just as they were typed.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
-        $middleware->append([KeepOthersOut::class, LimitBody::class]);
-        $middleware->alias(['may' => May::class]);
+        $middleware->append([SecurityHeaders::class, LimitBody::class]);
+        $middleware->alias(['may' => RequirePermission::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -20,7 +20,7 @@ use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wear\AgainAndAgain;
 use VividPull\Core\Wear\FoundSide;
-use VividPull\Core\Wear\Look;
+use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\Play;
 use VividPull\Core\Wear\Taken;
 
@@ -81,7 +81,7 @@ final readonly class ControlPast
         return array_values($this->jobs->filter(fn (ControlJob $job): bool => $this->record($job) !== null)->reverse()->all());
     }
 
-    /** @return list<Look> of the closed jobs, oldest first */
+    /** @return list<JobRecord> of the closed jobs, oldest first */
     public function looks(): array
     {
         return array_map($this->look(...), $this->closed());
@@ -122,11 +122,11 @@ final readonly class ControlPast
         return $taken;
     }
 
-    private function look(ControlJob $job): Look
+    private function look(ControlJob $job): JobRecord
     {
         $record = $this->record($job) ?? [];
 
-        return new Look(
+        return new JobRecord(
             (float) $job->usage_reading,
             substr((string) $this->closings->get($job->id)?->at, 0, 10),
             ReadingPoint::from($record['point'] ?? $this->control->specVersion->body['aim']['point'] ?? ReadingPoint::LeverTip->value),

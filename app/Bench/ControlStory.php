@@ -12,10 +12,10 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Wear\Candidate;
+use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\LimitAhead;
-use VividPull\Core\Wear\Look;
 use VividPull\Core\Wear\NextCheck;
-use VividPull\Core\Wear\Pace;
+use VividPull\Core\Wear\UsageRate;
 use VividPull\Core\Wear\WearInterval;
 use VividPull\Core\Wear\WearStory;
 use VividPull\Core\Wear\WearWords;
@@ -26,7 +26,7 @@ use VividPull\Core\Wire\SpecCodec;
 /** The wear story of one control, from its past: what the core makes of it, for lists and screens. */
 final readonly class ControlStory
 {
-    /** @param  list<Look>  $looks */
+    /** @param  list<JobRecord>  $looks */
     private function __construct(
         private ControlPast $past,
         private array $looks,
@@ -95,7 +95,7 @@ final readonly class ControlStory
         return ['why' => $one->why->value, 'label' => $one->why->label(), 'usage' => $one->usage === null ? null : round($one->usage), 'day' => $one->day];
     }
 
-    /** @param  list<Look>  $looks */
+    /** @param  list<JobRecord>  $looks */
     private static function wear(Control $control, array $looks): ?WearStory
     {
         $spec = $control->specVersion->body;
@@ -121,16 +121,16 @@ final readonly class ControlStory
         return isset($control->specVersion->body['book']['interval']) ? SpecCodec::decode(Node::of($control->specVersion->body))->book->interval : null;
     }
 
-    /** @param  list<Look>  $looks */
-    private static function pace(Control $control, array $looks): ?Pace
+    /** @param  list<JobRecord>  $looks */
+    private static function pace(Control $control, array $looks): ?UsageRate
     {
-        $read = array_map(static fn (Look $look): array => ['day' => $look->day, 'usage' => $look->usage], $looks);
+        $read = array_map(static fn (JobRecord $look): array => ['day' => $look->day, 'usage' => $look->usage], $looks);
         $meter = $control->machine->meterReadings()->orderByDesc('at')->first(['at', 'usage']);
 
         $now = $meter === null ? [] : [['day' => $meter->at->toDateString(), 'usage' => (float) $meter->usage]];
         $all = [...$read, ...$now];
         usort($all, static fn (array $a, array $b): int => [$a['day'], $a['usage']] <=> [$b['day'], $b['usage']]);
 
-        return Pace::of($all);
+        return UsageRate::of($all);
     }
 }

@@ -81,7 +81,7 @@ final readonly class Journal
         $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         if ($entry instanceof PolicyChosen) {
-            Alike::mustHold($job, $entry);
+            ComparableControls::mustHold($job, $entry);
         }
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Bench\SignedElsewhere;
+use App\Bench\ImportedRecord;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Log\EntryKind;
@@ -33,6 +33,6 @@ final readonly class FiledEntry
     /** @return array{id: string, name: string, role: string} */
     public static function author(string $name): array
     {
-        return ['id' => SignedElsewhere::HISTORY, 'name' => $name, 'role' => 'technician'];
+        return ['id' => ImportedRecord::HISTORY, 'name' => $name, 'role' => 'technician'];
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Bench\ControlPast;
+use App\Bench\ImportedRecord;
 use App\Bench\NextLook;
-use App\Bench\SignedElsewhere;
 use App\Chain\Link;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -165,7 +165,7 @@ final class HistoryImport implements LineImport
     {
         return [
             'record' => [
-                'engine' => SignedElsewhere::HISTORY, 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
+                'engine' => ImportedRecord::HISTORY, 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
                 'found' => self::reading($line->found, $line->foundU, $line, $control),
                 'left' => self::reading($line->left, $line->leftU, $line, $control),
                 'given_before_mm' => $line->given,

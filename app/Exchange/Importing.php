@@ -8,6 +8,7 @@ use App\Models\ImportFile;
 use App\Models\User;
 use App\Refusals\DiskFull;
 use Carbon\CarbonImmutable;
+use Generator;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 use VividPull\Core\Errors\CoreError;
@@ -37,15 +38,15 @@ final class Importing
 
     public static function check(ImportFile $import): void
     {
-        self::guarded($import, 'checking', 'checked', static fn (self $one) => $one->go(false));
+        self::guarded($import, 'checking', 'checked', static fn (self $one) => iterator_count($one->considered()));
     }
 
     public static function run(ImportFile $import): void
     {
-        self::guarded($import, 'running', 'done', static fn (self $one) => DB::transaction(static fn () => $one->go(true)));
+        self::guarded($import, 'running', 'done', static fn (self $one) => DB::transaction(static fn () => $one->takeIn()));
     }
 
-    /** @param  callable(self): void  $do */
+    /** @param  callable(self): mixed  $do */
     private static function guarded(ImportFile $import, string $during, string $after, callable $do): void
     {
         $import->forceFill(['state' => $during])->save();
@@ -63,32 +64,43 @@ final class Importing
         }
     }
 
-    private function go(bool $write): void
+    /** Writes what is new, a piece at a time. */
+    private function takeIn(): void
+    {
+        $taken = [];
+        foreach ($this->considered() as $made) {
+            $taken[] = $made;
+            if (count($taken) === self::PIECE) {
+                $this->kind->write($taken);
+                $taken = [];
+            }
+        }
+        $this->kind->write($taken);
+        $this->kind->finish();
+    }
+
+    /**
+     * Each line looked at and counted.
+     *
+     * @return Generator<int, object> what is new
+     */
+    private function considered(): Generator
     {
         $in = fopen($this->import->path(), 'rb');
         if ($in === false) {
             throw Refused::because('The file is not there any more. Send it again.');
         }
-        $taken = [];
         foreach (Rows::of($in, $this->kind) as $place => $row) {
             $this->lines++;
             $made = $this->consider($place, $row);
-            if ($made !== null && $write) {
-                $taken[] = $made;
-            }
-            if (count($taken) === self::PIECE) {
-                $this->kind->write($taken);
-                $taken = [];
+            if ($made !== null) {
+                yield $made;
             }
             if ($this->lines % self::PROGRESS_EVERY === 0) {
                 $this->import->progress($this->lines);
             }
         }
         fclose($in);
-        if ($write) {
-            $this->kind->write($taken);
-            $this->kind->finish();
-        }
         $this->import->progress($this->lines);
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Bench\SignedElsewhere;
+use App\Bench\ImportedRecord;
 use App\Chain\Link;
 use App\Chain\Rechain;
 use App\Models\EntryRow;
@@ -133,7 +133,7 @@ final class ReadingsImport implements LineImport
         $job = $this->jobs[$line->job] ??= DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
             ->join('entries as opening', static fn ($join) => $join->on('opening.job_id', '=', 'control_jobs.id')->where('opening.kind', EntryKind::Opened->value))
             ->leftJoin('entries as closing', static fn ($join) => $join->on('closing.job_id', '=', 'control_jobs.id')->where('closing.kind', EntryKind::Closed->value)
-                ->whereRaw("json_value(closing.body, '$.record.engine') = ?", [SignedElsewhere::HISTORY]))
+                ->whereRaw("json_value(closing.body, '$.record.engine') = ?", [ImportedRecord::HISTORY]))
             ->where('control_jobs.id', $line->job)
             ->first(['control_jobs.frame', 'control_jobs.opened_at', 'machines.tag', 'controls.key', 'opening.body as opening', 'closing.id as from_history',
                 DB::raw("(select count(*) from entries where entries.job_id = control_jobs.id and entries.kind = 'reading') as readings")]);

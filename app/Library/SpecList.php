@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Models\Control;
+use App\Models\SearchTerms;
 use App\Models\SpecVersion;
-use App\Models\Words;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -63,7 +63,7 @@ final readonly class SpecList
     private static function newest(string $find): QueryBuilder
     {
         $query = DB::table('spec_versions');
-        foreach (Words::patterns($find) as $pattern) {
+        foreach (SearchTerms::patterns($find) as $pattern) {
             $query->where('words', 'like', $pattern);
         }
 

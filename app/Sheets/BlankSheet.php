@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Sheets;
 
 use App\Models\Control;
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
@@ -43,7 +43,7 @@ final readonly class BlankSheet
             'proofs' => array_map(static fn (Proof $one): array => [$one->question, $one->poses === [] ? array_values($one->answers) : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
             'measured' => array_map(static fn (Aim $one): string => ucfirst($one->say()), array_values(array_filter($spec->others, static fn (Aim $one): bool => ! $one instanceof OutcomeTable))),
             'closing' => array_map(static fn (Step $one): string => $one->label, $family->closing()),
-            'adjusters' => array_map(static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()], array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() !== Sets::Nothing))),
+            'adjusters' => array_map(static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()], array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing))),
             'cautions' => array_merge(...array_map(static fn (JobStage $stage): array => $family->cautions($stage), JobStage::cases())),
         ];
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Sheets;
 
+use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\ShopClock;
-use App\Bench\SignedElsewhere;
 use App\Chain\DayHeads;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
@@ -32,7 +32,7 @@ final readonly class JobSheet
         $state = JobLog::of($job)->replay();
         $closed = $state->facts->closed;
         $band = $state->spec->aim?->band;
-        $signed = SignedElsewhere::of($job->id, $state);
+        $signed = ImportedRecord::of($job->id, $state);
         $control = ControlJob::query()->with('control')->findOrFail($job->id)->control;
 
         return [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Bench\Alike;
+use App\Bench\ComparableControls;
 use App\Bench\EntryRequest;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
@@ -58,7 +58,7 @@ final class JobController
     /** Machines whose control of the same make stands right, to set this one like. */
     public function alike(string $job): JsonResponse
     {
-        return new JsonResponse(['machines' => Alike::to(JobHead::find($job))]);
+        return new JsonResponse(['machines' => ComparableControls::to(JobHead::find($job))]);
     }
 
     /** What was fitted to other machines of the model, and what did not fit. */

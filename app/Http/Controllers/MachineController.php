@@ -16,7 +16,7 @@ use App\Http\Resources\JobResource;
 use App\Models\Control;
 use App\Models\FormerTag;
 use App\Models\Machine;
-use App\Models\Words;
+use App\Models\SearchTerms;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,7 +39,7 @@ final class MachineController
     {
         $asked = $request->query('find');
         $find = is_string($asked) ? mb_substr(trim($asked), 0, 40) : '';
-        $patterns = Words::patterns($find);
+        $patterns = SearchTerms::patterns($find);
         $former = $find === '' ? [] : FormerTag::query()->where('tag', $find)->pluck('machine_id')->all();
         $ids = Machine::query()
             ->where(static fn ($m) => $request->query('retired') === 'too' ? $m : $m->whereNull('retired_at'))

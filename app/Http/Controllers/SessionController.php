@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Middleware\StillHere;
+use App\Http\Middleware\EnsureActiveUser;
 use App\Models\User;
 use App\People\Device;
 use App\People\Staff;
@@ -26,7 +26,7 @@ final class SessionController
     {
         $user = $request->user();
         if ($user instanceof User) {
-            $user->byPin = $request->session()->get(StillHere::BY_PIN) === true;
+            $user->byPin = $request->session()->get(EnsureActiveUser::BY_PIN) === true;
         }
 
         return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
@@ -41,7 +41,7 @@ final class SessionController
         }
         self::guard()->login($user);
         $request->session()->regenerate();
-        $request->session()->forget(StillHere::BY_PIN);
+        $request->session()->forget(EnsureActiveUser::BY_PIN);
         TakeOver::unlock($user->login);
         $response = new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
         $response->headers->setCookie(Device::trustedBy($request, $user)->cookie($request));
@@ -74,7 +74,7 @@ final class SessionController
         }
         self::guard()->login($next);
         $request->session()->regenerate();
-        $request->session()->put(StillHere::BY_PIN, true);
+        $request->session()->put(EnsureActiveUser::BY_PIN, true);
         $next->byPin = true;
 
         return new JsonResponse(['user' => self::person($next), 'demo' => self::demo()]);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
-use App\Bench\SignedElsewhere;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Wire\StateCodec;
@@ -16,7 +16,7 @@ final readonly class JobResource
     /** @return array<string, mixed> */
     public static function of(JobHead $job, BenchState $state): array
     {
-        $signed = SignedElsewhere::of($job->id, $state);
+        $signed = ImportedRecord::of($job->id, $state);
 
         return [
             'id' => $job->id,

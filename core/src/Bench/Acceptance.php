@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Facts\Facts;
@@ -263,7 +263,7 @@ final readonly class Acceptance
     private static function moved(BenchState $state, Moved $move): void
     {
         $adjuster = self::adjusterOf($state, $move->adjuster);
-        if ($adjuster->kind()->sets() === Sets::Nothing) {
+        if ($adjuster->kind()->sets() === AdjustedQuantity::Nothing) {
             throw Refused::because("There is nothing to turn at the {$adjuster->name()}.");
         }
         if (Guide::of($adjuster->kind()) !== []) {
@@ -281,7 +281,7 @@ final readonly class Acceptance
     private static function threadNoted(BenchState $state, ThreadNoted $thread): void
     {
         $adjuster = self::adjusterOf($state, $thread->adjuster);
-        if (in_array($adjuster->kind()->sets(), [Sets::Mechanism, Sets::Nothing], true)) {
+        if (in_array($adjuster->kind()->sets(), [AdjustedQuantity::Mechanism, AdjustedQuantity::Nothing], true)) {
             throw Refused::because("The {$adjuster->name()} has no place to measure.");
         }
         if ($thread->position !== null && ! $adjuster->counting()->unit->turns() && ! $adjuster->counting()->canCount($thread->position)) {
@@ -553,7 +553,7 @@ final readonly class Acceptance
     private static function beyondThread(BenchState $after, MoveMade $move): never
     {
         $adjuster = self::adjusterOf($after, $move->entry->adjuster);
-        if ($adjuster->kind()->sets() === Sets::Speed && ($move->entry->steps->count ?? 0) < 0) {
+        if ($adjuster->kind()->sets() === AdjustedQuantity::Speed && ($move->entry->steps->count ?? 0) < 0) {
             throw Refused::because("The {$adjuster->name()} keeps ".self::mm($adjuster->showing($adjuster->travel()->from)).' mm of thread: governed speed is not raised past the maker\'s limit.');
         }
         $stood = $move->stoodAt?->minus($move->entry->steps ?? $move->stoodAt);

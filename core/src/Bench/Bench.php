@@ -12,7 +12,7 @@ use VividPull\Core\Learning\Learning;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Log;
-use VividPull\Core\Progress\Progressing;
+use VividPull\Core\Progress\StageProgress;
 use VividPull\Core\Spec\Spec;
 
 /** The bench: a log replayed into its state, in five steps and nothing else. */
@@ -30,11 +30,11 @@ final readonly class Bench
         if ($other === null || $otherRun === null || $facts->second === null) {
             $judgement = Judging::judge($spec, $run, $facts);
 
-            return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, Progressing::of($spec, $run, $facts, $judgement));
+            return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, StageProgress::of($spec, $run, $facts, $judgement));
         }
         $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
         $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
-        $progress = Progressing::of($spec, $run, $facts, $judgement, $otherJudgement);
+        $progress = StageProgress::of($spec, $run, $facts, $judgement, $otherJudgement);
         $second = new BenchState($other, $otherRun, $log, $facts->second, Learning::believe($other, $otherRun, $facts->second), $otherJudgement, $progress, null, true);
 
         return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $second);

@@ -46,14 +46,14 @@ enum AdjusterKind: string
         };
     }
 
-    public function sets(): Sets
+    public function sets(): AdjustedQuantity
     {
         return match ($this) {
             self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::RungClamp,
-            self::SlottedBracket, self::PinchClamp, self::HookHoles => Sets::Play,
-            self::PushRodA, self::PushRodB, self::SplineArm, self::SelfAdjuster => Sets::Mechanism,
-            self::GovernorNut => Sets::Speed,
-            self::None => Sets::Nothing,
+            self::SlottedBracket, self::PinchClamp, self::HookHoles => AdjustedQuantity::Play,
+            self::PushRodA, self::PushRodB, self::SplineArm, self::SelfAdjuster => AdjustedQuantity::Mechanism,
+            self::GovernorNut => AdjustedQuantity::Speed,
+            self::None => AdjustedQuantity::Nothing,
         };
     }
 

@@ -34,7 +34,7 @@ final readonly class Run
             foreach ($cable->adjusters as $adjuster) {
                 $byId[$adjuster->id()] = $adjuster;
                 $cableById[$adjuster->id()] = $cable;
-                if ($adjuster->kind()->sets() === Sets::Play && $cable->pulls === Pulls::Opening) {
+                if ($adjuster->kind()->sets() === AdjustedQuantity::Play && $cable->pulls === Pulls::Opening) {
                     $play[$adjuster->id()] = $adjuster;
                 }
             }

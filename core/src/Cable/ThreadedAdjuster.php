@@ -62,10 +62,10 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         }
         $stays = Steps::fromCount((int) ceil($staysMm / $pitch->mm * Steps::PER_TURN - 1e-6));
         $travel = StepRange::between($stays, Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
-        $half = $kind->sets() !== Sets::Play ? $travel : StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2)));
+        $half = $kind->sets() !== AdjustedQuantity::Play ? $travel : StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2)));
 
         return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(),
-            $kind->sets() === Sets::Play ? self::engaged($travel, $pitch, $travelMm, $engagedMm) : $travel, $access, $lock, $lockTorqueNm);
+            $kind->sets() === AdjustedQuantity::Play ? self::engaged($travel, $pitch, $travelMm, $engagedMm) : $travel, $access, $lock, $lockTorqueNm);
     }
 
     private static function engaged(StepRange $travel, ThreadPitch $pitch, float $travelMm, ?float $engagedMm): StepRange
@@ -93,7 +93,7 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
     /** A governor's nut sets a speed and moves no conduit. */
     public function slackGiven(Steps $steps): float
     {
-        return $this->kind()->sets() === Sets::Play ? -$this->sense()->sign() * $this->pitch->mm * $steps->toFloat() : 0.0;
+        return $this->kind()->sets() === AdjustedQuantity::Play ? -$this->sense()->sign() * $this->pitch->mm * $steps->toFloat() : 0.0;
     }
 
     public function showing(Steps $position): float

@@ -82,7 +82,7 @@ final readonly class Facts
         /** @var list<PartFitted> */
         public array $parts,
         public bool $lastMoveCrossed,
-        public Seen $seen,
+        public Observations $seen,
         /** The same of a second cable: its readings and its slack; null where there is none. */
         public ?self $second,
     ) {}

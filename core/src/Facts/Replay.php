@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Facts;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\AllConfirmed;
@@ -186,7 +186,7 @@ final class Replay
     /** @var array<string, true> adjusters that will not turn */
     private array $seized = [];
 
-    private Crossings $crossings;
+    private ConcurrentMoves $crossings;
 
     private function __construct(private readonly Spec $spec, private Run $run, private readonly Log $log)
     {
@@ -198,7 +198,7 @@ final class Replay
         $this->tag = $standing->tag;
         $this->wish = $standing->wish;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
-        $this->crossings = Crossings::in($log);
+        $this->crossings = ConcurrentMoves::in($log);
         $this->secondPulls = $run->secondPulls();
     }
 
@@ -317,8 +317,8 @@ final class Replay
         // One that stood outside before may come back towards its travel.
         $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
         $this->lastMoveCrossed = $this->crossings->concern($move);
-        $isGovernor = $adjuster->kind()->sets() === Sets::Speed;
-        if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== Sets::Play)) {
+        $isGovernor = $adjuster->kind()->sets() === AdjustedQuantity::Speed;
+        if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== AdjustedQuantity::Play)) {
             $this->stretch++;
         }
         $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
@@ -361,7 +361,7 @@ final class Replay
             return;
         }
         $this->locked[$step->adjuster] = true;
-        if ($this->run->adjuster($step->adjuster)?->kind()->sets() === Sets::Speed) {
+        if ($this->run->adjuster($step->adjuster)?->kind()->sets() === AdjustedQuantity::Speed) {
             return;
         }
         $this->finishGroup();
@@ -415,7 +415,7 @@ final class Replay
     {
         foreach ($cable === null ? $this->run->playAdjusters() : $this->run->adjusters() as $id => $adjuster) {
             $isOfIt = $cable === null || $this->run->cableOf($id)?->id === $cable;
-            if ($isOfIt && $adjuster->kind()->sets() === Sets::Play && $adjuster->kind()->isThreaded()) {
+            if ($isOfIt && $adjuster->kind()->sets() === AdjustedQuantity::Play && $adjuster->kind()->isThreaded()) {
                 $this->positions[$id] = $adjuster->sense()->slackEnd($adjuster->travel());
             }
         }
@@ -550,7 +550,7 @@ final class Replay
     private function gathered(): Facts
     {
         $second = $this->secondPulls === null ? null : $this->factsOf($this->ofSecond, $this->secondSlack, null);
-        $groups = $this->spec->aim === null ? $this->groups : Converting::all($this->spec, $this->run, $this->groups);
+        $groups = $this->spec->aim === null ? $this->groups : ReadingConversion::all($this->spec, $this->run, $this->groups);
 
         return $this->factsOf($groups, $this->slack, $second);
     }
@@ -590,7 +590,7 @@ final class Replay
             $this->ratioFrom,
             $this->parts,
             $this->lastMoveCrossed,
-            new Seen($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish),
+            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish),
             $second,
         );
     }

@@ -89,8 +89,8 @@ final readonly class AutomaticClutch extends CommonFamily
     }
 
     /** Nothing is set. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Pedal, 'Gear pedal', 'centrifugal clutch', [], null);
+        return new StarterSpec(HandKind::Pedal, 'Gear pedal', 'centrifugal clutch', [], null);
     }
 }

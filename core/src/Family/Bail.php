@@ -146,8 +146,8 @@ final readonly class Bail extends CommonFamily
     }
 
     /** The blade stops within 3.0 s of letting go (16 CFR 1205.5(a)(1), walk-behind rotary mowers in the US). */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Bail, 'Operator bail', 'brake and stop', [AdjusterKind::None], null, [TimeLimit::seconds(3)]);
+        return new StarterSpec(HandKind::Bail, 'Operator bail', 'brake and stop', [AdjusterKind::None], null, [TimeLimit::seconds(3)]);
     }
 }

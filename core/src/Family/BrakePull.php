@@ -110,8 +110,8 @@ final readonly class BrakePull extends CommonFamily
     }
 
     /** The trade has no figure: no drag released, holds before the end of the lever. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Lever, 'Brake lever', 'brake', [AdjusterKind::Barrel], null);
+        return new StarterSpec(HandKind::Lever, 'Brake lever', 'brake', [AdjusterKind::Barrel], null);
     }
 }

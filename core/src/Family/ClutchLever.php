@@ -207,8 +207,8 @@ final readonly class ClutchLever extends CommonFamily
     }
 
     /** 3 to 5 mm at the lever, cold (common practice, no source). */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Lever, 'Clutch lever', 'release arm', [AdjusterKind::Barrel, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::LeverTip, SpecBand::between(3, 5)));
+        return new StarterSpec(HandKind::Lever, 'Clutch lever', 'release arm', [AdjusterKind::Barrel, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::LeverTip, SpecBand::between(3, 5)));
     }
 }

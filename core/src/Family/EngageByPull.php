@@ -46,8 +46,8 @@ final readonly class EngageByPull extends DriveClutch
     }
 
     /** Motion within about 1 in of handle travel, and always some slack (common practice, no source). */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], FreePlayBand::at(ReadingPoint::HandleTravel, SpecBand::between(null, 25.4)));
+        return new StarterSpec(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], FreePlayBand::at(ReadingPoint::HandleTravel, SpecBand::between(null, 25.4)));
     }
 }

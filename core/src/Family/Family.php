@@ -35,7 +35,7 @@ interface Family extends SpecFamily
     public function drift(): Drift;
 
     /** What a spec of it begins from, until its book is at hand. */
-    public function starting(): Starting;
+    public function starting(): StarterSpec;
 
     /** What moves its play by itself, by the way it goes. */
     public function wearCause(Drift $seen): WearCause;

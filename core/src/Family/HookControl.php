@@ -126,8 +126,8 @@ final readonly class HookControl extends CommonFamily
     }
 
     /** The trade has no figure: nothing turns released, full drive pulled. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Handle, 'Auger handle', 'auger clutch', [AdjusterKind::HookHoles], null);
+        return new StarterSpec(HandKind::Handle, 'Auger handle', 'auger clutch', [AdjusterKind::HookHoles], null);
     }
 }

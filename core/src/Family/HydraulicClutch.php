@@ -96,8 +96,8 @@ final readonly class HydraulicClutch extends CommonFamily
     }
 
     /** Nothing is set: no cable. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Lever, 'Clutch lever', 'slave cylinder', [], null);
+        return new StarterSpec(HandKind::Lever, 'Clutch lever', 'slave cylinder', [], null);
     }
 }

@@ -155,9 +155,9 @@ final readonly class ModeCables extends CommonFamily
     }
 
     /** Function, not marks: what the rear wheels do in each mode. Any of the three can cure any of them, since they meet at one arm. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Selector, 'Mode lever', 'mode arm', [AdjusterKind::InLine, AdjusterKind::InLine, AdjusterKind::InLine], null, [self::table([
+        return new StarterSpec(HandKind::Selector, 'Mode lever', 'mode arm', [AdjusterKind::InLine, AdjusterKind::InLine, AdjusterKind::InLine], null, [self::table([
             self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates'),
             self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free'),
             self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates'),

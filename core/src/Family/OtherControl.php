@@ -47,8 +47,8 @@ final readonly class OtherControl extends CommonFamily
     }
 
     /** No figure of its own. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Handle, 'Handle', 'working end', [AdjusterKind::Barrel], null);
+        return new StarterSpec(HandKind::Handle, 'Handle', 'working end', [AdjusterKind::Barrel], null);
     }
 }

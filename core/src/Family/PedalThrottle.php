@@ -126,8 +126,8 @@ final readonly class PedalThrottle extends CommonFamily
     }
 
     /** The trade has no figure for the pedal. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Pedal, 'Throttle pedal', 'carburettor', [AdjusterKind::BracketNuts], null);
+        return new StarterSpec(HandKind::Pedal, 'Throttle pedal', 'carburettor', [AdjusterKind::BracketNuts], null);
     }
 }

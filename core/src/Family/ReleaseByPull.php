@@ -84,8 +84,8 @@ final readonly class ReleaseByPull extends DriveClutch
     }
 
     /** It has a least play, which wear takes away; the trade has no figure for it. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], null);
+        return new StarterSpec(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], null);
     }
 }

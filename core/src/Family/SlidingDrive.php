@@ -152,8 +152,8 @@ final readonly class SlidingDrive extends CommonFamily
     }
 
     /** No figure: it drives when pushed, and stands when let go. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::RungClamp], null, [self::table(AdjusterKind::RungClamp->value)]);
+        return new StarterSpec(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::RungClamp], null, [self::table(AdjusterKind::RungClamp->value)]);
     }
 }

@@ -130,9 +130,9 @@ final readonly class SpeedSelector extends CommonFamily
     }
 
     /** No figure: what it does at its detents. */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Selector, 'Speed selector', 'friction disc', [AdjusterKind::SlottedBracket], null,
+        return new StarterSpec(HandKind::Selector, 'Speed selector', 'friction disc', [AdjusterKind::SlottedBracket], null,
             [self::table(['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2, 'F3' => 3, 'F4' => 4, 'F5' => 5, 'F6' => 6], null, 0.0, [Mover::of(AdjusterKind::SlottedBracket->value, null, null, 0.15)])]);
     }
 }

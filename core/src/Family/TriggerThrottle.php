@@ -143,8 +143,8 @@ final readonly class TriggerThrottle extends CommonFamily
     }
 
     /** A little slack, 1/16 in or less at the barrel (common practice, no source). */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Trigger, 'Throttle trigger', 'carburettor', [AdjusterKind::InLine], FreePlayBand::at(ReadingPoint::CarburettorBarrel, SpecBand::between(null, 25.4 / 16)));
+        return new StarterSpec(HandKind::Trigger, 'Throttle trigger', 'carburettor', [AdjusterKind::InLine], FreePlayBand::at(ReadingPoint::CarburettorBarrel, SpecBand::between(null, 25.4 / 16)));
     }
 }

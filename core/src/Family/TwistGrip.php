@@ -154,8 +154,8 @@ final readonly class TwistGrip extends CommonFamily
     }
 
     /** 2 to 6 mm of arc at the flange (common practice, no source). */
-    public function starting(): Starting
+    public function starting(): StarterSpec
     {
-        return new Starting(HandKind::Grip, 'Throttle grip', 'carburettor', [AdjusterKind::InLine, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::GripFlange, SpecBand::between(2, 6)));
+        return new StarterSpec(HandKind::Grip, 'Throttle grip', 'carburettor', [AdjusterKind::InLine, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::GripFlange, SpecBand::between(2, 6)));
     }
 }

@@ -89,7 +89,7 @@ final readonly class Judging
         return match (true) {
             $objection !== null => Verdict::notJudged($objection),
             $group->doubt !== null => Verdict::doubted($group->doubt->question),
-            default => Verdict::of($group->found, $band, $spec->rule, static fn (): Deciding => Deciding::of($group, $band, $facts->standing, $spec->rule))
+            default => Verdict::of($group->found, $band, $spec->rule, static fn (): DecisionAdvice => DecisionAdvice::of($group, $band, $facts->standing, $spec->rule))
                 ->convertedFrom($group->convertedFrom),
         };
     }

@@ -33,7 +33,7 @@ final readonly class Verdict
         public ?Settles $settles = null,
     ) {}
 
-    /** @param  callable(): ?Deciding  $advice  asked only when it can't be told */
+    /** @param  callable(): ?DecisionAdvice  $advice  asked only when it can't be told */
     public static function of(Uncertainty $found, SpecBand $band, DecisionRule $rule, callable $advice): self
     {
         $chance = Conformity::chanceInside($found->mean, $found->spread(), $band);
@@ -54,7 +54,7 @@ final readonly class Verdict
         };
     }
 
-    private static function undecided(float $chance, float $beyond, string $sentence, ?Deciding $deciding, float $play): self
+    private static function undecided(float $chance, float $beyond, string $sentence, ?DecisionAdvice $deciding, float $play): self
     {
         return new self(VerdictKind::CantTell, $chance, $beyond, $sentence, $deciding?->sentence, $play, $deciding?->settles);
     }

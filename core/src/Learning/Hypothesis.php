@@ -23,7 +23,7 @@ final readonly class Hypothesis
         public RatioPrior $prior,
         /** τ² in mm² of play; 0 where the side does not matter. */
         public float $side,
-        private Peak $peak,
+        private PosteriorMode $peak,
         public Told $told,
         private float $xx,
         private float $xy,
@@ -37,10 +37,10 @@ final readonly class Hypothesis
         $this->constant = log($share / $prior->spread) - 0.5 * log($sideFit) - 0.5 * $yy;
     }
 
-    /** @param  Peak|null  $near  where its peak was before the last reading; null to look from its prior on */
-    public static function of(float $share, RatioPrior $prior, float $side, Told $told, ?Peak $near = null): self
+    /** @param  PosteriorMode|null  $near  where its peak was before the last reading; null to look from its prior on */
+    public static function of(float $share, RatioPrior $prior, float $side, Told $told, ?PosteriorMode $near = null): self
     {
-        $near ??= Peak::ofPrior($prior);
+        $near ??= PosteriorMode::ofPrior($prior);
         $sums = $told->sums;
         if ($side === 0.0) {
             return new self($share, $prior, 0.0, $near->with($prior, $sums->xx, $sums->xy), $told, $sums->xx, $sums->xy, $sums->yy, 0.0, 0.0, 0.0, 1.0);
@@ -69,7 +69,7 @@ final readonly class Hypothesis
         return $this->side > 0.0 || $this->told->thread->lost > 0.0;
     }
 
-    public function peak(): Peak
+    public function peak(): PosteriorMode
     {
         return $this->peak;
     }

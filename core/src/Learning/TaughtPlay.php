@@ -62,11 +62,11 @@ final class TaughtPlay implements Belief
     private function __construct(
         private readonly RatioPrior $prior,
         /** As the plain explanation has it, kept from reading to reading, since most readings are plain by it. */
-        private readonly Sums $sums,
+        private readonly RegressionSums $sums,
         private readonly float $slack,
         /** +1 where slack was given last, −1 where it was taken away, 0 where nothing was moved yet. */
         private readonly float $way,
-        private readonly Peak $peak,
+        private readonly PosteriorMode $peak,
         private readonly Story $story,
         private readonly array $taut = [],
         private readonly int $readings = 0,
@@ -75,7 +75,7 @@ final class TaughtPlay implements Belief
     /** @param  float  $way  of the first move, where it is known: +1 gives slack, −1 takes it away */
     public static function startingFrom(RatioPrior $prior, float $slack, float $way = 0.0): self
     {
-        return new self($prior, Sums::none(), $slack, $way, Peak::ofPrior($prior), Story::from($slack, $way));
+        return new self($prior, RegressionSums::none(), $slack, $way, PosteriorMode::ofPrior($prior), Story::from($slack, $way));
     }
 
     public function after(float $slackGiven): self

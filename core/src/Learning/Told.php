@@ -8,7 +8,7 @@ namespace VividPull\Core\Learning;
 final readonly class Told
 {
     private function __construct(
-        public Sums $sums,
+        public RegressionSums $sums,
         /** Slack given so far, in mm of conduit, what was lost left out. */
         public float $slack,
         /** +1 where slack was given last, −1 where it was taken away, 0 where nothing was moved yet. */
@@ -23,11 +23,11 @@ final readonly class Told
     /** @param  float|null  $firstShift  null where the first move is known */
     public static function asFound(float $slack, float $way, LostMotion $thread, ?float $firstShift): self
     {
-        return new self(Sums::none(), $slack, $way, [], $thread, $firstShift);
+        return new self(RegressionSums::none(), $slack, $way, [], $thread, $firstShift);
     }
 
     /** As a thread without lost motion has it, on a machine where the side is of no matter. */
-    public static function plainly(Sums $sums, float $slack, float $way): self
+    public static function plainly(RegressionSums $sums, float $slack, float $way): self
     {
         return new self($sums, $slack, $way, [], LostMotion::none(), null);
     }

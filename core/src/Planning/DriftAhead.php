@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Log\Standing;
 use VividPull\Core\Quantity\Steps;
@@ -37,7 +37,7 @@ final readonly class DriftAhead
     /** Whether the adjuster will have to go outward for it; a nut that sets a speed goes in. */
     public function isOutwardFor(Adjuster $adjuster): bool
     {
-        return $adjuster->kind()->sets() !== Sets::Speed && ($this->way === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
+        return $adjuster->kind()->sets() !== AdjustedQuantity::Speed && ($this->way === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
     }
 
     /** The room to keep: two intervals of drift, else what is usual for the kind. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
@@ -37,7 +37,7 @@ final readonly class GovernorAdvice
     /** Null where there is no governor, or no limit to hold it against. */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second): ?self
     {
-        $nut = array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() === Sets::Speed))[0] ?? null;
+        $nut = array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() === AdjustedQuantity::Speed))[0] ?? null;
         $ceiling = $spec->other(SpeedCeiling::class);
         $speed = array_values(array_filter($judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed))[0] ?? null;
         if ($nut === null || $ceiling === null || $speed === null) {

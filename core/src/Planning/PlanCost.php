@@ -33,16 +33,16 @@ final readonly class PlanCost
      * Touch-up: healthy zones, reserve, minutes to reach, adjusters touched. Service opens the covers anyway and brings
      * the adjuster in reach to its parking place, so parking comes before the minutes there.
      *
-     * @param  list<Stretch>  $stretches  one an adjuster
+     * @param  list<EqualCostRange>  $ranges  one an adjuster
      */
-    public static function of(SettingMode $mode, array $stretches, float $minutes): self
+    public static function of(SettingMode $mode, array $ranges, float $minutes): self
     {
         $sums = ['unhealthy' => 0, 'bare' => 0, 'unparked' => 0, 'minutes' => (int) round(10 * $minutes), 'touched' => 0];
-        foreach ($stretches as $stretch) {
-            $sums['unhealthy'] += $stretch->unhealthy;
-            $sums['bare'] += $stretch->withoutReserve;
-            $sums['unparked'] += $stretch->unparked;
-            $sums['touched'] += $stretch->touched;
+        foreach ($ranges as $range) {
+            $sums['unhealthy'] += $range->unhealthy;
+            $sums['bare'] += $range->withoutReserve;
+            $sums['unparked'] += $range->unparked;
+            $sums['touched'] += $range->touched;
         }
         $rank = 0;
         foreach (self::ORDER[$mode->value] as $name) {

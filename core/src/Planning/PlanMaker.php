@@ -61,7 +61,7 @@ final readonly class PlanMaker
      * Where the best plan itself turns one of those, and is not even likely, what is quicker to reach is turned instead; in service the
      * hidden end comes first.
      */
-    private function onTheWay(?Positions $usual): ?AdjustmentPlan
+    private function onTheWay(?CandidatePlan $usual): ?AdjustmentPlan
     {
         $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort() && ($this->facts->positions[$adjuster->id()] ?? null) === null);
         $isService = $this->mode === SettingMode::Service;
@@ -91,12 +91,12 @@ final readonly class PlanMaker
     /** As far as an adjuster may go towards the band; null where it cannot come nearer. */
     private function leading(Adjuster $adjuster): ?Steps
     {
-        $rail = $this->rail($adjuster, null);
-        $whole = $rail->stretches === [] ? null : $rail->whole();
-        $off = fn (int $n): float => abs($this->window->band->beyond($this->window->expected($rail->slack * $n)));
+        $options = $this->options($adjuster, null);
+        $whole = $options->ranges === [] ? null : $options->whole();
+        $off = fn (int $n): float => abs($this->window->band->beyond($this->window->expected($options->slack * $n)));
         foreach ($whole === null ? [] : [$whole->from, $whole->to] as $n) {
-            if ($n !== 0 && $off($n) < $off(0) && $this->window->allows($rail->slack * $n)) {
-                return Steps::fromCount($n * $rail->step);
+            if ($n !== 0 && $off($n) < $off(0) && $this->window->allows($options->slack * $n)) {
+                return Steps::fromCount($n * $options->step);
             }
         }
 
@@ -107,7 +107,7 @@ final readonly class PlanMaker
      * Where a cable is known to read otherwise from the other side, and coming straight to the target is not sure: past it and back, so
      * that the last turn takes slack away or gives it as the last one before did.
      */
-    private function pastAndBack(?Positions $straight): ?AdjustmentPlan
+    private function pastAndBack(?CandidatePlan $straight): ?AdjustmentPlan
     {
         $now = $straight === null ? 0.0 : $this->window->chance($straight->shift);
         if (! $this->window->play->sides()->areKnown() || $now >= ShiftWindow::SURE || ($straight !== null && count($straight->counts) !== 1)) {
@@ -129,21 +129,21 @@ final readonly class PlanMaker
     private function finishing(Adjuster $adjuster, float $way, float $surer): ?AdjustmentPlan
     {
         $window = $this->window->finishing($way);
-        $rail = $this->rail($adjuster, null);
+        $options = $this->options($adjuster, null);
         $at = $this->facts->positions[$adjuster->id()] ?? null;
         // The nearest place to the target by what it reads from that side; where it stands may be it.
-        $net = (int) round($window->aim() / $rail->slack);
-        $past = (int) max(1, round(self::PAST * Steps::PER_FLAT / $rail->step));
-        $back = $rail->slack * $way > 0.0 ? $past : -$past;
-        $there = Steps::fromCount(($net - $back) * $rail->step);
-        $shift = $net * $rail->slack;
+        $net = (int) round($window->aim() / $options->slack);
+        $past = (int) max(1, round(self::PAST * Steps::PER_FLAT / $options->step));
+        $back = $options->slack * $way > 0.0 ? $past : -$past;
+        $there = Steps::fromCount(($net - $back) * $options->step);
+        $shift = $net * $options->slack;
         if ($there->isNone() || $window->chance($shift) <= $surer || $window->chance($shift) < ShiftWindow::LEAST || ($at !== null && ! $adjuster->safe()->contains($at->plus($there)))) {
             return null;
         }
 
         return new AdjustmentPlan([
             AdjusterAdvice::towards($this->window->finishing(-$way), $adjuster, $at, $there, 0.0),
-            AdjusterAdvice::towards($window, $adjuster, $at?->plus($there), Steps::fromCount($back * $rail->step), $adjuster->slackGiven($there)),
+            AdjusterAdvice::towards($window, $adjuster, $at?->plus($there), Steps::fromCount($back * $options->step), $adjuster->slackGiven($there)),
         ], $this->mode, 'It reads otherwise from the other side: past it and back, so that the last turn comes from the same side as before.', null, $shift, true);
     }
 
@@ -152,9 +152,9 @@ final readonly class PlanMaker
     {
         $most = 0.0;
         foreach ($this->run->playAdjusters() as $adjuster) {
-            $rail = $this->rail($adjuster, null);
-            $whole = $rail->stretches === [] ? null : $rail->whole();
-            $ends = $whole === null ? [0.0] : [$rail->slack * $whole->from, $rail->slack * $whole->to];
+            $options = $this->options($adjuster, null);
+            $whole = $options->ranges === [] ? null : $options->whole();
+            $ends = $whole === null ? [0.0] : [$options->slack * $whole->from, $options->slack * $whole->to];
             $most += $taking ? min(0.0, ...$ends) : max(0.0, ...$ends);
         }
 
@@ -167,7 +167,7 @@ final readonly class PlanMaker
         if ($this->facts->isSeized($adjuster)) {
             return null;
         }
-        $best = (new PlanSearch($this->window, [$adjuster->id() => $this->rail($adjuster, null)], SettingMode::TouchUp))->best();
+        $best = (new PlanSearch($this->window, [$adjuster->id() => $this->options($adjuster, null)], SettingMode::TouchUp))->best();
 
         return $best === [] ? null : $this->advice($adjuster, Steps::fromCount($best[0]->counts[$adjuster->id()]), 0.0);
     }
@@ -175,11 +175,11 @@ final readonly class PlanMaker
     /** How near this adjuster alone could come, in mm at the reading point. */
     public function furthest(Adjuster $adjuster): float
     {
-        $rail = $this->rail($adjuster, null);
+        $options = $this->options($adjuster, null);
         $best = $this->window->expected(0.0);
-        foreach ($rail->stretches as $stretch) {
-            foreach ([$stretch->from, $stretch->to] as $n) {
-                $here = $this->window->expected($rail->slack * $n);
+        foreach ($options->ranges as $range) {
+            foreach ([$range->from, $range->to] as $n) {
+                $here = $this->window->expected($options->slack * $n);
                 $best = abs($this->window->band->beyond($here)) < abs($this->window->band->beyond($best)) ? $here : $best;
             }
         }
@@ -187,7 +187,7 @@ final readonly class PlanMaker
         return $best;
     }
 
-    /** @return list<Positions> */
+    /** @return list<CandidatePlan> */
     private function without(): array
     {
         $usual = array_filter($this->run->playAdjusters(), static fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort());
@@ -195,7 +195,7 @@ final readonly class PlanMaker
         return $this->search($usual, []);
     }
 
-    /** @return list<Positions> */
+    /** @return list<CandidatePlan> */
     private function withLastResort(): array
     {
         $all = $this->run->playAdjusters();
@@ -221,26 +221,26 @@ final readonly class PlanMaker
     /**
      * @param  array<string, Adjuster>  $adjusters
      * @param  array<string, StepRange>  $within
-     * @return list<Positions>
+     * @return list<CandidatePlan>
      */
     private function search(array $adjusters, array $within, bool $together = false): array
     {
-        $rails = array_map(fn (Adjuster $adjuster): Rail => $this->rail($adjuster, $within[$adjuster->id()] ?? null), $adjusters);
+        $optionsOf = array_map(fn (Adjuster $adjuster): PositionOptions => $this->options($adjuster, $within[$adjuster->id()] ?? null), $adjusters);
 
-        $search = new PlanSearch($this->window, $rails, $this->mode);
+        $search = new PlanSearch($this->window, $optionsOf, $this->mode);
 
         return match (true) {
-            $rails === [] => [],
+            $optionsOf === [] => [],
             $together => $search->together(),
             default => $search->best(),
         };
     }
 
-    private function rail(Adjuster $adjuster, ?StepRange $within): Rail
+    private function options(Adjuster $adjuster, ?StepRange $within): PositionOptions
     {
         $parked = $this->mode === SettingMode::Service && $adjuster->kind()->isThreaded() && $adjuster === $this->run->inReach();
 
-        $rail = Rail::of(
+        $options = PositionOptions::of(
             $adjuster,
             $this->facts->positions[$adjuster->id()] ?? null,
             isset($this->facts->coversOff[$adjuster->id()]),
@@ -249,7 +249,7 @@ final readonly class PlanMaker
             $within,
         );
 
-        return $this->facts->isSeized($adjuster) ? $rail->still() : $rail;
+        return $this->facts->isSeized($adjuster) ? $options->still() : $options;
     }
 
     /** The end of an adjuster that gives the cable all its slack, and one turn or step from there. */
@@ -265,7 +265,7 @@ final readonly class PlanMaker
     }
 
     /** @return non-empty-list<AdjusterAdvice> */
-    private function steps(Positions $plan): array
+    private function steps(CandidatePlan $plan): array
     {
         $order = $this->order($plan);
         $steps = [];
@@ -289,7 +289,7 @@ final readonly class PlanMaker
      *
      * @return list<string>
      */
-    private function order(Positions $plan): array
+    private function order(CandidatePlan $plan): array
     {
         $usual = array_reverse(array_keys($plan->counts));
         $clamps = array_values(array_filter($usual, fn (string $id): bool => $this->run->adjuster($id)?->kind()->isLastResort() === true));
@@ -318,7 +318,7 @@ final readonly class PlanMaker
      *
      * @param  list<string>  $order
      */
-    private function astray(array $order, Positions $plan): float
+    private function astray(array $order, CandidatePlan $plan): float
     {
         [$shift, $most] = [0.0, 0.0];
         foreach (array_slice($order, 0, -1) as $id) {
@@ -330,7 +330,7 @@ final readonly class PlanMaker
         return $most;
     }
 
-    private function said(Positions $plan): string
+    private function said(CandidatePlan $plan): string
     {
         return implode(', then ', array_map(fn (AdjusterAdvice $step): string => ($this->run->adjuster($step->adjuster)?->name() ?? '').' '
             .($step->steps === null ? '' : $this->run->adjuster($step->adjuster)?->say($step->steps)), $this->steps($plan)));

@@ -13,7 +13,7 @@ use VividPull\Core\Spec\SettingMode;
  * has less than an even chance. Only where none of them leads there do several share.
  *
  * The chance depends on the total shift alone, so that the window is found first. Places of an adjuster that cost alike
- * are put together; every mix of such stretches whose shifts can meet the window is costed, and only within the cheapest
+ * are put together; every combination of such ranges whose shifts can meet the window is costed, and only within the cheapest
  * are single places tried. Checked against trying all positions one by one.
  */
 final readonly class PlanSearch
@@ -23,13 +23,13 @@ final readonly class PlanSearch
     /** A plan that is no likelier than this is a step on the way (ours). */
     public const EVEN = 0.5;
 
-    /** @param  array<string, Rail>  $rails */
-    public function __construct(private ShiftWindow $window, private array $rails, private SettingMode $mode) {}
+    /** @param  array<string, PositionOptions>  $optionsOf */
+    public function __construct(private ShiftWindow $window, private array $optionsOf, private SettingMode $mode) {}
 
-    /** @return list<Positions> the best, and behind it the best that turns other adjusters, where there is one */
+    /** @return list<CandidatePlan> the best, and behind it the best that turns other adjusters, where there is one */
     public function best(): array
     {
-        if (array_filter($this->rails, static fn (Rail $rail): bool => $rail->stretches === []) !== []) {
+        if (array_filter($this->optionsOf, static fn (PositionOptions $options): bool => $options->ranges === []) !== []) {
             return [];
         }
         $peak = $this->window->peak();
@@ -37,15 +37,15 @@ final readonly class PlanSearch
 
         return match (true) {
             $sure !== [] => $sure,
-            count($this->rails) === 1 => $this->nearBest($peak),
+            count($this->optionsOf) === 1 => $this->nearBest($peak),
             default => $this->alone($peak) ?? $this->nearBest($peak),
         };
     }
 
-    /** @return list<Positions> the best of those that may turn several, sure or not */
+    /** @return list<CandidatePlan> the best of those that may turn several, sure or not */
     public function together(): array
     {
-        if (array_filter($this->rails, static fn (Rail $rail): bool => $rail->stretches === []) !== []) {
+        if (array_filter($this->optionsOf, static fn (PositionOptions $options): bool => $options->ranges === []) !== []) {
             return [];
         }
         $peak = $this->window->peak();
@@ -54,28 +54,28 @@ final readonly class PlanSearch
         return $sure === [] ? $this->nearBest($peak) : $sure;
     }
 
-    /** @return non-empty-list<Positions>|null plans that turn one adjuster, the others left where they are */
+    /** @return non-empty-list<CandidatePlan>|null plans that turn one adjuster, the others left where they are */
     private function alone(float $peak): ?array
     {
         $plans = [];
         $most = 0.0;
-        foreach (array_keys($this->rails) as $id) {
-            $rails = array_map(fn (Rail $rail): Rail => $rail === $this->rails[$id] ? $rail : $rail->still(), $this->rails);
-            $plan = array_filter($rails, static fn (Rail $rail): bool => $rail->stretches === []) === []
-                ? (new self($this->window, $rails, $this->mode))->nearBest($peak)[0] ?? null : null;
+        foreach (array_keys($this->optionsOf) as $id) {
+            $optionsOf = array_map(fn (PositionOptions $options): PositionOptions => $options === $this->optionsOf[$id] ? $options : $options->still(), $this->optionsOf);
+            $plan = array_filter($optionsOf, static fn (PositionOptions $options): bool => $options->ranges === []) === []
+                ? (new self($this->window, $optionsOf, $this->mode))->nearBest($peak)[0] ?? null : null;
             if ($plan !== null) {
                 $plans[] = $plan;
                 $most = max($most, $this->window->chance($plan->shift));
             }
         }
         $least = $most < self::EVEN ? 0.0 : ShiftWindow::SHARE_OF_BEST * $most;
-        $good = array_values(array_filter($plans, fn (Positions $plan): bool => $this->window->chance($plan->shift) >= $least));
-        usort($good, fn (Positions $a, Positions $b): int => $this->isBetter($a, $b) ? -1 : 1);
+        $good = array_values(array_filter($plans, fn (CandidatePlan $plan): bool => $this->window->chance($plan->shift) >= $least));
+        usort($good, fn (CandidatePlan $a, CandidatePlan $b): int => $this->isBetter($a, $b) ? -1 : 1);
 
         return $good === [] ? null : array_slice($good, 0, 2);
     }
 
-    /** @return list<Positions> */
+    /** @return list<CandidatePlan> */
     private function nearBest(float $peak): array
     {
         $best = 0.0;
@@ -88,24 +88,24 @@ final readonly class PlanSearch
 
     /**
      * @param  array{float, float}  $worth
-     * @return list<Positions>
+     * @return list<CandidatePlan>
      */
     private function within(float $peak, float $chance, array $worth = [-INF, INF]): array
     {
         [$from, $to] = $this->window->about($peak, $chance);
         [$from, $to] = [max($from, $worth[0]), min($to, $worth[1])];
-        $mixes = $this->mixes($from, $to);
-        usort($mixes, static fn (Mix $a, Mix $b): int => $a->cost->rank <=> $b->cost->rank);
+        $combinations = $this->combinations($from, $to);
+        usort($combinations, static fn (RangeCombination $a, RangeCombination $b): int => $a->cost->rank <=> $b->cost->rank);
         $first = null;
         $other = null;
-        foreach ($mixes as $mix) {
-            if ($first !== null && $other !== null && $mix->cost->rank > $other->cost->rank) {
+        foreach ($combinations as $combination) {
+            if ($first !== null && $other !== null && $combination->cost->rank > $other->cost->rank) {
                 break;
             }
-            if ($first !== null && $mix->cost->rank > $first->cost->rank && $mix->touches(array_keys($this->rails)) === array_keys($first->counts)) {
+            if ($first !== null && $combination->cost->rank > $first->cost->rank && $combination->touches(array_keys($this->optionsOf)) === array_keys($first->counts)) {
                 continue;
             }
-            $plan = $this->settled($mix, $from, $to, $chance);
+            $plan = $this->settled($combination, $from, $to, $chance);
             if ($plan === null) {
                 continue;
             }
@@ -120,7 +120,7 @@ final readonly class PlanSearch
         return array_values(array_filter([$first, $other]));
     }
 
-    private function isBetter(Positions $one, Positions $other): bool
+    private function isBetter(CandidatePlan $one, CandidatePlan $other): bool
     {
         return $one->cost->rank < $other->cost->rank || ($one->cost->rank === $other->cost->rank && $this->rank($one->shift, $this->turning($one->counts)) < $this->rank($other->shift, $this->turning($other->counts)));
     }
@@ -136,23 +136,23 @@ final readonly class PlanSearch
     {
         $turning = 0.0;
         foreach ($counts as $id => $count) {
-            $turning += abs($this->rails[$id]->slack * $count / $this->rails[$id]->step);
+            $turning += abs($this->optionsOf[$id]->slack * $count / $this->optionsOf[$id]->step);
         }
 
         return $turning;
     }
 
-    /** The best single places of a mix; an edge of the window that proves a hair too wide is drawn in. */
-    private function settled(Mix $mix, float $from, float $to, float $chance): ?Positions
+    /** The best single places of a combination; an edge of the window that proves a hair too wide is drawn in. */
+    private function settled(RangeCombination $combination, float $from, float $to, float $chance): ?CandidatePlan
     {
         for ($tries = 0; $tries < 40; $tries++) {
-            $places = (new MixSearch($this->window, array_values($this->rails), $mix))->nearest($from, $to);
+            $places = (new RangeCombinationSearch($this->window, array_values($this->optionsOf), $combination))->nearest($from, $to);
             if ($places === null) {
                 return null;
             }
             [$steps, $shift] = $places;
             if ($this->window->does($shift, $chance) && ($chance >= ShiftWindow::SURE || $this->window->isWorth($shift))) {
-                return $this->positions($steps, $shift, $mix->cost);
+                return $this->positions($steps, $shift, $combination->cost);
             }
             $shift < ($from + $to) / 2 ? $from = $shift + self::EPSILON : $to = $shift - self::EPSILON;
         }
@@ -161,37 +161,37 @@ final readonly class PlanSearch
     }
 
     /** @param  array<int, int>  $steps */
-    private function positions(array $steps, float $shift, PlanCost $cost): Positions
+    private function positions(array $steps, float $shift, PlanCost $cost): CandidatePlan
     {
         $counts = [];
-        foreach (array_keys($this->rails) as $place => $id) {
+        foreach (array_keys($this->optionsOf) as $place => $id) {
             if ($steps[$place] !== 0) {
-                $counts[$id] = $steps[$place] * $this->rails[$id]->step;
+                $counts[$id] = $steps[$place] * $this->optionsOf[$id]->step;
             }
         }
 
-        return new Positions($counts, $shift, $cost);
+        return new CandidatePlan($counts, $shift, $cost);
     }
 
-    /** @return list<Mix> every choice of one stretch an adjuster whose shifts can lie in the window; staying put is no plan */
-    private function mixes(float $from, float $to): array
+    /** @return list<RangeCombination> every choice of one range an adjuster whose shifts can lie in the window; staying put is no plan */
+    private function combinations(float $from, float $to): array
     {
-        $mixes = [[[], 0.0, 0.0]];
-        foreach (array_values($this->rails) as $rail) {
+        $combinations = [[[], 0.0, 0.0]];
+        foreach (array_values($this->optionsOf) as $options) {
             $next = [];
-            foreach ($mixes as [$chosen, $low, $high]) {
-                foreach ($rail->stretches as $stretch) {
-                    [$a, $b] = [$rail->slack * $stretch->from, $rail->slack * $stretch->to];
-                    $next[] = [[...$chosen, $stretch], $low + min($a, $b), $high + max($a, $b)];
+            foreach ($combinations as [$chosen, $low, $high]) {
+                foreach ($options->ranges as $range) {
+                    [$a, $b] = [$options->slack * $range->from, $options->slack * $range->to];
+                    $next[] = [[...$chosen, $range], $low + min($a, $b), $high + max($a, $b)];
                 }
             }
-            $mixes = $next;
+            $combinations = $next;
         }
         $kept = [];
-        foreach ($mixes as [$chosen, $low, $high]) {
-            $touched = array_filter($chosen, static fn (Stretch $stretch): bool => $stretch->touched === 1);
+        foreach ($combinations as [$chosen, $low, $high]) {
+            $touched = array_filter($chosen, static fn (EqualCostRange $range): bool => $range->touched === 1);
             if ($low <= $to && $high >= $from && $touched !== []) {
-                $kept[] = new Mix($chosen, PlanCost::of($this->mode, $chosen, $this->minutes($chosen)));
+                $kept[] = new RangeCombination($chosen, PlanCost::of($this->mode, $chosen, $this->minutes($chosen)));
             }
         }
 
@@ -201,13 +201,13 @@ final readonly class PlanSearch
     /**
      * Minutes to reach what is touched; one cover over two adjusters comes off once.
      *
-     * @param  list<Stretch>  $chosen
+     * @param  list<EqualCostRange>  $chosen
      */
     private function minutes(array $chosen): float
     {
         $minutes = [];
-        foreach (array_values($this->rails) as $place => $rail) {
-            $key = $rail->adjuster->access()->cover ?? $rail->adjuster->id();
+        foreach (array_values($this->optionsOf) as $place => $options) {
+            $key = $options->adjuster->access()->cover ?? $options->adjuster->id();
             $minutes[$key] = max($minutes[$key] ?? 0.0, $chosen[$place]->minutes);
         }
 
@@ -217,9 +217,9 @@ final readonly class PlanSearch
     /** @return list<float> the shifts within reach that lie next to this one on either side; staying put is none */
     private function nearestTo(float $shift): array
     {
-        $rails = array_values($this->rails);
-        $all = array_map(static fn (Rail $rail): Stretch => $rail->whole(), $rails);
-        $search = new MixSearch($this->window, $rails, new Mix($all, PlanCost::of($this->mode, $all, 0.0)));
+        $optionsOf = array_values($this->optionsOf);
+        $all = array_map(static fn (PositionOptions $options): EqualCostRange => $options->whole(), $optionsOf);
+        $search = new RangeCombinationSearch($this->window, $optionsOf, new RangeCombination($all, PlanCost::of($this->mode, $all, 0.0)));
 
         return array_values(array_filter([$search->nearestBelow($shift), $search->nearestAbove($shift)], is_float(...)));
     }

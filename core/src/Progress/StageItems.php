@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Progress;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Facts\Refit;
@@ -214,7 +214,7 @@ final readonly class StageItems
     /** @return list<StageItem> */
     private function threads(): array
     {
-        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => in_array($a->kind()->sets(), [Sets::Play, Sets::Speed], true)
+        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => in_array($a->kind()->sets(), [AdjustedQuantity::Play, AdjustedQuantity::Speed], true)
             && ($a->access()->cover === null || isset($this->facts->coversOff[$a->id()]) || isset($this->facts->threads[$a->id()])));
 
         return array_values(array_map($this->thread(...), $reachable));

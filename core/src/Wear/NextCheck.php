@@ -36,7 +36,7 @@ final readonly class NextCheck
      * @param  bool  $bedsIn  whether it is the first look at a new machine whose belt and cable bed in
      * @param  string|null  $named  the day that was named at the last job, which stands alone
      */
-    public static function after(Look $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?Pace $pace, ?string $named = null, bool $bedsIn = false): self
+    public static function after(JobRecord $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?UsageRate $pace, ?string $named = null, bool $bedsIn = false): self
     {
         if ($named !== null) {
             $only = new Candidate(CheckReason::Named, null, $named);

@@ -8,8 +8,8 @@ namespace VividPull\Core\Wear;
 final readonly class WearInterval
 {
     private function __construct(
-        public Look $from,
-        public Look $to,
+        public JobRecord $from,
+        public JobRecord $to,
         public IntervalKind $kind,
         /** Change of play by itself in mm at the reading point; below zero it shrank. Null where nothing compares. */
         public ?float $drift,
@@ -22,7 +22,7 @@ final readonly class WearInterval
      *
      * @param  float  $ratio  R at the reading point, above zero
      */
-    public static function between(Look $from, Look $to, float $ratio): self
+    public static function between(JobRecord $from, JobRecord $to, float $ratio): self
     {
         if ($from->left === null || $to->found === null || ! $from->isLike($to) || $to->usage <= $from->usage) {
             return new self($from, $to, IntervalKind::NotComparable, null, 0.0);

@@ -55,15 +55,15 @@ final readonly class WearStory
     ) {}
 
     /**
-     * @param  list<Look>  $looks  oldest first
+     * @param  list<JobRecord>  $records  oldest first
      * @param  float  $ratio  R at the reading point, above zero
      */
-    public static function of(array $looks, SpecBand $band, Family $family, float $ratio): self
+    public static function of(array $records, SpecBand $band, Family $family, float $ratio): self
     {
-        $intervals = self::sorted(self::intervals($looks, $ratio));
+        $intervals = self::sorted(self::intervals($records, $ratio));
         $line = self::line(array_values(array_filter($intervals, static fn (WearInterval $one): bool => $one->kind === IntervalKind::Wear)));
         $error = $line === null || $line->freedom() < 1 ? null : $line->standardError(1.0);
-        $left = $looks === [] ? null : $looks[count($looks) - 1]->left;
+        $left = $records === [] ? null : $records[count($records) - 1]->left;
         $ahead = static fn (?float $limit): ?LimitAhead => $limit === null || $left === null || $line === null || $error === null ? null
             : LimitAhead::of($limit, $left, $line->slope, $error, $line->freedom(), self::FARTHEST * array_sum(array_map(static fn (WearInterval $one): float => $one->use(), $intervals)));
 
@@ -74,7 +74,7 @@ final readonly class WearStory
             self::cause($line, $error, $family),
             $ahead($band->low ?? 0.0),
             $ahead($band->high),
-            self::isAgain($looks),
+            self::isAgain($records),
             $family,
         );
     }
@@ -113,17 +113,17 @@ final readonly class WearStory
     }
 
     /**
-     * @param  list<Look>  $looks
+     * @param  list<JobRecord>  $records
      * @return list<WearInterval>
      */
-    private static function intervals(array $looks, float $ratio): array
+    private static function intervals(array $records, float $ratio): array
     {
         $intervals = [];
-        foreach (array_slice($looks, 1) as $n => $to) {
-            if ($looks[$n]->startsOver()) {
+        foreach (array_slice($records, 1) as $n => $to) {
+            if ($records[$n]->startsOver()) {
                 $intervals = array_map(static fn (WearInterval $one): WearInterval => $one->as(IntervalKind::Before), $intervals);
             }
-            $intervals[] = WearInterval::between($looks[$n], $to, $ratio);
+            $intervals[] = WearInterval::between($records[$n], $to, $ratio);
         }
 
         return $intervals;
@@ -183,10 +183,10 @@ final readonly class WearStory
             : $family->wearCause($line->slope > 0.0 ? Drift::GrowsPlay : Drift::ShrinksPlay);
     }
 
-    /** @param  list<Look>  $looks */
-    private static function isAgain(array $looks): bool
+    /** @param  list<JobRecord>  $records */
+    private static function isAgain(array $records): bool
     {
-        $sides = array_map(static fn (Look $look): FoundSide => $look->side, array_slice($looks, -self::AGAIN_AND_AGAIN));
+        $sides = array_map(static fn (JobRecord $record): FoundSide => $record->side, array_slice($records, -self::AGAIN_AND_AGAIN));
 
         return count($sides) === self::AGAIN_AND_AGAIN && $sides[0] !== FoundSide::Inside && count(array_unique($sides, SORT_REGULAR)) === 1;
     }

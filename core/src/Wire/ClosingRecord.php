@@ -7,7 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Carryover;
-use VividPull\Core\Cable\Sets;
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\MeasureState;
@@ -63,7 +63,7 @@ final readonly class ClosingRecord
     {
         $stands = [];
         foreach ($state->run->adjusters() as $id => $adjuster) {
-            if (! in_array($adjuster->kind()->sets(), [Sets::Play, Sets::Speed], true)) {
+            if (! in_array($adjuster->kind()->sets(), [AdjustedQuantity::Play, AdjustedQuantity::Speed], true)) {
                 continue;
             }
             [$home, $at] = [$state->facts->home[$id] ?? null, $state->facts->positions[$id] ?? null];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterAccess;
 use VividPull\Core\Cable\AdjusterKind;
@@ -16,7 +17,6 @@ use VividPull\Core\Cable\Pulls;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Cable\Sense;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Cable\SteppedAdjuster;
 use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Cable\ThreadedAdjuster;
@@ -112,7 +112,7 @@ final readonly class RunCodec
 
         return $node->making(static fn (): Adjuster => match (true) {
             $kind->isThreaded() => self::threaded($node, $kind),
-            $kind->sets() === Sets::Play => self::stepped($node, $kind),
+            $kind->sets() === AdjustedQuantity::Play => self::stepped($node, $kind),
             default => UnsetAdjuster::of($node->at('id')->id(), $node->at('name')->string(60), $kind, self::access($node->object(['id', 'name', 'kind'], self::COMMON)), ...self::lock($node)),
         });
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Family\Starting;
+use VividPull\Core\Family\StarterSpec;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\FamilyKey;
@@ -45,7 +45,7 @@ final readonly class StartingSpec
     }
 
     /** @return list<array<string, mixed>> */
-    private static function cables(Starting $starting): array
+    private static function cables(StarterSpec $starting): array
     {
         if ($starting->cables === []) {
             return [['id' => 'cable', 'name' => 'Cable', 'adjusters' => array_map(self::adjuster(...), $starting->adjusters)]];
@@ -62,7 +62,7 @@ final readonly class StartingSpec
         return ['id' => $kind->value, 'name' => $kind->label(), 'kind' => $kind->value] + match (true) {
             $kind === AdjusterKind::InLine, $kind === AdjusterKind::GovernorNut => ['thread' => 'M6 x 1', 'travel_mm' => 20.0],
             $kind->isThreaded() => ['thread' => 'M8 x 1.25', 'travel_mm' => 16.0],
-            $kind->sets() === Sets::Play => ['mm_per_step' => $kind === AdjusterKind::RungClamp ? 2.5 : 1.0, 'travel_steps' => ['from' => 1, 'to' => 12]],
+            $kind->sets() === AdjustedQuantity::Play => ['mm_per_step' => $kind === AdjusterKind::RungClamp ? 2.5 : 1.0, 'travel_steps' => ['from' => 1, 'to' => 12]],
             default => [],
         } + ['access' => ['minutes' => 2]];
     }

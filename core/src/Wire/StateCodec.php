@@ -18,8 +18,8 @@ use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Facts\MoveMade;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Judging\Foresight;
 use VividPull\Core\Judging\GateState;
+use VividPull\Core\Judging\InstrumentCapability;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\Person;
@@ -141,7 +141,7 @@ final class StateCodec
         if ($state->spec->aim === null) {
             return [];
         }
-        $foresight = new Foresight($state->facts->standing, $state->judgement->plannedBand ?? $state->spec->aim->band, $state->spec->rule, $state->log->opened->stamp->by);
+        $foresight = new InstrumentCapability($state->facts->standing, $state->judgement->plannedBand ?? $state->spec->aim->band, $state->spec->rule, $state->log->opened->stamp->by);
 
         return array_map(static fn (Instrument $instrument): array => StandingCodec::encodeInstrument($instrument) + [
             'readings' => $foresight->readingsWith($instrument),

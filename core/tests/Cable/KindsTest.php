@@ -7,8 +7,8 @@ namespace VividPull\Core\Tests\Cable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Shown;
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\AdjusterKind;
-use VividPull\Core\Cable\Sets;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
@@ -97,7 +97,7 @@ final class KindsTest extends TestCase
     public function test_a_drawn_arm_moved_by_teeth_would_start_the_comparison_anew(): void
     {
         foreach (AdjusterKind::cases() as $kind) {
-            self::assertSame($kind->sets() === Sets::Mechanism, Guide::of($kind) !== [], $kind->label());
+            self::assertSame($kind->sets() === AdjustedQuantity::Mechanism, Guide::of($kind) !== [], $kind->label());
         }
     }
 

@@ -13,7 +13,7 @@ use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wear\AgainAndAgain;
 use VividPull\Core\Wear\CheckReason;
 use VividPull\Core\Wear\FoundSide;
-use VividPull\Core\Wear\Look;
+use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\NextCheck;
 use VividPull\Core\Wear\Taken;
 
@@ -45,7 +45,7 @@ final class AgainAndAgainTest extends TestCase
 
     public function test_a_new_mower_is_due_again_after_five_uses(): void
     {
-        $first = new Look(2.0, '2026-05-01', ReadingPoint::HandleTravel, null, null, null, 0.0, [], FoundSide::Inside);
+        $first = new JobRecord(2.0, '2026-05-01', ReadingPoint::HandleTravel, null, null, null, 0.0, [], FoundSide::Inside);
         $next = NextCheck::after($first, MeterUnit::Uses, null, null, null, null, true);
         self::assertSame([CheckReason::NewMachine, 7.0, '2026-06-01'], [$next->decides->why, $next->decides->usage, $next->decides->day]);
         self::assertTrue(MeterUnit::Hours->isNewAt(10.0));

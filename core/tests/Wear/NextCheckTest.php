@@ -11,10 +11,10 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\BookInterval;
 use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wear\CheckReason;
-use VividPull\Core\Wear\Look;
+use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\Meter;
 use VividPull\Core\Wear\NextCheck;
-use VividPull\Core\Wear\Pace;
+use VividPull\Core\Wear\UsageRate;
 
 final class NextCheckTest extends TestCase
 {
@@ -28,7 +28,7 @@ final class NextCheckTest extends TestCase
 
     public function test_the_earliest_of_book_practice_and_drift_decides(): void
     {
-        $pace = Pace::of([['day' => '2025-01-15', 'usage' => 2350.0], ['day' => '2026-01-15', 'usage' => 6000.0]]);
+        $pace = UsageRate::of([['day' => '2025-01-15', 'usage' => 2350.0], ['day' => '2026-01-15', 'usage' => 6000.0]]);
         self::assertEqualsWithDelta(10.0, $pace->perDay ?? 0.0, 1e-12, '3650 km in 365 days');
 
         $book = BookInterval::of(6000.0, MeterUnit::Miles, null);
@@ -61,8 +61,8 @@ final class NextCheckTest extends TestCase
 
     public function test_no_pace_from_a_few_days_or_a_machine_that_stood(): void
     {
-        self::assertNull(Pace::of([['day' => '2026-01-01', 'usage' => 1.0], ['day' => '2026-01-10', 'usage' => 9.0]]));
-        self::assertNull(Pace::of([['day' => '2026-01-01', 'usage' => 5.0], ['day' => '2026-03-10', 'usage' => 5.0]]));
+        self::assertNull(UsageRate::of([['day' => '2026-01-01', 'usage' => 1.0], ['day' => '2026-01-10', 'usage' => 9.0]]));
+        self::assertNull(UsageRate::of([['day' => '2026-01-01', 'usage' => 5.0], ['day' => '2026-03-10', 'usage' => 5.0]]));
     }
 
     public function test_a_meter_that_goes_backward_is_questioned(): void
@@ -92,8 +92,8 @@ final class NextCheckTest extends TestCase
     }
 
     /** @param  list<Part>  $parts */
-    private static function look(array $parts = []): Look
+    private static function look(array $parts = []): JobRecord
     {
-        return new Look(6000.0, '2026-01-15', ReadingPoint::LeverTip, null, null, null, 0.0, $parts);
+        return new JobRecord(6000.0, '2026-01-15', ReadingPoint::LeverTip, null, null, null, 0.0, $parts);
     }
 }

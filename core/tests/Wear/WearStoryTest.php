@@ -19,7 +19,7 @@ use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\IntervalKind;
-use VividPull\Core\Wear\Look;
+use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\NextCheck;
 use VividPull\Core\Wear\Play;
 use VividPull\Core\Wear\WearInterval;
@@ -92,17 +92,17 @@ final class WearStoryTest extends TestCase
         self::assertEqualsWithDelta(18.5 - 15.0 - 3.4 * 1.25, $turned->drift ?? 0.0, 1e-12);
     }
 
-    /** @return iterable<string, array{Look}> */
+    /** @return iterable<string, array{JobRecord}> */
     public static function incomparable(): iterable
     {
-        yield 'read at another point' => [new Look(3000, '2026-01-01', ReadingPoint::PerchGap, EngineHeat::Cold, new Play(2, 0.1), null)];
-        yield 'read hot after cold' => [new Look(3000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Hot, new Play(11, 0.1), null)];
-        yield 'nothing was read' => [new Look(3000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, null, null)];
-        yield 'it was not used between' => [new Look(2000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, new Play(11, 0.1), null)];
+        yield 'read at another point' => [new JobRecord(3000, '2026-01-01', ReadingPoint::PerchGap, EngineHeat::Cold, new Play(2, 0.1), null)];
+        yield 'read hot after cold' => [new JobRecord(3000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Hot, new Play(11, 0.1), null)];
+        yield 'nothing was read' => [new JobRecord(3000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, null, null)];
+        yield 'it was not used between' => [new JobRecord(2000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, new Play(11, 0.1), null)];
     }
 
     #[DataProvider('incomparable')]
-    public function test_what_does_not_compare_teaches_nothing(Look $look): void
+    public function test_what_does_not_compare_teaches_nothing(JobRecord $look): void
     {
         self::assertSame(IntervalKind::NotComparable, WearInterval::between(self::look(2000, null, 15.0), $look, 3.5)->kind);
     }
@@ -117,7 +117,7 @@ final class WearStoryTest extends TestCase
 
     public function test_found_outside_on_one_side_three_times_speaks_of_replacing(): void
     {
-        $looks = array_map(static fn (array $row): Look => self::look($row[0], $row[1], $row[2], side: FoundSide::Tight), self::STEADY);
+        $looks = array_map(static fn (array $row): JobRecord => self::look($row[0], $row[1], $row[2], side: FoundSide::Tight), self::STEADY);
         $story = WearStory::of($looks, SpecBand::between(12, 20), new ClutchLever, 3.5);
 
         self::assertTrue($story->again);
@@ -213,13 +213,13 @@ final class WearStoryTest extends TestCase
     /** @param  list<array{int, float|null, float}>  $rows  usage, found, left */
     private static function story(array $rows, Family $family = new ClutchLever): WearStory
     {
-        return WearStory::of(array_map(static fn (array $row): Look => self::look($row[0], $row[1], $row[2]), $rows), SpecBand::between(10, 20), $family, 3.5);
+        return WearStory::of(array_map(static fn (array $row): JobRecord => self::look($row[0], $row[1], $row[2]), $rows), SpecBand::between(10, 20), $family, 3.5);
     }
 
     /** @param  list<Part>  $parts */
-    private static function look(float $usage, ?float $found, float $left, float $given = 0.0, array $parts = [], FoundSide $side = FoundSide::Inside, float $standard = 0.25): Look
+    private static function look(float $usage, ?float $found, float $left, float $given = 0.0, array $parts = [], FoundSide $side = FoundSide::Inside, float $standard = 0.25): JobRecord
     {
-        return new Look($usage, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, $found === null ? null : new Play($found, $standard), new Play($left, $standard), $given, $parts, $side);
+        return new JobRecord($usage, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, $found === null ? null : new Play($found, $standard), new Play($left, $standard), $given, $parts, $side);
     }
 
     /** @return list<IntervalKind> */

@@ -4,7 +4,7 @@ import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
 import { clock } from '../../lib/time';
-import { usePost } from './useBench';
+import { useOutboxStatus } from './useBench';
 
 const Key = chakra('kbd', {
   base: {
@@ -29,7 +29,7 @@ const hints = [
 
 /** The keys of the bench, and whether all that was logged is saved. */
 export const Footer = () => {
-  const { connection, kept } = usePost();
+  const { connection, kept } = useOutboxStatus();
   const { keysAnywhere } = useKept(preferencesOf(useSignedIn().id));
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const refused = kept.length - waiting;

@@ -7,7 +7,7 @@ import { LinkButton } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Failure, Loading } from '../../components/States';
 import { JobFrame } from './JobFrame';
-import { BenchContext, PostContext, useMakeBench } from './useBench';
+import { BenchContext, OutboxStatusContext, useMakeBench } from './useBench';
 
 export default function JobScreen({ onLeave }: { onLeave: () => void }) {
   const { id = '' } = useParams();
@@ -36,9 +36,9 @@ const OpenJob = ({ job, onLeave }: { job: Job; onLeave: () => void }) => {
   const { bench, post } = useMakeBench(job);
   return (
     <BenchContext value={bench}>
-      <PostContext value={post}>
+      <OutboxStatusContext value={post}>
         <StillFrame onLeave={onLeave} />
-      </PostContext>
+      </OutboxStatusContext>
     </BenchContext>
   );
 };

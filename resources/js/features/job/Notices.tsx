@@ -6,12 +6,12 @@ import { Mark, type MarkKind } from '../../components/Marks';
 import { outbox } from '../../lib/outbox';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
-import { useBench, usePost } from './useBench';
+import { useBench, useOutboxStatus } from './useBench';
 
 /** What a person should know before trusting the figures: failed gates, warnings, and what is not sent yet. */
 export const Notices = () => {
   const { state } = useBench();
-  const { kept, connection } = usePost();
+  const { kept, connection } = useOutboxStatus();
   const person = useSignedIn();
   const theirs = useKept(outbox.entries).filter((entry) => entry.by !== person.id && entry.state === 'waiting');
   const whose = [...new Set(theirs.map((entry) => entry.by))];

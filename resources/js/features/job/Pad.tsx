@@ -10,14 +10,14 @@ import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
-import { useBench, usePost, WHOLE_GROUP } from './useBench';
+import { useBench, useOutboxStatus, WHOLE_GROUP } from './useBench';
 
 const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
 
 /** The line begun on this job, kept on this device with every key. */
 function useLine(): readonly [string, (line: string) => void] {
   const { lineKey } = useBench();
-  const { forgive, refusal } = usePost();
+  const { forgive, refusal } = useOutboxStatus();
   const line = useKept(begunLines)[lineKey] ?? '';
   const setLine = (text: string) => {
     if (refusal !== null) forgive();
@@ -29,7 +29,7 @@ function useLine(): readonly [string, (line: string) => void] {
 /** The bench line: one field that is always listening, with big keys for gloved hands. */
 export const Pad = () => {
   const { sendLine, item, adjuster, target, field, state, picking } = useBench();
-  const { refusal } = usePost();
+  const { refusal } = useOutboxStatus();
   const reads = picking === null && takesReading(item, state);
   const numbers = picking !== null || takesNumber(item, state);
   const [line, setLine] = useLine();
@@ -164,7 +164,7 @@ const FIGURE = /^[\d.,½¼¾⅛⅜⅝⅞]/;
 const Says = ({ line }: { line: string }) => {
   const { state, adjuster, target, item, picking } = useBench();
   const { name } = useSignedIn();
-  const { kept } = usePost();
+  const { kept } = useOutboxStatus();
   const last = state.log[state.log.length - 1];
   const moves = MOVES.test(line.trim());
   const reads = FIGURE.test(line.trim()) && picking === null && takesReading(item, state);
@@ -290,7 +290,7 @@ const CanItDecide = () => {
 
 /** Entries kept here: not judged yet, or refused and waiting to be put right. */
 const NotSent = () => {
-  const { kept, connection } = usePost();
+  const { kept, connection } = useOutboxStatus();
   const [line, setLine] = useLine();
   const stuck = kept.filter(
     (entry, place) =>

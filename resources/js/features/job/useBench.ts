@@ -69,7 +69,7 @@ export type Bench = {
 };
 
 /** What comes and goes with every entry on its way. Apart from the bench, so that it draws little again. */
-export type Post = {
+export type OutboxStatus = {
   /** Entries of this job that the server has not acknowledged, oldest first. */
   kept: readonly KeptEntry[];
   connection: Connection;
@@ -80,11 +80,11 @@ export type Post = {
 };
 
 export const BenchContext = createContext<Bench | null>(null);
-export const PostContext = createContext<Post | null>(null);
+export const OutboxStatusContext = createContext<OutboxStatus | null>(null);
 
-export function usePost(): Post {
-  const post = useContext(PostContext);
-  if (post === null) throw new Error('usePost needs an open job: render it inside <PostContext>.');
+export function useOutboxStatus(): OutboxStatus {
+  const post = useContext(OutboxStatusContext);
+  if (post === null) throw new Error('useOutboxStatus needs an open job: render it inside <OutboxStatusContext>.');
   return post;
 }
 
@@ -149,7 +149,7 @@ function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
 
 const isPose = (about: string | null | undefined): about is PoseKey => poses.some((pose) => pose === about);
 
-export function useMakeBench(job: Job): { bench: Bench; post: Post } {
+export function useMakeBench(job: Job): { bench: Bench; post: OutboxStatus } {
   const whole = job.state;
   const person = useSignedIn();
   const preferences = preferencesOf(person.id);
@@ -341,7 +341,10 @@ export function useMakeBench(job: Job): { bench: Bench; post: Post } {
       sendLine,
     ],
   );
-  const post = useMemo<Post>(() => ({ kept, connection, refusal, forgive }), [kept, connection, refusal, forgive]);
+  const post = useMemo<OutboxStatus>(
+    () => ({ kept, connection, refusal, forgive }),
+    [kept, connection, refusal, forgive],
+  );
   return { bench, post };
 }
 

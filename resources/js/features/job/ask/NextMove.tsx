@@ -6,7 +6,7 @@ import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { mm } from '../../../lib/figures';
 import { useArmed } from '../useArmed';
-import { useBench, usePost } from '../useBench';
+import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
 import { HowToReadHere } from './AskReading';
 import { ByChoice } from './ByChoice';
@@ -35,7 +35,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
   const { state, item, send, sendLine } = useBench();
   // Inside its band and still to be moved: what was proved says why.
   const finer = item?.kind === 'in_band' && item.said !== null && state.now.verdict === 'inside';
-  const { kept } = usePost();
+  const { kept } = useOutboxStatus();
   const [differently, setDifferently] = useState(false);
   const armed = useArmed(`${state.head} ${adjuster.id}`);
   const waiting = kept.some((entry) => entry.state === 'waiting');

@@ -4,7 +4,7 @@ import type { Adjuster, Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { useSignedIn } from '../../../lib/signedIn';
-import { useBench, usePost } from '../useBench';
+import { useBench, useOutboxStatus } from '../useBench';
 import { AskAnswers } from './AskAnswers';
 import { AskCard } from './AskCard';
 import { AskCompare } from './AskCompare';
@@ -58,7 +58,7 @@ const InBand = ({ item }: { item: Item }) => {
 
 /** A move, a verdict or a signature rests on all that was typed: none is shown while some of it was judged by nobody. */
 const Judged = ({ children }: { children: ReactNode }) => {
-  const { kept, connection } = usePost();
+  const { kept, connection } = useOutboxStatus();
   const { item } = useBench();
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   if (waiting === 0 || (connection !== 'cut' && item !== null)) return children;

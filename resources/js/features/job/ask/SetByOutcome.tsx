@@ -4,7 +4,7 @@ import type { OutcomeTable } from '../../../api/beside';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { useArmed } from '../useArmed';
-import { useBench, usePost } from '../useBench';
+import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
 import { MoveDialog } from './MoveDialog';
@@ -34,7 +34,7 @@ export const SetByOutcome = ({ table }: { table: OutcomeTable }) => {
 
 const Shift = ({ table }: { table: OutcomeTable }) => {
   const { state, send, chooseAdjuster } = useBench();
-  const { kept } = usePost();
+  const { kept } = useOutboxStatus();
   const [moving, setMoving] = useState(false);
   const { advice } = table;
   const armed = useArmed(state.head);

@@ -4,7 +4,7 @@ import { Sheet } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { clock } from '../../../lib/time';
-import { settles, useBench, usePost } from '../useBench';
+import { settles, useBench, useOutboxStatus } from '../useBench';
 
 const Line = chakra('button');
 
@@ -41,7 +41,7 @@ const markOf = (item: Item, kept: boolean): MarkKind =>
 
 const CheckLine = ({ item }: { item: Item }) => {
   const { item: asked, turnTo, mayWrite } = useBench();
-  const { kept } = usePost();
+  const { kept } = useOutboxStatus();
   const waits = kept.some((entry) => settles(entry, item));
   const isAsked = asked?.key === item.key;
   return (

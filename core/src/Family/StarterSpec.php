@@ -10,7 +10,7 @@ use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\FreePlayBand;
 
 /** What a spec of a family begins from, until its book is at hand. */
-final readonly class Starting
+final readonly class StarterSpec
 {
     /**
      * @param  list<AdjusterKind>  $adjusters  as they are usually fitted, from the hand to the working end

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 /** Neighbouring places of one adjuster that cost a plan alike; whole steps from where it stands, both ends included. */
-final readonly class Stretch
+final readonly class EqualCostRange
 {
     public function __construct(
         public int $from,

@@ -15,7 +15,7 @@ use VividPull\Core\Spec\Spec;
  * geometry, R at the spec's point over R at the other. Its uncertainty is shared by all readings it converts, and stands with
  * the calibration.
  */
-final readonly class Converting
+final readonly class ReadingConversion
 {
     /** @param  list<ReadingGroup>  $groups */
     private function __construct(private Spec $spec, private Run $run, private array $groups) {}

@@ -9,7 +9,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Spec\EngineHeat;
 
 /** One closed job as its control's story needs it: what was found and left, and at what use. */
-final readonly class Look
+final readonly class JobRecord
 {
     public function __construct(
         /** Use of the machine in its own unit, going on over a replaced meter. */

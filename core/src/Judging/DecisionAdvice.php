@@ -21,7 +21,7 @@ use VividPull\Core\Statistics\StudentDistribution;
  * chance that it then falls where it is called inside or outside is worked out before it is asked for (the predictive distribution of
  * JCGM 106:2012, 6).
  */
-final readonly class Deciding
+final readonly class DecisionAdvice
 {
     private const MOST_REPEATS = 6;
 

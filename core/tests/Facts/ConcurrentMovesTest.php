@@ -9,7 +9,7 @@ use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\StateCodec;
 
-final class CrossingsTest extends TestCase
+final class ConcurrentMovesTest extends TestCase
 {
     public function test_a_reading_whose_author_had_not_seen_anothers_move_is_not_judged(): void
     {

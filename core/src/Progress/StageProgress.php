@@ -14,7 +14,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Spec\Spec;
 
 /** Stage, what is missing, and how the job may end. */
-final readonly class Progressing
+final readonly class StageProgress
 {
     /** @param  Judgement|null  $second  of a second cable */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second = null): Progress

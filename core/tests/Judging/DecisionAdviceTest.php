@@ -17,7 +17,7 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Tests\Support\Chance;
 use VividPull\Core\Tests\Support\TestJob;
 
-final class DecidingTest extends TestCase
+final class DecisionAdviceTest extends TestCase
 {
     public function test_near_the_edge_it_names_the_instrument_that_would_decide(): void
     {

@@ -9,7 +9,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Headers that let only this workshop's own files run on its pages, and no other site frame them. */
-final class KeepOthersOut
+final class SecurityHeaders
 {
     /** Styles are made in the page by the component library, so they may be inline; scripts may not. */
     private const POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";

@@ -9,7 +9,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Log\EntryKind;
 
 /** What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its log would be judged to. */
-final readonly class SignedElsewhere
+final readonly class ImportedRecord
 {
     /** What the record of such a job says made it, and who stands in its log: a name in a file is nobody who signs in here. */
     public const HISTORY = 'history';

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 /**
- * Single places within one mix of stretches: all adjusters but the last are tried place by place, and the last is worked
+ * Single places within one combination of ranges: all adjusters but the last are tried place by place, and the last is worked
  * out. Plain loops over plain numbers, since this is walked thousands of times for one answer.
  */
-final class MixSearch
+final class RangeCombinationSearch
 {
     /** @var list<float> slack of one step, by adjuster */
     private array $slack = [];
@@ -39,14 +39,14 @@ final class MixSearch
 
     private float $turning = INF;
 
-    /** @param  list<Rail>  $rails */
-    public function __construct(private readonly ShiftWindow $window, array $rails, Mix $mix)
+    /** @param  list<PositionOptions>  $optionsOf */
+    public function __construct(private readonly ShiftWindow $window, array $optionsOf, RangeCombination $combination)
     {
-        $this->last = count($rails) - 1;
-        foreach ($rails as $place => $rail) {
-            $this->slack[] = $rail->slack;
-            $this->least[] = $mix->stretches[$place]->from;
-            $this->most[] = $mix->stretches[$place]->to;
+        $this->last = count($optionsOf) - 1;
+        foreach ($optionsOf as $place => $options) {
+            $this->slack[] = $options->slack;
+            $this->least[] = $combination->ranges[$place]->from;
+            $this->most[] = $combination->ranges[$place]->to;
             $this->trying[] = 0;
         }
         [$low, $high] = [0.0, 0.0];

@@ -14,7 +14,7 @@ use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 
 /** Before measuring: whether an instrument in a person's hands can decide a band at all, and with how many readings. */
-final readonly class Foresight
+final readonly class InstrumentCapability
 {
     private const MOST_REPEATS = 6;
 

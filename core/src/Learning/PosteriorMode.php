@@ -10,7 +10,7 @@ use VividPull\Core\Cable\RatioPrior;
  * The most likely ln R and the width of the curve there, found by Newton's method on
  * (ln R − m)²/2k² + ½(R²·Sxx − 2R·Sxy), from where it stood before the last reading.
  */
-final readonly class Peak
+final readonly class PosteriorMode
 {
     private const STEPS = 30;
 

@@ -13,7 +13,7 @@ use VividPull\Core\Log\Person;
  * Entries whose author had not yet seen that someone else moved the cable. Nothing is learned across them, and the
  * screen says: two people moved this cable, read again.
  */
-final readonly class Crossings
+final readonly class ConcurrentMoves
 {
     /** @param  array<int, Person>  $movers  who moved, by place */
     private function __construct(private Log $log, private array $movers) {}

@@ -7,7 +7,7 @@ namespace VividPull\Core\Wear;
 use DateTimeImmutable;
 
 /** How much a machine is used in a day, from the first and the last thing known of its meter. */
-final readonly class Pace
+final readonly class UsageRate
 {
     /** Days that must lie between, or a week's holiday would pass for a habit (ours). */
     private const LEAST_DAYS = 14;

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 use VividPull\Core\Log\Permission;
 
 /** Lets only those in whose role may; each route names what it takes. */
-final class May
+final class RequirePermission
 {
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next, string $permission): Response

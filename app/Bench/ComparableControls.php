@@ -10,7 +10,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Entry\PolicyChosen;
 
 /** Other machines whose control of the same make was left fit for use: what each was left at can be aimed for here. */
-final readonly class Alike
+final readonly class ComparableControls
 {
     private const MOST = 12;
 

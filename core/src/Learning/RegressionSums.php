@@ -8,7 +8,7 @@ namespace VividPull\Core\Learning;
  * Weighted, centred sums of slack given (x), play read (y) and the side each setting was come from (d: +1 slack given last, −1 taken
  * away last, 0 not moved yet), kept up to date in one pass (West, 1979).
  */
-final readonly class Sums
+final readonly class RegressionSums
 {
     private function __construct(
         public float $weight,

@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** Readings at another point than the spec's: the geometry is 132 to 31 mm, so a tip reading is 4.258 times the gap. */
-final class ConvertingTest extends TestCase
+final class ReadingConversionTest extends TestCase
 {
     public function test_a_gap_reading_is_turned_into_a_tip_reading_and_marked(): void
     {

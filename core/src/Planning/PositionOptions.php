@@ -9,13 +9,13 @@ use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Quantity\Steps;
 
 /** One adjuster as a plan sees it: the places it could be brought to, and what each of them costs. */
-final readonly class Rail
+final readonly class PositionOptions
 {
     /**
-     * @param  list<Stretch>  $stretches  all places, in order, those that cost alike put together
+     * @param  list<EqualCostRange>  $ranges  all places, in order, those that cost alike put together
      * @param  float  $slack  mm of conduit given by one step
      */
-    private function __construct(public Adjuster $adjuster, public float $slack, public int $step, public array $stretches) {}
+    private function __construct(public Adjuster $adjuster, public float $slack, public int $step, public array $ranges) {}
 
     /**
      * @param  StepRange|null  $parking  where it is to be left; null where that does not matter
@@ -26,13 +26,13 @@ final readonly class Rail
         $step = $adjuster->smallestStep()->count;
         $slack = $adjuster->slackGiven($adjuster->smallestStep());
         $minutes = $coverOff ? 0.0 : $adjuster->access()->minutes;
-        $stretches = [];
+        $ranges = [];
         foreach (self::places($adjuster, $at, $step, $within) as $n) {
             $to = $at?->plus(Steps::fromCount($n * $step));
             $unparked = $parking === null ? 0 : ($to === null ? Steps::PER_TURN : self::away($to, $parking));
             // Where the shop parks an adjuster, its reserve is the shop's own choice.
             $isParked = $parking !== null && $unparked === 0;
-            $here = new Stretch(
+            $here = new EqualCostRange(
                 $n,
                 $n,
                 (int) (($to === null && $n !== 0) || ($to !== null && ! $adjuster->healthy()->contains($to))),
@@ -41,27 +41,27 @@ final readonly class Rail
                 $n === 0 ? 0.0 : $minutes,
                 (int) ($n !== 0),
             );
-            $last = $stretches === [] ? null : $stretches[count($stretches) - 1];
+            $last = $ranges === [] ? null : $ranges[count($ranges) - 1];
             if ($last !== null && $last->to === $n - 1 && $last->costsLike($here)) {
-                $stretches[count($stretches) - 1] = $last->upTo($n);
+                $ranges[count($ranges) - 1] = $last->upTo($n);
             } else {
-                $stretches[] = $here;
+                $ranges[] = $here;
             }
         }
 
-        return new self($adjuster, $slack, $step, $stretches);
+        return new self($adjuster, $slack, $step, $ranges);
     }
 
     /** The same adjuster left where it is. */
     public function still(): self
     {
-        return new self($this->adjuster, $this->slack, $this->step, array_values(array_filter($this->stretches, static fn (Stretch $one): bool => $one->touched === 0)));
+        return new self($this->adjuster, $this->slack, $this->step, array_values(array_filter($this->ranges, static fn (EqualCostRange $one): bool => $one->touched === 0)));
     }
 
     /** All its places together, whatever they cost. */
-    public function whole(): Stretch
+    public function whole(): EqualCostRange
     {
-        return new Stretch($this->stretches[0]->from, $this->stretches[count($this->stretches) - 1]->to, 0, 0, 0, 0.0, 1);
+        return new EqualCostRange($this->ranges[0]->from, $this->ranges[count($this->ranges) - 1]->to, 0, 0, 0, 0.0, 1);
     }
 
     /** @return list<int> whole steps, from the furthest in to the furthest out; at most one unit where it is unknown */

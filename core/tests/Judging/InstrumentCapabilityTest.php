@@ -7,13 +7,13 @@ namespace VividPull\Core\Tests\Judging;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Facts\Pooling;
-use VividPull\Core\Judging\Foresight;
+use VividPull\Core\Judging\InstrumentCapability;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\StudentDistribution;
 use VividPull\Core\Tests\Support\TestJob;
 
-final class ForesightTest extends TestCase
+final class InstrumentCapabilityTest extends TestCase
 {
     /** @return iterable<string, array{float, int|null, int|null}> width of the band; readings with a rule of 0.5 mm, with a caliper */
     public static function bands(): iterable
@@ -58,7 +58,7 @@ final class ForesightTest extends TestCase
     public function test_an_instrument_that_does_not_reach_is_no_help(): void
     {
         $job = TestJob::clutch(['aim' => ['low_mm' => 180, 'high_mm' => 200]]);
-        $foresight = new Foresight($job->state->facts->standing, $job->state->spec->play()->band, $job->state->spec->rule, TestJob::ines());
+        $foresight = new InstrumentCapability($job->state->facts->standing, $job->state->spec->play()->band, $job->state->spec->rule, TestJob::ines());
         self::assertSame('The Caliper does not reach across this band. Take the Steel rule.', $foresight->warningOf($job->state->facts->standing->shelf['caliper']));
     }
 
@@ -81,11 +81,11 @@ final class ForesightTest extends TestCase
         self::assertSame(10.0, $long->freedom);
     }
 
-    /** @return array{Foresight, array<string, \VividPull\Core\Measurement\Instrument>} */
+    /** @return array{InstrumentCapability, array<string, \VividPull\Core\Measurement\Instrument>} */
     private static function at(float $width): array
     {
         $standing = TestJob::clutch()->state->facts->standing;
 
-        return [new Foresight($standing, SpecBand::between(10.0, 10.0 + $width), TestJob::clutch()->state->spec->rule, TestJob::ines()), $standing->shelf];
+        return [new InstrumentCapability($standing, SpecBand::between(10.0, 10.0 + $width), TestJob::clutch()->state->spec->rule, TestJob::ines()), $standing->shelf];
     }
 }

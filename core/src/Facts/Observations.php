@@ -13,7 +13,7 @@ use VividPull\Core\Log\Replacing;
 use VividPull\Core\Spec\RidersWish;
 
 /** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
-final readonly class Seen
+final readonly class Observations
 {
     /**
      * @param  list<SeenOutcome>  $outcomes

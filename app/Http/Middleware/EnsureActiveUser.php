@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Somebody who left the shop is signed out everywhere at once; who took a tablet over by PIN is known as that. */
-final class StillHere
+final class EnsureActiveUser
 {
     /** Of the session: its person took the device over by PIN, and has shown no password since. */
     public const BY_PIN = 'by_pin';

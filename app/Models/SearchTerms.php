@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** What somebody types to find a row: each word is looked for by itself, in the one column that holds all words of the row. */
-final readonly class Words
+final readonly class SearchTerms
 {
     private const MOST = 6;
 
