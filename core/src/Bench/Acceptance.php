@@ -24,6 +24,7 @@ use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\CablesCompared;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
@@ -33,14 +34,20 @@ use VividPull\Core\Log\Entry\Joined;
 use VividPull\Core\Log\Entry\LeftByChoice;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\Opened;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Log\Entry\PartRefused;
+use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PolicyChosen;
+use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\Entry\ReadingUpheld;
 use VividPull\Core\Log\Entry\ReplacementStep;
 use VividPull\Core\Log\Entry\SoakBegun;
+use VividPull\Core\Log\Entry\Tagged;
 use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Log\Entry\Untagged;
 use VividPull\Core\Log\Entry\Voided;
@@ -97,7 +104,8 @@ final readonly class Acceptance
             $entry instanceof LeftByChoice => self::byChoice($state),
             $entry instanceof Untagged => self::untag($state, $entry),
             $entry instanceof Closed => self::closing($state, $entry),
-            default => null,
+            // Who may write them is all there is to ask.
+            $entry instanceof ConditionNoted, $entry instanceof Joined, $entry instanceof Noted, $entry instanceof Opened, $entry instanceof PartRefused, $entry instanceof PhotoTaken, $entry instanceof PutRight, $entry instanceof Tagged => null,
         };
     }
 

@@ -11,6 +11,7 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\AllConfirmed;
+use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\CablesCompared;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Closed;
@@ -40,6 +41,7 @@ use VividPull\Core\Log\Entry\SoakBegun;
 use VividPull\Core\Log\Entry\Tagged;
 use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Log\Entry\Untagged;
+use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
@@ -250,8 +252,8 @@ final class Replay
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
             $entry instanceof ReadEnough => $this->enough[ReadEnough::place($entry->point, $entry->pose)] = $entry,
-            $entry instanceof Opened => null,
-            default => null,
+            // The log itself carries these out, or they only begin it.
+            $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld, $entry instanceof Voided => null,
         };
     }
 

@@ -185,7 +185,6 @@ final readonly class LogRows
                 ClosingOutcome::ByChoice => 'left outside by choice',
                 ClosingOutcome::Tagged => 'tagged, do not run',
             },
-            default => $entry->kind()->value,
         };
     }
 
