@@ -197,7 +197,7 @@ final class EntriesTest extends TestCase
                 throw new RuntimeException('full');
             }
         });
-        $this->withoutExceptionHandling([RuntimeException::class]);
+        $this->withoutExceptionHandling();
         try {
             $job->line('25');
             self::fail('The database did not refuse.');
