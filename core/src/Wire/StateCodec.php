@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
+use Closure;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
@@ -57,6 +58,12 @@ final class StateCodec
     /** @return array<string, mixed> */
     private function whole(): array
     {
+        return [...$this->head(), ...$this->bench(), ...$this->end()];
+    }
+
+    /** @return array<string, mixed> what is on the bench, and where the job stands */
+    private function head(): array
+    {
         $state = $this->state;
         $family = Families::of($state->spec->family);
         $entries = $state->log->entries;
@@ -80,6 +87,15 @@ final class StateCodec
             'asks' => $state->progress->asks()?->key,
             'condition' => $state->facts->condition === null ? null
                 : ['engine' => $state->facts->condition->engine?->value, 'wheels' => $state->facts->condition->wheels?->value, 'label' => $state->facts->condition->label()],
+        ];
+    }
+
+    /** @return array<string, mixed> what was read, what it tells and what to do next */
+    private function bench(): array
+    {
+        $state = $this->state;
+
+        return [
             'adjusters' => array_map($this->adjuster(...), array_values($state->run->adjusters())),
             'found' => $this->judged($state->judgement->foundGroup, $state->judgement->found),
             'now' => $this->judged($state->judgement->nowGroup, $state->judgement->now),
@@ -96,6 +112,15 @@ final class StateCodec
                 'key' => $gate->gate->key->value, 'title' => $gate->gate->title, 'status' => $gate->status->value, 'sentence' => $gate->sentence,
             ], $state->judgement->gates),
             'pair' => $state->second === null ? null : (new self($state->second))->side(),
+        ];
+    }
+
+    /** @return array<string, mixed> how the job may end, who is on it, and its log */
+    private function end(): array
+    {
+        $state = $this->state;
+
+        return [
             'closing' => [
                 'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice, 'tagged' => $state->progress->blocksTagged,
             ],
@@ -285,12 +310,15 @@ final class StateCodec
     /** @return array<string, mixed> */
     private function adjuster(Adjuster $adjuster): array
     {
-        $facts = $this->state->facts;
+        return [...$this->kindOf($adjuster), ...$this->placeOf($adjuster), ...$this->handledAs($adjuster)];
+    }
+
+    /** @return array<string, mixed> what it is, and how it is counted */
+    private function kindOf(Adjuster $adjuster): array
+    {
         $id = $adjuster->id();
-        $at = $facts->positions[$id] ?? null;
-        $home = $facts->home[$id] ?? null;
         $threaded = $adjuster instanceof ThreadedAdjuster ? $adjuster : null;
-        $shows = static fn (Steps $position): float => $adjuster->showing($position->minus($adjuster->travel()->from));
+        $shows = self::showing($adjuster);
 
         return [
             'id' => $id,
@@ -310,6 +338,17 @@ final class StateCodec
             'sense' => $adjuster->sense()->value,
             'travel_mm' => $shows($adjuster->travel()->to),
             'places' => $adjuster->counting()->unit->isWhole() && $threaded === null ? $this->places($adjuster) : [],
+        ];
+    }
+
+    /** @return array<string, mixed> where it stands, and what room it has */
+    private function placeOf(Adjuster $adjuster): array
+    {
+        $at = $this->state->facts->positions[$adjuster->id()] ?? null;
+        $home = $this->state->facts->home[$adjuster->id()] ?? null;
+        $shows = self::showing($adjuster);
+
+        return [
             'healthy_from_mm' => $shows($adjuster->healthy()->from),
             'healthy_to_mm' => $shows($adjuster->healthy()->to),
             'at_mm' => $at === null ? null : $shows($at),
@@ -318,6 +357,17 @@ final class StateCodec
             'room_way' => $this->goesOutward($adjuster) ? $adjuster->kind()->outward() : $adjuster->kind()->inward(),
             'home_say' => $home === null ? null : $adjuster->where($home),
             'home_mm' => $home === null ? null : $shows($home),
+        ];
+    }
+
+    /** @return array<string, mixed> how it is reached, and what was done with it */
+    private function handledAs(Adjuster $adjuster): array
+    {
+        $facts = $this->state->facts;
+        $id = $adjuster->id();
+        $at = $facts->positions[$id] ?? null;
+
+        return [
             'caution' => $adjuster->kind()->caution(),
             'guide' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label, 'caution' => $step->caution], Guide::of($adjuster->kind())),
             'guide_done' => count($facts->guides[$id] ?? []),
@@ -331,6 +381,12 @@ final class StateCodec
             'lock' => $adjuster->lock(),
             'lock_torque_nm' => $adjuster->lockTorqueNm(),
         ];
+    }
+
+    /** @return Closure(Steps): float */
+    private static function showing(Adjuster $adjuster): Closure
+    {
+        return static fn (Steps $position): float => $adjuster->showing($position->minus($adjuster->travel()->from));
     }
 
     /** Room is said in the direction of the move that is advised; else in that in which this control drifts. */
