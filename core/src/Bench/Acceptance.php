@@ -280,6 +280,10 @@ final readonly class Acceptance
         if ($move->steps !== null && ! $adjuster->counting()->canCount($move->steps)) {
             throw Refused::because("The {$adjuster->name()} moves in whole {$adjuster->counting()->unit->plural()}.");
         }
+        $whole = $adjuster->travel()->to->minus($adjuster->travel()->from);
+        if ($move->steps !== null && ($state->facts->positions[$move->adjuster] ?? null) === null && abs($move->steps->count) > $whole->count) {
+            throw Refused::because("The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. It cannot have been moved by {$adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)))}.");
+        }
         $guided = $state->facts->guideUnderWay($state->run);
         if ($guided !== null && $move->steps !== null && $adjuster->slackGiven($move->steps) < 0.0) {
             throw Refused::because("The {$guided->name()} is being set: the cable stays slack until its last step is done.");

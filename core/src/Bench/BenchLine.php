@@ -116,8 +116,8 @@ final readonly class BenchLine
             return new Draft($begins[0]->kind, $begins[0]->body);
         }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
-            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.'
-                : "“{$item->label}” is answered otherwise".($item->answers === [] ? '.' : ': '.implode(', ', array_map(static fn (Answer $a): string => $a->hint($item->answers), $item->answers)).'.')));
+            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.' : "“{$item->label}” ".($item->answers === [] ? "is none. {$item->kind->howTyped()}"
+                : 'is answered otherwise: '.implode(', ', array_map(static fn (Answer $a): string => $a->hint($item->answers), $item->answers)).'.')));
         }
 
         return null;
@@ -248,7 +248,7 @@ final readonly class BenchLine
         $sign = $line[0] === '-' ? -1 : 1;
         $amount = mb_strtolower(trim(mb_substr($line, 1)));
         if (preg_match('/^[\d.,\/ ]+$/', $amount) === 1) {
-            throw NotUnderstood::line("Is {$line} a reading or a move? Type {$amount} for a reading, or {$line[0]}{$amount}t for turns and {$line[0]}{$amount}f for flats.");
+            throw NotUnderstood::line("Is {$line} a reading or a move? Type {$amount} for a reading, or {$this->asMoves($line[0], $amount)}.");
         }
         if (preg_match('/^(?<number>[\d.,\/ ]+?) ?(?<unit>[a-z]+)$/', $amount, $own) === 1 && ! in_array($own['unit'], ['t', 'turn', 'turns', 'f', 'flat', 'flats'], true)) {
             return $this->movedInOwnSteps($line, $sign, $own['number'], $own['unit']);
@@ -277,6 +277,15 @@ final readonly class BenchLine
         }
 
         return $this->moved(Steps::fromCount($sign * $counting->steps(Fraction::fromText($number)->toFloat())->count));
+    }
+
+    /** An amount as a move of each kind of adjuster that is here. */
+    private function asMoves(string $sign, string $amount): string
+    {
+        $units = array_unique(array_map(static fn (Adjuster $one): StepUnit => $one->counting()->unit, array_values($this->state->run->adjusters())), SORT_REGULAR);
+        $moves = array_map(static fn (StepUnit $unit): string => $unit === StepUnit::Turn ? "{$sign}{$amount}t for turns and {$sign}{$amount}f for flats" : "{$sign}{$amount}{$unit->letters()} for {$unit->plural()}", $units);
+
+        return $moves === [] ? "{$sign}{$amount}t for turns" : implode(' and ', $moves);
     }
 
     private function refuseSteps(string $line, string $amount): never

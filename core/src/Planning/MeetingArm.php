@@ -102,12 +102,12 @@ final readonly class MeetingArm
         return $place > $low && $place < $high ? $place : null;
     }
 
-    /** @return array{float, float} how far it can go, in counts towards the table's plus from where it was found; without end where nobody knows */
+    /** @return array{float, float} how far it can go, in counts towards the table's plus from where it was found; never further than from one end to the other */
     private function room(string $id, Adjuster $adjuster): array
     {
         $home = $this->facts->home[$id] ?? null;
         if ($home === null) {
-            return [-INF, INF];
+            return [-(float) self::whole($adjuster), (float) self::whole($adjuster)];
         }
         $sign = $this->movers[$id]->sign ?? 1;
         $ends = [$sign * $adjuster->travel()->from->minus($home)->count, $sign * $adjuster->travel()->to->minus($home)->count];
@@ -120,7 +120,13 @@ final readonly class MeetingArm
         $small = $adjuster->smallestStep()->count;
         $most = $this->state->table->mostAtOnce / ($this->movers[$id]->perStep ?? 1.0) * $adjuster->counting()->each->count;
 
-        return max($small, (int) floor($most / $small) * $small);
+        return max($small, (int) floor(min($most, self::whole($adjuster)) / $small) * $small);
+    }
+
+    /** Counts from one end to the other. */
+    private static function whole(Adjuster $adjuster): int
+    {
+        return $adjuster->travel()->to->minus($adjuster->travel()->from)->count;
     }
 
     /**

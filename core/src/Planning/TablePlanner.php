@@ -156,16 +156,17 @@ final readonly class TablePlanner
         return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons).'. Suspect a bent arm or bracket, or a worn or wrong part.');
     }
 
-    /** @return array{float, float} how far the arm can still be moved either way, in the table's unit; without end where nobody knows */
+    /** @return array{float, float} how far the arm can still be moved either way, in the table's unit; where nobody knows where it stands, as far as from one end to the other */
     private function room(Mover $mover, Adjuster $adjuster): array
     {
         $at = $this->facts->positions[$adjuster->id()] ?? null;
-        if ($at === null || $mover->perStep === null || $mover->sign === null) {
+        if ($mover->perStep === null || $mover->sign === null) {
             return [-INF, INF];
         }
         $small = $adjuster->smallestStep()->count;
         $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep * (intdiv($room->count, $small) * $small) / $adjuster->counting()->each->count;
-        $ends = [$arm($adjuster->travel()->from->minus($at)), $arm($adjuster->travel()->to->minus($at))];
+        $ends = $at === null ? [$arm($adjuster->travel()->from->minus($adjuster->travel()->to)), $arm($adjuster->travel()->to->minus($adjuster->travel()->from))]
+            : [$arm($adjuster->travel()->from->minus($at)), $arm($adjuster->travel()->to->minus($at))];
 
         return [min($ends), max($ends)];
     }

@@ -50,6 +50,15 @@ final class AcceptanceTest extends TestCase
         self::assertEqualsWithDelta(11.0, 1.25 * ($job->state->facts->positions['perch']?->toFloat() ?? 0.0), 1e-9);
     }
 
+    public function test_no_move_is_longer_than_the_whole_thread_though_nobody_knows_where_it_stands(): void
+    {
+        $job = TestJob::clutch(standing: TestJob::standing(['bracket' => null, 'perch' => null]));
+        $try = static fn (float $turns): string => $job->refusal(static fn (TestJob $job): TestJob => $job->entry('move', ['adjuster' => 'perch', 'turns' => $turns]));
+        self::assertSame('The perch barrel goes 8.8 turns from one end to the other. It cannot have been moved by 9 turns.', $try(-9.0));
+        $job->entry('move', ['adjuster' => 'perch', 'turns' => 8.5]);
+        self::assertCount(1, $job->state->facts->moves);
+    }
+
     public function test_an_amendment_may_not_bring_a_move_beyond_the_thread_either(): void
     {
         $job = TestJob::clutch()->ready()->line('+1t', 'in_band');

@@ -193,4 +193,20 @@ final class BenchLineTest extends TestCase
         self::assertSame('Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park')));
         self::assertSame('“garage” is no parking place. Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park garage')));
     }
+
+    public function test_what_is_typed_where_no_button_answers_is_said(): void
+    {
+        $job = TestJob::clutch()->ready()->read(25.0, 25.0, 25.0);
+        self::assertSame('“ok” answers a question, but “Bring it inside the band” is none. Type a reading; done for the move that is shown; or another move, such as: +2f, or +1r.', $job->refusal(static fn (TestJob $job): TestJob => $job->line('ok', 'in_band')));
+    }
+
+    public function test_a_bare_amount_is_asked_about_in_the_steps_of_what_is_here(): void
+    {
+        $job = TestJob::of(['family' => 'sliding_drive', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 13]], [
+            'hand' => ['kind' => 'handle', 'name' => 'Drive handle'],
+            'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [['id' => 'clamp', 'name' => 'rung clamp', 'kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'travel_steps' => ['from' => 1, 'to' => 12]]]]],
+            'working_end' => 'drive',
+        ], ['clamp' => 5.0]);
+        self::assertSame('Is +1 a reading or a move? Type 1 for a reading, or +1r for rungs.', $job->refusal(static fn (TestJob $job): TestJob => $job->line('+1', 'in_band')));
+    }
 }

@@ -14,7 +14,7 @@ import { bandText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
 import { Changes } from './Changes';
-import { draftOf, type SpecDraft } from './draft';
+import { type AdjusterDraft, draftOf, type SpecDraft } from './draft';
 import { SketchSheet } from './SketchSheet';
 import { Standing } from './SpecsScreen';
 import { TaughtSheet } from './TaughtSheet';
@@ -213,7 +213,7 @@ const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }
       {(band.low_mm !== null || band.high_mm !== null) && (
         <MiniTape width={320} band={band} found={null} now={null} left={null} />
       )}
-      <Grid asChild templateColumns="minmax(7rem, auto) 1fr" columnGap="4" rowGap="1" marginTop="3">
+      <Grid asChild templateColumns="minmax(7rem, fit-content(16rem)) 1fr" columnGap="4" rowGap="1" marginTop="3">
         <dl>
           {lines(draft, steps).map(([name, said]) => (
             <Line key={name + said} name={name} said={said} was={changed(was, name, said)} />
@@ -230,26 +230,38 @@ const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }
           <Heading as="h3" fontSize="lg" marginTop="4" marginBottom="1">
             Adjusters
           </Heading>
-          {draft.cables.flatMap((cable) =>
-            cable.adjusters.map((one) => (
-              <Box key={one.id}>
-                {one.name}
-                <Box as="span" color="soft">
-                  {', '}
-                  {kindName(one.kind).toLowerCase()}
-                  {one.travel !== '' && `, ${one.thread}, ${one.travel} mm`}
-                  {one.step !== '' && `, ${one.step} mm a step, ${one.from} to ${one.to}`}
-                  {one.cover !== '' && `, under the ${one.cover}`}
-                  {one.torque !== '' && `, ${one.torque} N·m`}
+          {draft.cables.map((cable) => (
+            <Box key={String(cable.kept.id)} data-cable={String(cable.kept.id)}>
+              {draft.cables.length > 1 && (
+                <Box fontWeight="bold" marginTop="1">
+                  {String(cable.kept.name)}
                 </Box>
-              </Box>
-            )),
-          )}
+              )}
+              {cable.adjusters.map((one) => (
+                <AdjusterLine key={one.id} adjuster={one} />
+              ))}
+              {cable.adjusters.length === 0 && <Box color="soft">Nothing to turn on it</Box>}
+            </Box>
+          ))}
         </>
       )}
     </Sheet>
   );
 };
+
+const AdjusterLine = ({ adjuster }: { adjuster: AdjusterDraft }) => (
+  <Box>
+    {adjuster.name}
+    <Box as="span" color="soft">
+      {', '}
+      {kindName(adjuster.kind).toLowerCase()}
+      {adjuster.travel !== '' && `, ${adjuster.thread}, ${adjuster.travel} mm`}
+      {adjuster.step !== '' && `, ${adjuster.step} mm a step, ${adjuster.from} to ${adjuster.to}`}
+      {adjuster.cover !== '' && `, under the ${adjuster.cover}`}
+      {adjuster.torque !== '' && `, ${adjuster.torque} N·m`}
+    </Box>
+  </Box>
+);
 
 /** What a line said before, where it says something else now. */
 const changed = (was: [string, string][] | null, name: string, said: string): string | null => {
