@@ -22,6 +22,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\PrintedBand;
 use VividPull\Core\Spec\Spec;
@@ -183,9 +184,13 @@ final readonly class SpecWriter
     /** What moves the arm of a table is an adjuster of the run that is drawn with it. */
     private static function mustMove(Spec $spec, Run $run, Node $node): void
     {
-        foreach (array_keys($spec->other(OutcomeTable::class)->movers ?? []) as $adjuster) {
-            if ($run->adjuster($adjuster) === null) {
-                throw BadFile::at($node->at('others')->path, 'it is moved by '.Quoted::text($adjuster).', which is no adjuster of this run. Take it out of what moves it, or add the adjuster.');
+        $table = $spec->other(OutcomeTable::class);
+        foreach (array_keys($table->movers ?? []) as $id) {
+            $adjuster = $run->adjuster($id)
+                ?? throw BadFile::at($node->at('others')->path, 'it is moved by '.Quoted::text($id).', which is no adjuster of this run. Take it out of what moves it, or add the adjuster.');
+            // Else a move of four turns, in bevels, would be one of 24 turns.
+            if ($table?->unit === StepUnit::Bevel->value && $adjuster->counting()->unit !== StepUnit::Bevel) {
+                throw BadFile::at($node->at('run')->path, "the table of {$table->arm} counts in bevels, and the {$adjuster->name()} in {$adjuster->counting()->unit->plural()}. Say how many bevels a turn of it has.");
             }
         }
     }

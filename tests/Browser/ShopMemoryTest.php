@@ -63,10 +63,18 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->click('[data-add-tools]')->field('tools_0_what', 'pliers')->click('[data-primary]')->see('Tools 1, step: this is empty')->choose('tools_0_step', 'keyhole_off')->field('tools_0_what', 'long-nose pliers, 10 mm')->accessible('tools of a step in the form')
             ->click('[data-primary]')->see('Hesk Dale 88', 'long-nose pliers, 10 mm', 'Piece at the hand', 'Piece at the working end');
         self::assertEquals([['step' => 'keyhole_off', 'what' => 'long-nose pliers, 10 mm']], $this->written('Hesk Dale 88')['book']['tools'] ?? []);
-        $this->click('[data-next]')->await('[data-two-pieces=true]');
+        $this->click('[data-edit]')->await('[data-two-pieces=true]');
         self::assertSame(['keyhole_off', 'long-nose pliers, 10 mm'], [$this->value('[name=tools_0_step]'), $this->value('[name=tools_0_what]')]);
         $this->click('[data-two-pieces]')->await('[data-two-pieces=false]')->click('[data-primary]')->see('Throw away');
         self::assertStringNotContainsString('Piece at the', $this->text('main'), 'one piece again');
+    }
+
+    public function test_an_adjuster_is_counted_in_clicks_or_bevels_by_the_form(): void
+    {
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'mode_cables')->see('Bevels a turn')->field('model', 'Hesk Gully 700');
+        self::assertSame('bevel', $this->value('[name=mode_bevels_counts]'));
+        $this->choose('mode_bevels_counts', 'turn')->click('[data-primary]')->see('counts in bevels, and the mode adjuster in turns. Say how many bevels a turn of it has.');
+        $this->choose('mode_bevels_counts', 'bevel')->field('mode_bevels_per_turn', '0')->click('[data-primary]')->see('bevels a turn: ')->field('mode_bevels_per_turn', '6')->accessible('what an adjuster is counted in')->click('[data-primary]')->see('Hesk Gully 700', 'Throw away', '6 bevels a turn');
     }
 
     public function test_a_table_of_outcomes_and_the_play_of_a_second_cable_are_changed_in_the_form(): void

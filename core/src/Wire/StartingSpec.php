@@ -16,6 +16,9 @@ use VividPull\Core\Spec\FamilyKey;
 /** A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that. */
 final readonly class StartingSpec
 {
+    /** Of a cable's hexagonal adjuster: one is its smallest step, and four turns are 24 (common practice, no source). */
+    private const BEVELS = 6;
+
     /** @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool, replacing: list<array{key: string, label: string}>} */
     public static function of(FamilyKey $key): array
     {
@@ -52,7 +55,7 @@ final readonly class StartingSpec
         }
 
         return array_map(static fn (string $name, int $n): array => [
-            'id' => $name, 'name' => ucfirst($name).' cable', 'adjusters' => isset($starting->adjusters[$n]) ? [['id' => "{$name}_bevels", 'name' => "{$name} adjuster"] + self::adjuster($starting->adjusters[$n])] : [],
+            'id' => $name, 'name' => ucfirst($name).' cable', 'adjusters' => isset($starting->adjusters[$n]) ? [['id' => "{$name}_bevels", 'name' => "{$name} adjuster", 'bevels_per_turn' => self::BEVELS] + self::adjuster($starting->adjusters[$n])] : [],
         ], $starting->cables, array_keys($starting->cables));
     }
 

@@ -256,6 +256,7 @@ const AdjusterLine = ({ adjuster }: { adjuster: AdjusterDraft }) => (
       {', '}
       {kindName(adjuster.kind).toLowerCase()}
       {adjuster.travel !== '' && `, ${adjuster.thread}, ${adjuster.travel} mm`}
+      {adjuster.perTurn !== '' && `, ${adjuster.perTurn} ${adjuster.counts}s a turn`}
       {adjuster.step !== '' && `, ${adjuster.step} mm a step, ${adjuster.from} to ${adjuster.to}`}
       {adjuster.cover !== '' && `, under the ${adjuster.cover}`}
       {adjuster.torque !== '' && `, ${adjuster.torque} N·m`}

@@ -11,6 +11,10 @@ export type AdjusterDraft = {
   kind: string;
   thread: string;
   travel: string;
+  /** What a turn of a thread is counted in. */
+  counts: string;
+  /** Clicks or bevels a turn; empty where turns are counted. */
+  perTurn: string;
   step: string;
   from: string;
   to: string;
@@ -110,6 +114,8 @@ export const emptyAdjuster = (n: number): AdjusterDraft => ({
   kind: 'barrel',
   thread: 'M8 x 1.25',
   travel: '12',
+  counts: 'turn',
+  perTurn: '',
   step: '1',
   from: '1',
   to: '12',
@@ -130,6 +136,8 @@ function adjuster(value: unknown): AdjusterDraft {
     kind: text(kept.kind),
     thread: text(kept.thread ?? kept.pitch_mm),
     travel: text(kept.travel_mm),
+    counts: kept.clicks_per_turn !== undefined ? 'click' : kept.bevels_per_turn !== undefined ? 'bevel' : 'turn',
+    perTurn: text(kept.clicks_per_turn ?? kept.bevels_per_turn),
     step: text(kept.mm_per_step),
     from: text(steps.from),
     to: text(steps.to),
@@ -364,6 +372,8 @@ export function writtenAdjuster(one: AdjusterDraft): Written {
           thread: isPitch ? undefined : one.thread.trim(),
           pitch_mm: isPitch ? figure(one.thread) : undefined,
           travel_mm: figure(one.travel),
+          clicks_per_turn: one.counts === 'click' ? (figure(one.perTurn) ?? 0) : undefined,
+          bevels_per_turn: one.counts === 'bevel' ? (figure(one.perTurn) ?? 0) : undefined,
         }
       : {}),
     ...(by === 'steps'

@@ -96,6 +96,13 @@ const names = {
 export const kindOptions: Options = adjusterKinds.map((key) => ({ key, label: names[key] }));
 export const kindName = (key: string): string => names[key as AdjusterKind] ?? key;
 
+/** What an adjuster on a thread is counted in. */
+export const counts = [
+  { key: 'turn', label: 'Turns and flats' },
+  { key: 'click', label: 'Clicks' },
+  { key: 'bevel', label: 'Bevels' },
+] as const satisfies Options;
+
 /** How an adjuster of a kind is measured: by its thread, by its steps, or not at all. */
 export const measuredBy = {
   barrel: 'thread',
@@ -178,6 +185,8 @@ const places: Record<string, string> = {
   high_mm: 'most, mm',
   label: 'name',
   lock_torque_nm: 'lock, N·m',
+  clicks_per_turn: 'clicks a turn',
+  bevels_per_turn: 'bevels a turn',
   low: 'from',
   low_mm: 'least, mm',
   mm_per_step: 'mm a step',

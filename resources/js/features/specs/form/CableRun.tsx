@@ -13,7 +13,7 @@ import {
   withSecond,
 } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
-import { kindOptions, measuredBy } from '../words';
+import { counts, kindOptions, measuredBy } from '../words';
 
 /** The run that every machine of the model has: its hand, its adjusters from there on, its working end. */
 export const CableRun = ({ draft, set }: FormProps) => {
@@ -144,7 +144,29 @@ export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) 
       <Grid templateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="3">
         {field('Name', 'name', 'text')}
         <Pick label="Kind" value={adjuster.kind} onChange={(kind) => onChange({ kind })} options={kindOptions} />
-        {by === 'thread' && [field('Thread or pitch', 'thread', 'text'), field('Travel, mm', 'travel')]}
+        {by === 'thread' && (
+          <>
+            {field('Thread or pitch', 'thread', 'text')}
+            {field('Travel, mm', 'travel')}
+            <Pick
+              label="Counted in"
+              value={adjuster.counts}
+              onChange={(to) => onChange({ counts: to })}
+              options={counts}
+              name={`${adjuster.id}_counts`}
+            />
+            {adjuster.counts !== 'turn' && (
+              <Entry
+                label={adjuster.counts === 'click' ? 'Clicks a turn' : 'Bevels a turn'}
+                value={adjuster.perTurn}
+                onChange={(perTurn) => onChange({ perTurn })}
+                kind="decimal"
+                most={4}
+                name={`${adjuster.id}_per_turn`}
+              />
+            )}
+          </>
+        )}
         {by === 'steps' && [field('mm a step', 'step'), field('First step', 'from'), field('Last step', 'to')]}
         {field('Minutes to reach', 'minutes')}
         {field('Under which cover', 'cover', 'text')}
