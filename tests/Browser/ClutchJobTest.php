@@ -61,7 +61,7 @@ final class ClutchJobTest extends BrowserTestCase
 
     public function test_a_drawn_thread_grows_by_its_pitch_over_six_when_a_flat_is_logged(): void
     {
-        $this->as('ines')->startJob('RT-11', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold', '3.5');
+        $this->as('ines')->startJob('RT-11', 'clutch')->lookedOver()->line('cold', '3.5');
         $this->line('24', '24', '24')->see('Next move');
         $scale = (float) $this->element('[data-thread=perch]')->getAttribute('data-scale');
         $before = $this->drawn();
@@ -73,7 +73,7 @@ final class ClutchJobTest extends BrowserTestCase
 
     public function test_a_wrong_entry_is_taken_back_and_another_put_right(): void
     {
-        $this->as('ines')->startJob('SC-02', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold', '3.5');
+        $this->as('ines')->startJob('SC-02', 'clutch')->lookedOver()->line('cold', '3.5');
         $this->line('12.5', '52')->see('52.0');
         $this->clickText('52.0, change this reading')->see('What it should have said');
         $this->click('#amend-line')->keys('12.7')->click('#change-reason')->keys('digits swapped')->clickText('Put it right')->settled();

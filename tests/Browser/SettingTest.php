@@ -11,7 +11,7 @@ final class SettingTest extends BrowserTestCase
 {
     public function test_a_throttle_with_two_adjusters_in_service(): void
     {
-        $this->as('ines')->begin('SC-08', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('hot');
+        $this->as('ines')->begin('SC-08', 'throttle')->lookedOver()->line('hot');
         $this->line('8', '8', '8')->see('Next move')->pick('mode', 'service');
         $this->see('Work as service, hidden end first')->click('[data-adjuster=carburettor]')->see('The carburettor cover is off');
         $this->armed()->clickText('The carburettor cover is off')->settled()->see('Thread showing at the carburettor adjuster')->line('thread 3 mm');
@@ -31,7 +31,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_perch_barrel_two_thirds_out_is_brought_home_and_the_top_read_again(): void
     {
-        $this->as('ines')->begin('RT-20', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
+        $this->as('ines')->begin('RT-20', 'clutch')->lookedOver()->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
         $this->see('outside its zone', 'Next move · in-line adjuster')->armed()->clickText('The boot is off')->settled();
         $this->see('Thread showing at the in-line adjuster')->line('thread 2 mm')->see('Next move', 'perch barrel in', 'in-line adjuster out');
         for ($moves = 0; $moves < 4 && str_contains($this->text('[data-ask]'), 'Next move'); $moves++) {
@@ -44,14 +44,14 @@ final class SettingTest extends BrowserTestCase
 
     public function test_leaving_the_barrel_for_the_next_service_is_said_and_logged(): void
     {
-        $this->as('tomas')->begin('RT-11', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
+        $this->as('tomas')->begin('RT-11', 'clutch')->lookedOver()->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
         $this->see('Next move · in-line adjuster')->pick('mode', 'touch_up')->see('Release arm loose by hand');
         self::assertContains('policy', array_column($this->rows(), 'kind'));
     }
 
     public function test_a_lock_nut_that_slips_is_noticed_and_teaches_nothing(): void
     {
-        $this->as('ines')->begin('SC-02', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
+        $this->as('ines')->begin('SC-02', 'clutch')->lookedOver()->line('cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
         $this->armed()->click('[data-done]')->settled()->line('20', '20.5', '20')->see('turned the wrong way, or something slipped', 'Check the lock nut');
         self::assertFalse($this->state()['learned']['taught']);
         $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('Inner wire')->line('ok', 'ok')->see('New cable fitted', 'Moved: pull it fully');
@@ -80,7 +80,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_push_rod_is_set_in_its_order(): void
     {
-        $this->as('ines')->begin('QB-09', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('cold')->line('thread 3 mm')->line('28', '28', '28');
+        $this->as('ines')->begin('QB-09', 'clutch')->lookedOver()->line('cold')->line('thread 3 mm')->line('28', '28', '28');
         $this->click('[data-adjuster=push_rod]')->see('Set the push rod by its steps', 'Turn the screw in, gently, until it just seats')->accessible('the steps of a push rod');
         $client = new HttpClient($this->server->url);
         $client->signIn('ines', 'ferry-bell-42');
@@ -94,7 +94,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_reading_at_another_point_is_converted_and_marked(): void
     {
-        $this->as('ines')->begin('RT-02', 'clutch')->line(...array_fill(0, 9, 'ok'))->line('hot')->line('ok');
+        $this->as('ines')->begin('RT-02', 'clutch')->lookedOver()->line('hot')->line('ok');
         $this->choose('[data-pick=point]', 'lever_tip')->see('At the lever tip')->line('30', '30', '30')->see('converted from the lever tip');
         self::assertEqualsWithDelta(30 * 31 / 132, $this->state()['found']['mm'], 0.01);
     }
@@ -107,7 +107,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_it_can_be_set_like_another_machine(): void
     {
-        $this->as('tomas')->begin('RT-09', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('hot')->line('8', '8', '8');
+        $this->as('tomas')->begin('RT-09', 'throttle')->lookedOver()->line('hot')->line('8', '8', '8');
         $this->await('[data-pick=aim] option[value^="like RT-14"]')->choose('[data-pick=aim]', 'like RT-14')->settled()->see('Set like RT-14:');
         self::assertSame('RT-14', $this->state()['spec']['like']);
     }
