@@ -88,7 +88,7 @@ final class TrialTest extends TestCase
     #[DataProvider('rows')]
     public function test_doing_what_the_bench_says_brings_machines_inside_in_few_moves(TrialRow $row, int $most): void
     {
-        $machines = 10;
+        $machines = 8;
         $table = TrialTable::of($row, $machines, 9000);
         // What sticks by more than the band leaves, or is turned by everything at once, is not always brought inside; all else is.
         $hard = str_contains($row->name, 'stiction') || str_contains($row->name, 'all of it') || str_contains($row->name, 'misread');
