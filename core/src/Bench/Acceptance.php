@@ -280,7 +280,7 @@ final readonly class Acceptance
         if ($move->steps !== null && ! $adjuster->counting()->canCount($move->steps)) {
             throw Refused::because("The {$adjuster->name()} moves in whole {$adjuster->counting()->unit->plural()}.");
         }
-        $whole = $adjuster->travel()->to->minus($adjuster->travel()->from);
+        $whole = $adjuster->travel()->length();
         if ($move->steps !== null && ($state->facts->positions[$move->adjuster] ?? null) === null && abs($move->steps->count) > $whole->count) {
             throw Refused::because("The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. It cannot have been moved by {$adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)))}.");
         }

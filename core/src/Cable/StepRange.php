@@ -33,6 +33,12 @@ final readonly class StepRange
         return max(0, $this->from->count - $position->count, $position->count - $this->to->count);
     }
 
+    /** From one end to the other. */
+    public function length(): Steps
+    {
+        return $this->to->minus($this->from);
+    }
+
     public function contains(Steps $position): bool
     {
         return $position->count >= $this->from->count && $position->count <= $this->to->count;

@@ -107,7 +107,9 @@ final readonly class MeetingArm
     {
         $home = $this->facts->home[$id] ?? null;
         if ($home === null) {
-            return [-(float) self::whole($adjuster), (float) self::whole($adjuster)];
+            $whole = (float) $adjuster->travel()->length()->count;
+
+            return [-$whole, $whole];
         }
         $sign = $this->movers[$id]->sign ?? 1;
         $ends = [$sign * $adjuster->travel()->from->minus($home)->count, $sign * $adjuster->travel()->to->minus($home)->count];
@@ -120,13 +122,7 @@ final readonly class MeetingArm
         $small = $adjuster->smallestStep()->count;
         $most = $this->state->table->mostAtOnce / ($this->movers[$id]->perStep ?? 1.0) * $adjuster->counting()->each->count;
 
-        return max($small, (int) floor(min($most, self::whole($adjuster)) / $small) * $small);
-    }
-
-    /** Counts from one end to the other. */
-    private static function whole(Adjuster $adjuster): int
-    {
-        return $adjuster->travel()->to->minus($adjuster->travel()->from)->count;
+        return max($small, (int) floor(min($most, $adjuster->travel()->length()->count) / $small) * $small);
     }
 
     /**

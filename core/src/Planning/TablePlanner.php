@@ -165,7 +165,7 @@ final readonly class TablePlanner
         }
         $small = $adjuster->smallestStep()->count;
         $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep * (intdiv($room->count, $small) * $small) / $adjuster->counting()->each->count;
-        $ends = $at === null ? [$arm($adjuster->travel()->from->minus($adjuster->travel()->to)), $arm($adjuster->travel()->to->minus($adjuster->travel()->from))]
+        $ends = $at === null ? [-$arm($adjuster->travel()->length()), $arm($adjuster->travel()->length())]
             : [$arm($adjuster->travel()->from->minus($at)), $arm($adjuster->travel()->to->minus($at))];
 
         return [min($ends), max($ends)];

@@ -152,7 +152,7 @@ final readonly class CableMatching
     /** Slack from its slackest place to its tightest, in mm. */
     private static function takes(Adjuster $adjuster): float
     {
-        return abs($adjuster->slackGiven($adjuster->travel()->to->minus($adjuster->travel()->from)));
+        return abs($adjuster->slackGiven($adjuster->travel()->length()));
     }
 
     private static function slackest(Adjuster $adjuster): Steps
