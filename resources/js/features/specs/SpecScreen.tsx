@@ -213,7 +213,13 @@ const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }
       {(band.low_mm !== null || band.high_mm !== null) && (
         <MiniTape width={320} band={band} found={null} now={null} left={null} />
       )}
-      <Grid asChild templateColumns="fit-content(16rem) 1fr" columnGap="4" rowGap="1" marginTop="3">
+      <Grid
+        asChild
+        templateColumns={{ base: 'fit-content(45%) 1fr', md: 'fit-content(16rem) 1fr' }}
+        columnGap="4"
+        rowGap="1"
+        marginTop="3"
+      >
         <dl>
           {lines(draft, steps).map(([name, said]) => (
             <Line key={name + said} name={name} said={said} was={changed(was, name, said)} />
