@@ -37,6 +37,7 @@ use VividPull\Core\Spec\Wheels;
  *
  * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`, and
  * `+3c`, `+2r`, `-1h`, `+4mm` where the adjuster counts in clicks, rungs, holes or millimetres.
+ * It is also taken as it is said: `out 1 turn and 2 flats`, `2 rungs towards the engine`.
  * Where a thread or place is asked for, a bare value is that thread or place.
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
  * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
@@ -90,7 +91,7 @@ final readonly class BenchLine
             $line === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
             preg_match('/^[+\-]/', $line) === 1 => $this->move($line),
-            default => $this->reading($line),
+            default => $this->moveInWords($line) ?? $this->reading($line),
         };
     }
 
@@ -116,11 +117,16 @@ final readonly class BenchLine
             return new Draft($begins[0]->kind, $begins[0]->body);
         }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
-            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.' : "“{$item->label}” ".($item->answers === [] ? "is none. {$item->kind->howTyped()}"
-                : 'is answered otherwise: '.implode(', ', array_map(static fn (Answer $a): string => $a->hint($item->answers), $item->answers)).'.')));
+            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.' : "“{$item->label}” ".($item->answers === [] ? "is none. {$item->kind->howTyped()}" : 'is answered otherwise: '.self::hints($item).'.')));
         }
 
         return null;
+    }
+
+    /** What may be typed at it, in its own words. */
+    private static function hints(StageItem $item): string
+    {
+        return implode(', ', array_map(static fn (Answer $answer): string => $answer->hint($item->answers), $item->answers));
     }
 
     private function item(): ?StageItem
@@ -268,6 +274,25 @@ final readonly class BenchLine
         return $this->moved(Steps::fromCount($sign * Steps::exactly($turns)->plus(Steps::fromFlats($flats))->count));
     }
 
+    /** `out 1 turn and 2 flats`, `2 rungs towards the engine`: a move as it is said. Null where it is none; `4 in` is a length. */
+    private function moveInWords(string $line): ?Draft
+    {
+        $plain = str_replace([' and ', ' of wire', 'the '], [' ', '', ''], mb_strtolower($line));
+        $adjuster = $this->shown->adjuster === null && count($this->state->run->adjusters()) !== 1 ? null : $this->state->run->adjuster($this->shown->adjuster ?? (string) array_key_first($this->state->run->adjusters()));
+        if ($adjuster === null || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1) {
+            return null;
+        }
+        foreach ($adjuster->kind()->waysSaid() as $said => $sign) {
+            foreach (["/^{$said} (?<amount>\d.*)$/", "/^(?<amount>\d.*?) {$said}$/"] as $pattern) {
+                if (preg_match($pattern, $plain, $match) === 1) {
+                    return $this->move(($sign < 0 ? '-' : '+').$match['amount']);
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** Clicks, rungs, holes: what the adjuster itself counts in, and nothing else. */
     private function movedInOwnSteps(string $line, int $sign, string $number, string $letters): Draft
     {
@@ -319,8 +344,8 @@ final readonly class BenchLine
         if ($measure !== null) {
             return self::measured($measure, $line);
         }
-        $read = QuantityReader::defaultingTo($this->shown->unit)->read($line);
         $item = $this->item();
+        $read = $this->quantity($line, $item);
         if ($item !== null && $this->asksOtherwise($item)) {
             throw NotUnderstood::line("Read {$line}, but “{$item->label}” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.");
         }
@@ -354,6 +379,17 @@ final readonly class BenchLine
             JobStage::Prove, JobStage::Close => $item->kind === ItemKind::Answer && ! str_starts_with($item->key, 'doubt:'),
             JobStage::AsFound, JobStage::Set, null => false,
         };
+    }
+
+    /** What is no quantity at a question that is answered in words is told those words, and not how a value is written. */
+    private function quantity(string $line, ?StageItem $item): ReadQuantity
+    {
+        try {
+            return QuantityReader::defaultingTo($this->shown->unit)->read($line);
+        } catch (NotUnderstood $no) {
+            throw $item?->kind === ItemKind::Answer && $item->answers !== [] && preg_match('/\d/', $line) !== 1
+                ? NotUnderstood::line(Quoted::text($line)." means nothing here. “{$item->label}” is answered: ".self::hints($item).'.') : $no;
+        }
     }
 
     /** A bare value is in the unit of what is asked; another unit of the same kind is turned into it. */

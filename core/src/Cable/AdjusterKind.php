@@ -119,6 +119,23 @@ enum AdjusterKind: string
         };
     }
 
+    /**
+     * What people say for its two ways, long and short, without *the*: `towards engine`, `engine`.
+     *
+     * @return array<string, int> 1 for outward, −1 for inward
+     */
+    public function waysSaid(): array
+    {
+        $ways = [];
+        [$out, $in] = [str_replace('the ', '', $this->outward()), str_replace('the ', '', $this->inward())];
+        $short = explode(' ', $out)[0] === explode(' ', $in)[0] ? static fn (string $way): string => explode(' ', $way)[1] ?? $way : static fn (string $way): string => explode(' ', $way)[0];
+        foreach ([[$out, 1], [$short($out), 1], [$in, -1], [$short($in), -1]] as [$said, $sign]) {
+            $ways[$said] = $sign;
+        }
+
+        return $ways;
+    }
+
     /** The side a turn of it is seen from; without it, clockwise says nothing. */
     public function seenFrom(): string
     {

@@ -104,7 +104,7 @@ final readonly class Bail extends CommonFamily
     {
         return [
             Replacement::note('Photograph the route, the ties and both fittings before anything comes off'),
-            Replacement::slack('Bail pressed in and popped out of its hole: no tension on the cable', 'Springs store force: mind eyes and fingers.'),
+            Replacement::slack('Bail pressed in and popped out of its hole: no tension on the cable', Replacement::SPRINGS),
             GuideStep::ifFitted('ties_off', 'Cut the ties'),
             new GuideStep('upper_off', 'Upper end turned sideways and out of the handle'),
             new GuideStep('engine_off_end', 'Engine end: the L-shaped end straight out and turned, the mount pushed through', 'Pliers squeeze the wings of the mount only, never the ends.'),

@@ -10,9 +10,11 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
@@ -89,6 +91,27 @@ final readonly class BrakePull extends CommonFamily
     public function refit(): array
     {
         return [new Step('refitted', 'Guards on, wheels down; a tied-down brake pumped before it moves', 'Nothing moves before they are.')];
+    }
+
+    /** Common practice, no source. */
+    public function replacing(): array
+    {
+        return [
+            new GuideStep('chocked', 'On the level, wheels chocked', 'It has no brake while the cable is off.'),
+            Replacement::note('Photograph route, clamp and fittings before anything comes off'),
+            Replacement::slack('All adjusters to full slack, bolts run home'),
+            GuideStep::ifFitted('clamp_off', 'Pinch clamp open, the wire drawn out'),
+            new GuideStep('unhook', 'Unhook it at the brake arm and at the lever', 'Still tight: give more slack, never lever it off.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('hook_on', 'Hook the lever end, then the brake arm, ferrules home in their seats'),
+            GuideStep::ifFitted('clamp_on', 'Wire through the pinch clamp, brake arm at rest, clamp tight'),
+            GuideStep::ifFitted('spring_on', 'Return spring of the arm back in its hole', Replacement::SPRINGS),
+            Replacement::routed(),
+            new GuideStep('settled', 'Lever drawn hard ten times: a new cable settles before it is set'),
+            Replacement::hook(),
+        ];
     }
 
     public function cautions(JobStage $stage): array

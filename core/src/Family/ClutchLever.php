@@ -164,12 +164,13 @@ final readonly class ClutchLever extends CommonFamily
             new GuideStep('arm_off', 'Unhook it from the release arm', 'Still tight: give more slack, never lever it off.'),
             Replacement::compare(),
             Replacement::draw(),
+            Replacement::routed('Route as it was: steering head, past the exhaust, clips'),
             Replacement::sheaths(),
             new GuideStep('perch_on', 'Hook the perch end, its sheath home in its seat'),
             GuideStep::ifFitted('bracket_on', 'Inner nut far in, outer nut off, through the bracket, outer nut on'),
             new GuideStep('arm_on', 'Hook the release arm, the captive side first'),
             GuideStep::ifFitted('kept_in', 'Wire tab or flap bent back over the end, keeper plate flat behind its flange'),
-            GuideStep::ifFitted('arm_spring', 'Return spring in front of its peg', 'Springs store force: mind eyes and fingers.'),
+            GuideStep::ifFitted('arm_spring', 'Return spring in front of its peg', Replacement::SPRINGS),
             Replacement::hook(),
         ];
     }

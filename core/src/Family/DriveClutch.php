@@ -9,10 +9,12 @@ use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\Spec;
 
@@ -24,6 +26,26 @@ abstract readonly class DriveClutch extends CommonFamily
     protected function usualMultiple(): float
     {
         return 3.3;
+    }
+
+    /** Eyelets or a pinch clamp, washers and bushings in their order; common practice, no source. */
+    public function replacing(): array
+    {
+        return [
+            Replacement::note('Photograph the route, both ends and the order of washers and bushings before anything comes off'),
+            Replacement::slack('Handle at rest, hollow bolts run fully home, their nuts apart'),
+            GuideStep::ifFitted('spring_off', 'Return spring of the clutch arm unhooked, its hole noted', Replacement::SPRINGS),
+            GuideStep::ifFitted('clamp_off', 'Pinch clamp open, the wire drawn out', 'Bolts home first: the whole bolt is wanted for the new cable.'),
+            new GuideStep('unhook', 'Unhook both ends: pin, washer, eyelet and bushing kept in their order', 'Still tight: give more slack, never lever it off.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('hook_on', 'Both ends on: bushing, eyelet, washer, a new split pin'),
+            GuideStep::ifFitted('clamp_on', 'Wire through the pinch clamp, bolts home, clamp tight', 'Some slack, always.'),
+            GuideStep::ifFitted('spring_on', 'Return spring back in its hole', Replacement::SPRINGS),
+            Replacement::routed(),
+            Replacement::hook(),
+        ];
     }
 
     public function makeSafe(): array

@@ -79,7 +79,7 @@ final readonly class HookControl extends CommonFamily
     {
         return [
             new GuideStep('cover_off', 'Belt cover off'),
-            GuideStep::ifFitted('spring_off', 'Idler spring and its clip off, with pliers', 'Springs store force: mind eyes and fingers.'),
+            GuideStep::ifFitted('spring_off', 'Idler spring and its clip off, with pliers', Replacement::SPRINGS),
             GuideStep::ifFitted('belt_off', 'Belt off the idler'),
             GuideStep::ifFitted('arm_off', 'Nut of the idler arm off, its bolt held inside the housing; the cable off the arm', 'Spark lead off before a hand goes into the housing.'),
             GuideStep::ifFitted('guide_off', 'Cable guide: its nut held, its bolt out'),
@@ -91,7 +91,7 @@ final readonly class HookControl extends CommonFamily
             GuideStep::ifFitted('guide_on', 'Guide and its cap in line on the back of the housing, bolt and nut'),
             GuideStep::ifFitted('arm_on', 'Z-end into the arm: washer, arm, bushing, nut'),
             GuideStep::ifFitted('belt_on', 'Belt back on the idler'),
-            GuideStep::ifFitted('spring_on', 'Spring clip in the frame, spring to clip and arm', 'Springs store force: mind eyes and fingers.'),
+            GuideStep::ifFitted('spring_on', 'Spring clip in the frame, spring to clip and arm', Replacement::SPRINGS),
             Replacement::hook(),
         ];
     }

@@ -127,6 +127,7 @@ final readonly class ModeCables extends CommonFamily
             Replacement::draw(),
             Replacement::sheaths(),
             new GuideStep('seated', 'Both ends on; beveled seats click home'),
+            Replacement::routed(),
             Replacement::hook(),
         ];
     }

@@ -10,11 +10,13 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
@@ -111,6 +113,25 @@ final readonly class PedalThrottle extends CommonFamily
         return [
             new Step('floor', 'Floor and covers back, mat clear of the pedal', 'Nothing is run before they are.'),
             new Step('wheels_down', 'Off its stands, wheels down, tools out'),
+        ];
+    }
+
+    /** Common practice, no source. */
+    public function replacing(): array
+    {
+        return [
+            Replacement::note('Photograph the route before anything comes off: pedal, governor arm, carburettor, which cable sits where'),
+            Replacement::slack('All adjusters of this cable to full slack'),
+            GuideStep::ifFitted('spring_off', 'Governor spring in the way: its hole noted, then unhooked', 'In another hole it governs another speed.'),
+            new GuideStep('unhook', 'Unhook it at the pedal or the carburettor, then at the governor arm', 'Never bend the governor arm.'),
+            Replacement::compare(),
+            Replacement::draw(),
+            Replacement::sheaths(),
+            new GuideStep('hook_on', 'Hook it at the governor arm, then at the other end, ferrules home in their seats'),
+            GuideStep::ifFitted('spring_on', 'Governor spring back in the same hole', Replacement::SPRINGS),
+            Replacement::routed(),
+            new GuideStep('pressed', 'Pedal pressed by hand and let go: it opens, it returns, nothing is trapped', 'Key out: pressing the pedal may start the engine and drive off.'),
+            Replacement::hook(),
         ];
     }
 

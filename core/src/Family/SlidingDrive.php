@@ -124,10 +124,12 @@ final readonly class SlidingDrive extends CommonFamily
         return [
             Replacement::note('Photograph the route and mark the rung that the clamp holds'),
             Replacement::slack('Clamp bolt loosened a few turns, conduit slid out of its teeth'),
-            new GuideStep('unhook', 'Unhook both ends: at the handle, and at the drive under its belt cover', 'Springs store force: mind eyes and fingers.'),
+            new GuideStep('unhook', 'Unhook both ends: at the handle, and at the drive under its belt cover', Replacement::SPRINGS),
             Replacement::compare(),
             Replacement::draw(),
             Replacement::sheaths(),
+            new GuideStep('hook_on', 'Hook both ends: at the drive, then at the handle'),
+            Replacement::routed(),
             new GuideStep('rung', 'Conduit into the clamp at the marked rung, bolt tight', 'The seat is plastic: not hard.'),
             Replacement::hook(),
         ];

@@ -93,7 +93,7 @@ final readonly class Planner
             $kind === PlanKind::Suspect ? null : $recommended, $window->target, $kind === PlanKind::Suspect ? null : $plan);
 
         return match (true) {
-            $isSettled && ! self::bringsHome($run, $plan) => $say(PlanKind::Prove, self::PROVE),
+            $isSettled && ! (self::bringsHome($run, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
             $judgement->now->is(VerdictKind::CantTell) && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
@@ -191,6 +191,29 @@ final readonly class Planner
     {
         return $plan !== null && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => ! $step->healthyAfter) === []
             && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => $step->adjuster === $run->inReach()?->id()) !== [];
+    }
+
+    private static function wasFoundUnhealthy(Run $run, Facts $facts): bool
+    {
+        $near = $run->inReach();
+        $home = $facts->home[$near?->id() ?? ''] ?? null;
+
+        return $near !== null && $home !== null && ! $near->healthy()->contains($home);
+    }
+
+    /**
+     * Whether play stays as near to its target as it is, or within half the way from there to an edge (ours). What this job itself turned
+     * out of its zone to bring play inside is not turned back to the edge of the band for the thread's sake.
+     */
+    private static function staysWell(ShiftWindow $window, ?AdjustmentPlan $plan): bool
+    {
+        if ($plan === null || $window->target === null) {
+            return true;
+        }
+        $after = $window->expected($plan->shift) - $window->target;
+        $edge = $after < 0.0 ? $window->target - $window->band->floor() : $window->band->ceiling() - $window->target;
+
+        return abs($after) <= max(abs($window->expected(0.0) - $window->target), $edge / 2);
     }
 
     /** Taut, with nothing above zero read yet: give the slack that would bring it to the target if it were just taut. */

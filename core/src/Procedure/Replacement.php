@@ -18,6 +18,8 @@ final readonly class Replacement
 
     public const SLACK = 'slack';
 
+    public const SPRINGS = 'Springs store force: mind eyes and fingers.';
+
     /** @return non-empty-list<GuideStep> where a family has no order of its own */
     public static function usual(): array
     {
@@ -28,6 +30,8 @@ final readonly class Replacement
             self::compare(),
             self::draw(),
             self::sheaths(),
+            new GuideStep('hook_on', 'Hook both ends, ferrules home in their seats'),
+            self::routed(),
             self::hook(),
         ];
     }
@@ -56,6 +60,11 @@ final readonly class Replacement
     public static function sheaths(): GuideStep
     {
         return GuideStep::ifFitted('sheaths', 'Small sheaths and boots on, before hooking up');
+    }
+
+    public static function routed(string $label = 'Route, clips and ties as they were'): GuideStep
+    {
+        return GuideStep::ifFitted('routed', $label, 'Clear of the exhaust and of what turns; nothing pulls it tight.');
     }
 
     public static function hook(): GuideStep

@@ -63,6 +63,14 @@ final class BenchLineTest extends TestCase
         self::assertEqualsWithDelta($turns, $draft->body['turns'], 1e-12);
     }
 
+    public function test_inches_are_a_reading_and_no_way_in(): void
+    {
+        foreach (['1/2 in', '4 in', '1 1/2 in'] as $line) {
+            self::assertSame(EntryKind::Reading, self::draft($line)->kind, $line);
+        }
+        self::assertSame(EntryKind::Move, self::draft('4 turns in')->kind);
+    }
+
     public function test_done_is_the_move_that_was_shown(): void
     {
         self::assertEqualsWithDelta(5 / 6, self::draft('done', turns: 5 / 6)->body['turns'], 1e-12);

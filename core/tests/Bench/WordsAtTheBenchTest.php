@@ -95,4 +95,12 @@ final class WordsAtTheBenchTest extends TestCase
         self::assertStringNotContainsString('Basket', implode(' ', $job->state->progress->blocks(ClosingOutcome::Fit)));
         self::assertStringContainsString('not something to look over', TestJob::clutch()->refusal(static fn (TestJob $one): TestJob => $one->entry('inspected', ['key' => 'pack_basket', 'finding' => 'fault'])), 'no pack on file');
     }
+
+    public function test_a_word_that_is_no_answer_is_told_the_answers_and_not_how_a_length_is_written(): void
+    {
+        $job = TestJob::clutch();
+        $refusal = $job->refusal(static fn (TestJob $one) => $one->line('perhaps'));
+        self::assertStringContainsString('means nothing here', $refusal);
+        self::assertStringNotContainsString('nickel', $refusal);
+    }
 }

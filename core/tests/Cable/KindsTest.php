@@ -44,6 +44,32 @@ final class KindsTest extends TestCase
         self::assertSame($said, $job->state->run->adjuster('it')?->say($move ?? Steps::none()));
     }
 
+    /** @param  array<string, mixed>  $adjuster */
+    #[DataProvider('moves')]
+    public function test_what_is_said_of_a_move_may_be_typed_as_it_stands(array $adjuster, string $line, float $slack, string $said): void
+    {
+        self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line(ucfirst($said), 'in_band')->state->facts->slack, 1e-12);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, float}> */
+    public static function shortly(): iterable
+    {
+        $thread = ['kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 20];
+        yield 'turns, then the way' => [$thread, '2 turns out', -2.5];
+        yield 'letters' => [$thread, 'in 2f', 1.25 / 3];
+        yield 'a fraction' => [$thread, '1/2 turn in', 0.625];
+        yield 'towards the handle' => [['kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'travel_steps' => ['from' => 0, 'to' => 12]], '1 rung handle', 2.5];
+        yield 'away' => [['kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 18]], '3 mm away', -3.0];
+        yield 'tighter' => [['kind' => 'hook_holes', 'mm_per_step' => 4, 'travel_steps' => ['from' => 0, 'to' => 5]], 'tighter 1 hole', -4.0];
+    }
+
+    /** @param  array<string, mixed>  $adjuster */
+    #[DataProvider('shortly')]
+    public function test_a_move_is_typed_as_people_say_it(array $adjuster, string $line, float $slack): void
+    {
+        self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line($line, 'in_band')->state->facts->slack, 1e-12);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function refused(): iterable
     {

@@ -131,6 +131,30 @@ final class ReplacingTest extends TestCase
         $job->entry('compared', ['old_wire_mm' => 90, 'new_wire_mm' => 90, 'ends_alike' => true])->entry('replacing', ['key' => 'sheaths']);
     }
 
+    /** Common practice, no source. */
+    #[DataProvider('families')]
+    public function test_both_ends_are_put_on_again_before_they_are_looked_at(FamilyKey $key): void
+    {
+        $keys = array_column(Families::of($key)->replacing(), 'key');
+        $fitting = array_slice($keys, (int) array_search('compare', $keys, true));
+        self::assertNotSame([], array_filter($fitting, static fn (string $step): bool => str_ends_with($step, '_on') || $step === 'seated'), implode(', ', $fitting));
+    }
+
+    public function test_a_machine_without_its_brake_is_chocked_first(): void
+    {
+        $first = Families::of(FamilyKey::BrakePull)->replacing()[0];
+        self::assertSame('On the level, wheels chocked', $first->label);
+        self::assertSame('It has no brake while the cable is off.', $first->caution);
+    }
+
+    public function test_a_governor_spring_and_the_clutch_arms_spring_go_back_where_they_were(): void
+    {
+        foreach ([FamilyKey::PedalThrottle, FamilyKey::EngageByPull, FamilyKey::ReleaseByPull] as $key) {
+            $keys = array_column(Families::of($key)->replacing(), 'key');
+            self::assertLessThan(array_search('spring_on', $keys, true), array_search('spring_off', $keys, true), $key->value);
+        }
+    }
+
     private static function begun(FamilyKey $key, ?TestJob $job = null): TestJob
     {
         $job ??= FamilyJob::of($key);

@@ -72,6 +72,28 @@ final class ServiceTest extends TestCase
         self::assertSame(PlanKind::Prove, $job->state->next()->kind);
     }
 
+    public function test_what_was_turned_out_in_this_job_to_bring_play_inside_is_not_turned_back_to_the_edge(): void
+    {
+        $job = TestJob::clutch(['family' => 'hook_control', 'aim' => ['point' => 'handle_travel', 'low_mm' => 8, 'high_mm' => 20], 'conditions' => ['engine' => null]], [
+            'hand' => ['kind' => 'handle', 'name' => 'Auger handle', 'pivot_to_wire_mm' => 50, 'pivot_to_point_mm' => ['handle_travel' => 140], 'knowledge' => 'drawn'],
+            'cables' => [['id' => 'auger', 'name' => 'Auger cable', 'adjusters' => [
+                ['id' => 'holes', 'name' => 'auger hook', 'kind' => 'hook_holes', 'mm_per_step' => 4, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 5], 'access' => ['cover' => 'belt cover', 'minutes' => 4, 'tools' => 'pliers']],
+                ['id' => 'screw', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 10, 'access' => ['minutes' => 1, 'tools' => '8 and 10 mm spanners']],
+            ]]],
+            'working_end' => 'auger clutch',
+        ], TestJob::standing(['holes' => null, 'screw' => 3.0]));
+        $job->adjuster = 'screw';
+        $job->instrument = 'caliper';
+        while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
+            $job->line($item->key === 'condition' ? 'cold' : 'ok');
+        }
+        $job->read(26);
+        self::assertSame('screw', $job->state->next()->recommended);
+        $job->line('done', turns: $job->state->next()->options['screw']->steps?->toFloat())->read(14);
+        self::assertFalse($job->state->run->adjuster('screw')?->healthy()->contains($job->state->facts->positions['screw'] ?? Steps::none()));
+        self::assertSame(PlanKind::Prove, $job->state->next()->kind, $job->state->next()->sentence);
+    }
+
     public function test_its_way_home_never_pulls_the_cable_taut(): void
     {
         $expected = array_map(static fn ($step): float => $step->expected ?? 0.0, self::found(6.0, 4.0, 15)->state->next()->plan->steps ?? []);
@@ -160,7 +182,11 @@ final class ServiceTest extends TestCase
         $job = TestJob::clutch(['family' => 'other_control', 'aim' => ['point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 18], 'conditions' => ['engine' => null]], $run, TestJob::standing($positions));
         $job->adjuster = 'bolt';
         while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading') && ! ($item->key === 'thread:bolt' && $positions['bolt'] === null)) {
-            $job->line($item->key === 'condition' ? 'cold' : 'ok');
+            $job->line(match ($item->key) {
+                'condition' => 'cold',
+                'thread:clamp' => $positions['clamp'] === null ? 'unseen' : 'ok',
+                default => 'ok',
+            });
         }
 
         return $job->read($play, $play, $play);
