@@ -117,7 +117,11 @@ final readonly class BenchLine
             return new Draft($begins[0]->kind, $begins[0]->body);
         }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
-            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.' : "“{$item->label}” ".($item->answers === [] ? "is none. {$item->kind->howTyped()}" : 'is answered otherwise: '.self::hints($item).'.')));
+            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.' : "“{$item->label}” ".match (true) {
+                $item->answers === [] => "is none. {$item->kind->howTyped()}",
+                $item->kind === ItemKind::Answer => 'is answered otherwise: '.self::hints($item).'.',
+                default => "is none. {$item->kind->howTyped()} Or: ".self::hints($item).'.',
+            }));
         }
 
         return null;
