@@ -33,4 +33,48 @@ final class ApiDocumentTest extends TestCase
         self::assertSame([], $open);
         self::assertSame('3.1.0', Contract::document()['openapi']);
     }
+
+    public function test_every_list_of_words_is_the_enum_it_names(): void
+    {
+        $named = array_filter(Contract::document()['components']['schemas'], static fn (array $schema): bool => isset($schema['x-enum']));
+        self::assertGreaterThan(30, count($named));
+        foreach ($named as $name => $schema) {
+            self::assertSame(array_column($schema['x-enum']::cases(), 'value'), $schema['enum'], "{$name}: run bin/contract.");
+        }
+    }
+
+    public function test_no_list_of_the_core_is_written_down_a_second_time(): void
+    {
+        $lists = [];
+        foreach (Contract::document()['components']['schemas'] as $schema) {
+            if (isset($schema['x-enum'])) {
+                $lists[$schema['x-enum']] = self::sorted($schema['enum']);
+            }
+        }
+        $again = [];
+        $walk = static function (mixed $node, string $path) use (&$walk, &$again, $lists): void {
+            if (is_array($node)) {
+                if (is_array($node['enum'] ?? null) && ! isset($node['x-enum']) && in_array(self::sorted($node['enum']), $lists, true)) {
+                    $again[] = $path;
+                }
+                foreach ($node as $key => $child) {
+                    $walk($child, "{$path}/{$key}");
+                }
+            }
+        };
+        $walk(Contract::document(), '');
+        self::assertSame([], $again);
+    }
+
+    /**
+     * @param  array<mixed>  $values
+     * @return list<mixed>
+     */
+    private static function sorted(array $values): array
+    {
+        $values = array_values(array_filter($values, is_string(...)));
+        sort($values);
+
+        return $values;
+    }
 }

@@ -1,18 +1,13 @@
 import { z } from 'zod';
+import { unknownKey } from '../lib/unknownKeys';
 import { keepAnswer } from '../offline/register';
+import { zProblem } from './contract/zod.gen';
 
 // The page's policy lets no script be made from text, so schemas are walked and not compiled.
 z.config({ jitless: true });
 
-const problemShape = z.object({
-  type: z.string().optional(),
-  title: z.string(),
-  detail: z.string(),
-  status: z.number(),
-  missing: z.array(z.string()).optional(),
-  etag: z.string().optional(),
-  now: z.record(z.string(), z.unknown()).optional(),
-});
+/** What is answered where there is nothing to say. */
+export const nothing = z.null();
 
 /** Somebody else changed it since it was looked at: what it says now, and the version that is. */
 export type Changed = { etag: string; now: Record<string, unknown> };
@@ -73,7 +68,7 @@ async function send(method: string, path: string, body: unknown, seen?: string):
 
 async function problem(response: Response): Promise<Error> {
   if (response.status >= 502 && response.status <= 504) return new Unreachable();
-  const parsed = problemShape.safeParse(await response.json().catch(() => null));
+  const parsed = zProblem.safeParse(await response.json().catch(() => null));
   if (!parsed.success) {
     return new Problem(response.status, 'The workshop server failed. What you typed is kept; try again in a moment.');
   }
@@ -109,7 +104,13 @@ export async function call<T>(
   if (!response.ok) throw await problem(response);
   const answer: unknown = response.status === 204 ? null : await response.json();
   if (method === 'GET' && response.headers.get('X-Kept') === null) void keepAnswer(`/api/${path}`, answer);
-  return shape.parse(answer);
+  const known = shape.parse(answer);
+  if (import.meta.env.DEV) {
+    const unknown = unknownKey(answer, known);
+    if (unknown !== null)
+      throw new Error(`${method} ${path} says ${unknown}, which the contract does not know. Run bin/contract.`);
+  }
+  return known;
 }
 
 /** The same with something that is no text. */

@@ -56,21 +56,21 @@ export const Entry = ({
   );
 };
 
-type PickProps = {
+type PickProps<Key extends string> = {
   label: string;
-  value: string;
-  onChange: (value: string) => void;
-  options: readonly { key: string; label: string }[];
+  value: Key;
+  onChange: (value: Key) => void;
+  options: readonly { key: Key; label: string }[];
   name?: string;
 };
 
 /** One of several, where they are too many for buttons. */
-export const Pick = ({ label, value, onChange, options, name }: PickProps) => {
+export const Pick = <Key extends string>({ label, value, onChange, options, name }: PickProps<Key>) => {
   const id = useId();
   return (
     <Box minWidth="0">
       <FieldLabel htmlFor={id}>{label}</FieldLabel>
-      <Choice id={id} name={name} value={value} onChange={(event) => onChange(event.target.value)} width="100%">
+      <Choice id={id} name={name} value={value} onChange={(event) => onChange(event.target.value as Key)} width="100%">
         {options.map((one) => (
           <option key={one.key} value={one.key}>
             {one.label}

@@ -8,6 +8,7 @@ import {
   useState,
   useSyncExternalStore,
 } from 'react';
+import { zPose } from '../../api/contract/zod.gen';
 import type {
   Adjuster,
   BenchState,
@@ -22,7 +23,6 @@ import type {
   Shown,
   StageKey,
 } from '../../api/jobs';
-import { poses } from '../../api/jobs';
 import { type Connection, type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine, lineKey, preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
@@ -148,7 +148,7 @@ function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
   return null;
 }
 
-const isPose = (about: string | null | undefined): about is PoseKey => poses.some((pose) => pose === about);
+const isPose = (about: string | null | undefined): about is PoseKey => zPose.safeParse(about).success;
 
 export function useMakeBench(job: Job): { bench: Bench; post: OutboxStatus } {
   const whole = job.state;

@@ -7,6 +7,7 @@ import { Button, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Empty, Failure, Loading } from '../../components/States';
+import { capital } from '../../lib/capital';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { NewMachine } from './NewMachine';
@@ -95,4 +96,4 @@ const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
   );
 };
 
-const plural = (kind: string) => `${kind.charAt(0).toUpperCase()}${kind.slice(1)}s`;
+const plural = (kind: string) => `${capital(kind)}s`;

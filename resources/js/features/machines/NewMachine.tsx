@@ -2,19 +2,14 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { MeterUnit } from '../../api/contract';
+import { meters } from '../../api/contract/vocabulary.gen';
 import { addMachine } from '../../api/machines';
 import { specsQuery } from '../../api/specs';
 import { Button } from '../../components/Buttons';
 import { Entry, Pick } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
-
-const units = [
-  { key: 'km', label: 'km' },
-  { key: 'mi', label: 'mi' },
-  { key: 'h', label: 'hours' },
-  { key: 'uses', label: 'uses' },
-] as const;
 
 /** A machine hung on its tag; the library gives it the controls of its model. */
 export const NewMachine = ({ onClose }: { onClose: () => void }) => {
@@ -26,7 +21,7 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
     year: '',
     place: '',
     usage: '',
-    unit: 'km',
+    unit: 'km' as MeterUnit,
   });
   const set = (key: keyof typeof row) => (value: string) => setRow({ ...row, [key]: value });
   const client = useQueryClient();
@@ -94,7 +89,7 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
         <Entry label="Place" value={row.place} onChange={set('place')} name="place" />
         <Grid templateColumns="1fr 6rem" gap="2">
           <Entry label="Meter" value={row.usage} onChange={set('usage')} kind="whole" most={9} name="usage" />
-          <Pick label="counts" value={row.unit} onChange={set('unit')} options={units} />
+          <Pick label="counts" value={row.unit} onChange={(unit) => setRow({ ...row, unit })} options={meters} />
         </Grid>
       </Grid>
       {add.isError && <Refusal error={add.error} />}

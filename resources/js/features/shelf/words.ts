@@ -1,13 +1,11 @@
+import { instruments } from '../../api/contract/vocabulary.gen';
 import type { InstrumentKind, ShelfInstrument } from '../../api/shelf';
 import type { MarkKind } from '../../components/Marks';
 
-export const kindNames = {
-  steel_rule: 'steel rule',
-  tape_marks: 'tape and marks',
-  caliper: 'caliper',
-  feeler: 'feeler gauge',
-  coin: 'coin',
-} as const satisfies Record<InstrumentKind, string>;
+export const kindNames = Object.fromEntries(instruments.map(({ key, label }) => [key, label])) as Record<
+  InstrumentKind,
+  string
+>;
 
 export const stateMarks = {
   good: 'inside',

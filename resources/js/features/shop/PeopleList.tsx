@@ -1,6 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { Role } from '../../api/contract';
 import { addPerson, changePerson, newPassword, type Person, peopleQuery } from '../../api/people';
 import { roles } from '../../api/session';
 import { Button, Chip, Sheet } from '../../components/Buttons';
@@ -83,7 +84,7 @@ export const PeopleList = () => {
 const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () => void }) => {
   const [name, setName] = useState(person?.name ?? '');
   const [login, setLogin] = useState('');
-  const [role, setRole] = useState<string>(person?.role ?? 'technician');
+  const [role, setRole] = useState<Role>(person?.role ?? 'technician');
   const [password, setPassword] = useState<string | null>(null);
   const client = useQueryClient();
   const known = (people: { people: Person[] }) => client.setQueryData(peopleQuery.queryKey, { people: people.people });

@@ -1,24 +1,12 @@
-import { type AdjusterKind, adjusterKinds } from '../../api/jobs';
+import type { AdjusterKind } from '../../api/contract';
+import { adjusterKinds, aims, barPoses, meters, readingPoints, standings } from '../../api/contract/vocabulary.gen';
+import { capital } from '../../lib/capital';
 
 type Options = readonly { key: string; label: string }[];
+const capitals = <K extends string>(words: readonly { key: K; label: string }[]) =>
+  words.map(({ key, label }) => ({ key, label: capital(label) }));
 
-export const families = [
-  { key: 'clutch_lever', label: 'Clutch lever' },
-  { key: 'automatic_clutch', label: 'Automatic clutch' },
-  { key: 'hydraulic_clutch', label: 'Hydraulic clutch' },
-  { key: 'twist_grip', label: 'Throttle grip' },
-  { key: 'trigger_throttle', label: 'Throttle trigger' },
-  { key: 'pedal_throttle', label: 'Throttle pedal with governor' },
-  { key: 'sliding_drive', label: 'Drive by sliding handle' },
-  { key: 'engage_by_pull', label: 'Drive clutch, engaged by its pull' },
-  { key: 'release_by_pull', label: 'Drive clutch, released by its pull' },
-  { key: 'bail', label: 'Operator-presence bail' },
-  { key: 'speed_selector', label: 'Speed selector' },
-  { key: 'mode_cables', label: 'Mode and park cables' },
-  { key: 'hook_control', label: 'Cable on hook holes' },
-  { key: 'brake_pull', label: 'Brake' },
-  { key: 'other_control', label: 'Other control' },
-] as const satisfies Options;
+export { families } from '../../api/contract/vocabulary.gen';
 
 /** The second cable that a control of a family may have, as the library writes it: with a play, and adjusters, of its own. */
 export const secondCables = {
@@ -26,15 +14,8 @@ export const secondCables = {
   pedal_throttle: { key: 'secondary', pulls: 'following', id: 'secondary', name: 'Secondary cable' },
 } as const;
 
-export const points = [
-  { key: 'lever_tip', label: 'Lever tip' },
-  { key: 'perch_gap', label: 'Lever/perch gap' },
-  { key: 'ferrule_gap', label: 'Ferrule gap' },
-  { key: 'release_arm', label: 'Release arm' },
-  { key: 'grip_flange', label: 'Grip flange' },
-  { key: 'carburettor_barrel', label: 'Carburettor barrel' },
-  { key: 'handle_travel', label: 'Handle or pedal' },
-] as const satisfies Options;
+/** A closing cable is read backward on its own row, and nowhere else. */
+export const points = capitals(readingPoints.filter(({ key }) => key !== 'grip_backward'));
 
 export const engines = [
   { key: '', label: 'The book is silent' },
@@ -42,59 +23,23 @@ export const engines = [
   { key: 'hot', label: 'Hot engine' },
 ] as const satisfies Options;
 
-export const standing = [
-  { key: '', label: 'Either' },
-  { key: 'on_ground', label: 'On its wheels' },
-  { key: 'on_stand', label: 'On a stand' },
-] as const satisfies Options;
+export const standing: Options = [{ key: '', label: 'Either' }, ...capitals(standings)];
 
 /** Hand controls on bars that turn; the others have no poses. */
 export const isOnBars = (hand: unknown): boolean => hand === 'lever' || hand === 'grip';
 
-export const poses = [
-  { key: 'straight', label: 'Straight' },
-  { key: 'left', label: 'Full left' },
-  { key: 'right', label: 'Full right' },
-] as const satisfies Options;
-
-export const policies = [
-  { key: 'middle', label: 'The middle' },
-  { key: 'crisp', label: 'The crisp side' },
-  { key: 'loose', label: 'The loose side' },
-] as const satisfies Options;
+export const poses = capitals(barPoses);
+export const policies = capitals(aims);
 
 export const rules = [
   { key: 'guarded', label: 'Guarded: 95 % sure to be inside' },
   { key: 'plain', label: 'Plain: the figure decides' },
 ] as const satisfies Options;
 
-export const meterUnits = [
-  { key: 'km', label: 'km' },
-  { key: 'mi', label: 'mi' },
-  { key: 'h', label: 'h' },
-  { key: 'uses', label: 'uses' },
-] as const satisfies Options;
+export const meterUnits = meters;
 
-const names = {
-  barrel: 'Barrel',
-  in_line: 'In-line adjuster',
-  bracket_nuts: 'Bracket nuts',
-  hollow_bolt: 'Hollow bolt',
-  cam_screw: 'Cam screw',
-  rung_clamp: 'Rung clamp',
-  slotted_bracket: 'Slotted bracket',
-  pinch_clamp: 'Pinch clamp',
-  hook_holes: 'Hook holes',
-  push_rod_a: 'Push rod, type A',
-  push_rod_b: 'Push rod, type B',
-  spline_arm: 'Arm on a spline',
-  governor_nut: 'Governor nut',
-  self_adjuster: 'Self-adjuster',
-  none: 'None',
-} as const satisfies Record<AdjusterKind, string>;
-
-export const kindOptions: Options = adjusterKinds.map((key) => ({ key, label: names[key] }));
-export const kindName = (key: string): string => names[key as AdjusterKind] ?? key;
+export const kindOptions: Options = capitals(adjusterKinds);
+export const kindName = (key: string): string => kindOptions.find((kind) => kind.key === key)?.label ?? key;
 
 /** What an adjuster on a thread is counted in. */
 export const counts = [
@@ -104,23 +49,10 @@ export const counts = [
 ] as const satisfies Options;
 
 /** How an adjuster of a kind is measured: by its thread, by its steps, or not at all. */
-export const measuredBy = {
-  barrel: 'thread',
-  in_line: 'thread',
-  bracket_nuts: 'thread',
-  hollow_bolt: 'thread',
-  cam_screw: 'steps',
-  rung_clamp: 'steps',
-  slotted_bracket: 'steps',
-  pinch_clamp: 'steps',
-  hook_holes: 'steps',
-  push_rod_a: 'nothing',
-  push_rod_b: 'nothing',
-  spline_arm: 'nothing',
-  governor_nut: 'thread',
-  self_adjuster: 'nothing',
-  none: 'nothing',
-} as const satisfies Record<AdjusterKind, 'thread' | 'steps' | 'nothing'>;
+export const measuredBy = Object.fromEntries(adjusterKinds.map((kind) => [kind.key, kind.measured_by])) as Record<
+  AdjusterKind,
+  (typeof adjusterKinds)[number]['measured_by']
+>;
 
 /** What a spec may ask beside play, with the figures that each takes. */
 export const limits = {

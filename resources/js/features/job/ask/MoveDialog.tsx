@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
+import { capital } from '../../../lib/capital';
 import { useBench } from '../useBench';
 
 const counted = (turns: number, flats: number) => `${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`;
@@ -9,8 +10,6 @@ const counted = (turns: number, flats: number) => `${turns > 0 ? `${turns}t` : '
 /** A cam has no flats to count: eighths of a turn. */
 const parted = (turns: number, eighths: number) =>
   `${[turns > 0 ? String(turns) : '', eighths > 0 ? `${eighths}/8` : ''].filter(Boolean).join(' ')}t`;
-
-const cased = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A move done otherwise than shown, composed with big buttons into the line one would type. */
 export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => void }) => {
@@ -27,8 +26,8 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
   const nothing = turns + flats === 0;
   const movable = state.adjusters.filter((one) => one.sets === 'play' || one.sets === 'speed');
   const directions = [
-    { sign: '-', name: cased(adjuster.inward) },
-    { sign: '+', name: cased(adjuster.outward) },
+    { sign: '-', name: capital(adjuster.inward) },
+    { sign: '+', name: capital(adjuster.outward) },
   ] as const;
   const done = (log: () => void) => {
     log();
@@ -89,7 +88,7 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
           </Button>
         ))}
       </Flex>
-      <Stepper name={cased(adjuster.units)} value={turns} onChange={setTurns} most={99} />
+      <Stepper name={capital(adjuster.units)} value={turns} onChange={setTurns} most={99} />
       {turned && (
         <Stepper name={hex ? 'Flats' : 'Eighths of a turn'} value={flats} onChange={setFlats} most={hex ? 5 : 7} />
       )}

@@ -2,6 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { Adjuster, BenchState } from '../../../api/jobs';
 import { Button, Sheet } from '../../../components/Buttons';
+import { capital } from '../../../lib/capital';
 import { mm } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { paint } from '../../../theme/paint';
@@ -84,7 +85,7 @@ export const CableRun = () => {
   );
 };
 
-const cased = (text: string | null) => (text === null ? '' : text.charAt(0).toUpperCase() + text.slice(1));
+const cased = (text: string | null) => capital(text ?? '');
 
 /** The way to the other cable of the pair. */
 const OtherCable = ({ second, name }: { second: boolean; name: string | null }) => {
