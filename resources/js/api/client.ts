@@ -3,9 +3,6 @@ import { unknownKey } from '../lib/unknownKeys';
 import { keepAnswer } from '../offline/register';
 import { zProblem } from './contract/zod.gen';
 
-// The page's policy lets no script be made from text, so schemas are walked and not compiled.
-z.config({ jitless: true });
-
 /** What is answered where there is nothing to say. */
 export const nothing = z.null();
 
