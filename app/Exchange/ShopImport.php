@@ -161,14 +161,12 @@ final class ShopImport
         }
         $check = ColumnCheck::of($table);
         $digest = hash_init('sha256');
-        $piece = [];
-        $later = [];
-        $n = 0;
-        // A damaged zip warns while it is read; what is cut off is then told by its hash.
+        [$piece, $later, $n] = [[], [], 0];
+        // A damaged zip warns while it is read; what is cut off is told by its hash.
         while (($line = @fgets($stream, self::LONGEST_LINE)) !== false) {
             hash_update($digest, $line);
             $row = json_decode($line, false, 64);
-            $why = json_last_error() !== JSON_ERROR_NONE ? 'this is not JSON.' : ($check->complaint($row) ?? ($row instanceof stdClass ? self::meaning($table, $row) : null));
+            $why = self::complaint($table, $check, $row);
             $n++;
             if ($why !== null || ! $row instanceof stdClass) {
                 $this->reject("{$table}.jsonl line {$n}", (string) $why);
@@ -193,6 +191,15 @@ final class ShopImport
         if (hash_final($digest) !== $about['sha256'] || $n !== $about['rows']) {
             $this->reject("{$table}.jsonl", 'this file is not the one that its manifest names: it was changed or cut off.');
         }
+    }
+
+    /** What is wrong with the line read last; null where nothing is. */
+    private static function complaint(string $table, ColumnCheck $check, mixed $row): ?string
+    {
+        return match (true) {
+            json_last_error() !== JSON_ERROR_NONE => 'this is not JSON.',
+            default => $check->complaint($row) ?? ($row instanceof stdClass ? self::meaning($table, $row) : null),
+        };
     }
 
     /** @return array<string, mixed> */

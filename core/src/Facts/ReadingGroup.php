@@ -58,16 +58,9 @@ final readonly class ReadingGroup
     ): self {
         $instrument = $standing->instrument($readings[0]->instrument) ?? Instrument::coin();
         $pooled = $standing->repeatability($readings[0]->stamp->by, $instrument);
-        $values = [];
-        $step = $instrument->inchMarks === null ? $instrument->resolution : 0.0;
-        $stoodBy = [];
-        foreach ($readings as $place => $reading) {
-            $values[] = $reading->mm;
-            $step = max($step, $reading->writtenStep, $instrument->inchMarks === null ? 0.0 : $instrument->marksFor($reading->isInInches()));
-            if ($upheld !== [] && isset($upheld[$reading->stamp->id])) {
-                $stoodBy[] = $place;
-            }
-        }
+        $values = array_column($readings, 'mm');
+        $step = self::step($readings, $instrument);
+        $stoodBy = $upheld === [] ? [] : array_keys(array_filter($readings, static fn (ReadingTaken $one): bool => isset($upheld[$one->stamp->id])));
         $marks = Uncertainty::ofResolution($instrument, $step);
         $agreement = Agreement::isPlain($values, $pooled, $marks) ? null : Agreement::of($values, $stoodBy, $pooled, $marks);
         $doubt = $beyond ?? ($agreement === null || $agreement->isSettled() ? null : Doubt::ofGroup($readings, $agreement));
@@ -89,6 +82,21 @@ final readonly class ReadingGroup
             $moves,
             $crossed,
         );
+    }
+
+    /**
+     * The coarsest that any of them is known to, in mm: by the marks of the instrument, or as it was written.
+     *
+     * @param  non-empty-list<ReadingTaken>  $readings
+     */
+    private static function step(array $readings, Instrument $instrument): float
+    {
+        $step = $instrument->inchMarks === null ? $instrument->resolution : 0.0;
+        foreach ($readings as $reading) {
+            $step = max($step, $reading->writtenStep, $instrument->inchMarks === null ? 0.0 : $instrument->marksFor($reading->isInInches()));
+        }
+
+        return $step;
     }
 
     /** The same, asked about: it jumped, or cannot be. */

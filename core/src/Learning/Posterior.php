@@ -82,11 +82,7 @@ final readonly class Posterior
         $parts = [];
         [$mean, $square, $ln, $lnSquare, $apart, $sided] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         $least = self::NEGLIGIBLE * $total;
-        foreach ($kept as [, , $nodes]) {
-            foreach ($nodes as [, , $weight]) {
-                $total -= $weight < $least ? $weight : 0.0;
-            }
-        }
+        $total -= self::below($least, $kept);
         foreach ($kept as [$hypothesis, $cell, $nodes]) {
             [$ratios, $shares, $sides] = [[], [], []];
             [$sum, $ratioSum, $squareSum, $sideSum] = [0.0, 0.0, 0.0, 0.0];
@@ -118,5 +114,22 @@ final readonly class Posterior
         assert($parts !== []);
 
         return new self($parts, $mean, max(0.0, $square - $mean * $mean), $ln, sqrt(max(1e-12, $lnSquare - $ln * $ln)), $apart, $sided);
+    }
+
+    /**
+     * What weighs next to nothing, taken together.
+     *
+     * @param  list<array{Hypothesis, float, list<array{float, float, float}>}>  $kept
+     */
+    private static function below(float $least, array $kept): float
+    {
+        $sum = 0.0;
+        foreach ($kept as [, , $nodes]) {
+            foreach ($nodes as [, , $weight]) {
+                $sum += $weight < $least ? $weight : 0.0;
+            }
+        }
+
+        return $sum;
     }
 }

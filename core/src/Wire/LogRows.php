@@ -146,12 +146,10 @@ final readonly class LogRows
     private function what(Entry $entry): string
     {
         return match (true) {
-            $entry instanceof ReadingTaken => 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$this->state->spec->pointName($entry->point)
-                .(count($this->state->spec->conditions->poses) < 2 ? '' : ', '.$entry->pose->label()),
+            $entry instanceof ReadingTaken => $this->reading($entry),
             $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
             $entry instanceof ReadEnough => "Left as it reads at the {$this->state->spec->pointName($entry->point)}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
-            $entry instanceof Moved => $this->adjuster($entry->adjuster).' '.($entry->steps === null ? 'turned, not counted'
-                : $this->state->run->everKnown($entry->adjuster)?->say($entry->steps)),
+            $entry instanceof Moved => $this->moved($entry),
             $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? lcfirst($entry->state->label() ?? 'not counted') : $this->state->run->everKnown($entry->adjuster)?->where($entry->position)),
             $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
             $entry instanceof AllConfirmed => $this->together($entry),
@@ -166,8 +164,7 @@ final readonly class LogRows
             $entry instanceof SoakBegun => 'New friction plates laid in oil',
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
             $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
-            $entry instanceof ReplacementStep => $entry->reason !== null ? $this->cableReplaced($entry).': '.lcfirst($entry->reason->label())
-                : $this->replacementStep($entry->key).($entry->isHere ? '' : ': not here').($entry->remark === null ? '' : ". {$entry->remark}"),
+            $entry instanceof ReplacementStep => $this->replaced($entry),
             $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.self::mm($entry->sizes->oldWire).' and '.self::mm($entry->sizes->newWire).' mm'),
             $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof AdjusterFitted => $this->adjusterFitted($entry),
@@ -180,11 +177,34 @@ final readonly class LogRows
             $entry instanceof Untagged => 'Tag lifted: '.$entry->reason,
             $entry instanceof Opened => 'Job opened',
             $entry instanceof Joined => "{$entry->stamp->by->name} joined",
-            $entry instanceof Closed => 'Closed: '.match ($entry->outcome) {
-                ClosingOutcome::Fit => 'fit for use',
-                ClosingOutcome::ByChoice => 'left outside by choice',
-                ClosingOutcome::Tagged => 'tagged, do not run',
-            },
+            $entry instanceof Closed => 'Closed: '.self::outcomeOf($entry->outcome),
+        };
+    }
+
+    private function reading(ReadingTaken $entry): string
+    {
+        return 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$this->state->spec->pointName($entry->point)
+            .(count($this->state->spec->conditions->poses) < 2 ? '' : ', '.$entry->pose->label());
+    }
+
+    private function moved(Moved $entry): string
+    {
+        return $this->adjuster($entry->adjuster).' '
+            .($entry->steps === null ? 'turned, not counted' : $this->state->run->everKnown($entry->adjuster)?->say($entry->steps));
+    }
+
+    private function replaced(ReplacementStep $entry): string
+    {
+        return $entry->reason !== null ? $this->cableReplaced($entry).': '.lcfirst($entry->reason->label())
+            : $this->replacementStep($entry->key).($entry->isHere ? '' : ': not here').($entry->remark === null ? '' : ". {$entry->remark}");
+    }
+
+    private static function outcomeOf(ClosingOutcome $outcome): string
+    {
+        return match ($outcome) {
+            ClosingOutcome::Fit => 'fit for use',
+            ClosingOutcome::ByChoice => 'left outside by choice',
+            ClosingOutcome::Tagged => 'tagged, do not run',
         };
     }
 
