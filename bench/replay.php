@@ -62,6 +62,6 @@ function timed(callable $work): array
 
 $state = hundredEntries();
 $log = Log::of(...$state->log->entries);
-printf("PHP %s, %d entries, %d moves, %d runs after %d to warm up\n", PHP_VERSION, count($log->entries), count($state->facts->moves), RUNS, WARM_UP);
+printf("PHP %s, %d entries, %d moves, %d runs after %d to warm up\n", PHP_VERSION, count($log->entries), count($state->facts->readings->moves), RUNS, WARM_UP);
 printf("replay, facts to progress   median %.3f ms   p95 %.3f ms   least %.3f ms   (at most 0.5 ms a run)\n", ...timed(static fn (): BenchState => Bench::replay($state->spec, $state->run, $log)));
 printf("advice                      median %.3f ms   p95 %.3f ms   least %.3f ms   (at most 3 ms a run)\n", ...timed(static fn (): mixed => $state->next()));

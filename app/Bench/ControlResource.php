@@ -37,7 +37,7 @@ final readonly class ControlResource
             'engine' => $spec['conditions']['engine'] ?? null,
             'job' => $control->openJob?->id,
             'stage' => $stage?->title(),
-            'moves' => $open === null ? 0 : count($open->facts->moves),
+            'moves' => $open === null ? 0 : count($open->facts->readings->moves),
             'found_mm' => $open?->judgement->foundGroup?->found->mean,
             'now_mm' => $open?->judgement->nowGroup?->found->mean,
             'left_mm' => $open === null ? ($summary['record']['left']['mm'] ?? null) : null,

@@ -141,7 +141,7 @@ final readonly class Today
     private function soakedAt(?BenchState $open): ?CarbonImmutable
     {
         $since = $open?->facts->seen->soaking;
-        $fitted = array_filter($open->facts->parts ?? [], static fn (PartFitted $one): bool => $one->part === Part::Plates);
+        $fitted = array_filter($open->facts->answers->parts ?? [], static fn (PartFitted $one): bool => $one->part === Part::Plates);
 
         return $since === null || $fitted !== [] ? null : CarbonImmutable::parse($since)->addHours(PackState::LEAST_SOAK_H);
     }

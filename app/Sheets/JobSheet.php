@@ -40,7 +40,7 @@ final readonly class JobSheet
             'state' => $state,
             'outcome' => $closed?->outcome->value,
             'outcome_words' => $closed === null ? 'Still open: this is no record yet' : self::OUTCOMES[$closed->outcome->value],
-            'reason' => $closed?->outcome === ClosingOutcome::Tagged ? $state->facts->tag?->reason : $state->facts->byChoice?->reason,
+            'reason' => $closed?->outcome === ClosingOutcome::Tagged ? $state->facts->tag?->reason : $state->facts->chosen->byChoice?->reason,
             'from_file' => $signed !== null,
             'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),

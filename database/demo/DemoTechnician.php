@@ -86,9 +86,9 @@ final class DemoTechnician
             throw new LogicException('No adjuster to move.');
         }
         $cover = $adjuster->access()->cover;
-        if ($cover !== null && ! isset($this->state->facts->coversOff[$adjuster->id()])) {
+        if ($cover !== null && ! isset($this->state->facts->adjusters->coversOff[$adjuster->id()])) {
             $this->body('cover', ['adjuster' => $adjuster->id(), 'off' => true]);
-            if (($this->state->facts->positions[$adjuster->id()] ?? null) === null) {
+            if (($this->state->facts->adjusters->positions[$adjuster->id()] ?? null) === null) {
                 $this->line($this->usualThread($adjuster), ['adjuster' => $adjuster->id()]);
             }
 

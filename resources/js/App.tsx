@@ -3,13 +3,14 @@ import { lazy, Suspense, useCallback, useEffect, useRef } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
 import type { Job } from './api/jobs';
+import { keys } from './api/keys';
 import { type Session, sessionQuery } from './api/session';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { outbox } from './lib/outbox';
 import { hearTabs } from './lib/sessionNews';
-import { SignedInContext } from './lib/signedIn';
+import { LeaveContext, SignedInContext } from './lib/signedIn';
 import { keepAnswer } from './offline/register';
 
 const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
@@ -39,11 +40,16 @@ export const App = () => {
     );
   }, [client]);
 
+  const leave = useCallback(() => {
+    last.current = null;
+    signedOut();
+  }, [signedOut]);
+
   const ask = useCallback(() => void client.refetchQueries({ queryKey: sessionQuery.queryKey }), [client]);
 
   useEffect(() => {
     const answered = (job: Job) => {
-      client.setQueryData(['job', job.id], job);
+      client.setQueryData(keys.job(job.id), job);
       void keepAnswer(`/api/jobs/${job.id}`, job);
     };
     outbox.attend(user?.id ?? null, { answered, signedOut, another: ask });
@@ -62,44 +68,50 @@ export const App = () => {
     };
   }, [ask]);
 
-  useEffect(
-    () =>
-      client.getQueryCache().subscribe((event) => {
-        const error = event.type === 'updated' && event.action.type === 'error' ? event.action.error : null;
-        if (error instanceof Problem && error.status === 401) signedOut();
-      }),
-    [client, signedOut],
-  );
+  // A session that ended is noticed by whatever is asked or changed next.
+  useEffect(() => {
+    const notice = (error: unknown) => {
+      if (error instanceof Problem && error.status === 401) signedOut();
+    };
+    const asked = client.getQueryCache().subscribe((event) => {
+      if (event.type === 'updated' && event.action.type === 'error') notice(event.action.error);
+    });
+    const changed = client.getMutationCache().subscribe((event) => {
+      if (event.type === 'updated' && event.action.type === 'error') notice(event.action.error);
+    });
+    return () => {
+      asked();
+      changed();
+    };
+  }, [client, signedOut]);
 
   if (session.isPending) return <Loading what="the workshop" />;
   if (session.data === undefined) return <Failure error={session.error} retry={() => session.refetch()} />;
   if (last.current === null) return <SignIn demo={session.data.demo} />;
-  const leave = () => {
-    last.current = null;
-    signedOut();
-  };
   return (
     <SignedInContext value={last.current}>
-      <Suspense fallback={<Loading what="the screen" />}>
-        <Routes>
-          <Route path="/" element={<BenchScreen onLeave={leave} />} />
-          <Route path="/machines" element={<MachinesScreen onLeave={leave} />} />
-          <Route path="/machines/:tag" element={<MachineScreen onLeave={leave} />} />
-          <Route path="/jobs/:id" element={<JobScreen onLeave={leave} />} />
-          <Route path="/specs" element={<SpecsScreen onLeave={leave} />} />
-          <Route path="/specs/new" element={<SpecEditScreen how="new" onLeave={leave} />} />
-          <Route path="/specs/:id" element={<SpecScreen onLeave={leave} />} />
-          <Route path="/specs/:id/next" element={<SpecEditScreen how="next" onLeave={leave} />} />
-          <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" onLeave={leave} />} />
-          <Route path="/due" element={<DueScreen onLeave={leave} />} />
-          <Route path="/machines/:tag/label" element={<LabelScreen onLeave={leave} />} />
-          <Route path="/shop" element={<ShopScreen onLeave={leave} />} />
-          <Route path="/shelf" element={<ShelfScreen onLeave={leave} />} />
-          <Route path="/bench" element={<Navigate to="/" replace />} />
-          <Route path="*" element={<NothingHere onLeave={leave} />} />
-        </Routes>
-      </Suspense>
-      {user === null && <SignInAgain person={last.current} onLeave={leave} />}
+      <LeaveContext value={leave}>
+        <Suspense fallback={<Loading what="the screen" />}>
+          <Routes>
+            <Route path="/" element={<BenchScreen />} />
+            <Route path="/machines" element={<MachinesScreen />} />
+            <Route path="/machines/:tag" element={<MachineScreen />} />
+            <Route path="/jobs/:id" element={<JobScreen />} />
+            <Route path="/specs" element={<SpecsScreen />} />
+            <Route path="/specs/new" element={<SpecEditScreen how="new" />} />
+            <Route path="/specs/:id" element={<SpecScreen />} />
+            <Route path="/specs/:id/next" element={<SpecEditScreen how="next" />} />
+            <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" />} />
+            <Route path="/due" element={<DueScreen />} />
+            <Route path="/machines/:tag/label" element={<LabelScreen />} />
+            <Route path="/shop" element={<ShopScreen />} />
+            <Route path="/shelf" element={<ShelfScreen />} />
+            <Route path="/bench" element={<Navigate to="/" replace />} />
+            <Route path="*" element={<NothingHere />} />
+          </Routes>
+        </Suspense>
+        {user === null && <SignInAgain person={last.current} />}
+      </LeaveContext>
     </SignedInContext>
   );
 };

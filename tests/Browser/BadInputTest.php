@@ -55,6 +55,15 @@ final class BadInputTest extends BrowserTestCase
         self::assertCount(3, $this->rows());
     }
 
+    public function test_a_session_that_ended_is_noticed_by_what_is_saved_too(): void
+    {
+        $this->as('tomas')->visit('/machines/RT-14')->click('[data-report]')->click('[data-odd-control=clutch]')->clickText('Hard to pull');
+        $this->browser->manage()->deleteAllCookies();
+        $this->click('[role=dialog] [data-primary]')->see('Tomas, sign in again', 'What you typed is kept');
+        $this->click('input[type=password]')->keys('dune-grass-17', WebDriverKeys::ENTER)->gone('input[type=password]');
+        $this->see('What feels odd on RT-14?');
+    }
+
     public function test_an_unknown_machine_job_and_address_say_so(): void
     {
         $this->as('ines')->visit('/machines/ZZ-99')->see('No machine hangs under the tag ZZ-99.', 'All machines');

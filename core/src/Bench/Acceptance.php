@@ -112,15 +112,15 @@ final readonly class Acceptance
     /** @throws Refused If the entry would turn an adjuster, then or since, beyond its thread. */
     public static function checkOutcome(BenchState $before, BenchState $after): void
     {
-        $beyond = static fn (BenchState $state): array => array_filter($state->facts->moves, static fn (MoveMade $move): bool => $move->beyondThread);
+        $beyond = static fn (BenchState $state): array => array_filter($state->facts->readings->moves, static fn (MoveMade $move): bool => $move->beyondThread);
         $now = $beyond($after);
         if (count($now) > count($beyond($before))) {
             self::beyondThread($after, array_values($now)[count($now) - 1]);
         }
-        foreach ($after->facts->threads as $id => $thread) {
+        foreach ($after->facts->adjusters->threads as $id => $thread) {
             $adjuster = $after->run->adjuster($id);
-            $at = $after->facts->positions[$id] ?? null;
-            if ($adjuster !== null && $thread->position !== null && $at !== null && ! isset($after->facts->touched[$id]) && ! $adjuster->travel()->contains($at)) {
+            $at = $after->facts->adjusters->positions[$id] ?? null;
+            if ($adjuster !== null && $thread->position !== null && $at !== null && ! isset($after->facts->adjusters->touched[$id]) && ! $adjuster->travel()->contains($at)) {
                 self::beyondTravel($adjuster, $at);
             }
         }
@@ -184,7 +184,7 @@ final readonly class Acceptance
     /** Stood by is what was asked about, or was left out of a mean. */
     private static function upheld(BenchState $state, ReadingUpheld $upheld): void
     {
-        foreach ([...$state->facts->groups, ...$state->facts->second->groups ?? []] as $group) {
+        foreach ([...$state->facts->readings->groups, ...$state->facts->second->readings->groups ?? []] as $group) {
             $asked = $group->doubt === null ? $group->leftOut : $group->readings;
             foreach ($asked as $reading) {
                 if ($reading->stamp->id === $upheld->reading) {
@@ -212,7 +212,7 @@ final readonly class Acceptance
             throw Refused::because('This control has no settings that are tried one by one.');
         }
         if ($seen->setting === $table->armKey() && ArmLook::tryFrom($seen->saw) !== null) {
-            if ($state->facts->moves !== []) {
+            if ($state->facts->readings->moves !== []) {
                 throw Refused::because('That is a look before anything is moved. Say which way it went with the move.');
             }
 
@@ -222,7 +222,7 @@ final readonly class Acceptance
             if (! in_array($seen->saw, ['plus', 'minus'], true)) {
                 throw Refused::because("The {$table->arm} went {$table->plus} or {$table->minus}: say which.");
             }
-            $last = $state->facts->moves[count($state->facts->moves) - 1] ?? null;
+            $last = $state->facts->readings->moves[count($state->facts->readings->moves) - 1] ?? null;
             if ($last === null || ! isset($table->movers[$last->entry->adjuster])) {
                 throw Refused::because("Nothing was moved yet, so the {$table->arm} went nowhere.");
             }
@@ -281,7 +281,7 @@ final readonly class Acceptance
             throw Refused::because("The {$adjuster->name()} moves in whole {$adjuster->counting()->unit->plural()}.");
         }
         $whole = $adjuster->travel()->length();
-        if ($move->steps !== null && ($state->facts->positions[$move->adjuster] ?? null) === null && abs($move->steps->count) > $whole->count) {
+        if ($move->steps !== null && ($state->facts->adjusters->positions[$move->adjuster] ?? null) === null && abs($move->steps->count) > $whole->count) {
             throw Refused::because("The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. It cannot have been moved by {$adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)))}.");
         }
         $guided = $state->facts->guideUnderWay($state->run);
@@ -364,7 +364,7 @@ final readonly class Acceptance
         $known = array_map(static fn (Confirmed|Inspected $line): string => $line->key, $lines);
         foreach ($all->keys as $key) {
             self::known($key, $known, 'a line that is confirmed together with others');
-            if (in_array(($state->facts->inspected[$key] ?? null)?->finding, [Finding::Fault, Finding::Noted], true)) {
+            if (in_array(($state->facts->answers->inspected[$key] ?? null)?->finding, [Finding::Fault, Finding::Noted], true)) {
                 throw Refused::because('“'.($state->progress->item($key)->label ?? $key).'” is not sound. Answer it by itself.');
             }
         }
@@ -377,7 +377,7 @@ final readonly class Acceptance
     {
         $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->inspections());
         self::known($found->key, $keys, 'something to look over on this control');
-        $isLeft = $found->finding === Finding::Noted && ($state->facts->inspected[$found->key] ?? null)?->finding === Finding::Fault;
+        $isLeft = $found->finding === Finding::Noted && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault;
         if ($isLeft && trim($found->remark ?? '') === '') {
             throw Refused::because('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.');
         }
@@ -425,7 +425,7 @@ final readonly class Acceptance
         foreach ($state->spec->proofs($state->run) as $proof) {
             if ($proof->key === $check->key) {
                 $isFound = isset($state->facts->seen->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
-                self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->isChanged() && ! $isFound);
+                self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
             }
         }
     }
@@ -434,7 +434,7 @@ final readonly class Acceptance
     {
         foreach ($state->judgement->measures as $asked) {
             if ($asked->measure->key === $taken->key) {
-                self::refitted($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
+                self::refitted($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->readings->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
             }
         }
     }

@@ -188,7 +188,7 @@ final readonly class BenchLine
     /** An adjuster that nobody can see is found by its stop: it stands at the end that it was turned to last. */
     private function atItsStop(): Draft
     {
-        $moves = $this->state->facts->moves;
+        $moves = $this->state->facts->readings->moves;
         $last = $moves[count($moves) - 1] ?? null;
         $adjuster = $last === null ? null : $this->state->run->adjuster($last->entry->adjuster);
         if ($last === null || $adjuster === null || $last->entry->steps === null) {
@@ -357,7 +357,7 @@ final readonly class BenchLine
             throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
         }
         self::mustBeLength($read, 'play');
-        $condition = $this->state->facts->condition;
+        $condition = $this->state->facts->answers->condition;
         if ($this->state->progress->item('condition')?->done === false) {
             throw NotUnderstood::line("Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.");
         }

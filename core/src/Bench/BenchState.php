@@ -63,7 +63,7 @@ final readonly class BenchState
     private function turnedBack(string $id): ?Steps
     {
         $back = Steps::none();
-        foreach ($this->facts->moves as $move) {
+        foreach ($this->facts->readings->moves as $move) {
             if ($move->entry->adjuster !== $id) {
                 continue;
             }
@@ -80,9 +80,9 @@ final readonly class BenchState
     public function wayHome(): array
     {
         $way = [];
-        foreach (array_keys($this->facts->touched) as $id) {
-            $home = $this->facts->home[$id] ?? null;
-            $now = $this->facts->positions[$id] ?? null;
+        foreach (array_keys($this->facts->adjusters->touched) as $id) {
+            $home = $this->facts->adjusters->home[$id] ?? null;
+            $now = $this->facts->adjusters->positions[$id] ?? null;
             $way[$id] = $home === null || $now === null ? $this->turnedBack($id) : $home->minus($now);
         }
 

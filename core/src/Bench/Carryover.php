@@ -18,7 +18,7 @@ final readonly class Carryover
         $given = 0.0;
         foreach ($state->run->playAdjusters() as $id => $adjuster) {
             $left = $state->facts->standing->positions[$id] ?? null;
-            $found = $state->facts->home[$id] ?? null;
+            $found = $state->facts->adjusters->home[$id] ?? null;
             $given += $left === null || $found === null ? 0.0 : $adjuster->slackGiven($found->minus($left));
         }
 
@@ -33,13 +33,13 @@ final readonly class Carryover
      */
     public static function taught(BenchState $last): array
     {
-        $fitted = $last->facts->parts !== [];
+        $fitted = $last->facts->answers->parts !== [];
         $play = $last->beliefs->play;
         $point = $last->spec->aim?->point->value;
 
         return match (true) {
             $point !== null && $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
-            $last->facts->ratioFrom > 0 => [],
+            $last->facts->readings->ratioFrom > 0 => [],
             default => array_map(static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted), $last->facts->standing->taught),
         };
     }

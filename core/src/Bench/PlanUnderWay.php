@@ -22,16 +22,16 @@ final readonly class PlanUnderWay
     public static function of(BenchState $state): ?PlanOutcome
     {
         $facts = $state->facts;
-        $last = $facts->groups[count($facts->groups) - 1] ?? null;
-        $done = $last === null ? 0 : count($facts->moves) - $last->moves;
-        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->stretch !== $last->stretch
-            || $facts->setting !== $facts->movedAt || $facts->setting !== $last->setting + $done || $facts->guideUnderWay($state->run) !== null) {
+        $last = $facts->readings->groups[count($facts->readings->groups) - 1] ?? null;
+        $done = $last === null ? 0 : count($facts->readings->moves) - $last->moves;
+        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->readings->stretch !== $last->stretch
+            || $facts->readings->setting !== $facts->readings->movedAt || $facts->readings->setting !== $last->setting + $done || $facts->guideUnderWay($state->run) !== null) {
             return null;
         }
-        $before = self::before($state, $facts->moves[$last->moves]);
+        $before = self::before($state, $facts->readings->moves[$last->moves]);
         $advised = $before?->next();
         $plan = $advised?->plan;
-        if ($advised === null || $plan === null || count($plan->steps) <= $done || ! self::isDone($plan, array_slice($facts->moves, $last->moves))) {
+        if ($advised === null || $plan === null || count($plan->steps) <= $done || ! self::isDone($plan, array_slice($facts->readings->moves, $last->moves))) {
             return null;
         }
         $left = array_slice($plan->steps, $done);

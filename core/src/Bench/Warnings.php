@@ -28,7 +28,7 @@ final readonly class Warnings
     /** @return list<string> */
     private static function crossed(BenchState $state): array
     {
-        return $state->facts->lastMoveCrossed || $state->judgement->nowGroup?->crossed === true
+        return $state->facts->readings->lastMoveCrossed || $state->judgement->nowGroup?->crossed === true
             ? ['Two people moved this cable: read it again.'] : [];
     }
 
@@ -37,7 +37,7 @@ final readonly class Warnings
     {
         $warnings = [];
         foreach ($state->beliefs->surprises as ['group' => $group, 'surprise' => $surprise]) {
-            if ($group->setting === $state->facts->setting) {
+            if ($group->setting === $state->facts->readings->setting) {
                 $warnings[] = 'Expected about '.self::mm($surprise->expected).' mm and read '.self::mm($surprise->found)
                     .' mm: turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
             }
@@ -105,7 +105,7 @@ final readonly class Warnings
     private static function voided(BenchState $state): array
     {
         $warnings = [];
-        foreach ($state->facts->voidedChecks as $check) {
+        foreach ($state->facts->answers->voidedChecks as $check) {
             foreach ($state->spec->proofs($state->run) as $proof) {
                 if ($proof->key === $check->key && $proof->gate !== null && ! $proof->passes($check->answer)) {
                     $warnings[] = "A failed answer was taken back: {$proof->question}".($check->pose === null ? '' : ', '.$check->pose->label()).'. It stays on the sheet.';
@@ -134,7 +134,7 @@ final readonly class Warnings
     private static function soaking(BenchState $state): array
     {
         $since = $state->facts->seen->soaking;
-        $fitted = array_values(array_filter($state->facts->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates))[0] ?? null;
+        $fitted = array_values(array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates))[0] ?? null;
         $hours = $since === null || $fitted === null ? null : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
 
         return $hours === null || $hours >= PackState::LEAST_SOAK_H ? []

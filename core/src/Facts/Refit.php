@@ -41,8 +41,8 @@ final readonly class Refit
         if ($running !== Running::Refitted) {
             return [];
         }
-        $covers = array_values(array_unique(array_intersect_key($this->run->covers(), $this->facts->coversOff)));
-        $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->facts->confirmed[$step->key]));
+        $covers = array_values(array_unique(array_intersect_key($this->run->covers(), $this->facts->adjusters->coversOff)));
+        $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->facts->answers->confirmed[$step->key]));
 
         return [...array_map(static fn (string $cover): string => "{$cover} back on", $covers), ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps))];
     }

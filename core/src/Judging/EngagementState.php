@@ -38,7 +38,7 @@ final readonly class EngagementState
         if ($window === null || $band === null) {
             return null;
         }
-        $found = ($judgement->nowGroup ?? ($facts->isChanged() ? null : $judgement->foundGroup))?->found;
+        $found = ($judgement->nowGroup ?? ($facts->readings->isChanged() ? null : $judgement->foundGroup))?->found;
         $first = $found?->mean;
         $values = Measuring::current($facts, MeasureKey::FullDrive);
         $repeated = $values === [] ? null : Repeated::of(MeasureKey::FullDrive, $values);

@@ -55,7 +55,7 @@ final readonly class Gates
             if ($inspection->gate !== $gate->key) {
                 continue;
             }
-            $found = $facts->inspected[$inspection->key] ?? null;
+            $found = $facts->answers->inspected[$inspection->key] ?? null;
             if ($found === null) {
                 return new GateState($gate, GateStatus::Unknown, "{$inspection->label}: not looked over yet.");
             }
@@ -95,7 +95,7 @@ final readonly class Gates
     private static function pack(Gate $gate, ?PackState $pack, Facts $facts): GateState
     {
         foreach (PackFindings::all() as $inspection) {
-            if (($facts->inspected[$inspection->key] ?? null)?->finding === Finding::Fault) {
+            if (($facts->answers->inspected[$inspection->key] ?? null)?->finding === Finding::Fault) {
                 return new GateState($gate, GateStatus::Failed, "{$inspection->label}: a fault. {$gate->failure}");
             }
         }
@@ -141,7 +141,7 @@ final readonly class Gates
                 continue;
             }
             foreach ($proof->tries() as $pose) {
-                $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
+                $answer = $facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 if ($answer !== null && ! $proof->passes($answer->answer)) {
                     return new GateState($gate, GateStatus::Failed, rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.');
                 }

@@ -27,7 +27,7 @@ final readonly class Judging
 
             return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
         }
-        $sweep = self::sweep($spec, $facts->groups);
+        $sweep = self::sweep($spec, $facts->readings->groups);
         $found = self::asFoundGroup($spec, $facts);
         $groups = self::currentGroups($facts);
         $unread = array_values(array_filter(array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses), static fn (string $pose): bool => ! isset($groups[$pose])));
@@ -119,7 +119,7 @@ final readonly class Judging
     private static function asFoundGroup(Spec $spec, Facts $facts): ?ReadingGroup
     {
         $last = null;
-        foreach ($facts->groups as $group) {
+        foreach ($facts->readings->groups as $group) {
             if ($group->moves === 0 && $group->first()->pose === Pose::Straight && $group->setting === 0) {
                 $last = self::objection($spec, $group) === null || $last === null ? $group : $last;
             }
@@ -132,8 +132,8 @@ final readonly class Judging
     private static function currentGroups(Facts $facts): array
     {
         $current = [];
-        foreach ($facts->groups as $group) {
-            if ($group->setting === $facts->setting) {
+        foreach ($facts->readings->groups as $group) {
+            if ($group->setting === $facts->readings->setting) {
                 $current[$group->first()->pose->value] = $group;
             }
         }
@@ -144,10 +144,10 @@ final readonly class Judging
     private static function whyUnread(Facts $facts, Pose $pose): string
     {
         return match (true) {
-            $facts->lastMoveCrossed => 'Two people moved this cable: read it again',
+            $facts->readings->lastMoveCrossed => 'Two people moved this cable: read it again',
             $pose !== Pose::Straight => "Not read with {$pose->label()}",
-            $facts->moves === [] && $facts->setting === 0 => 'Not read yet',
-            $facts->setting > $facts->movedAt => 'Locked: read it again, for locking turns the adjuster',
+            $facts->readings->moves === [] && $facts->readings->setting === 0 => 'Not read yet',
+            $facts->readings->setting > $facts->readings->movedAt => 'Locked: read it again, for locking turns the adjuster',
             default => 'Moved: pull it fully three times and read it',
         };
     }

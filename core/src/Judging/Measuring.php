@@ -37,7 +37,7 @@ final readonly class Measuring
     {
         $values = [];
         foreach ($facts->seen->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->setting >= $facts->movedAt && ($key !== MeasureKey::GroundSpeed || $seen->moves >= $facts->seen->governedAt)) {
+            if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt && ($key !== MeasureKey::GroundSpeed || $seen->moves >= $facts->seen->governedAt)) {
                 $values[] = $seen->entry->value;
             }
         }

@@ -118,7 +118,7 @@ final readonly class PackState
     {
         $each = [];
         foreach ($facts->seen->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->entry->of !== null && $seen->setting >= $facts->movedAt) {
+            if ($seen->entry->key === $key && $seen->entry->of !== null && $seen->setting >= $facts->readings->movedAt) {
                 $each[$seen->entry->of][] = $seen->entry->value;
             }
         }

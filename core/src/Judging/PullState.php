@@ -53,7 +53,7 @@ final readonly class PullState
     {
         $forces = [];
         foreach ($facts->seen->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->setting >= $facts->movedAt) {
+            if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt) {
                 $forces[] = $figure === null || $seen->entry->atMm === null ? $seen->entry->value : LeverPull::converted($seen->entry->value, $seen->entry->atMm, $figure->atMm);
             }
         }

@@ -25,7 +25,7 @@ final readonly class TableState
             if ($seen->setting === 0) {
                 $found[$seen->entry->setting] = $seen->entry->saw;
             }
-            if ($seen->setting === $facts->setting) {
+            if ($seen->setting === $facts->readings->setting) {
                 $now[$seen->entry->setting] = $seen->entry->saw;
             }
         }

@@ -37,7 +37,7 @@ final readonly class WindowState
         $ratio = exp($beliefs->play->taught()->ln);
         $second = $window->armRatio === null ? 0.0 : self::secondSlack($spec, $behind);
         $groups = array_values($judgement->poseGroups);
-        if ($groups === [] && $judgement->foundGroup !== null && ! $facts->isChanged()) {
+        if ($groups === [] && $judgement->foundGroup !== null && ! $facts->readings->isChanged()) {
             $groups = [$judgement->foundGroup];
         }
         $read = array_map(static fn (ReadingGroup $group): array => [$group->found->mean / $ratio, hypot($group->found->standard() / $ratio, $group->found->mean / $ratio * $beliefs->play->taught()->spread), $group->found->freedom()], $groups);

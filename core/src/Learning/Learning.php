@@ -36,7 +36,7 @@ final readonly class Learning
         $surprises = [];
         $used = 0;
         $wheels = self::standsOn($facts);
-        foreach ($facts->groups as $group) {
+        foreach ($facts->readings->groups as $group) {
             if (! self::teaches($spec, $group) || $group->first()->wheels !== $wheels) {
                 continue;
             }
@@ -55,7 +55,7 @@ final readonly class Learning
             $used++;
         }
 
-        return new Beliefs($learning->moved($play, $creep, $last, $facts->slack, $facts->stretch, $facts->setting, count($facts->moves)), $surprises, $used, $creep);
+        return new Beliefs($learning->moved($play, $creep, $last, $facts->readings->slack, $facts->readings->stretch, $facts->readings->setting, count($facts->readings->moves)), $surprises, $used, $creep);
     }
 
     /** @param  list<float>  $turns  slack given by each move in mm of conduit; 0 where it moved no play of this cable */
@@ -111,7 +111,7 @@ final readonly class Learning
         $adjusters = $run->playAdjusters();
 
         return array_map(static fn (MoveMade $move): float => $move->entry->steps === null || ! isset($adjusters[$move->entry->adjuster]) ? 0.0
-            : $adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps), $facts->moves);
+            : $adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps), $facts->readings->moves);
     }
 
     /** Read before a lock and after it, with nothing else in between: what the lock did. */
@@ -129,7 +129,7 @@ final readonly class Learning
     /** What is handed on from one stretch to the next: all that was taught, unless a new part has made a new ratio. */
     private static function after(TaughtPlay $play, Spec $spec, Run $run, Facts $facts, int $from, int $to): RatioPrior
     {
-        return $from < $facts->ratioFrom && $to >= $facts->ratioFrom ? self::drawn($spec, $run) : $play->taught();
+        return $from < $facts->readings->ratioFrom && $to >= $facts->readings->ratioFrom ? self::drawn($spec, $run) : $play->taught();
     }
 
     /** What the drawing, or the family, says of R before anything was read. */
@@ -153,7 +153,7 @@ final readonly class Learning
     /** How the machine stands: on a stand a cable lies otherwise than on the ground, so only readings of the one last read in go together. */
     private static function standsOn(Facts $facts): ?Wheels
     {
-        return $facts->groups === [] ? null : $facts->groups[count($facts->groups) - 1]->first()->wheels;
+        return $facts->readings->groups === [] ? null : $facts->readings->groups[count($facts->readings->groups) - 1]->first()->wheels;
     }
 
     /** After a surprise the level starts from the reading that could not be believed; it taught nothing of R. */

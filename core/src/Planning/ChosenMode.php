@@ -15,18 +15,18 @@ final readonly class ChosenMode
     /** Service when the hidden end is open anyway, or when the adjuster in reach stands outside its healthy zone. */
     public static function of(Run $run, Facts $facts): SettingMode
     {
-        return $facts->mode ?? (self::hiddenEndIsOpen($run, $facts) || self::isUnhealthyInReach($run, $facts) ? SettingMode::Service : SettingMode::TouchUp);
+        return $facts->chosen->mode ?? (self::hiddenEndIsOpen($run, $facts) || self::isUnhealthyInReach($run, $facts) ? SettingMode::Service : SettingMode::TouchUp);
     }
 
     public static function parking(Facts $facts): Parking
     {
-        return $facts->parking ?? Parking::Threads;
+        return $facts->chosen->parking ?? Parking::Threads;
     }
 
     public static function isUnhealthyInReach(Run $run, Facts $facts): bool
     {
         $near = $run->inReach();
-        $at = $near === null ? null : $facts->positions[$near->id()] ?? null;
+        $at = $near === null ? null : $facts->adjusters->positions[$near->id()] ?? null;
 
         return $near !== null && $at !== null && count($run->playAdjusters()) > 1 && ! $near->healthy()->contains($at);
     }
@@ -35,6 +35,6 @@ final readonly class ChosenMode
     {
         $near = $run->inReach()?->id();
 
-        return array_diff(array_keys(array_intersect_key($run->playAdjusters(), $facts->coversOff)), [$near]) !== [];
+        return array_diff(array_keys(array_intersect_key($run->playAdjusters(), $facts->adjusters->coversOff)), [$near]) !== [];
     }
 }

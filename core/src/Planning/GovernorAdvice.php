@@ -58,7 +58,7 @@ final readonly class GovernorAdvice
     /** @return list<string> proofs of opening, closing and taking off that failed, or were not tried since the last move of a cable */
     private static function unproved(Spec $spec, Run $run, Facts $facts): array
     {
-        $open = array_filter(Families::of($spec->family)->proofs($run), static fn (Proof $proof): bool => ! $proof->passes($facts->checks[$proof->key]->answer ?? ''));
+        $open = array_filter(Families::of($spec->family)->proofs($run), static fn (Proof $proof): bool => ! $proof->passes($facts->answers->checks[$proof->key]->answer ?? ''));
 
         return array_values(array_map(static fn (Proof $proof): string => rtrim($proof->question, '?'), $open));
     }
@@ -78,7 +78,7 @@ final readonly class GovernorAdvice
             return new self('It reaches what it should, within its limit. The nut stays.', null, null);
         }
         $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $found->mean, $safe) / self::perTurn($facts, $nut)));
-        $at = $facts->positions[$nut->id()] ?? null;
+        $at = $facts->adjusters->positions[$nut->id()] ?? null;
         if ($flats < 1) {
             return new self('A flat more could pass the limit. The nut stays.', null, null);
         }
@@ -119,7 +119,7 @@ final readonly class GovernorAdvice
     private static function turned(Facts $facts, Adjuster $nut, int $from, int $to): float
     {
         $turns = 0.0;
-        foreach (array_slice($facts->moves, $from, $to - $from) as $move) {
+        foreach (array_slice($facts->readings->moves, $from, $to - $from) as $move) {
             $turns += $move->entry->adjuster === $nut->id() ? $move->entry->steps?->toFloat() ?? 0.0 : 0.0;
         }
 

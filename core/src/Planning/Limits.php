@@ -24,7 +24,7 @@ final readonly class Limits
     public static function said(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, PlanMaker $maker, array $options): string
     {
         $guided = self::guided($run);
-        $unknown = array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->positions[$one->id()] ?? null) === null);
+        $unknown = array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->adjusters->positions[$one->id()] ?? null) === null);
         $reaching = array_filter($options, static fn (AdjusterAdvice $one): bool => $one->moves());
         $sentences = self::listed([...$reaching, ...array_diff_key($options, $reaching)]);
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
@@ -41,7 +41,7 @@ final readonly class Limits
     /** Whether the adjusters have room enough past the band and still no turn is likely to end in it: then no thread is the limit. */
     public static function areFar(Run $run, Facts $facts, ShiftWindow $window, PlanMaker $maker): bool
     {
-        $isKnown = $facts->seen->seized === [] && array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->positions[$one->id()] ?? null) === null) === [];
+        $isKnown = $facts->seen->seized === [] && array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->adjusters->positions[$one->id()] ?? null) === null) === [];
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
         $end = $window->expected($maker->most($tooLoose));
 

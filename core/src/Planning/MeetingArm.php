@@ -27,7 +27,7 @@ final readonly class MeetingArm
     public function next(): ?TableAdvice
     {
         $seen = $this->seen();
-        $now = $this->places(count($this->facts->moves));
+        $now = $this->places(count($this->facts->readings->moves));
         for ($bases = [array_fill_keys(array_keys($this->movers), 0)], $n = 0; isset($bases[$n]); $n++) {
             $base = $bases[$n];
             foreach ($this->inTurn($base, $now) as $id) {
@@ -105,7 +105,7 @@ final readonly class MeetingArm
     /** @return array{float, float} how far it can go, in counts towards the table's plus from where it was found; never further than from one end to the other */
     private function room(string $id, Adjuster $adjuster): array
     {
-        $home = $this->facts->home[$id] ?? null;
+        $home = $this->facts->adjusters->home[$id] ?? null;
         if ($home === null) {
             $whole = (float) $adjuster->travel()->length()->count;
 
@@ -183,7 +183,7 @@ final readonly class MeetingArm
         foreach ($this->facts->seen->outcomes as $one) {
             $setting = $this->state->table->settings[$one->entry->setting] ?? null;
             $saw = $setting?->sees[$one->entry->saw] ?? null;
-            if ($setting === null || $saw === null || $saw->provesNothing || $one->stretch !== $this->facts->stretch) {
+            if ($setting === null || $saw === null || $saw->provesNothing || $one->stretch !== $this->facts->readings->stretch) {
                 continue;
             }
             $places = $this->places($one->moves);
@@ -208,7 +208,7 @@ final readonly class MeetingArm
     private function places(int $moves): array
     {
         $places = array_fill_keys(array_keys($this->movers), 0);
-        foreach (array_slice($this->facts->moves, 0, $moves) as $move) {
+        foreach (array_slice($this->facts->readings->moves, 0, $moves) as $move) {
             if (isset($places[$move->entry->adjuster])) {
                 $places[$move->entry->adjuster] += ($this->movers[$move->entry->adjuster]->sign ?? 1) * ($move->entry->steps->count ?? 0);
             }

@@ -63,7 +63,7 @@ final readonly class PlanMaker
      */
     private function onTheWay(?CandidatePlan $usual): ?AdjustmentPlan
     {
-        $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort() && ($this->facts->positions[$adjuster->id()] ?? null) === null);
+        $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort() && ($this->facts->adjusters->positions[$adjuster->id()] ?? null) === null);
         $isService = $this->mode === SettingMode::Service;
         if ($usual !== null && ($isService || array_diff_key($usual->counts, $unknown) !== [] || $this->window->chance($usual->shift) >= PlanSearch::EVEN)) {
             return null;
@@ -85,7 +85,7 @@ final readonly class PlanMaker
 
     private function minutes(Adjuster $adjuster): float
     {
-        return isset($this->facts->coversOff[$adjuster->id()]) ? 0.0 : $adjuster->access()->minutes;
+        return isset($this->facts->adjusters->coversOff[$adjuster->id()]) ? 0.0 : $adjuster->access()->minutes;
     }
 
     /** As far as an adjuster may go towards the band; null where it cannot come nearer. */
@@ -130,7 +130,7 @@ final readonly class PlanMaker
     {
         $window = $this->window->finishing($way);
         $options = $this->options($adjuster, null);
-        $at = $this->facts->positions[$adjuster->id()] ?? null;
+        $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
         // The nearest place to the target by what it reads from that side; where it stands may be it.
         $net = (int) round($window->aim() / $options->slack);
         $past = (int) max(1, round(self::PAST * Steps::PER_FLAT / $options->step));
@@ -215,7 +215,7 @@ final readonly class PlanMaker
         $home = $this->search($all, $homes);
 
         // A clamp that has not wire enough for bolts fully home takes what it can: then they come home as far as it reaches.
-        return $home !== [] || array_diff_key($homes, array_filter($this->facts->positions)) !== [] ? $home : $this->search($all, [], true);
+        return $home !== [] || array_diff_key($homes, array_filter($this->facts->adjusters->positions)) !== [] ? $home : $this->search($all, [], true);
     }
 
     /**
@@ -242,8 +242,8 @@ final readonly class PlanMaker
 
         $options = PositionOptions::of(
             $adjuster,
-            $this->facts->positions[$adjuster->id()] ?? null,
-            isset($this->facts->coversOff[$adjuster->id()]),
+            $this->facts->adjusters->positions[$adjuster->id()] ?? null,
+            isset($this->facts->adjusters->coversOff[$adjuster->id()]),
             DriftAhead::of($this->facts->standing, Families::of($this->spec->family)->drift()),
             $parked ? ChosenMode::parking($this->facts)->of($adjuster) : null,
             $within,
@@ -339,6 +339,6 @@ final readonly class PlanMaker
     /** @param  float  $before  slack given by the steps before it */
     private function advice(Adjuster $adjuster, Steps $steps, float $before): AdjusterAdvice
     {
-        return AdjusterAdvice::towards($this->window, $adjuster, $this->facts->positions[$adjuster->id()] ?? null, $steps, $before);
+        return AdjusterAdvice::towards($this->window, $adjuster, $this->facts->adjusters->positions[$adjuster->id()] ?? null, $steps, $before);
     }
 }

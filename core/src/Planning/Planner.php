@@ -70,14 +70,14 @@ final readonly class Planner
     private static function moves(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): PlanOutcome
     {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
-        $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->byChoice !== null || self::isLeftAsRead($spec, $facts);
+        $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->chosen->byChoice !== null || self::isLeftAsRead($spec, $facts);
         $finer = $isSettled ? self::finer($spec, $run, $facts, $beliefs, $judgement, $window, $band) : null;
         if ($finer !== null) {
             return $finer;
         }
-        if ($isSettled && ($facts->byChoice !== null || ! self::mayBringHome($run, $facts))) {
+        if ($isSettled && ($facts->chosen->byChoice !== null || ! self::mayBringHome($run, $facts))) {
             return PlanOutcome::choose(PlanKind::Prove, match (true) {
-                $facts->byChoice !== null => 'Left outside by choice. Prove it as it is.',
+                $facts->chosen->byChoice !== null => 'Left outside by choice. Prove it as it is.',
                 $judgement->now->is(VerdictKind::Inside) => self::PROVE,
                 default => 'Left as it reads. Prove it.',
             }, [], null, $window->target);
@@ -196,7 +196,7 @@ final readonly class Planner
     private static function wasFoundUnhealthy(Run $run, Facts $facts): bool
     {
         $near = $run->inReach();
-        $home = $facts->home[$near?->id() ?? ''] ?? null;
+        $home = $facts->adjusters->home[$near?->id() ?? ''] ?? null;
 
         return $near !== null && $home !== null && ! $near->healthy()->contains($home);
     }
@@ -222,7 +222,7 @@ final readonly class Planner
         $target = self::target($spec, $facts, $band) ?? $band->floor() + 1.0;
         $slack = $target / exp($beliefs->play->taught()->ln);
         $usual = array_filter($run->playAdjusters(), static fn (Adjuster $a): bool => ! $a->kind()->isLastResort());
-        $options = array_map(static fn (Adjuster $a): AdjusterAdvice => $facts->isSeized($a) ? self::seized($a, null) : Slackening::with($a, $facts->positions[$a->id()] ?? null, $slack), $usual);
+        $options = array_map(static fn (Adjuster $a): AdjusterAdvice => $facts->isSeized($a) ? self::seized($a, null) : Slackening::with($a, $facts->adjusters->positions[$a->id()] ?? null, $slack), $usual);
         $recommended = self::easiest($options, $run, $facts);
 
         return $recommended === null
@@ -234,10 +234,10 @@ final readonly class Planner
     public static function target(Spec $spec, Facts $facts, SpecBand $band): ?float
     {
         return match (true) {
-            $facts->like !== null => $facts->like->mm,
-            $facts->policy === null && $facts->seen->wish?->mm !== null && $band->contains($facts->seen->wish->mm) => $facts->seen->wish->mm,
+            $facts->chosen->like !== null => $facts->chosen->like->mm,
+            $facts->chosen->policy === null && $facts->seen->wish?->mm !== null && $band->contains($facts->seen->wish->mm) => $facts->seen->wish->mm,
             $band->high === null => null,
-            default => $band->floor() + ($facts->policy ?? $spec->policy)->share() * ($band->high - $band->floor()),
+            default => $band->floor() + ($facts->chosen->policy ?? $spec->policy)->share() * ($band->high - $band->floor()),
         };
     }
 
@@ -252,8 +252,8 @@ final readonly class Planner
         $bestCost = INF;
         foreach ($options as $id => $advice) {
             $access = $run->adjuster($id)?->access();
-            $minutes = $access === null || isset($facts->coversOff[$id]) ? 0.0 : $access->minutes;
-            $cost = $minutes + ($advice->healthyAfter ? 0.0 : (($facts->positions[$id] ?? null) === null ? 1000.0 : 2000.0));
+            $minutes = $access === null || isset($facts->adjusters->coversOff[$id]) ? 0.0 : $access->minutes;
+            $cost = $minutes + ($advice->healthyAfter ? 0.0 : (($facts->adjusters->positions[$id] ?? null) === null ? 1000.0 : 2000.0));
             if ($advice->moves() && $cost < $bestCost) {
                 [$best, $bestCost] = [$id, $cost];
             }
@@ -273,7 +273,7 @@ final readonly class Planner
         if ($facts->isSeized($adjuster)) {
             return self::seized($adjuster, $window->expected(0.0));
         }
-        if (($facts->positions[$adjuster->id()] ?? null) === null) {
+        if (($facts->adjusters->positions[$adjuster->id()] ?? null) === null) {
             return AdjusterAdvice::outOfThread($adjuster->id(), $window->expected(0.0), "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach.");
         }
         $best = $maker->furthest($adjuster);

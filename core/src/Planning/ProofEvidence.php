@@ -33,9 +33,9 @@ final readonly class ProofEvidence
         $failed = [];
         foreach ($spec->proofs($run) as $proof) {
             foreach ($proof->tries() as $pose) {
-                $answer = $facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
+                $answer = $facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 $bearing = $answer === null || $facts->passes($proof, $answer) ? null : $proof->bearing($answer->answer);
-                if ($answer !== null && $bearing !== null && ! ($facts->byChoice !== null && $proof->tolerates($answer->answer))) {
+                if ($answer !== null && $bearing !== null && ! ($facts->chosen->byChoice !== null && $proof->tolerates($answer->answer))) {
                     $failed[] = ['proof' => $proof, 'answer' => $answer, 'bearing' => $bearing];
                 }
             }
@@ -78,8 +78,8 @@ final readonly class ProofEvidence
         }
         $bound = $this->bound($bearing);
         [$from, $to] = $bearing === Bearing::MoreSlack
-            ? [$here, min($band->ceiling(), $here + $perSlack * ($bound - $this->facts->slack))]
-            : [max($band->floor(), $here - $perSlack * ($this->facts->slack - $bound)), $here];
+            ? [$here, min($band->ceiling(), $here + $perSlack * ($bound - $this->facts->readings->slack))]
+            : [max($band->floor(), $here - $perSlack * ($this->facts->readings->slack - $bound)), $here];
         $to = is_finite($to) ? $to : $here + 2 * $perSlack * $this->smallest();
 
         return $to - $from >= $perSlack * $this->smallest() ? SpecBand::between($from, $to) : null;
@@ -153,7 +153,7 @@ final readonly class ProofEvidence
     {
         $bound = $this->bound($bearing);
 
-        return $bearing === Bearing::MoreSlack ? $bound <= $this->facts->slack + 1e-9 : $bound >= $this->facts->slack - 1e-9;
+        return $bearing === Bearing::MoreSlack ? $bound <= $this->facts->readings->slack + 1e-9 : $bound >= $this->facts->readings->slack - 1e-9;
     }
 
     /** Where the other way was asked for, in mm of slack: the good setting lies on this side of it. */
@@ -162,7 +162,7 @@ final readonly class ProofEvidence
         $opposite = $bearing === Bearing::MoreSlack ? Bearing::LessSlack : Bearing::MoreSlack;
         $at = [];
         foreach ($this->facts->seen->tried as $tried) {
-            if ($tried->stretch === $this->facts->stretch && $this->bearingOf($tried) === $opposite) {
+            if ($tried->stretch === $this->facts->readings->stretch && $this->bearingOf($tried) === $opposite) {
                 $at[] = $tried->slack;
             }
         }

@@ -18,7 +18,7 @@ final readonly class Swinging
     public static function of(Run $run, Facts $facts): self
     {
         $ways = [];
-        foreach ($facts->moves as $move) {
+        foreach ($facts->readings->moves as $move) {
             $adjuster = $run->playAdjusters()[$move->entry->adjuster] ?? null;
             $given = $adjuster === null || $move->entry->steps === null ? 0.0 : $adjuster->slackGiven($move->entry->steps);
             if ($given !== 0.0) {

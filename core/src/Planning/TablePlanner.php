@@ -56,7 +56,7 @@ final readonly class TablePlanner
         }
         $untold = $this->state->untold(true);
 
-        if (count($this->facts->moves) >= $this->mostMoves()) {
+        if (count($this->facts->readings->moves) >= $this->mostMoves()) {
             return TableAdvice::say(TableAdviceKind::OutOfReach, $this->mostMoves().' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.');
         }
 
@@ -159,7 +159,7 @@ final readonly class TablePlanner
     /** @return array{float, float} how far the arm can still be moved either way, in the table's unit; where nobody knows where it stands, as far as from one end to the other */
     private function room(Mover $mover, Adjuster $adjuster): array
     {
-        $at = $this->facts->positions[$adjuster->id()] ?? null;
+        $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
         if ($mover->perStep === null || $mover->sign === null) {
             return [-INF, INF];
         }
@@ -214,7 +214,7 @@ final readonly class TablePlanner
         foreach ($this->facts->seen->outcomes as $seen) {
             $setting = $this->table->settings[$seen->entry->setting] ?? null;
             $saw = $setting?->sees[$seen->entry->saw] ?? null;
-            if ($setting !== null && $saw !== null && ! $saw->provesNothing && $seen->stretch === $this->facts->stretch) {
+            if ($setting !== null && $saw !== null && ! $saw->provesNothing && $seen->stretch === $this->facts->readings->stretch) {
                 $sights[] = [$setting, Interval::ofEdges($saw->low, $saw->high)->shifted(-$setting->at)->plus($this->shiftSince($seen, $setting))];
             }
         }
@@ -237,7 +237,7 @@ final readonly class TablePlanner
     private function shiftSince(SeenOutcome $seen, OutcomeSetting $setting): Interval
     {
         $gone = Interval::nothingBut(0.0);
-        foreach (array_slice($this->facts->moves, $seen->moves) as $move) {
+        foreach (array_slice($this->facts->readings->moves, $seen->moves) as $move) {
             $mover = $this->movers[$move->entry->adjuster] ?? null;
             $gone = $mover === null ? $gone : $gone->plus($this->moved($mover, $move->entry->steps)->times($setting->weight($mover->adjuster)));
         }
@@ -271,7 +271,7 @@ final readonly class TablePlanner
 
     private function hasRoom(Adjuster $adjuster, ?Steps $steps): bool
     {
-        $at = $this->facts->positions[$adjuster->id()] ?? null;
+        $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
 
         return $steps === null || $at === null || $adjuster->travel()->contains($at->plus($steps));
     }
@@ -291,7 +291,7 @@ final readonly class TablePlanner
     /** The last move of an adjuster whose way nobody has seen yet. */
     private function unsaidMove(): ?string
     {
-        foreach ($this->facts->moves as $move) {
+        foreach ($this->facts->readings->moves as $move) {
             $mover = $this->movers[$move->entry->adjuster] ?? null;
             // What nobody counted shows no way to go by: the next trial does.
             if ($mover !== null && $move->entry->steps !== null && ($mover->sign === null || ($this->isOnlyLooked($mover->adjuster)))) {
@@ -318,7 +318,7 @@ final readonly class TablePlanner
 
                 continue;
             }
-            $move = $seen->moves === 0 ? null : $facts->moves[$seen->moves - 1] ?? null;
+            $move = $seen->moves === 0 ? null : $facts->readings->moves[$seen->moves - 1] ?? null;
             $steps = $move?->entry->steps;
             if ($seen->entry->setting !== $table->armKey() || $move === null || $steps === null || ! isset($movers[$move->entry->adjuster])) {
                 continue;
@@ -334,7 +334,7 @@ final readonly class TablePlanner
         $told = [];
         foreach ($this->facts->seen->outcomes as $seen) {
             $setting = $this->table->settings[$seen->entry->setting] ?? null;
-            if ($setting !== null && $seen->stretch === $this->facts->stretch) {
+            if ($setting !== null && $seen->stretch === $this->facts->readings->stretch) {
                 $told[$setting->key] = "{$setting->label} ".lcfirst($setting->sees[$seen->entry->saw]->label ?? '');
             }
         }

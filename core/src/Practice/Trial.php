@@ -117,7 +117,7 @@ final class Trial
 
     private function isLocked(): bool
     {
-        return $this->moves > 0 && $this->state->facts->isLocked() && $this->state->judgement->nowGroup !== null
+        return $this->moves > 0 && $this->state->facts->adjusters->isLocked() && $this->state->judgement->nowGroup !== null
             && $this->state->next()->kind !== PlanKind::Move && $this->state->judgement->now->settles !== Settles::Answer;
     }
 

@@ -39,15 +39,15 @@ final readonly class BesideItems
         $items = [];
         foreach ($this->judgement->table?->table->telling() ?? [] as $setting) {
             $saw = $setting->sees[$this->judgement->table?->found[$setting->key] ?? ''] ?? null;
-            $items[] = $this->outcome('found:outcome', $setting, $saw, ($saw !== null && ! $saw->provesNothing) || $this->facts->isChanged());
+            $items[] = $this->outcome('found:outcome', $setting, $saw, ($saw !== null && ! $saw->provesNothing) || $this->facts->readings->isChanged());
         }
         foreach ($this->foundProofs() as $proof) {
             $items[] = $this->found($proof);
         }
         foreach ($this->judgement->measures as $state) {
             if ($state->measure->asFound) {
-                $said = $state->before === null ? null : self::figure($state, $state->before->mean).' · '.($this->facts->isChanged() ? 'as found' : $state->verdict->sentence);
-                $items[] = $this->measure("found:measure:{$state->measure->key->value}", $state, ($state->before->count ?? 0) >= $state->measure->runs || $this->facts->isChanged(), false, $said);
+                $said = $state->before === null ? null : self::figure($state, $state->before->mean).' · '.($this->facts->readings->isChanged() ? 'as found' : $state->verdict->sentence);
+                $items[] = $this->measure("found:measure:{$state->measure->key->value}", $state, ($state->before->count ?? 0) >= $state->measure->runs || $this->facts->readings->isChanged(), false, $said);
             }
         }
 
@@ -63,7 +63,7 @@ final readonly class BesideItems
         }
         foreach ($this->spec->proofs($this->run) as $proof) {
             foreach ($proof->tries() as $pose) {
-                $given = $this->facts->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
+                $given = $this->facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 if ($given !== null && ! $proof->passes($given->answer)) {
                     return false;
                 }
@@ -81,14 +81,14 @@ final readonly class BesideItems
             return [];
         }
         $items = [];
-        foreach ($this->facts->isChanged() ? $table->table->telling() : [] as $setting) {
+        foreach ($this->facts->readings->isChanged() ? $table->table->telling() : [] as $setting) {
             $saw = $setting->sees[$table->now[$setting->key] ?? ''] ?? null;
             $items[] = $this->outcome('try', $setting, $saw, $saw !== null && ! $saw->provesNothing);
         }
         $advice = TablePlanner::advise($this->spec, $table, $this->run, $this->facts);
         $set = $table->isSet() && $advice->kind !== TableAdviceKind::Move;
 
-        return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', $set || $this->facts->byChoice !== null,
+        return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', $set || $this->facts->chosen->byChoice !== null,
             said: $set ? 'Every setting tried does what it should' : $advice->sentence)];
     }
 
@@ -120,7 +120,7 @@ final readonly class BesideItems
         $telling = $table->telling();
         usort($telling, static fn (OutcomeSetting $one, OutcomeSetting $other): int => $one->at <=> $other->at);
         [$low, $high] = [$telling[0], $telling[count($telling) - 1]];
-        if ($isKnown || $this->facts->moves !== [] || $this->judgement->table?->isAnyWrong() !== true || $low->at >= $high->at) {
+        if ($isKnown || $this->facts->readings->moves !== [] || $this->judgement->table?->isAnyWrong() !== true || $low->at >= $high->at) {
             return null;
         }
         foreach ($this->facts->seen->outcomes as $seen) {
@@ -142,7 +142,7 @@ final readonly class BesideItems
      */
     public function putRight(bool $finer): array
     {
-        $failing = array_filter($this->foundProofs(), fn (Proof $proof): bool => ($answer = $this->facts->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
+        $failing = array_filter($this->foundProofs(), fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
         $said = implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
         $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
@@ -161,7 +161,7 @@ final readonly class BesideItems
     {
         foreach ($this->spec->proofs($this->run) as $proof) {
             foreach ($proof->tries() as $pose) {
-                if (! isset($this->facts->checks[Facts::checkKey($proof->key, $pose?->value)])) {
+                if (! isset($this->facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)])) {
                     return false;
                 }
             }
@@ -260,7 +260,7 @@ final readonly class BesideItems
             $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
         }
 
-        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->isChanged(), said: $given === null ? null : $proof->answers[$given->answer] ?? $given->answer,
+        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->readings->isChanged(), said: $given === null ? null : $proof->answers[$given->answer] ?? $given->answer,
             caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
     }
 

@@ -122,7 +122,7 @@ final readonly class CableMatching
     private function unmeasured(): array
     {
         return array_values(array_map(static fn (Adjuster $one): string => $one->name(),
-            array_filter($this->run->playAdjusters(), fn (Adjuster $one): bool => ($this->facts->home[$one->id()] ?? null) === null)));
+            array_filter($this->run->playAdjusters(), fn (Adjuster $one): bool => ($this->facts->adjusters->home[$one->id()] ?? null) === null)));
     }
 
     /**
@@ -140,7 +140,7 @@ final readonly class CableMatching
         $least = $found->found->mean / $this->ratio;
         $most = $least;
         foreach ($this->run->playAdjusters() as $id => $adjuster) {
-            $home = $this->facts->home[$id] ?? null;
+            $home = $this->facts->adjusters->home[$id] ?? null;
             $gives = $home === null ? null : $adjuster->slackGiven(self::slackest($adjuster)->minus($home));
             $least += $gives ?? 0.0;
             $most += $gives ?? self::takes($adjuster);

@@ -88,7 +88,7 @@ final readonly class StageItems
             return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$found];
         }
 
-        return [...$found, ...($this->facts->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
+        return [...$found, ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
     }
 
     /** @return list<StageItem> */
@@ -147,7 +147,7 @@ final readonly class StageItems
 
     private function step(Step $step): StageItem
     {
-        $done = $this->facts->confirmed[$step->key] ?? null;
+        $done = $this->facts->answers->confirmed[$step->key] ?? null;
 
         return $this->answered($step->key, $step->label, $done, 'Done', false, null, $step->caution, [
             new Answer('ok', 'Done', EntryKind::Confirmed, ['key' => $step->key], AnswerTone::Right),
@@ -156,7 +156,7 @@ final readonly class StageItems
 
     private function inspection(Inspection $inspection): StageItem
     {
-        $found = $this->facts->inspected[$inspection->key] ?? null;
+        $found = $this->facts->answers->inspected[$inspection->key] ?? null;
         $said = match ($found?->finding) {
             null => null,
             Finding::Sound => 'Sound'.($found->remark === null ? '' : ": {$found->remark}"),
@@ -175,7 +175,7 @@ final readonly class StageItems
 
     private function condition(): StageItem
     {
-        $noted = $this->facts->condition;
+        $noted = $this->facts->answers->condition;
         $conditions = $this->spec->conditions;
         $isHeatAsked = $conditions->engine !== null || Families::of($this->spec->family)->movesWithHeat();
         $answers = [];
@@ -215,14 +215,14 @@ final readonly class StageItems
     private function threads(): array
     {
         $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => in_array($a->kind()->sets(), [AdjustedQuantity::Play, AdjustedQuantity::Speed], true)
-            && ($a->access()->cover === null || isset($this->facts->coversOff[$a->id()]) || isset($this->facts->threads[$a->id()])));
+            && ($a->access()->cover === null || isset($this->facts->adjusters->coversOff[$a->id()]) || isset($this->facts->adjusters->threads[$a->id()])));
 
         return array_values(array_map($this->thread(...), $reachable));
     }
 
     private function thread(Adjuster $adjuster): StageItem
     {
-        $noted = $this->facts->threads[$adjuster->id()] ?? null;
+        $noted = $this->facts->adjusters->threads[$adjuster->id()] ?? null;
         $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
         $unit = $adjuster->counting()->unit;
         $key = $unit->field();
@@ -262,8 +262,8 @@ final readonly class StageItems
             ItemKind::Reading,
             "Reading at the {$this->spec->pointName($point)}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
-            ($judged && $this->isWhole($group)) || $this->facts->isChanged(),
-            said: $group === null ? ($this->facts->isChanged() ? 'Not to be had: it was changed before it was read' : null) : self::mm($group->found->mean).' mm · '.$verdict->sentence,
+            ($judged && $this->isWhole($group)) || $this->facts->readings->isChanged(),
+            said: $group === null ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null) : self::mm($group->found->mean).' mm · '.$verdict->sentence,
             detail: $this->spec->howToRead($point),
             stamp: $group?->last()->stamp,
         );
@@ -279,8 +279,8 @@ final readonly class StageItems
     {
         $items = [];
         foreach ($this->run->adjusters() as $id => $adjuster) {
-            $done = count($this->facts->guides[$id] ?? []);
-            if (! isset($this->facts->guides[$id]) && ! isset($this->facts->coversOff[$id])) {
+            $done = count($this->facts->adjusters->guides[$id] ?? []);
+            if (! isset($this->facts->adjusters->guides[$id]) && ! isset($this->facts->adjusters->coversOff[$id])) {
                 continue;
             }
             foreach (Guide::of($adjuster->kind()) as $place => $step) {
@@ -306,8 +306,8 @@ final readonly class StageItems
     private function broughtHome(): array
     {
         $near = $this->run->inReach();
-        $home = $near === null ? null : $this->facts->home[$near->id()] ?? null;
-        $at = $near === null ? null : $this->facts->positions[$near->id()] ?? null;
+        $home = $near === null ? null : $this->facts->adjusters->home[$near->id()] ?? null;
+        $at = $near === null ? null : $this->facts->adjusters->positions[$near->id()] ?? null;
         if ($near === null || $home === null || $at === null || count($this->run->playAdjusters()) < 2
             || $near->healthy()->contains($home) || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service && ! $near->healthy()->contains($at)) {
             return [];
@@ -324,7 +324,7 @@ final readonly class StageItems
         $now = $judgement->now;
         $inside = $now->is(VerdictKind::Inside) && $this->isWhole($judgement->nowGroup);
         $finer = $judgement === $this->judgement ? $this->finer() : null;
-        $chosen = $this->facts->byChoice;
+        $chosen = $this->facts->chosen->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
         $facts = $judgement === $this->second ? $this->facts->second : $this->facts;
         $voidedByLock = $now->is(VerdictKind::Unread) && $facts?->isVoidedByLock() === true;
@@ -355,7 +355,7 @@ final readonly class StageItems
     private function finer(): ?ProofEvidence
     {
         [$now, $band] = [$this->judgement->nowGroup, $this->judgement->plannedBand];
-        if ($now === null || $band === null || $this->facts->byChoice !== null || $this->facts->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
+        if ($now === null || $band === null || $this->facts->chosen->byChoice !== null || $this->facts->answers->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
             return null;
         }
         $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
@@ -383,7 +383,7 @@ final readonly class StageItems
         $items = [];
         foreach ([$this->judgement, $this->second] as $judgement) {
             foreach ($judgement->poseGroups ?? [] as $pose => $group) {
-                $asked = $pose !== Pose::Straight->value ? JobStage::Prove : ($this->facts->isChanged() ? JobStage::Set : JobStage::AsFound);
+                $asked = $pose !== Pose::Straight->value ? JobStage::Prove : ($this->facts->readings->isChanged() ? JobStage::Set : JobStage::AsFound);
                 if ($group->doubt === null || $asked !== $stage) {
                     continue;
                 }
@@ -404,8 +404,8 @@ final readonly class StageItems
     private function locks(): array
     {
         $items = [];
-        foreach (array_intersect_key($this->run->adjusters(), $this->facts->touched) as $id => $adjuster) {
-            $done = isset($this->facts->locked[$id]);
+        foreach (array_intersect_key($this->run->adjusters(), $this->facts->adjusters->touched) as $id => $adjuster) {
+            $done = isset($this->facts->adjusters->locked[$id]);
             $kind = $adjuster->kind();
             $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", $done, said: $done ? $kind->fastened() : null,
                 caution: $kind->fasteningCaution(),
@@ -419,10 +419,10 @@ final readonly class StageItems
     private function readAgain(Judgement $judgement): array
     {
         $point = $this->pointOf($judgement);
-        if ($this->facts->moves === []) {
+        if ($this->facts->readings->moves === []) {
             return [];
         }
-        $read = $this->facts->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)
+        $read = $this->facts->adjusters->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)
             && $this->isWhole($judgement->nowGroup);
 
         return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
@@ -462,7 +462,7 @@ final readonly class StageItems
     /** @return list<StageItem> what was set on a stand is proved on the ground */
     private function wheelsDown(): array
     {
-        $noted = $this->facts->condition;
+        $noted = $this->facts->answers->condition;
         $isOnStand = $noted !== null && $this->spec->conditions->areProvisional($noted->engine, $noted->wheels);
         if ($this->spec->aim === null || ! ($isOnStand || $this->isOnStand($this->judgement))) {
             return [];
@@ -501,7 +501,7 @@ final readonly class StageItems
     {
         $items = [];
         foreach ($this->spec->inspections() as $inspection) {
-            $found = $this->facts->inspected[$inspection->key] ?? null;
+            $found = $this->facts->answers->inspected[$inspection->key] ?? null;
             if ($inspection->gate !== null || $found?->finding !== Finding::Fault) {
                 continue;
             }
@@ -533,7 +533,7 @@ final readonly class StageItems
     private function proof(Proof $proof, ?Pose $pose): StageItem
     {
         $key = Facts::checkKey($proof->key, $pose?->value);
-        $given = $this->facts->checks[$key] ?? null;
+        $given = $this->facts->answers->checks[$key] ?? null;
         $passed = $given !== null && $this->facts->passes($proof, $given);
         $answers = [];
         foreach ($proof->answers as $word => $label) {
@@ -552,7 +552,7 @@ final readonly class StageItems
     {
         $items = [];
         foreach ($this->run->covers() as $id => $cover) {
-            if (isset($this->facts->coversOff[$id])) {
+            if (isset($this->facts->adjusters->coversOff[$id])) {
                 $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', false, about: $id, answers: [
                     new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
                 ]);

@@ -53,7 +53,7 @@ final readonly class StageProgress
     /** What is left outside by choice may also bite otherwise than the book has it; a proof of safety is never let be. */
     private static function isLetBe(StageItem $item, Facts $facts): bool
     {
-        return $facts->byChoice !== null && $item->mayStay;
+        return $facts->chosen->byChoice !== null && $item->mayStay;
     }
 
     /**
@@ -91,7 +91,7 @@ final readonly class StageProgress
     /** @return list<string> */
     private static function byChoiceStands(Facts $facts, Judgement $judgement): array
     {
-        return $facts->byChoice !== null && $judgement->now->kind->isOutside()
+        return $facts->chosen->byChoice !== null && $judgement->now->kind->isOutside()
             ? ['It is left outside by choice: close it as that.'] : [];
     }
 
@@ -100,7 +100,7 @@ final readonly class StageProgress
     {
         return match (true) {
             ! Families::of($spec->family)->allowsByChoice() => ['This control is never left outside its limits by choice.'],
-            $facts->byChoice === null => ['Say why it is left outside the band by choice.'],
+            $facts->chosen->byChoice === null => ['Say why it is left outside the band by choice.'],
             default => [],
         };
     }

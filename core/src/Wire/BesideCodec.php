@@ -213,7 +213,7 @@ final readonly class BesideCodec
             ], array_keys($state->lives), $state->lives),
             'findings' => array_map(fn (Inspection $one): array => [
                 'key' => $one->key, 'label' => $one->label, 'look_for' => $one->lookFor,
-                'finding' => ($this->state->facts->inspected[$one->key] ?? null)?->finding->value, 'remark' => ($this->state->facts->inspected[$one->key] ?? null)?->remark,
+                'finding' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->finding->value, 'remark' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->remark,
             ], PackFindings::all()),
             'stack_mm' => $state->stack(),
             'star_order' => $state->figures->starOrder(),

@@ -46,12 +46,12 @@ final readonly class ClosingRecord
             'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $state->facts->seen->putRight),
             'did_not_fit' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->value, 'number' => $one->number], $state->facts->seen->refused),
             'fitted_parts' => array_values(array_map(static fn (PartFitted $one): array => ['part' => $one->part->value, 'number' => $one->remark],
-                array_filter($state->facts->parts, static fn (PartFitted $one): bool => $one->remark !== null))),
+                array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->remark !== null))),
             'given_before_mm' => Carryover::givenBetween($state),
-            'moves' => count($state->facts->moves),
-            'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->parts),
+            'moves' => count($state->facts->readings->moves),
+            'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->answers->parts),
             'wish' => $state->facts->seen->wish?->say(),
-            'by_choice' => $state->facts->byChoice?->reason,
+            'by_choice' => $state->facts->chosen->byChoice?->reason,
             'left_faults' => self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
@@ -66,9 +66,9 @@ final readonly class ClosingRecord
             if (! in_array($adjuster->kind()->sets(), [AdjustedQuantity::Play, AdjustedQuantity::Speed], true)) {
                 continue;
             }
-            [$home, $at] = [$state->facts->home[$id] ?? null, $state->facts->positions[$id] ?? null];
+            [$home, $at] = [$state->facts->adjusters->home[$id] ?? null, $state->facts->adjusters->positions[$id] ?? null];
             $moved = Steps::none();
-            foreach ($state->facts->moves as $move) {
+            foreach ($state->facts->readings->moves as $move) {
                 $moved = $move->entry->adjuster === $id && $move->entry->steps !== null ? $moved->plus($move->entry->steps) : $moved;
             }
             $stands[] = [
@@ -96,7 +96,7 @@ final readonly class ClosingRecord
         $left = [];
         foreach ($state->spec->inspections() as $inspection) {
             if ($faulty[$inspection->key] ?? false) {
-                $left[] = "{$inspection->label}: ".($state->facts->inspected[$inspection->key]->remark ?? 'fault');
+                $left[] = "{$inspection->label}: ".($state->facts->answers->inspected[$inspection->key]->remark ?? 'fault');
             }
         }
 

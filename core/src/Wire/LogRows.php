@@ -67,7 +67,7 @@ final readonly class LogRows
         $lasts = [];
         $changes = [];
         $asked = [];
-        foreach ([$state->facts->groups, $state->facts->second->groups ?? []] as $groups) {
+        foreach ([$state->facts->readings->groups, $state->facts->second->readings->groups ?? []] as $groups) {
             $before = null;
             foreach ($groups as $group) {
                 $id = $group->last()->stamp->id;

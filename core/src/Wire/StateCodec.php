@@ -85,8 +85,8 @@ final class StateCodec
             'stage' => $state->progress->stage->value,
             'stages' => array_map($this->stage(...), JobStage::cases()),
             'asks' => $state->progress->asks()?->key,
-            'condition' => $state->facts->condition === null ? null
-                : ['engine' => $state->facts->condition->engine?->value, 'wheels' => $state->facts->condition->wheels?->value, 'label' => $state->facts->condition->label()],
+            'condition' => $state->facts->answers->condition === null ? null
+                : ['engine' => $state->facts->answers->condition->engine?->value, 'wheels' => $state->facts->answers->condition->wheels?->value, 'label' => $state->facts->answers->condition->label()],
         ];
     }
 
@@ -128,7 +128,7 @@ final class StateCodec
                 : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
             'wish' => $state->facts->seen->wish === null ? null : ['say' => $state->facts->seen->wish->say()] + StandingCodec::encodeWish($state->facts->seen->wish),
             'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->tolerable !== []) !== [],
-            'by_choice' => $state->facts->byChoice?->reason,
+            'by_choice' => $state->facts->chosen->byChoice?->reason,
             'closed' => $state->facts->closed === null ? null : [
                 'outcome' => $state->facts->closed->outcome->value,
                 'next_check' => $state->facts->closed->nextCheck,
@@ -192,7 +192,7 @@ final class StateCodec
     private function spec(): array
     {
         $spec = $this->state->spec;
-        $policy = $this->state->facts->policy ?? $spec->policy;
+        $policy = $this->state->facts->chosen->policy ?? $spec->policy;
 
         return [
             'point' => $spec->aim?->point->value,
@@ -208,8 +208,8 @@ final class StateCodec
             'policy_label' => $policy->label(),
             'mode' => ChosenMode::of($this->state->run, $this->state->facts)->value,
             'parking' => ChosenMode::parking($this->state->facts)->value,
-            'like' => $this->state->facts->like?->machine,
-            'aims_wish' => $this->state->facts->like === null && $this->state->facts->policy === null && $this->state->facts->seen->wish?->mm !== null,
+            'like' => $this->state->facts->chosen->like?->machine,
+            'aims_wish' => $this->state->facts->chosen->like === null && $this->state->facts->chosen->policy === null && $this->state->facts->seen->wish?->mm !== null,
             'rule' => $spec->rule->value,
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,
@@ -258,7 +258,7 @@ final class StateCodec
     private function summary(JobStage $stage, int $done, int $all): string
     {
         $found = $this->state->judgement->foundGroup;
-        $moves = count($this->state->facts->moves);
+        $moves = count($this->state->facts->readings->moves);
 
         return match ($stage) {
             JobStage::AsFound => $this->state->spec->aim === null ? "{$done} of {$all} told" : ($found === null ? 'not read yet' : self::mm($found->found->mean).' mm, '.self::word($this->state->judgement->found)),
@@ -344,8 +344,8 @@ final class StateCodec
     /** @return array<string, mixed> where it stands, and what room it has */
     private function placeOf(Adjuster $adjuster): array
     {
-        $at = $this->state->facts->positions[$adjuster->id()] ?? null;
-        $home = $this->state->facts->home[$adjuster->id()] ?? null;
+        $at = $this->state->facts->adjusters->positions[$adjuster->id()] ?? null;
+        $home = $this->state->facts->adjusters->home[$adjuster->id()] ?? null;
         $shows = self::showing($adjuster);
 
         return [
@@ -365,17 +365,17 @@ final class StateCodec
     {
         $facts = $this->state->facts;
         $id = $adjuster->id();
-        $at = $facts->positions[$id] ?? null;
+        $at = $facts->adjusters->positions[$id] ?? null;
 
         return [
             'caution' => $adjuster->kind()->caution(),
             'guide' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label, 'caution' => $step->caution], Guide::of($adjuster->kind())),
-            'guide_done' => count($facts->guides[$id] ?? []),
-            'touched' => isset($facts->touched[$id]),
-            'locked' => isset($facts->locked[$id]),
+            'guide_done' => count($facts->adjusters->guides[$id] ?? []),
+            'touched' => isset($facts->adjusters->touched[$id]),
+            'locked' => isset($facts->adjusters->locked[$id]),
             'healthy' => $at === null || $adjuster->healthy()->contains($at),
             'cover' => $adjuster->access()->cover,
-            'cover_off' => isset($facts->coversOff[$id]),
+            'cover_off' => isset($facts->adjusters->coversOff[$id]),
             'minutes' => $adjuster->access()->minutes,
             'tools' => $adjuster->access()->tools,
             'lock' => $adjuster->lock(),
@@ -443,7 +443,7 @@ final class StateCodec
     private function expected(): ?array
     {
         $play = $this->state->beliefs->play;
-        $groups = $this->state->facts->groups;
+        $groups = $this->state->facts->readings->groups;
         if ($this->state->judgement->nowGroup !== null || ! $play->isPlaced() || $groups === []) {
             return null;
         }
@@ -469,7 +469,7 @@ final class StateCodec
             'finding' => $this->finding(),
             'sides_mm' => $play->isPlaced() && $play->sides()->areKnown() ? $play->sides()->apart : null,
             'creep_mm' => $this->state->beliefs->creep->expectedAt(1.0),
-            'moves' => count(array_filter($this->state->facts->moves, static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed)),
+            'moves' => count(array_filter($this->state->facts->readings->moves, static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed)),
             'per_step' => array_map(static fn (Adjuster $a): array => [
                 'adjuster' => $a->id(),
                 'unit' => $a->counting()->unit->value,

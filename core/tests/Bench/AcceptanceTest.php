@@ -47,7 +47,7 @@ final class AcceptanceTest extends TestCase
     public function test_the_whole_thread_may_be_used(): void
     {
         $job = TestJob::clutch()->ready()->entry('move', ['adjuster' => 'perch', 'turns' => -2])->entry('move', ['adjuster' => 'perch', 'turns' => 8.8]);
-        self::assertEqualsWithDelta(11.0, 1.25 * ($job->state->facts->positions['perch']?->toFloat() ?? 0.0), 1e-9);
+        self::assertEqualsWithDelta(11.0, 1.25 * ($job->state->facts->adjusters->positions['perch']?->toFloat() ?? 0.0), 1e-9);
     }
 
     public function test_no_move_is_longer_than_the_whole_thread_though_nobody_knows_where_it_stands(): void
@@ -56,7 +56,7 @@ final class AcceptanceTest extends TestCase
         $try = static fn (float $turns): string => $job->refusal(static fn (TestJob $job): TestJob => $job->entry('move', ['adjuster' => 'perch', 'turns' => $turns]));
         self::assertSame('The perch barrel goes 8.8 turns from one end to the other. It cannot have been moved by 9 turns.', $try(-9.0));
         $job->entry('move', ['adjuster' => 'perch', 'turns' => 8.5]);
-        self::assertCount(1, $job->state->facts->moves);
+        self::assertCount(1, $job->state->facts->readings->moves);
     }
 
     public function test_an_amendment_may_not_bring_a_move_beyond_the_thread_either(): void
@@ -80,7 +80,7 @@ final class AcceptanceTest extends TestCase
         $job = TestJob::clutch();
         $job->person = TestJob::oda();
         self::assertSame('Oda is not on this job. Join it first, so that the log shows who did what.', $job->refusal(static fn (TestJob $job): TestJob => $job->line('ok')));
-        self::assertArrayHasKey('engine_off', $job->as(TestJob::oda())->line('ok')->state->facts->confirmed);
+        self::assertArrayHasKey('engine_off', $job->as(TestJob::oda())->line('ok')->state->facts->answers->confirmed);
     }
 
     public function test_a_viewer_only_looks(): void

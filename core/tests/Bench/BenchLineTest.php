@@ -194,10 +194,10 @@ final class BenchLineTest extends TestCase
     public function test_how_it_is_set_is_typed_too(): void
     {
         $job = TestJob::clutch()->ready();
-        self::assertSame('service', $job->line('Service')->state->facts->mode?->value);
-        self::assertSame('touch_up', $job->line('touch-up')->state->facts->mode?->value);
-        self::assertSame('middle', $job->line('park middle')->state->facts->parking?->value);
-        self::assertSame('in_then_back', $job->line('park IN')->state->facts->parking?->value);
+        self::assertSame('service', $job->line('Service')->state->facts->chosen->mode?->value);
+        self::assertSame('touch_up', $job->line('touch-up')->state->facts->chosen->mode?->value);
+        self::assertSame('middle', $job->line('park middle')->state->facts->chosen->parking?->value);
+        self::assertSame('in_then_back', $job->line('park IN')->state->facts->chosen->parking?->value);
         self::assertSame('Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park')));
         self::assertSame('“garage” is no parking place. Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park garage')));
     }

@@ -49,8 +49,8 @@ final class ConfirmedTogetherTest extends TestCase
         }
         self::assertSame($byLine->state->progress->stage, $atOnce->state->progress->stage);
         self::assertSame($byLine->state->progress->asks()?->key, $atOnce->state->progress->asks()?->key);
-        self::assertSame(array_keys($byLine->state->facts->confirmed), array_keys($atOnce->state->facts->confirmed));
-        self::assertSame(array_keys($byLine->state->facts->inspected), array_keys($atOnce->state->facts->inspected));
+        self::assertSame(array_keys($byLine->state->facts->answers->confirmed), array_keys($atOnce->state->facts->answers->confirmed));
+        self::assertSame(array_keys($byLine->state->facts->answers->inspected), array_keys($atOnce->state->facts->answers->inspected));
     }
 
     public function test_the_log_names_each_line(): void
@@ -70,7 +70,7 @@ final class ConfirmedTogetherTest extends TestCase
         $job->line('fault strands out', 'wire');
         self::assertNotContains('wire', array_map(static fn (StageItem $one): string => $one->key, $job->state->progress->together(JobStage::LookOver)));
         $job->line('all ok', 'conduit');
-        self::assertSame(Finding::Fault, $job->state->facts->inspected['wire']->finding);
+        self::assertSame(Finding::Fault, $job->state->facts->answers->inspected['wire']->finding);
         $this->expectException(Refused::class);
         $this->expectExceptionMessage('“Inner wire” is not sound. Answer it by itself.');
         $job->entry('all_confirmed', ['keys' => ['wire', 'handle']]);
@@ -96,7 +96,7 @@ final class ConfirmedTogetherTest extends TestCase
                 self::assertNotSame('', $refused->getMessage());
             }
         }
-        self::assertSame([], $job->state->facts->confirmed);
+        self::assertSame([], $job->state->facts->answers->confirmed);
     }
 
     public function test_a_question_of_another_stage_is_not_answered_by_it(): void
@@ -127,7 +127,7 @@ final class ConfirmedTogetherTest extends TestCase
         }
         $job->entry('closed', ['outcome' => 'fit']);
         self::assertNotNull($job->state->facts->closed);
-        self::assertCount(1, $job->state->facts->moves);
+        self::assertCount(1, $job->state->facts->readings->moves);
         self::assertLessThanOrEqual(self::FAIR, $entries + 1);
     }
 

@@ -41,8 +41,8 @@ final class PushPullTest extends TestCase
         $job = self::backward(self::ready()->read(7.5, 7.5, 7.5), 2, 2, 2);
         $job->adjuster = 'return';
         $job->line('-1t', 'in_band:second');
-        self::assertSame(0.0, $job->state->facts->slack);
-        self::assertSame(1.0, $job->state->facts->second?->slack);
+        self::assertSame(0.0, $job->state->facts->readings->slack);
+        self::assertSame(1.0, $job->state->facts->second?->readings->slack);
         self::assertEqualsWithDelta(7.5, $job->state->beliefs->play->expected(0.0), 1e-9);
         self::assertEqualsWithDelta(2 + 1.4, self::closing($job)->beliefs->play->expected(0.0), 0.1);
         self::assertSame('unread', $job->state->judgement->now->kind->value, 'on one drum, both are read again');

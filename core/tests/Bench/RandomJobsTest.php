@@ -17,8 +17,12 @@ final class RandomJobsTest extends TestCase
     private const LINES = ['ok', 'no', 'yes', 'cold', 'hot', '+1t', '-1t', '+2f', '-5f', '4', '0', '12', '15.5', '25', '19.8', 'nickel', '1/2 in', 'v second thoughts',
         'thread 3', 'aim loose', 'aim crisp', 'n a note', 'done', 'middle', 'late', 'fault frayed', 'noted worn', 'tag sticks'];
 
+    /** Moves that were offered over all jobs. */
+    private static int $moves = 0;
+
     public function test_what_the_bench_says_hangs_together(): void
     {
+        self::$moves = 0;
         for ($seed = 1; $seed <= 24; $seed++) {
             $chance = new Chance($seed);
             $job = $seed % 2 === 0 ? TestJob::clutch() : TestJob::throttle();
@@ -33,6 +37,7 @@ final class RandomJobsTest extends TestCase
                 self::holds(StateCodec::encode($job->state), "seed {$seed}, step {$step}: {$line}");
             }
         }
+        self::assertGreaterThan(30, self::$moves, 'what is held of a move was held of many');
     }
 
     /** @param  array<string, mixed>  $state */
@@ -47,7 +52,8 @@ final class RandomJobsTest extends TestCase
             self::assertSame($judged['mm'] === null, $judged['count'] === 0, $when);
         }
         foreach ($state['next']['options'] as $option) {
-            self::assertTrue($option['turns'] === null || abs($option['turns']) > 1e-9, $when);
+            self::assertTrue($option['kind'] === 'out_of_thread' ? $option['steps'] === null : abs($option['steps']) > 1e-9, $when);
+            self::$moves += $option['kind'] === 'move' ? 1 : 0;
             self::assertTrue($option['low_mm'] === null || ($option['low_mm'] <= $option['high_mm'] && $option['low_mm'] >= 0.0), $when);
         }
         self::assertContains($state['asks'] === null ? 'close' : $state['stage'], array_column($state['stages'], 'key'), $when);

@@ -74,7 +74,7 @@ final class SeizedTest extends TestCase
     public function test_where_it_stood_stays_known(): void
     {
         $job = TestJob::clutch()->ready()->line('seized', 'in_band');
-        self::assertEquals($job->state->facts->home['perch'], $job->state->facts->positions['perch']);
+        self::assertEquals($job->state->facts->adjusters->home['perch'], $job->state->facts->adjusters->positions['perch']);
     }
 
     public function test_seized_when_its_thread_was_asked_it_is_asked_again_once_it_turns(): void
@@ -103,7 +103,7 @@ final class SeizedTest extends TestCase
             $job->entry('thread', ['adjuster' => $id, 'marked' => true]);
         }
         self::assertSame('Marked with a pen, not counted', $job->state->progress->item('thread:perch')?->said);
-        self::assertNull($job->state->facts->positions['perch']);
+        self::assertNull($job->state->facts->adjusters->positions['perch']);
         $job->line('+2f', 'in_band')->line('-5f', 'in_band');
         self::assertSame(3 * 120, $job->state->wayHome()['perch']?->count, 'counted, though nobody knows where it stood');
         $job->entry('move', ['adjuster' => 'perch', 'uncounted' => true]);

@@ -114,7 +114,7 @@ final class StagesTest extends TestCase
     {
         $job = self::throttleTried(['straight', 'left'])->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right'])->line('v tried with the key in');
         self::assertSame([], $job->state->judgement->gatesThat(GateStatus::Failed));
-        self::assertCount(1, $job->state->facts->voidedChecks);
+        self::assertCount(1, $job->state->facts->answers->voidedChecks);
     }
 
     public function test_only_a_leads_passing_job_lifts_a_tag(): void

@@ -39,8 +39,8 @@ final class KindsTest extends TestCase
     public function test_a_move_is_typed_in_the_adjusters_own_steps(array $adjuster, string $line, float $slack, string $said): void
     {
         $job = self::job($adjuster, 1.0)->line($line, 'in_band');
-        self::assertEqualsWithDelta($slack, $job->state->facts->slack, 1e-12);
-        $move = $job->state->facts->moves[0]->entry->steps;
+        self::assertEqualsWithDelta($slack, $job->state->facts->readings->slack, 1e-12);
+        $move = $job->state->facts->readings->moves[0]->entry->steps;
         self::assertSame($said, $job->state->run->adjuster('it')?->say($move ?? Steps::none()));
     }
 
@@ -48,7 +48,7 @@ final class KindsTest extends TestCase
     #[DataProvider('moves')]
     public function test_what_is_said_of_a_move_may_be_typed_as_it_stands(array $adjuster, string $line, float $slack, string $said): void
     {
-        self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line(ucfirst($said), 'in_band')->state->facts->slack, 1e-12);
+        self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line(ucfirst($said), 'in_band')->state->facts->readings->slack, 1e-12);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, float}> */
@@ -67,7 +67,7 @@ final class KindsTest extends TestCase
     #[DataProvider('shortly')]
     public function test_a_move_is_typed_as_people_say_it(array $adjuster, string $line, float $slack): void
     {
-        self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line($line, 'in_band')->state->facts->slack, 1e-12);
+        self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line($line, 'in_band')->state->facts->readings->slack, 1e-12);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
@@ -95,8 +95,8 @@ final class KindsTest extends TestCase
     public function test_where_it_stands_is_a_rung_and_not_a_length(): void
     {
         $job = self::job(['kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'travel_steps' => ['from' => 1, 'to' => 6]], null);
-        self::assertSame(4.0, $job->line('thread 4')->state->facts->positions['it']?->toFloat());
-        self::assertSame(3.0, $job->line('3 rungs', 'thread:it')->state->facts->positions['it']?->toFloat());
+        self::assertSame(4.0, $job->line('thread 4')->state->facts->adjusters->positions['it']?->toFloat());
+        self::assertSame(3.0, $job->line('3 rungs', 'thread:it')->state->facts->adjusters->positions['it']?->toFloat());
         self::assertStringContainsString('goes from rung 1 to rung 6, so it cannot stand on rung 9', $job->refusal(static fn (TestJob $one) => $one->line('thread 9')));
         self::assertStringContainsString('stands on a whole rung', $job->refusal(static fn (TestJob $one) => $one->line('thread 2.5')));
         self::assertStringContainsString('Type where the thing stands, in rungs', $job->refusal(static fn (TestJob $one) => $one->line('thread up there')));
@@ -105,8 +105,8 @@ final class KindsTest extends TestCase
     public function test_where_a_cam_stands_is_a_part_of_a_turn(): void
     {
         $job = self::job(['kind' => 'cam_screw', 'mm_per_step' => 1.4, 'travel_steps' => ['from' => 0, 'to' => 2]], null);
-        self::assertSame('1 1/2 turns from its clockwise stop', $job->state->run->adjuster('it')?->where($job->line('thread 1.5')->state->facts->positions['it'] ?? Steps::none()));
-        self::assertSame(0.75, $job->line('3/4 turn', 'thread:it')->state->facts->positions['it']?->toFloat());
+        self::assertSame('1 1/2 turns from its clockwise stop', $job->state->run->adjuster('it')?->where($job->line('thread 1.5')->state->facts->adjusters->positions['it'] ?? Steps::none()));
+        self::assertSame(0.75, $job->line('3/4 turn', 'thread:it')->state->facts->adjusters->positions['it']?->toFloat());
     }
 
     public function test_the_size_of_a_step_that_is_only_drawn_is_learned(): void
@@ -151,7 +151,7 @@ final class KindsTest extends TestCase
             self::assertSame($next !== 'wind', $job->state->facts->guideUnderWay($job->state->run) !== null);
         }
         $job->entry('step', ['adjuster' => 'it', 'key' => $keys[0]]);
-        self::assertSame([$keys[0]], $job->state->facts->guides['it'], 'done again, it begins anew');
+        self::assertSame([$keys[0]], $job->state->facts->adjusters->guides['it'], 'done again, it begins anew');
     }
 
     public function test_while_a_push_rod_is_set_the_cable_stays_slack_and_nothing_else_is_advised(): void
@@ -160,9 +160,9 @@ final class KindsTest extends TestCase
         self::assertSame('guided', $job->state->next()->kind->value);
         $job->adjuster = 'perch';
         self::assertStringContainsString('the cable stays slack until its last step is done', $job->refusal(static fn (TestJob $one) => $one->line('+1t', 'in_band')));
-        self::assertSame(0, $job->state->facts->positions['perch']->count ?? null, 'all slack given, it stands at its end');
+        self::assertSame(0, $job->state->facts->adjusters->positions['perch']->count ?? null, 'all slack given, it stands at its end');
         $job->entry('thread', ['adjuster' => 'perch', 'turns' => 1])->line('-1f', 'in_band');
-        self::assertSame(-1, $job->state->facts->moves[0]->entry->steps?->count <=> 0);
+        self::assertSame(-1, $job->state->facts->readings->moves[0]->entry->steps?->count <=> 0);
         $job->adjuster = 'it';
         self::assertStringContainsString('has no place to measure', $job->refusal(static fn (TestJob $one) => $one->entry('thread', ['adjuster' => 'it', 'turns' => 1])));
     }
@@ -175,7 +175,7 @@ final class KindsTest extends TestCase
             $job->entry('step', ['adjuster' => 'it', 'key' => $key]);
         }
         self::assertSame('unread', $job->state->judgement->now->kind->value);
-        self::assertSame(4, $job->state->facts->stretch);
+        self::assertSame(4, $job->state->facts->readings->stretch);
     }
 
     public function test_a_run_with_nothing_to_turn_says_what_that_means(): void
@@ -188,9 +188,9 @@ final class KindsTest extends TestCase
     public function test_a_governor_nut_has_a_ceiling_and_is_no_part_of_a_plan(): void
     {
         $job = self::job(['kind' => 'governor_nut', 'thread' => '1/4-20', 'travel_mm' => 25.4], 12.0);
-        $at = static fn (TestJob $one): float => $one->state->facts->positions['it']?->toFloat() ?? 0.0;
+        $at = static fn (TestJob $one): float => $one->state->facts->adjusters->positions['it']?->toFloat() ?? 0.0;
         self::assertSame(11.0, $at($job->line('-1t', 'in_band')));
-        self::assertSame(0.0, $job->state->facts->slack, 'it moves no conduit');
+        self::assertSame(0.0, $job->state->facts->readings->slack, 'it moves no conduit');
         // Half an inch stays: common practice, no source. 10 turns of 1/4-20 are 12.7 mm.
         self::assertSame('The thing keeps 12.7 mm of thread: governed speed is not raised past the maker\'s limit.', $job->refusal(static fn (TestJob $one) => $one->line('-1t1f', 'in_band')));
         self::assertSame(10.0, $at($job->line('-1t', 'in_band')));
@@ -200,7 +200,7 @@ final class KindsTest extends TestCase
     public function test_done_is_the_move_shown_in_its_own_steps(): void
     {
         $job = self::job(['kind' => 'hook_holes', 'mm_per_step' => 4, 'travel_steps' => ['from' => 1, 'to' => 5]], 2.0);
-        self::assertSame(3.0, $job->line('done', 'in_band', turns: 1.0)->state->facts->positions['it']?->toFloat());
+        self::assertSame(3.0, $job->line('done', 'in_band', turns: 1.0)->state->facts->adjusters->positions['it']?->toFloat());
         self::assertSame(1.0, (new Shown('it', 1.0, null, null, null, null))->steps);
     }
 

@@ -79,7 +79,8 @@ final class CasesTest extends TestCase
         self::assertNotNull($plan);
         self::assertTrue($plan->finishesAlike);
         self::assertCount(2, $plan->steps);
-        self::assertLessThan(0, ($plan->steps[0]->steps->count ?? 0) * ($plan->steps[1]->steps->count ?? 0), 'past, and back');
+        [$past, $back] = array_map(static fn ($step): int => ($step->steps ?? self::fail('no move'))->count, $plan->steps);
+        self::assertLessThan(0, $past * $back, 'past, and back');
         self::assertStringNotContainsString('wrong cable', $state->next()->sentence);
     }
 
@@ -104,7 +105,7 @@ final class CasesTest extends TestCase
         foreach (self::job('inside-but-service-turns-it-out')->next()->plan->steps ?? [] as $step) {
             self::assertTrue($step->healthyAfter);
             self::assertStringNotContainsString('0.0 mm of thread', $step->sentence);
-            self::assertLessThanOrEqual(Steps::of(1)->count, abs($step->steps->count ?? 0), 'a small turn home, and no more');
+            self::assertLessThanOrEqual(Steps::of(1)->count, abs(($step->steps ?? self::fail('no move'))->count), 'a small turn home, and no more');
         }
     }
 

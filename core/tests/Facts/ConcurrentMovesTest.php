@@ -62,7 +62,7 @@ final class ConcurrentMovesTest extends TestCase
         $job->person = TestJob::ines();
         $job->entry('move', ['adjuster' => 'perch', 'turns' => 1], $seen);
         self::assertSame('Two people moved this cable: read it again', $job->state->judgement->now->sentence);
-        self::assertEqualsWithDelta(4.0, $job->state->facts->positions['perch']?->toFloat(), 1e-9, 'both moves happened');
+        self::assertEqualsWithDelta(4.0, $job->state->facts->adjusters->positions['perch']?->toFloat(), 1e-9, 'both moves happened');
     }
 
     /** @return array<string, mixed> */

@@ -150,7 +150,7 @@ final class DoubtTest extends TestCase
         self::assertSame('Cannot be seen', $job->state->progress->item('thread:perch')?->said);
         self::assertStringStartsWith('reading', (string) $job->state->progress->asks()?->key, 'it blocks no reading');
         $job->read(25.5, 25, 25.5)->line('+1t', 'in_band')->line('stop');
-        self::assertSame($job->state->run->adjuster('perch')?->travel()->to->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame($job->state->run->adjuster('perch')?->travel()->to->count, $job->state->facts->adjusters->positions['perch']?->count);
     }
 
     private static function lastRow(TestJob $job): string

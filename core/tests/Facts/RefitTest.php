@@ -177,7 +177,7 @@ final class RefitTest extends TestCase
         $item = self::item($job, 'check:stops');
         self::assertSame(['engine', 'blade', 'the blade'], array_map(static fn (Answer $one): string => $one->hint($item->answers), $item->answers));
         $job->line('engine and blade', 'check:stops');
-        self::assertSame('engine_stops', $job->state->facts->checks['stops']->answer);
+        self::assertSame('engine_stops', $job->state->facts->answers->checks['stops']->answer);
     }
 
     public function test_as_found_is_what_was_found_and_the_job_goes_on_without_it(): void
@@ -191,7 +191,7 @@ final class RefitTest extends TestCase
         while (self::asked($job) !== 'replace:fitted') {
             $job->line('ok');
         }
-        self::assertSame(0, $job->state->facts->positions['perch']->count ?? null, 'at full slack a thread stands at its end, and no plan goes by the old one');
+        self::assertSame(0, $job->state->facts->adjusters->positions['perch']->count ?? null, 'at full slack a thread stands at its end, and no plan goes by the old one');
         $job->entry('part', ['part' => 'cable', 'remark' => 'TR-330-A'])->line('ok', 'wire')->line('ok', 'conduit');
         self::assertSame('Not to be had: it was changed before it was read', self::item($job, 'reading:found')->said);
         self::assertSame('in_band', self::asked($job));
@@ -249,7 +249,7 @@ final class RefitTest extends TestCase
         $job->adjuster = 'governor';
         $job->line('-1f', 'in_band')->entry('confirmed', ['key' => 'locked', 'adjuster' => 'governor']);
         self::assertSame($before, $job->state->judgement->now->sentence, 'no cable was moved');
-        self::assertArrayHasKey('wide_open', $job->state->facts->checks);
+        self::assertArrayHasKey('wide_open', $job->state->facts->answers->checks);
         self::assertNull($job->state->judgement->measures[1]->found, 'the speed is measured anew');
     }
 

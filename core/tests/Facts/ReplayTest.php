@@ -19,10 +19,10 @@ final class ReplayTest extends TestCase
     public function test_consecutive_readings_alike_are_one_group(): void
     {
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5);
-        $groups = [count($job->state->facts->groups)];
+        $groups = [count($job->state->facts->readings->groups)];
         $job->instrument = 'caliper';
-        $groups[] = count($job->read(25.3)->state->facts->groups);
-        $groups[] = count($job->as(TestJob::oda())->read(25.3)->state->facts->groups);
+        $groups[] = count($job->read(25.3)->state->facts->readings->groups);
+        $groups[] = count($job->as(TestJob::oda())->read(25.3)->state->facts->readings->groups);
         self::assertSame([1, 2, 3], $groups, 'another instrument, and another person, begin another group');
     }
 
@@ -48,7 +48,7 @@ final class ReplayTest extends TestCase
     public function test_positions_follow_the_moves_and_home_stays(): void
     {
         $job = TestJob::clutch()->ready()->line('+1t2f', 'in_band')->line('-3f', 'in_band');
-        self::assertSame(Steps::of(2)->count + Steps::fromFlats(5)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::of(2)->count + Steps::fromFlats(5)->count, $job->state->facts->adjusters->positions['perch']?->count);
         self::assertSame(Steps::fromFlats(-5)->count, $job->state->wayHome()['perch']?->count);
     }
 
@@ -56,19 +56,19 @@ final class ReplayTest extends TestCase
     {
         $job = TestJob::clutch();
         $job->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 3.125]);
-        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->home['perch']?->count);
+        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->adjusters->home['perch']?->count);
         $job->line('+1t', 'in_band')->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 4.0]);
-        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->home['perch']->count, 'a later one only corrects where it stands');
-        self::assertSame(Steps::exactly(3.2)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->adjusters->home['perch']->count, 'a later one only corrects where it stands');
+        self::assertSame(Steps::exactly(3.2)->count, $job->state->facts->adjusters->positions['perch']?->count);
     }
 
     public function test_answers_before_a_move_are_due_again_after_it(): void
     {
         $job = TestJob::throttle()->ready()->read(4, 4, 4);
         $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left']);
-        self::assertCount(1, $job->state->facts->checks);
+        self::assertCount(1, $job->state->facts->answers->checks);
         $job->line('+1f', 'in_band');
-        self::assertSame([], $job->state->facts->checks);
+        self::assertSame([], $job->state->facts->answers->checks);
     }
 
     public function test_a_voided_entry_leaves_the_state_as_if_it_had_never_been(): void
@@ -76,7 +76,7 @@ final class ReplayTest extends TestCase
         $with = TestJob::clutch()->ready()->read(25.5, 25);
         $never = $with->state;
         $with->read(52)->line('v misread');
-        self::assertEquals($never->facts->groups, $with->state->facts->groups);
+        self::assertEquals($never->facts->readings->groups, $with->state->facts->readings->groups);
         self::assertEquals($never->beliefs, $with->state->beliefs);
         self::assertSame($never->judgement->now->sentence, $with->state->judgement->now->sentence);
     }
@@ -89,7 +89,7 @@ final class ReplayTest extends TestCase
         self::assertCount(1, $job->state->beliefs->surprises, 'a turn out cannot have done that');
         $job->entry('amend', ['entry' => $move, 'kind' => 'move', 'body' => ['adjuster' => 'perch', 'turns' => -1], 'reason' => 'it was in']);
         self::assertSame([], $job->state->beliefs->surprises);
-        self::assertSame(Steps::of(1)->count, $job->state->facts->positions['perch']?->count);
+        self::assertSame(Steps::of(1)->count, $job->state->facts->adjusters->positions['perch']?->count);
     }
 
     public function test_a_replay_equals_the_replay_of_its_prefix_and_the_rest(): void

@@ -65,7 +65,7 @@ final class InstrumentCapabilityTest extends TestCase
     public function test_repeats_pool_about_each_groups_own_mean(): void
     {
         $job = TestJob::clutch()->ready()->read(15, 15.5, 14.5)->line('+1t', 'in_band')->read(10, 11);
-        [$sums] = Pooling::of($job->state->facts->groups);
+        [$sums] = Pooling::of($job->state->facts->readings->groups);
         // Squares 0.5 about 15 and 0.5 about 10.5; two and one degrees of freedom.
         self::assertEqualsWithDelta(1.0, $sums['squares'], 1e-12);
         self::assertSame(['ines', 'rule', 3], [$sums['person'], $sums['instrument'], $sums['freedom']]);

@@ -37,9 +37,9 @@ final class AdjusterFittedTest extends TestCase
         $job = TestJob::clutch()->ready()->read(25.0)->line('+1t');
         $job->entry('adjuster', ['cable' => 'clutch', 'adjuster' => ['id' => 'second_barrel', 'name' => 'second barrel'] + self::MANUAL]);
         self::assertSame('second_barrel', array_key_last($job->state->run->adjusters()));
-        self::assertArrayHasKey('perch', $job->state->facts->positions);
+        self::assertArrayHasKey('perch', $job->state->facts->adjusters->positions);
         $job->entry('adjuster', ['cable' => 'clutch', 'adjuster' => ['id' => 'perch_2', 'name' => 'new perch barrel'] + self::MANUAL, 'in_place_of' => 'perch']);
-        self::assertArrayNotHasKey('perch', $job->state->facts->positions);
+        self::assertArrayNotHasKey('perch', $job->state->facts->adjusters->positions);
         self::assertSame('perch_2', array_key_first($job->state->run->adjusters()), 'it has the place of the old one');
         $said = array_column(LogRows::of($job->state), 'what');
         self::assertContains('perch barrel out 1 turn', $said);
@@ -66,13 +66,13 @@ final class AdjusterFittedTest extends TestCase
             ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11, 'access' => ['minutes' => 1, 'cover' => 'boot']]]]]], ['positions_steps' => ['perch' => 2.0]])->ready();
         $job->entry('cover', ['adjuster' => 'perch', 'off' => true])->entry('adjuster', ['cable' => 'clutch', 'adjuster' => ['access' => ['minutes' => 1, 'cover' => 'boot']] + self::MANUAL, 'in_place_of' => 'perch']);
         $fitted = $job->last();
-        self::assertSame(['manual' => true], $job->state->facts->coversOff);
+        self::assertSame(['manual' => true], $job->state->facts->adjusters->coversOff);
         $job->entry('cover', ['adjuster' => 'manual', 'off' => false]);
         $cover = $job->last();
         $takeBack = static fn (TestJob $job): TestJob => $job->entry('void', ['entry' => $fitted, 'reason' => 'not this one']);
         self::assertStringContainsString('Take that back first.', $job->refusal($takeBack));
         $takeBack($job->entry('void', ['entry' => $cover, 'reason' => 'not this one']));
-        self::assertSame(['perch' => true], $job->state->facts->coversOff);
+        self::assertSame(['perch' => true], $job->state->facts->adjusters->coversOff);
     }
 
     public function test_one_whose_place_was_taken_names_what_to_take_back_first(): void

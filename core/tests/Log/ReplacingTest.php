@@ -81,7 +81,7 @@ final class ReplacingTest extends TestCase
         self::assertSame('Say which cable is replaced: Throttle cable or Closing cable.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'begin', 'reason' => 'frayed'])));
         self::assertStringContainsString('is not a cable of this control', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'brake'])));
         $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed', 'cable' => 'closing'])->entry('replacing', ['key' => 'note', 'remark' => 'left'])->entry('replacing', ['key' => 'slack']);
-        self::assertSame([2.0, 3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->positions)));
+        self::assertSame([2.0, 3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->adjusters->positions)));
     }
 
     public function test_of_a_cable_of_two_pieces_one_is_replaced_and_the_other_keeps_its_place(): void
@@ -98,7 +98,7 @@ final class ReplacingTest extends TestCase
         self::assertSame('Tools: rear barrel: 8 mm spanner for the rear.', $job->state->progress->item('replace:slack')?->detail, 'only its own adjusters are turned');
         self::assertSame('Tools: long-nosed pliers.', $job->state->progress->item('replace:hook')?->detail, 'as the book has it');
         $job->entry('replacing', ['key' => 'slack']);
-        self::assertSame([3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->positions)));
+        self::assertSame([3.0, 0.0], array_map(static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null, array_values($job->state->facts->adjusters->positions)));
     }
 
     public function test_tools_of_a_step_that_is_none_are_refused(): void

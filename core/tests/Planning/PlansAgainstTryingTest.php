@@ -73,7 +73,7 @@ final class PlansAgainstTryingTest extends TestCase
         self::assertNotNull($plan, $where);
         self::assertCount(1, $plan->steps, $where);
         self::assertNull($positions[$plan->steps[0]->adjuster] ?? null, $where);
-        self::assertLessThanOrEqual(Steps::PER_TURN, abs($plan->steps[0]->steps->count ?? 0), $where);
+        self::assertLessThanOrEqual(Steps::PER_TURN, abs(($plan->steps[0]->steps ?? self::fail($where))->count), $where);
         self::assertLessThan(abs($window->band->beyond($window->expected(0.0))), abs($window->band->beyond($window->expected($plan->shift))), $where);
     }
 
@@ -101,7 +101,7 @@ final class PlansAgainstTryingTest extends TestCase
         if ($last && count($all) > count($usual)) {
             [$good, $best] = $tries->best($all);
         }
-        if ($best === null && count($all) > count($usual) && array_filter(array_keys($usual), static fn (string $id): bool => ($facts->positions[$id] ?? null) === null) === []) {
+        if ($best === null && count($all) > count($usual) && array_filter(array_keys($usual), static fn (string $id): bool => ($facts->adjusters->positions[$id] ?? null) === null) === []) {
             // Where the clamp has not wire enough for bolts fully home, they come home as far as it reaches.
             $all = self::tried($state->run, $facts, $mode, true, false);
             $good = $tries->good($all);
@@ -110,7 +110,7 @@ final class PlansAgainstTryingTest extends TestCase
         $where = "seed {$chance->seed}, case {$case}, full ".json_encode($full);
         $this->tally($state->run, $best !== null, $last, $mode);
         if (str_starts_with((string) $plan?->why, 'Where it stands is not known')) {
-            $this->isOnTheWay($plan, $facts->positions, $window, $where);
+            $this->isOnTheWay($plan, $facts->adjusters->positions, $window, $where);
 
             return;
         }
@@ -214,8 +214,8 @@ final class PlansAgainstTryingTest extends TestCase
 
         return array_map(static fn (Adjuster $one): Tried => new Tried(
             $one,
-            $facts->positions[$one->id()] ?? null,
-            isset($facts->coversOff[$one->id()]),
+            $facts->adjusters->positions[$one->id()] ?? null,
+            isset($facts->adjusters->coversOff[$one->id()]),
             true,
             $mode === SettingMode::Service && $one === $easy && $one->kind()->value !== 'pinch_clamp'
                 ? [min(1440, $one->travel()->to->count), min(2160, $one->travel()->to->count)] : null,

@@ -34,9 +34,10 @@ final class ProofEvidenceTest extends TestCase
         $next = $job->state->next();
         self::assertSame(PlanKind::Move, $next->kind);
         self::assertStringStartsWith('“Where does it bite?” At the very end: it wants more slack.', $next->sentence);
-        $steps = $next->options[$next->recommended ?? '']->steps ?? self::fail('no move');
-        self::assertGreaterThan(0.0, $job->state->run->adjuster($next->recommended ?? '')?->slackGiven($steps));
-        self::assertLessThan(20.0, $next->options[$next->recommended ?? '']->expected, 'and stays inside the band');
+        $advice = $next->options[$next->recommended ?? ''] ?? self::fail('no move');
+        $steps = $advice->steps ?? self::fail('no move');
+        self::assertGreaterThan(0.0, $job->state->run->adjuster($advice->adjuster)?->slackGiven($steps));
+        self::assertLessThan(20.0, $advice->expected, 'and stays inside the band');
         $job->line('done', 'in_band', turns: $steps->toFloat());
         self::assertSame(JobStage::Set, $job->state->progress->stage, 'it is read again');
     }

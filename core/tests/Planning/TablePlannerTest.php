@@ -102,7 +102,7 @@ final class TablePlannerTest extends TestCase
         $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
         $steps = self::advice($job)->steps;
         $job->line('done', 'in_band');
-        self::assertEquals($steps, $job->state->facts->moves[0]->entry->steps);
+        self::assertEquals($steps, $job->state->facts->readings->moves[0]->entry->steps);
     }
 
     public function test_teeth_that_did_not_meet_prove_nothing(): void
@@ -198,7 +198,7 @@ final class TablePlannerTest extends TestCase
             self::modesPlayed($job, $offsets, $weights);
             $advice = self::advice($job);
             for ($moves = 0; $advice->kind === TableAdviceKind::Move; $moves++) {
-                self::assertLessThanOrEqual(24.0 + 1e-9, abs($advice->steps?->toFloat() ?? 0.0) * 6, 'four turns of six bevels at the most');
+                self::assertLessThanOrEqual(24.0 + 1e-9, abs(($advice->steps ?? self::fail('a move of nothing'))->toFloat()) * 6, 'four turns of six bevels at the most');
                 self::assertLessThan($most, $moves, "case {$case}");
                 $offsets = self::moved($job, $advice, $offsets, $chance, true);
                 self::modesPlayed($job, $offsets, $weights);

@@ -2,13 +2,14 @@ import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
 import type { BenchDay } from './contract';
 import { zBenchDay } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type { BenchDay, BenchRow } from './contract';
 export type Present = BenchDay['present'][number];
 export type Done = BenchDay['done'][number];
 
 export const benchQuery = queryOptions({
-  queryKey: ['bench'],
+  queryKey: keys.bench,
   queryFn: () => call('GET', 'bench', zBenchDay),
   refetchInterval: 30_000,
 });

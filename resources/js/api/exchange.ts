@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/react-query';
 import { call, nothing, upload } from './client';
 import type { ImportFile } from './contract';
 import { zImportFile } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type { ImportFile } from './contract';
 
@@ -10,7 +11,7 @@ const under = (state: ImportFile['state']) => state === 'waiting' || state === '
 
 export const importQuery = (id: string) =>
   queryOptions({
-    queryKey: ['import', id],
+    queryKey: keys.import(id),
     queryFn: () => call('GET', `imports/${id}`, zImportFile),
     refetchInterval: (query) => (query.state.data === undefined || under(query.state.data.state) ? POLL_MS : false),
   });

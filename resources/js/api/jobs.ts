@@ -3,6 +3,7 @@ import { small } from '../lib/pictures';
 import { call, upload } from './client';
 import type { BenchState, Pose, ReadingPoint } from './contract';
 import { zAlike, zJob, zJobStage, zKeepPhotoResponse, zModelPartsResponse } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type {
   Adjuster,
@@ -49,18 +50,18 @@ const POLL_MS = 8_000;
 
 export const jobQuery = (id: string) =>
   queryOptions({
-    queryKey: ['job', id],
+    queryKey: keys.job(id),
     queryFn: () => call('GET', `jobs/${id}`, zJob),
     refetchInterval: (query) => (query.state.data?.state.closed ? false : POLL_MS),
   });
 
 /** What was fitted to machines of the model, and what did not fit. */
 export const modelPartsQuery = (id: string) =>
-  queryOptions({ queryKey: ['parts', id], queryFn: () => call('GET', `jobs/${id}/parts`, zModelPartsResponse) });
+  queryOptions({ queryKey: keys.parts(id), queryFn: () => call('GET', `jobs/${id}/parts`, zModelPartsResponse) });
 
 /** Machines whose control of the same make was left fit for use: what this one can be set like. */
 export const alikeQuery = (id: string) =>
-  queryOptions({ queryKey: ['alike', id], queryFn: () => call('GET', `jobs/${id}/alike`, zAlike) });
+  queryOptions({ queryKey: keys.alike(id), queryFn: () => call('GET', `jobs/${id}/alike`, zAlike) });
 
 export const openJob = (machine: string, id: string, control: string) =>
   call('POST', `machines/${encodeURIComponent(machine)}/jobs`, zJob, { id, control });

@@ -2,20 +2,21 @@ import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
 import type { AddMachineData, ReadMeterData, WearStory } from './contract';
 import { zMachine, zMachinesResponse } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type { Intake, Machine, MachineBrief, MachineControl, PastJob, WearStory } from './contract';
 export type Check = NonNullable<WearStory['next']>['all'][number];
 
 export const machinesQuery = (find: string, retired = false) =>
   queryOptions({
-    queryKey: ['machines', find, retired],
+    queryKey: [...keys.machines, find, retired],
     queryFn: () =>
       call('GET', `machines?find=${encodeURIComponent(find)}${retired ? '&retired=too' : ''}`, zMachinesResponse),
   });
 
 export const machineQuery = (tag: string) =>
   queryOptions({
-    queryKey: ['machine', tag],
+    queryKey: keys.machine(tag),
     queryFn: () => call('GET', `machines/${encodeURIComponent(tag)}`, zMachine),
   });
 

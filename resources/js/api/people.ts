@@ -2,12 +2,13 @@ import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
 import type { Audits, OpenSessions, People, Role } from './contract';
 import { zAudits, zOpenSessions, zPeople, zPeopleWithPassword } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type Person = People['people'][number];
 export type OpenSession = OpenSessions['sessions'][number];
 export type Audit = Audits['audits'][number];
 
-export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: () => call('GET', 'people', zPeople) });
+export const peopleQuery = queryOptions({ queryKey: keys.people, queryFn: () => call('GET', 'people', zPeople) });
 export const addPerson = (made: { login: string; name: string; role: Role }) =>
   call('POST', 'people', zPeopleWithPassword, made);
 export const changePerson = (
@@ -18,13 +19,13 @@ export const changePerson = (
 export const newPassword = (login: string) => call('POST', `people/${login}/password`, zPeopleWithPassword);
 
 export const sessionsQuery = queryOptions({
-  queryKey: ['sessions'],
+  queryKey: keys.sessions,
   queryFn: () => call('GET', 'sessions', zOpenSessions),
 });
 export const endSession = (key: string) => call('DELETE', `sessions/${key}`, zOpenSessions);
 
 export const auditQuery = (before: number | null) =>
   queryOptions({
-    queryKey: ['audit', before],
+    queryKey: [...keys.audit, before],
     queryFn: () => call('GET', before === null ? 'audit' : `audit?before=${before}`, zAudits),
   });

@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/react-query';
 import { call, nothing, Problem } from './client';
 import type { Session } from './contract';
 import { zRole, zSession } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type { Session, SignedIn } from './contract';
 /** The invented people of the demo workshop; none where the workshop is a real one. */
@@ -20,7 +21,7 @@ async function whoIsHere(): Promise<Session> {
 }
 
 export const sessionQuery = queryOptions({
-  queryKey: ['session'],
+  queryKey: keys.session,
   queryFn: whoIsHere,
   staleTime: Number.POSITIVE_INFINITY,
 });

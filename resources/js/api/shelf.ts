@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
 import type { ShelfInstrument } from './contract';
 import { zInstrumentKind, zShelf } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type { InstrumentKind, Shelf, ShelfInstrument } from './contract';
 export const instrumentKinds = zInstrumentKind.options;
@@ -12,7 +13,7 @@ export type Kept = Pick<ShelfInstrument, 'name' | 'kind' | 'calibration' | 'inch
   reach_mm: number | string;
 };
 
-export const shelfQuery = queryOptions({ queryKey: ['shelf'], queryFn: () => call('GET', 'shelf', zShelf) });
+export const shelfQuery = queryOptions({ queryKey: keys.shelf, queryFn: () => call('GET', 'shelf', zShelf) });
 
 export const keepInstrument = (id: string, kept: Kept, seen: string | undefined) =>
   call('PUT', `shelf/${encodeURIComponent(id)}`, zShelf, kept, seen);

@@ -3,6 +3,7 @@ import { small } from '../lib/pictures';
 import { call, nothing, upload } from './client';
 import type { NewSpec, Spec, StartingSpecResponse } from './contract';
 import { zPrintedRead, zSpec, zSpecChanges, zSpecList, zStartingSpecResponse } from './contract/zod.gen';
+import { keys } from './keys';
 
 export type { NewSpec, PrintedRead, Spec as SpecWhole, SpecBrief } from './contract';
 export type Starting = StartingSpecResponse;
@@ -13,16 +14,19 @@ export type Written = Record<string, unknown>;
 
 export const specsQuery = (find: string, page: number) =>
   queryOptions({
-    queryKey: ['specs', find, page],
+    queryKey: [...keys.specs, find, page],
     queryFn: () => call('GET', `specs?find=${encodeURIComponent(find)}&page=${page}`, zSpecList),
   });
 export const specQuery = (id: number) =>
-  queryOptions({ queryKey: ['spec', id], queryFn: () => call('GET', `specs/${id}`, zSpec) });
+  queryOptions({ queryKey: keys.spec(id), queryFn: () => call('GET', `specs/${id}`, zSpec) });
 export const changesQuery = (id: number) =>
-  queryOptions({ queryKey: ['spec', id, 'changes'], queryFn: () => call('GET', `specs/${id}/changes`, zSpecChanges) });
+  queryOptions({
+    queryKey: [...keys.spec(id), 'changes'],
+    queryFn: () => call('GET', `specs/${id}/changes`, zSpecChanges),
+  });
 export const startingQuery = (family: string) =>
   queryOptions({
-    queryKey: ['specs', 'starting', family],
+    queryKey: [...keys.specs, 'starting', family],
     queryFn: () => call('GET', `specs/starting/${family}`, zStartingSpecResponse),
     staleTime: Number.POSITIVE_INFINITY,
   });

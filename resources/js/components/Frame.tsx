@@ -17,7 +17,7 @@ const Skip = chakra('a');
 const Place = chakra(NavLink);
 
 /** The dark frame round every screen: where one is, and the line that jumps to a machine. */
-export const Frame = ({ onLeave, children }: { onLeave: () => void; children: ReactNode }) => (
+export const Frame = ({ children }: { children: ReactNode }) => (
   <Flex direction="column" minHeight="100dvh">
     <Skip
       href="#content"
@@ -88,7 +88,7 @@ export const Frame = ({ onLeave, children }: { onLeave: () => void; children: Re
           <FindMachine />
         </Box>
         <Box marginLeft={{ base: 'auto', md: '0' }}>
-          <PersonMenu onLeave={onLeave} />
+          <PersonMenu />
         </Box>
       </Flex>
     </Box>

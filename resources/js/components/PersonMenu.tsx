@@ -4,7 +4,7 @@ import { signOut } from '../api/session';
 import { outbox } from '../lib/outbox';
 import { preferencesOf } from '../lib/preferences';
 import { tellTabs } from '../lib/sessionNews';
-import { useSignedIn } from '../lib/signedIn';
+import { useLeave, useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
 import { Button, LinkButton } from './Buttons';
@@ -13,17 +13,18 @@ import { ShowPassword } from './ShowPassword';
 import { TakeOver } from './TakeOver';
 
 /** Who is at the bench, what they set on this device, and the way out. */
-export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
+export const PersonMenu = () => {
+  const leave = useLeave();
   const person = useSignedIn();
   const [open, setOpen] = useState(false);
   const preferences = preferencesOf(person.id);
   const { keysAnywhere, instrument } = useKept(preferences);
   const waiting = useKept(outbox.entries).filter((entry) => entry.by === person.id).length;
-  const leave = async () => {
+  const signOutHere = async () => {
     await signOut();
     forgetAnswers();
     tellTabs();
-    onLeave();
+    leave();
   };
   return (
     <>
@@ -46,7 +47,7 @@ export const PersonMenu = ({ onLeave }: { onLeave: () => void }) => {
         about={`Signed in as ${person.role}.`}
         cancel="Close"
         actions={
-          <Button look="plain" onClick={leave}>
+          <Button look="plain" onClick={signOutHere}>
             Sign out
           </Button>
         }

@@ -2,9 +2,9 @@ import { Box, Heading } from '@chakra-ui/react';
 import { LinkButton, Sheet } from '../components/Buttons';
 import { Frame } from '../components/Frame';
 
-export default function NothingHere({ onLeave }: { onLeave: () => void }) {
+export default function NothingHere() {
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       <Sheet padding="6" maxWidth="34rem">
         <Heading as="h1" fontSize="2xl" marginBottom="2">
           Nothing hangs here

@@ -9,3 +9,7 @@ export function useSignedIn(): SignedIn {
   if (person === null) throw new Error('useSignedIn needs a signed-in person: render it inside <SignedInContext>.');
   return person;
 }
+
+/** What signing out does to the page; given by whoever shows it. */
+export const LeaveContext = createContext<() => void>(() => undefined);
+export const useLeave = (): (() => void) => useContext(LeaveContext);

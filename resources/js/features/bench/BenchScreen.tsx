@@ -20,10 +20,10 @@ const groups = [
   { ready: 'hot', title: 'After running, hot' },
 ] as const satisfies readonly { ready: BenchRow['ready']; title: string }[];
 
-export default function BenchScreen({ onLeave }: { onLeave: () => void }) {
+export default function BenchScreen() {
   const { data, error, refetch } = useQuery(benchQuery);
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data !== undefined ? (
         <Day day={data} />
       ) : error !== null ? (

@@ -2,6 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { type DueRow, dueQuery, planControl } from '../../api/due';
+import { keys } from '../../api/keys';
 import { Button } from '../../components/Buttons';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
@@ -22,10 +23,10 @@ const groups = [
 ] as const;
 
 /** Everything that falls due, earliest first, and the way onto the bench. */
-export default function DueScreen({ onLeave }: { onLeave: () => void }) {
+export default function DueScreen() {
   const { data, error, refetch } = useQuery(dueQuery);
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data === undefined ? (
         error === null ? (
           <Loading what="the due list" />
@@ -131,7 +132,7 @@ const Plan = ({ row }: { row: DueRow }) => {
     onError: () => void client.invalidateQueries({ queryKey: dueQuery.queryKey }),
     onSuccess: (after) => {
       client.setQueryData(dueQuery.queryKey, after);
-      void client.invalidateQueries({ queryKey: ['bench'] });
+      void client.invalidateQueries({ queryKey: keys.bench });
     },
   });
   if (!person.may_log) return row.planned_on === null ? null : <Box>planned {day(row.planned_on)}</Box>;

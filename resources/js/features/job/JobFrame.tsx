@@ -19,11 +19,11 @@ import { Poses } from './sheets/Poses';
 import { useBench } from './useBench';
 
 /** Rail, bench and the next action side by side; on a phone the next action first. */
-export const JobFrame = ({ onLeave }: { onLeave: () => void }) => {
+export const JobFrame = () => {
   const bench = useBench();
   return (
     <Flex direction="column" height={{ lg: '100dvh' }} minHeight="100dvh">
-      <JobHeader onLeave={onLeave} />
+      <JobHeader />
       <Grid
         as="main"
         id="content"

@@ -10,7 +10,7 @@ import { isOnBars } from '../specs/words';
 import { useBench } from './useBench';
 
 /** What is on the bench: machine, control, the figure it is held against, and how it stands. */
-export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
+export const JobHeader = () => {
   const { job, state } = useBench();
   const bars = isOnBars(state.hand.kind) ? 'bars straight' : null;
   const { machine } = job;
@@ -58,7 +58,7 @@ export const JobHeader = ({ onLeave }: { onLeave: () => void }) => {
         <Box width="11rem" display={{ base: 'none', xl: 'block' }}>
           <FindMachine />
         </Box>
-        <PersonMenu onLeave={onLeave} />
+        <PersonMenu />
       </Flex>
     </Box>
   );

@@ -9,13 +9,13 @@ import { Failure, Loading } from '../../components/States';
 import { JobFrame } from './JobFrame';
 import { BenchContext, OutboxStatusContext, useMakeBench } from './useBench';
 
-export default function JobScreen({ onLeave }: { onLeave: () => void }) {
+export default function JobScreen() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useQuery(jobQuery(id));
-  if (data !== undefined) return <OpenJob key={data.id} job={data} onLeave={onLeave} />;
+  if (data !== undefined) return <OpenJob key={data.id} job={data} />;
   const missing = error instanceof Problem && error.status === 404;
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {error === null ? (
         <Loading what="the job" />
       ) : (
@@ -32,12 +32,12 @@ export default function JobScreen({ onLeave }: { onLeave: () => void }) {
   );
 }
 
-const OpenJob = ({ job, onLeave }: { job: Job; onLeave: () => void }) => {
+const OpenJob = ({ job }: { job: Job }) => {
   const { bench, post } = useMakeBench(job);
   return (
     <BenchContext value={bench}>
       <OutboxStatusContext value={post}>
-        <StillFrame onLeave={onLeave} />
+        <StillFrame />
       </OutboxStatusContext>
     </BenchContext>
   );

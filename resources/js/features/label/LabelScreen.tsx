@@ -22,11 +22,11 @@ const sizes = [
 type Size = (typeof sizes)[number];
 
 /** The tag as it hangs on the machine, with a code that opens its page. */
-export default function LabelScreen({ onLeave }: { onLeave: () => void }) {
+export default function LabelScreen() {
   const { tag = '' } = useParams();
   const { data, error, refetch } = useQuery(machineQuery(tag));
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data !== undefined ? (
         <Whole machine={data} />
       ) : error === null ? (

@@ -16,12 +16,12 @@ import { IntakeSheet } from './IntakeSheet';
 import { MachineActions } from './MachineActions';
 import { RunAndSpec } from './RunAndSpec';
 
-export default function MachineScreen({ onLeave }: { onLeave: () => void }) {
+export default function MachineScreen() {
   const { tag = '' } = useParams();
   const { data, error, refetch } = useQuery(machineQuery(tag));
   const missing = error instanceof Problem && error.status === 404;
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data !== undefined ? (
         <Whole key={data.tag} machine={data} />
       ) : error !== null ? (

@@ -15,10 +15,10 @@ import { NewMachine } from './NewMachine';
 const Card = chakra(Link);
 
 /** The yard, tag by tag, as it hangs on the board. */
-export default function MachinesScreen({ onLeave }: { onLeave: () => void }) {
+export default function MachinesScreen() {
   const { data, error, refetch } = useQuery(machinesQuery(''));
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data !== undefined ? (
         <Yard machines={data.machines} />
       ) : error !== null ? (

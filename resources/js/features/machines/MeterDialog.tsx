@@ -2,6 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Problem } from '../../api/client';
+import { keys } from '../../api/keys';
 import { type Machine, machineQuery, readMeter } from '../../api/machines';
 import { Button } from '../../components/Buttons';
 import { Entry } from '../../components/Entry';
@@ -36,7 +37,7 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
       }),
     onSuccess: (after) => {
       client.setQueryData(machineQuery(machine.tag).queryKey, after);
-      void client.invalidateQueries({ queryKey: ['bench'] });
+      void client.invalidateQueries({ queryKey: keys.bench });
       onClose();
       then?.go();
     },

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { MeterUnit } from '../../api/contract';
 import { meters } from '../../api/contract/vocabulary.gen';
+import { keys } from '../../api/keys';
 import { addMachine } from '../../api/machines';
 import { specsQuery } from '../../api/specs';
 import { Button } from '../../components/Buttons';
@@ -43,7 +44,7 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
         usage_unit: row.unit,
       }),
     onSuccess: (machine) => {
-      void client.invalidateQueries({ queryKey: ['machines'] });
+      void client.invalidateQueries({ queryKey: keys.machines });
       navigate(`/machines/${machine.tag}`);
     },
   });

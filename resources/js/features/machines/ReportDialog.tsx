@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { keys } from '../../api/keys';
 import { type Machine, machineQuery, reportOdd } from '../../api/machines';
 import { Area, Button, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
@@ -27,7 +28,7 @@ export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: 
     mutationFn: () => reportOdd(machine.tag, { id, words: words.trim(), ...(control === null ? {} : { control }) }),
     onSuccess: (after) => {
       client.setQueryData(machineQuery(machine.tag).queryKey, after);
-      void client.invalidateQueries({ queryKey: ['bench'] });
+      void client.invalidateQueries({ queryKey: keys.bench });
       onClose();
     },
   });

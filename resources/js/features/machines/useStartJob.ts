@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { openJob } from '../../api/jobs';
+import { keys } from '../../api/keys';
 import { uuid } from '../../lib/uuid';
 
 /** Starts a job; a second tap, or a try after a lost answer, is the same job and not another. */
@@ -13,9 +14,9 @@ export function useStartJob(machine: string, control: string) {
     mutationFn: () => openJob(machine, id.current, control),
     networkMode: 'always',
     onSuccess: (job) => {
-      client.setQueryData(['job', job.id], job);
-      void client.invalidateQueries({ queryKey: ['bench'] });
-      void client.invalidateQueries({ queryKey: ['machine', machine] });
+      client.setQueryData(keys.job(job.id), job);
+      void client.invalidateQueries({ queryKey: keys.bench });
+      void client.invalidateQueries({ queryKey: keys.machine(machine) });
       void navigate(`/jobs/${job.id}`);
     },
   });

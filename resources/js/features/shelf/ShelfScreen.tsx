@@ -9,10 +9,10 @@ import { InstrumentDialog } from './InstrumentDialog';
 import { InstrumentRow } from './InstrumentRow';
 
 /** The instruments: what each can show, how well it is known, and when it must be calibrated again. */
-export default function ShelfScreen({ onLeave }: { onLeave: () => void }) {
+export default function ShelfScreen() {
   const { data, error, refetch } = useQuery(shelfQuery);
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data !== undefined ? (
         <Instruments shelf={data} />
       ) : error !== null ? (

@@ -20,13 +20,13 @@ const parts = {
 type PartKey = keyof typeof parts;
 
 /** The shop itself: its people, where they are signed in, what was done to it. */
-export default function ShopScreen({ onLeave }: { onLeave: () => void }) {
+export default function ShopScreen() {
   const person = useSignedIn();
   const [at, setAt] = useState<PartKey>('people');
   const shown = (Object.keys(parts) as PartKey[]).filter((key) => !parts[key].lead || person.may_keep_shop);
   const { Part } = parts[at];
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4">
         <Heading as="h1" fontSize="2xl" marginRight="auto">
           Shop

@@ -3,10 +3,12 @@ import type { SignedIn } from '../../api/session';
 import { Button, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
+import { useLeave } from '../../lib/signedIn';
 import { useSignIn } from './useSignIn';
 
 /** An ended session keeps the screen and everything typed on it. */
-export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: () => void }) => {
+export const SignInAgain = ({ person }: { person: SignedIn }) => {
+  const leave = useLeave();
   const [password, setPassword] = useState('');
   const signIn = useSignIn();
   const id = useId();
@@ -18,7 +20,7 @@ export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: ()
     <Modal
       open
       must
-      onClose={onLeave}
+      onClose={leave}
       title={`${person.name}, sign in again`}
       about="Your session has ended. What you typed is kept and goes on from here."
       actions={
@@ -26,7 +28,7 @@ export const SignInAgain = ({ person, onLeave }: { person: SignedIn; onLeave: ()
           <Button type="submit" form={`${id}form`} look="vivid" disabled={signIn.isPending}>
             Sign in
           </Button>
-          <Button look="quiet" onClick={onLeave}>
+          <Button look="quiet" onClick={leave}>
             I am someone else
           </Button>
         </>

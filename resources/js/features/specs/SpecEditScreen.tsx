@@ -2,6 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { keys } from '../../api/keys';
 import { changeSpec, enterSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
@@ -24,8 +25,8 @@ export type FormProps = { draft: SpecDraft; set: (change: Partial<SpecDraft>) =>
 type How = 'new' | 'next' | 'edit';
 
 /** A spec entered from its document: a new one, the next version of one, or a draft put right. */
-export default function SpecEditScreen({ how, onLeave }: { how: How; onLeave: () => void }) {
-  return <Frame onLeave={onLeave}>{how === 'new' ? <FromFamily /> : <FromVersion how={how} />}</Frame>;
+export default function SpecEditScreen({ how }: { how: How }) {
+  return <Frame>{how === 'new' ? <FromFamily /> : <FromVersion how={how} />}</Frame>;
 }
 
 const FromFamily = () => {
@@ -98,7 +99,7 @@ const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | 
     onError,
     onSuccess: (after) => {
       client.setQueryData(specQuery(after.id).queryKey, after);
-      void client.invalidateQueries({ queryKey: ['specs'] });
+      void client.invalidateQueries({ queryKey: keys.specs });
       navigate(`/specs/${after.id}`);
     },
   });

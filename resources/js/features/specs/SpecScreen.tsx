@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Problem } from '../../api/client';
+import { keys } from '../../api/keys';
 import { adoptSpec, checkSpec, discardSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
@@ -20,12 +21,12 @@ import { Standing } from './SpecsScreen';
 import { TaughtSheet } from './TaughtSheet';
 import { engines, isOnBars, kindName, limits, meterUnits, points, policies, poses, rules, standing } from './words';
 
-export default function SpecScreen({ onLeave }: { onLeave: () => void }) {
+export default function SpecScreen() {
   const id = Number(useParams().id ?? 0);
   const { data, error, refetch } = useQuery(specQuery(id));
   const missing = error instanceof Problem && error.status === 404;
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       {data !== undefined ? (
         <Whole spec={data} />
       ) : error !== null ? (
@@ -97,7 +98,7 @@ const Actions = ({ spec, onStale }: { spec: SpecWhole; onStale: () => void }) =>
   const discard = useMutation({
     mutationFn: () => discardSpec(spec.id),
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['specs'] });
+      void client.invalidateQueries({ queryKey: keys.specs });
       navigate('/specs');
     },
   });

@@ -11,7 +11,7 @@ import { useSignedIn } from '../../lib/signedIn';
 const Row = chakra(Link);
 
 /** The library: every model and control, found by any of its words. */
-export default function SpecsScreen({ onLeave }: { onLeave: () => void }) {
+export default function SpecsScreen() {
   const person = useSignedIn();
   const [find, setFind] = useState('');
   const [page, setPage] = useState(1);
@@ -22,7 +22,7 @@ export default function SpecsScreen({ onLeave }: { onLeave: () => void }) {
     placeholderData: keepPreviousData,
   });
   return (
-    <Frame onLeave={onLeave}>
+    <Frame>
       <Flex alignItems="flex-end" gap="4" marginBottom="4" flexWrap="wrap">
         <Heading as="h1" fontSize="2xl" marginRight="auto">
           Specs

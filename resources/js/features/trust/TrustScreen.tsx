@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import QRCode from 'qrcode';
 import { useMemo } from 'react';
 import { z } from 'zod';
+import { keys } from '../../api/keys';
 import { Brand } from '../../components/Brand';
 import { Paper, Sheet } from '../../components/Buttons';
 import { paint } from '../../theme/paint';
@@ -61,7 +62,7 @@ const kinds = [
 
 /** How a phone, tablet or computer comes to trust the workshop's own HTTPS: looked at before anybody signs in, over plain http. */
 export const TrustScreen = () => {
-  const { data, isError, isPending } = useQuery({ queryKey: ['trust'], queryFn: ask, retry: false });
+  const { data, isError, isPending } = useQuery({ queryKey: keys.trust, queryFn: ask, retry: false });
   return (
     <Box minHeight="100dvh" bg="page">
       <Flex bg="frame" color="onFrame" padding="4" gap="3" alignItems="center" data-frame>

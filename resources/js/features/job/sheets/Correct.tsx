@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { correctJob } from '../../../api/jobs';
+import { keys } from '../../../api/keys';
 import { Button } from '../../../components/Buttons';
 import { Entry } from '../../../components/Entry';
 import { Modal } from '../../../components/Modal';
@@ -22,7 +23,7 @@ export const Correct = () => {
   const correct = useMutation({
     mutationFn: () => correctJob(job.id, id, why.trim()),
     onSuccess: (made) => {
-      client.setQueryData(['job', made.id], made);
+      client.setQueryData(keys.job(made.id), made);
       setOpen(false);
       navigate(`/jobs/${made.id}`);
     },

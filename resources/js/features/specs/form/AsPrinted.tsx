@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect } from 'react';
+import { keys } from '../../../api/keys';
 import { readPrinted } from '../../../api/specs';
 import { Entry, Pick } from '../../../components/Entry';
 import { Mark } from '../../../components/Marks';
@@ -19,7 +20,7 @@ const figure = (typed: string) => {
 export const AsPrinted = ({ draft, set }: FormProps) => {
   const printed = useDeferredValue(draft.printed.trim());
   const { data, error } = useQuery({
-    queryKey: ['printed', printed],
+    queryKey: keys.printed(printed),
     queryFn: () => readPrinted(printed),
     enabled: printed !== '',
     retry: false,

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Quantity\Steps;
+
+/** Where each adjuster of the run stands, and what was done to it. */
+final readonly class AdjusterFacts
+{
+    /**
+     * @param  array<string, Steps|null>  $positions  by adjuster; null is unknown
+     * @param  array<string, Steps|null>  $home  where each stood before anyone touched it
+     * @param  array<string, true>  $touched  adjusters moved in this job
+     * @param  array<string, true>  $locked  adjusters locked since their last move
+     * @param  array<string, ThreadNoted>  $threads  the first thread reading of each adjuster
+     * @param  array<string, list<string>>  $guides  steps done of the guided sequence last begun, by adjuster
+     * @param  array<string, true>  $coversOff  by adjuster
+     */
+    public function __construct(
+        public array $positions,
+        public array $home,
+        public array $touched,
+        public array $locked,
+        public array $threads,
+        public array $guides,
+        public array $coversOff,
+    ) {}
+
+    public function isLocked(): bool
+    {
+        return array_diff_key($this->touched, $this->locked) === [];
+    }
+}

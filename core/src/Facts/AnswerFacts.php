@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\ConditionNoted;
+use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\Inspected;
+use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\PartFitted;
+
+/** What was confirmed, looked at, tried and fitted. */
+final readonly class AnswerFacts
+{
+    /**
+     * @param  array<string, Confirmed>  $confirmed  by key
+     * @param  array<string, Inspected>  $inspected  by key
+     * @param  array<string, Checked>  $checks  answers given since the last move, by key and pose
+     * @param  list<Checked>  $voidedChecks  answers taken back; they still print
+     * @param  list<Noted>  $notes
+     * @param  list<PartFitted>  $parts
+     */
+    public function __construct(
+        public array $confirmed,
+        public array $inspected,
+        public ?ConditionNoted $condition,
+        public array $checks,
+        public array $voidedChecks,
+        public array $notes,
+        public array $parts,
+    ) {}
+}

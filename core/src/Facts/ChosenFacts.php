@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Log\Entry\LeftByChoice;
+use VividPull\Core\Spec\Parking;
+use VividPull\Core\Spec\Policy;
+use VividPull\Core\Spec\SetLike;
+use VividPull\Core\Spec\SettingMode;
+
+/** How the person chose to set it in this job; null where nobody chose and the spec or the shop decides. */
+final readonly class ChosenFacts
+{
+    public function __construct(
+        public ?Policy $policy,
+        public ?SettingMode $mode,
+        public ?Parking $parking,
+        public ?SetLike $like,
+        public ?LeftByChoice $byChoice,
+    ) {}
+}

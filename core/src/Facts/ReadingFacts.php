@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+/** What was read and turned, in order, and which of it compares. */
+final readonly class ReadingFacts
+{
+    /**
+     * @param  list<ReadingGroup>  $groups
+     * @param  list<MoveMade>  $moves
+     */
+    public function __construct(
+        public array $groups,
+        public array $moves,
+        /** Given by all moves, in mm. */
+        public float $slack,
+        /** Readings of one stretch compare; a part fitted or something put right begins another. */
+        public int $stretch,
+        public int $setting,
+        /** The setting that the last move, or the last guided step, made; a lock makes a newer one. */
+        public int $movedAt,
+        /** The stretch from which the ratio starts over, since a part of it is new; 0 where none is. */
+        public int $ratioFrom,
+        public bool $lastMoveCrossed,
+    ) {}
+
+    /** Groups read before anything was moved. */
+    public function asFound(): ?ReadingGroup
+    {
+        foreach ($this->groups as $group) {
+            if ($group->moves === 0) {
+                return $group;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether anything was changed since the job opened that what was found could no longer be read after. */
+    public function isChanged(): bool
+    {
+        return $this->moves !== [] || $this->setting > 0;
+    }
+}

@@ -1,0 +1,20 @@
+/** Where each answer is kept on the page, by what it is about: what changes one names it here too. */
+export const keys = {
+  session: ['session'],
+  sessions: ['sessions'],
+  bench: ['bench'],
+  machines: ['machines'],
+  machine: (tag: string) => ['machine', tag],
+  job: (id: string) => ['job', id],
+  parts: (id: string) => ['parts', id],
+  alike: (id: string) => ['alike', id],
+  specs: ['specs'],
+  spec: (id: number) => ['spec', id],
+  printed: (words: string) => ['printed', words],
+  shelf: ['shelf'],
+  due: ['due'],
+  people: ['people'],
+  audit: ['audit'],
+  import: (id: string) => ['import', id],
+  trust: ['trust'],
+} as const;

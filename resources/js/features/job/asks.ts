@@ -1,0 +1,89 @@
+import { zPose } from '../../api/contract/zod.gen';
+import type { BenchState, Item, Point, PoseKey, StageKey } from '../../api/jobs';
+import type { KeptEntry } from '../../lib/outbox';
+
+export const items = (state: BenchState): readonly Item[] => state.stages.flatMap((stage) => stage.items);
+
+/** Lines that say something else than what is asked: notes, tags, moves, how it is set. */
+const BESIDE =
+  /^(?:n|v|tag|aim|park)\s|^(?:done|stop|service|touch-up)$|^[+\-−]|^[a-z ]+ \d.*(?:turn|flat|click|bevel|rung|hole|mm)|\d ?(?:turn|flat|click|bevel|rung|hole|mm)s? .*[a-z]$/;
+
+/** Beginnings of a label that the server takes for it. */
+const LEAST_LETTERS = 3;
+
+/** Whether a line answers what it was typed at, as far as that can be told before the server has read it. */
+function answers(line: string, item: Item): boolean {
+  const isAnswer = item.answers.some(
+    ({ word, hint, label, asks_remark }) =>
+      line === word ||
+      line === hint ||
+      (asks_remark && (line.startsWith(`${word} `) || line.startsWith(`${hint} `))) ||
+      (line.length >= LEAST_LETTERS && label.toLowerCase().startsWith(line)),
+  );
+  if (isAnswer || item.kind === 'reading' || item.kind === 'in_band') return isAnswer;
+  return item.kind === 'answer' ? item.key === 'condition' && /^(?:cold|hot)\b/.test(line) : !BESIDE.test(line);
+}
+
+const isAmong = (keys: unknown, key: string): boolean => Array.isArray(keys) && keys.includes(key);
+
+/** Whether a kept entry answers this item, so that the screen can go on to the next while it waits. */
+export function settles(entry: KeptEntry, item: Item): boolean {
+  if (entry.state !== 'waiting') return false;
+  const { draft } = entry;
+  if ('line' in draft) return draft.shown.item === item.key && answers(draft.line.trim().toLowerCase(), item);
+  if (draft.kind === 'all_confirmed') return isAmong(draft.body.keys, item.key);
+  const sent = JSON.stringify(draft.body);
+  return (
+    item.answers.some((answer) => answer.kind === draft.kind && JSON.stringify(answer.body) === sent) ||
+    (draft.kind === 'closed' && item.kind === 'sign_off')
+  );
+}
+
+/**
+ * What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. Where all of a
+ * stage waits to be sent, work goes on with the stage after it.
+ */
+export function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
+  const at = state.stages.findIndex((stage) => stage.key === state.stage);
+  for (const stage of state.stages.slice(at)) {
+    const missing = stage.items.filter((item) => !item.done);
+    const open = missing.filter((item) => !kept.some((entry) => settles(entry, item)));
+    const next = open.find((item) => !item.failed) ?? open[0];
+    if (next !== undefined) return next;
+    // Nothing is missing here and nothing waits: the state itself has no more to ask.
+    if (missing.length === 0) return null;
+  }
+  return null;
+}
+
+export const isPose = (about: string | null | undefined): about is PoseKey => zPose.safeParse(about).success;
+
+export const isRead = (key: string) => key.startsWith('pose:') || key.startsWith('reading:');
+
+/** Readings that are usual before a group is taken for whole. */
+export const WHOLE_GROUP = 3;
+
+/** Whether the pose or cable of this item has been read, and not yet as often as is usual. */
+export function isPartRead(whole: BenchState, item: Item): boolean {
+  const state = item.is_second && whole.pair !== null ? whole.pair : whole;
+  const pose = isPose(item.about) ? item.about : 'straight';
+  const count = state.poses.find((one) => one.pose === pose)?.count ?? 0;
+  return item.done && count > 0 && count < WHOLE_GROUP;
+}
+
+/** Whether a value typed at the one goes where it would have gone at the other. */
+export function isSameTarget(one: Item, other: Item | null): boolean {
+  const pose = (item: Item) => (isPose(item.about) ? item.about : 'straight');
+  const reads = other !== null && (other.kind === 'reading' || other.kind === 'in_band');
+  return reads && other.is_second === one.is_second && pose(other) === pose(one);
+}
+
+export function targetOf(whole: BenchState, point: Point | null, pose: PoseKey, closing: boolean): string {
+  if (point === null) return '';
+  const named = whole.spec.poses.length > 1 ? whole.spec.poses.find((one) => one.key === pose)?.label : undefined;
+  const cable = whole.pair === null ? undefined : closing ? whole.second_label : whole.first_label;
+  return [`At the ${point.label}`, named, cable ?? undefined].filter(Boolean).join(', ');
+}
+
+export const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>
+  state.stages.find((stage) => stage.items.some((one) => one.key === item?.key))?.key;

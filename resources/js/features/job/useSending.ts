@@ -1,0 +1,94 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Draft, Job, Shown } from '../../api/jobs';
+import { type KeptEntry, outbox } from '../../lib/outbox';
+import { begunLines, keepLine } from '../../lib/preferences';
+import type { Selection, Sent } from './useSelection';
+
+export type Sending = {
+  send: (draft: Draft) => void;
+  sendLine: (line: string) => void;
+  /** Why the line in the field was refused. */
+  refusal: string | null;
+  /** Told that something else is being typed now. */
+  forgive: () => void;
+};
+
+const NOTHING = 'Nothing was typed. Type a reading, such as 25.3, and press Enter.';
+
+const NO_ROOM =
+  'This device has no room to keep what is typed, and the server does not answer. Nothing was logged: free some room, or wait for the network.';
+
+/** What is written at the bench, on its way into the outbox; a line that was refused comes back into the field. */
+export function useSending(
+  job: Job,
+  kept: readonly KeptEntry[],
+  key: string,
+  selection: Selection,
+  sent: Sent,
+): Sending {
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const { state, item, adjuster, option, pose, point, instrument, picking } = selection;
+
+  // A refused line comes back into the field, if nothing else has been typed there since.
+  // One that others follow stays in its place until its person has looked: they wait for it.
+  const refused = kept.find(
+    (entry, place) => entry.state === 'refused' && 'line' in entry.draft && place === kept.length - 1,
+  );
+  useEffect(() => {
+    if (refused === undefined || (begunLines.get()[key] ?? '') !== '' || !('line' in refused.draft)) return;
+    keepLine(key, refused.draft.line);
+    setRefusal(refused.sentence);
+    outbox.drop(refused.id);
+  }, [refused, key]);
+
+  const jobId = job.id;
+  const itemKey = item?.key;
+  const shown = useMemo<Shown>(
+    () => ({
+      adjuster: adjuster?.id,
+      steps: option?.steps ?? undefined,
+      pose,
+      point: point?.key,
+      instrument: instrument?.id,
+      item: itemKey,
+      measure: picking?.key,
+      of: picking?.of,
+    }),
+    [adjuster?.id, option?.steps, pose, point?.key, instrument?.id, itemKey, picking],
+  );
+  const isHeld = useCallback((): boolean => {
+    if (outbox.isFull()) setRefusal(NO_ROOM);
+    return outbox.isFull();
+  }, []);
+  const send = useCallback(
+    (draft: Draft) => {
+      if (isHeld()) return;
+      setRefusal(null);
+      sent.anything();
+      outbox.put(jobId, state.head, draft);
+    },
+    [jobId, state.head, sent, isHeld],
+  );
+  const sendLine = useCallback(
+    (text: string) => {
+      if (isHeld()) return;
+      // An Enter by mistake goes nowhere: kept without a network it would hold up what follows.
+      if (text.trim() === '') {
+        setRefusal(NOTHING);
+        return;
+      }
+      keepLine(key, '');
+      // Typed for all lines: it names the lines that were shown, as the button does.
+      const together = state.stages.find((stage) => stage.items.some((one) => one.key === itemKey))?.together;
+      if (together != null && text.trim().toLowerCase() === together.word) {
+        send({ kind: 'all_confirmed', body: { keys: together.keys } });
+        return;
+      }
+      sent.line(itemKey);
+      send({ line: text, shown });
+    },
+    [key, send, sent, shown, itemKey, isHeld, state.stages],
+  );
+  const forgive = useCallback(() => setRefusal(null), []);
+  return useMemo(() => ({ send, sendLine, refusal, forgive }), [send, sendLine, refusal, forgive]);
+}

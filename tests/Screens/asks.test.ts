@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import type { BenchState, Item } from '../../resources/js/api/contract';
+import { asked, isSameTarget, settles } from '../../resources/js/features/job/asks';
+import type { KeptEntry } from '../../resources/js/lib/keptEntries';
+
+const item = (key: string, kind: Item['kind'], words: [string, string][] = [], more: Partial<Item> = {}): Item => ({
+  key,
+  kind,
+  label: key,
+  done: false,
+  failed: false,
+  said: null,
+  detail: null,
+  caution: null,
+  about: null,
+  is_second: false,
+  measure: null,
+  by: null,
+  at: null,
+  answers: words.map(([word, label]) => ({
+    word,
+    hint: word,
+    label,
+    kind: 'check',
+    body: { key, answer: word },
+    tone: 'right',
+    asks_remark: false,
+    question: null,
+  })),
+  ...more,
+});
+const typed = (line: string, at: string): KeptEntry => ({
+  id: line,
+  job: 'job',
+  by: 'ines',
+  at: '2026-11-27T08:00:00+00:00',
+  after: 'before',
+  draft: { line, shown: { item: at } },
+  state: 'waiting',
+  sentence: null,
+});
+const stateOf = (...items: Item[]): BenchState =>
+  ({ stage: 'prove', stages: [{ key: 'prove', items }] }) as unknown as BenchState;
+
+describe('what is asked while entries wait to be sent', () => {
+  const creep = item('check:no_creep', 'answer', [
+    ['yes', 'Yes'],
+    ['no', 'No'],
+  ]);
+  const thread = item('thread:perch', 'thread');
+  const reading = item('reading:left', 'reading');
+
+  it('goes on past what was answered, and past nothing else', () => {
+    const state = stateOf(creep, thread, reading);
+    expect(asked(state, [])?.key).toBe('check:no_creep');
+    expect(asked(state, [typed('yes', creep.key)])?.key).toBe('thread:perch');
+    expect(asked(state, [typed('yes', creep.key), typed('3.1', thread.key)])?.key).toBe('reading:left');
+    expect(asked(state, [typed('n boot torn', creep.key)])?.key).toBe('check:no_creep');
+  });
+
+  it.each(['+2f', '-1.5t', 'out 1 turn and 2 flats', '2 rungs towards the engine', 'n rusty', 'done', 'v misread'])(
+    'takes %s at the thread for something beside it',
+    (line) => expect(settles(typed(line, thread.key), thread)).toBe(false),
+  );
+
+  it.each(['3.1', '3.1 mm', '1/8 in', '4 rungs'])('takes %s at the thread for the thread', (line) =>
+    expect(settles(typed(line, thread.key), thread)).toBe(true),
+  );
+
+  it('never takes a reading for done: its group may not be whole', () =>
+    expect(settles(typed('4', reading.key), reading)).toBe(false));
+
+  it('asks again what was refused, and what failed only where nothing else is open', () => {
+    const refused: KeptEntry = { ...typed('yes', creep.key), state: 'refused', sentence: 'No.' };
+    expect(settles(refused, creep)).toBe(false);
+    const failed = item('check:holds', 'answer', [['yes', 'Yes']], { failed: true });
+    expect(asked(stateOf(failed, creep), [])?.key).toBe('check:no_creep');
+    expect(asked(stateOf(failed), [])?.key).toBe('check:holds');
+  });
+
+  it('knows lines confirmed together by their names', () => {
+    const all: KeptEntry = { ...typed('', ''), draft: { kind: 'all_confirmed', body: { keys: [creep.key] } } };
+    expect(settles(all, creep)).toBe(true);
+    expect(settles(all, thread)).toBe(false);
+  });
+
+  it('keeps to one pose and one cable', () => {
+    const left = item('pose:left', 'reading', [], { about: 'left' });
+    const second = item('reading:left:second', 'reading', [], { is_second: true });
+    expect(isSameTarget(reading, item('in_band', 'in_band'))).toBe(true);
+    expect(isSameTarget(reading, left)).toBe(false);
+    expect(isSameTarget(reading, second)).toBe(false);
+    expect(isSameTarget(reading, creep)).toBe(false);
+    expect(isSameTarget(reading, null)).toBe(false);
+  });
+});
