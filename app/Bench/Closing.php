@@ -9,13 +9,8 @@ use App\Models\EntryRow;
 use App\Models\Visit;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Carryover;
-use VividPull\Core\Facts\Pooling;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\EntryKind;
-use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Wire\ClosingRecord;
-use VividPull\Core\Wire\StandingCodec;
 
 /** What follows from a signature: the job leaves the bench, and the control's summary is written for the lists. */
 final readonly class Closing
@@ -25,7 +20,7 @@ final readonly class Closing
         $job = ControlJob::query()->with(['control.machine', 'control.specVersion'])->findOrFail($head->id);
         $job->forceFill(['open_control_id' => null, 'closed_at' => $now])->save();
         $job->control->forceFill([
-            'summary' => self::summary($job, $closed, $state),
+            'summary' => ControlSummary::of($job, $closed, $state),
             'run' => self::run($job, $state),
             'planned_on' => null,
         ])->save();
@@ -67,25 +62,5 @@ final readonly class Closing
         }
 
         return $run;
-    }
-
-    /** @return array<string, mixed> */
-    private static function summary(ControlJob $job, Closed $closed, BenchState $state): array
-    {
-        $tag = $state->facts->tag;
-
-        return [
-            'job' => $job->id,
-            'at' => $closed->stamp->at,
-            'by' => $closed->stamp->by->name,
-            'outcome' => $closed->outcome->value,
-            'record' => ClosingRecord::of($state),
-            'tag' => $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
-            'positions_steps' => array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $state->facts->adjusters->positions),
-            'spread' => Pooling::of($state->facts->readings->groups),
-            'taught' => array_map(StandingCodec::encodePrior(...), Carryover::taught($state)),
-            'creep' => $state->beliefs->creep->sums(),
-            'wish' => $state->facts->seen->wish === null ? null : StandingCodec::encodeWish($state->facts->seen->wish) + ['say' => $state->facts->seen->wish->say()],
-        ];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Models\Control;
 use App\Models\ControlJob;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\PolicyChosen;
 
 /** Other machines whose control of the same make was left fit for use: what each was left at can be aimed for here. */
@@ -24,13 +25,13 @@ final readonly class ComparableControls
             ->orderByDesc('updated_at')->limit(self::MOST)->get();
 
         return array_values($others
-            ->filter(static fn (Control $one): bool => ($one->summary['outcome'] ?? null) === 'fit' && ($one->summary['record']['point'] ?? null) === $point
-                && ($one->summary['record']['left']['mm'] ?? null) !== null)
+            ->filter(static fn (Control $one): bool => $one->summary?->outcome === ClosingOutcome::Fit && $one->summary->point() === $point
+                && $one->summary->leftMm() !== null)
             ->map(static fn (Control $one): array => [
                 'machine' => $one->machine->tag,
                 'name' => $one->machine->name,
-                'left_mm' => (float) ($one->summary['record']['left']['mm'] ?? 0.0),
-                'at' => (string) ($one->summary['at'] ?? ''),
+                'left_mm' => $one->summary?->leftMm() ?? 0.0,
+                'at' => $one->summary->at ?? '',
             ])->all());
     }
 

@@ -23,7 +23,7 @@ final readonly class ControlResource
     {
         $spec = $control->specVersion->body;
         $summary = $control->summary;
-        $tag = $open === null ? ($summary['tag'] ?? null) : ($open->facts->tag === null ? null
+        $tag = $open === null ? $summary?->tag : ($open->facts->tag === null ? null
             : ['reason' => $open->facts->tag->reason, 'at' => $open->facts->tag->at, 'by' => $open->facts->tag->by]);
         $stage = $open?->progress->stage;
 
@@ -40,10 +40,10 @@ final readonly class ControlResource
             'moves' => $open === null ? 0 : count($open->facts->readings->moves),
             'found_mm' => $open?->judgement->foundGroup?->found->mean,
             'now_mm' => $open?->judgement->nowGroup?->found->mean,
-            'left_mm' => $open === null ? ($summary['record']['left']['mm'] ?? null) : null,
-            'left_outcome' => $open === null ? ($summary['outcome'] ?? null) : null,
-            'left_open' => $open === null ? LeftOpen::in($summary)?->said() ?? [] : [],
-            'left_at' => $open === null ? ($summary['at'] ?? null) : null,
+            'left_mm' => $open === null ? $summary?->leftMm() : null,
+            'left_outcome' => $open === null ? $summary?->outcome->value : null,
+            'left_open' => $open === null ? $summary?->leftOpen()?->said() ?? [] : [],
+            'left_at' => $open === null ? $summary?->at : null,
             'next' => $open === null ? null : self::next($open),
             'by' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->by->name,
             'at' => $open === null ? null : $open->log->entries[count($open->log->entries) - 1]->stamp->at,
@@ -53,7 +53,7 @@ final readonly class ControlResource
             'due_why' => $control->due_why,
             'planned_on' => $control->planned_on?->toDateString(),
             'covers' => (object) self::covers($control),
-            'wish' => $open === null ? ($summary['wish']['say'] ?? null) : $open->facts->seen->wish?->say(),
+            'wish' => $open === null ? $summary?->wishSaid() : $open->facts->seen->wish?->say(),
             'tag' => $tag,
         ];
     }

@@ -110,7 +110,7 @@ final readonly class ControlStory
     /** R as this control taught it, else as it is drawn, else as it is usual for the family. */
     public static function ratio(Control $control, ReadingPoint $point): float
     {
-        $taught = $control->summary['taught'][$point->value]['ln_ratio'] ?? null;
+        $taught = $control->summary?->lnRatio($point->value);
 
         return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)
             ?? Families::of(FamilyKey::from($control->specVersion->body['family']))->usualRatio($point))->value;

@@ -92,21 +92,21 @@ final readonly class Opening
     /** @return array<string, mixed> */
     private function standing(Control $control): array
     {
-        $summary = $control->summary ?? [];
+        $summary = $control->summary;
         $shelf = Instrument::onTheShelf();
         $past = ControlPast::of($control);
 
         return [
-            'positions_steps' => $summary['positions_steps'] ?? $summary['positions_turns'] ?? [],
+            'positions_steps' => $summary->positions ?? [],
             'taught' => Siblings::taught($control),
             'shelf' => $shelf->map(static fn (Instrument $i): array => $i->asWritten())->all(),
             'pooled' => Repeating::on($shelf),
-            'tag' => $summary['tag'] ?? null,
-            'left' => ($left = LeftOpen::in($control->summary)) === null ? null : StandingCodec::encodeLeft($left),
-            'creep' => ($summary['creep']['pairs'] ?? 0) === 0 ? null : $summary['creep'],
+            'tag' => $summary?->tag,
+            'left' => ($left = $summary?->leftOpen()) === null ? null : StandingCodec::encodeLeft($left),
+            'creep' => $summary?->creep(),
             'again' => $past->again(),
             'cured' => $past->cured(),
-            'wish' => isset($summary['wish']) ? array_intersect_key($summary['wish'], ['play_mm' => true, 'bite' => true, 'said' => true]) : null,
+            'wish' => $summary?->wish(),
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,

@@ -39,7 +39,7 @@ final readonly class Repeating
     {
         $sums = [];
         foreach (Control::query()->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::CONTROLS)->pluck('summary') as $summary) {
-            foreach ($summary['spread'] ?? [] as $one) {
+            foreach ($summary->spread ?? [] as $one) {
                 $key = "{$one['person']}/{$one['instrument']}";
                 $sums[$key] ??= ['person' => $one['person'], 'instrument' => $one['instrument'], 'squares' => 0.0, 'freedom' => 0];
                 $sums[$key]['squares'] += $one['squares'];

@@ -22,9 +22,9 @@ final readonly class Siblings
     /** @return array<string, array<string, float|int>> what is known of the ratio, by reading point */
     public static function taught(Control $control): array
     {
-        $own = $control->summary['taught'] ?? [];
+        $own = $control->summary->taught ?? [];
         $point = $control->specVersion->body['aim']['point'] ?? null;
-        if (! is_string($point) || self::learned($control->summary, $point) !== null) {
+        if (! is_string($point) || $control->summary?->learned($point) !== null) {
             return $own;
         }
         $others = self::priors($control, $point);
@@ -40,21 +40,9 @@ final readonly class Siblings
         $versions = SpecVersion::query()->where('model', $control->specVersion->model)->where('control', $control->specVersion->control)->pluck('id');
         $priors = [];
         foreach (Control::query()->whereIn('spec_version_id', $versions)->where('id', '!=', $control->id)->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::MOST)->pluck('summary') as $summary) {
-            $priors[] = self::learned($summary, $point);
+            $priors[] = $summary?->learned($point);
         }
 
-        return array_values(array_filter($priors));
-    }
-
-    /**
-     * What a control learned itself; null where it learned nothing, or only has what other machines taught.
-     *
-     * @param  array<string, mixed>|null  $summary
-     */
-    public static function learned(?array $summary, string $point): ?RatioPrior
-    {
-        $taught = $summary['taught'][$point] ?? null;
-
-        return $taught === null || ($taught['machines'] ?? 0) !== 0 ? null : RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
+        return array_values(array_filter($priors, static fn (?RatioPrior $one): bool => $one !== null));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Bench\ControlPast;
+use App\Bench\ControlSummary;
 use App\Bench\ImportedRecord;
 use App\Bench\NextLook;
 use App\Chain\Link;
@@ -119,13 +120,9 @@ final class HistoryImport implements LineImport
             $control = Control::query()->with(['machine', 'specVersion'])->findOrFail($id);
             $closed = ControlPast::of($control)->closed();
             $newest = $closed[count($closed) - 1] ?? null;
-            if ($newest !== null && ($control->summary['at'] ?? '') < $newest->closed_at?->toIso8601String()) {
+            if ($newest !== null && ($control->summary->at ?? '') < $newest->closed_at?->toIso8601String()) {
                 $entry = EntryRow::query()->where('job_id', $newest->id)->where('kind', EntryKind::Closed->value)->firstOrFail();
-                $control->forceFill(['summary' => [
-                    'job' => $newest->id, 'at' => $entry->at, 'by' => $entry->by['name'], 'outcome' => $entry->body['outcome'], 'record' => $entry->body['record'],
-                    'tag' => $entry->body['outcome'] === 'tagged' ? ['reason' => $entry->body['record']['tag'] ?? 'Tagged before it was here', 'at' => $entry->at, 'by' => $entry->by['name']] : null,
-                    'positions_steps' => [], 'spread' => [], 'taught' => [],
-                ]])->save();
+                $control->forceFill(['summary' => ControlSummary::filed($entry)])->save();
             }
             NextLook::refresh($control);
         }

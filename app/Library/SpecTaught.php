@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Bench\Siblings;
 use App\Models\Control;
 use App\Models\SpecVersion;
 use Illuminate\Support\Collection;
@@ -29,13 +28,13 @@ final readonly class SpecTaught
         }
         [$priors, $machines] = [[], []];
         foreach ($controls as $control) {
-            $prior = Siblings::learned($control->summary, $body->aim->point->value);
+            $prior = $control->summary?->learned($body->aim->point->value);
             if ($prior === null) {
                 continue;
             }
             $priors[] = $prior;
             $learned = exp($prior->ln);
-            $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => KeptReading::expanded($learned * $prior->spread), 'at' => $control->summary['at'] ?? null];
+            $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => KeptReading::expanded($learned * $prior->spread), 'at' => $control->summary->at];
         }
         $finding = RatioFinding::across($body, RunCodec::decode(Node::of($spec->run)), $priors);
 

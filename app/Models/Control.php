@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Bench\ControlSummary;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -24,7 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property CarbonImmutable|null $due_on
  * @property int|null $due_usage
  * @property string|null $due_why
- * @property array<string, mixed>|null $summary
+ * @property ControlSummary|null $summary
  * @property CarbonImmutable|null $updated_at
  * @property Machine $machine
  * @property SpecVersion $specVersion
@@ -62,7 +63,7 @@ final class Control extends Model
     protected function casts(): array
     {
         return [
-            'run' => 'array', 'summary' => 'array', 'planned_on' => 'immutable_date', 'due_on' => 'immutable_date', 'minutes' => 'integer',
+            'run' => 'array', 'summary' => SummaryCast::class, 'planned_on' => 'immutable_date', 'due_on' => 'immutable_date', 'minutes' => 'integer',
         ];
     }
 }

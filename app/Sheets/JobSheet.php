@@ -61,7 +61,7 @@ final readonly class JobSheet
             'day_head' => DayHeads::beforeToday(),
             'signed_by' => $closed?->stamp->by->name,
             'signed_at' => $closed === null ? null : self::moment($closed->stamp->at),
-            'next' => $control->summary !== null && ($control->summary['job'] ?? null) === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
+            'next' => $control->summary?->job === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
     }

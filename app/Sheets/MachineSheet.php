@@ -32,7 +32,7 @@ final readonly class MachineSheet
                     'source' => $spec->source->say(),
                     'rows' => $past->rows(),
                     'story' => ControlStory::of($control, $past)->wire(),
-                    'tag' => $control->summary['tag']['reason'] ?? null,
+                    'tag' => $control->summary->tag['reason'] ?? null,
                 ];
             })->all()),
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),

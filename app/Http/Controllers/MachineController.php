@@ -129,7 +129,7 @@ final class MachineController
         $adjusters = [];
         $ahead = DriftAhead::usual(Families::of(SpecCodec::decode(Node::of($control->specVersion->body))->family)->drift());
         foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
-            $at = $control->summary['positions_steps'][$id] ?? $control->summary['positions_turns'][$id] ?? null;
+            $at = $control->summary->positions[$id] ?? null;
             $adjusters[] = [
                 'id' => $id,
                 'name' => $adjuster->name(),

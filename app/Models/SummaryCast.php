@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Bench\ControlSummary;
+use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A control's summary between the row and the code.
+ *
+ * @implements CastsAttributes<ControlSummary, ControlSummary|null>
+ */
+final class SummaryCast implements CastsAttributes
+{
+    /** @param  array<string, mixed>  $attributes */
+    public function get(Model $model, string $key, mixed $value, array $attributes): ?ControlSummary
+    {
+        return is_string($value) ? ControlSummary::fromArray(json_decode($value, true, flags: JSON_THROW_ON_ERROR)) : null;
+    }
+
+    /** @param  array<string, mixed>  $attributes */
+    public function set(Model $model, string $key, mixed $value, array $attributes): ?string
+    {
+        return $value instanceof ControlSummary ? json_encode($value->toArray(), JSON_THROW_ON_ERROR) : null;
+    }
+}
