@@ -17,7 +17,6 @@ use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
-use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wear\AgainAndAgain;
 use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\JobRecord;
@@ -98,7 +97,7 @@ final readonly class ControlPast
     /** @return list<string> what was taken up again and again within the last year */
     public function again(): array
     {
-        return AgainAndAgain::of($this->taken())->said(CarbonImmutable::now()->toDateString(), Families::of(FamilyKey::from($this->control->specVersion->body['family'])));
+        return AgainAndAgain::of($this->taken())->said(CarbonImmutable::now()->toDateString(), Families::of($this->control->spec()->family));
     }
 
     /** The adjuster that cured it last time. */
@@ -129,7 +128,7 @@ final readonly class ControlPast
         return new JobRecord(
             (float) $job->usage_reading,
             substr((string) $this->closings->get($job->id)?->at, 0, 10),
-            ReadingPoint::from($record['point'] ?? $this->control->specVersion->body['aim']['point'] ?? ReadingPoint::LeverTip->value),
+            ReadingPoint::from($record['point'] ?? $this->control->spec()->aim?->point->value ?? ReadingPoint::LeverTip->value),
             EngineHeat::tryFrom($record['found']['engine'] ?? ''),
             self::play($record['found'] ?? null),
             self::play($record['left'] ?? null),

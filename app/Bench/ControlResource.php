@@ -6,11 +6,9 @@ namespace App\Bench;
 
 use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Progress\ItemKind;
-use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\MeterUnit;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
@@ -21,7 +19,8 @@ final readonly class ControlResource
     /** @return array<string, mixed> */
     public static function of(Control $control, ?BenchState $open): array
     {
-        $spec = $control->specVersion->body;
+        $spec = $control->spec();
+        $family = Families::of($spec->family);
         $summary = $control->summary;
         $tag = $open === null ? $summary?->tag : ($open->facts->tag === null ? null
             : ['reason' => $open->facts->tag->reason, 'at' => $open->facts->tag->at, 'by' => $open->facts->tag->by]);
@@ -31,10 +30,10 @@ final readonly class ControlResource
             'key' => $control->key,
             'name' => $control->name,
             'minutes' => $control->minutes,
-            'band' => ['low_mm' => $spec['aim']['low_mm'] ?? null, 'high_mm' => $spec['aim']['high_mm'] ?? null],
-            'point_label' => isset($spec['aim']['point']) ? ReadingPoint::from($spec['aim']['point'])->named(Families::of(FamilyKey::from($spec['family']))->moved()) : null,
-            'family' => Families::of(FamilyKey::from($spec['family']))->title(),
-            'engine' => $spec['conditions']['engine'] ?? null,
+            'band' => ['low_mm' => $spec->aim?->band->low, 'high_mm' => $spec->aim?->band->high],
+            'point_label' => $spec->aim?->point->named($family->moved()),
+            'family' => $family->title(),
+            'engine' => $spec->conditions->engine?->value,
             'job' => $control->openJob?->id,
             'stage' => $stage?->title(),
             'moves' => $open === null ? 0 : count($open->facts->readings->moves),

@@ -8,9 +8,7 @@ use App\Models\Control;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\BookInterval;
-use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\MeterUnit;
-use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Wear\Candidate;
 use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\LimitAhead;
@@ -19,9 +17,6 @@ use VividPull\Core\Wear\UsageRate;
 use VividPull\Core\Wear\WearInterval;
 use VividPull\Core\Wear\WearStory;
 use VividPull\Core\Wear\WearWords;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
-use VividPull\Core\Wire\SpecCodec;
 
 /** The wear story of one control, from its past: what the core makes of it, for lists and screens. */
 final readonly class ControlStory
@@ -42,7 +37,7 @@ final readonly class ControlStory
         $story = self::wear($control, $looks);
         $next = $looks === [] ? null : NextCheck::after(
             $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks), $past->namedDay(),
-            Families::of(FamilyKey::from($control->specVersion->body['family']))->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
+            Families::of($control->spec()->family)->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
         );
 
         return new self($past, $looks, $unit, $story, $next);
@@ -98,13 +93,9 @@ final readonly class ControlStory
     /** @param  list<JobRecord>  $looks */
     private static function wear(Control $control, array $looks): ?WearStory
     {
-        $spec = $control->specVersion->body;
-        $aim = $spec['aim'] ?? null;
+        $aim = $control->spec()->aim;
 
-        return $aim === null ? null : WearStory::of(
-            $looks, SpecBand::between($aim['low_mm'] ?? null, $aim['high_mm'] ?? null),
-            Families::of(FamilyKey::from($spec['family'])), self::ratio($control, ReadingPoint::from($aim['point'])),
-        );
+        return $aim === null ? null : WearStory::of($looks, $aim->band, Families::of($control->spec()->family), self::ratio($control, $aim->point));
     }
 
     /** R as this control taught it, else as it is drawn, else as it is usual for the family. */
@@ -112,13 +103,13 @@ final readonly class ControlStory
     {
         $taught = $control->summary?->lnRatio($point->value);
 
-        return $taught !== null ? exp($taught) : (RunCodec::decode(Node::of($control->run))->couplings->at($point)
-            ?? Families::of(FamilyKey::from($control->specVersion->body['family']))->usualRatio($point))->value;
+        return $taught !== null ? exp($taught) : ($control->fitted()->couplings->at($point)
+            ?? Families::of($control->spec()->family)->usualRatio($point))->value;
     }
 
     private static function book(Control $control): ?BookInterval
     {
-        return isset($control->specVersion->body['book']['interval']) ? SpecCodec::decode(Node::of($control->specVersion->body))->book->interval : null;
+        return $control->spec()->book->interval;
     }
 
     /** @param  list<JobRecord>  $looks */

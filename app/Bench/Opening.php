@@ -18,7 +18,6 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use VividPull\Core\Cable\Part;
-use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Log\EntryKind;
@@ -120,13 +119,13 @@ final readonly class Opening
         $jobs = ControlJob::query()->where('control_id', $control->id)->whereNotNull('closed_at')->orderByDesc('closed_at')->limit(self::VISITS_OF_DRIFT)->pluck('id');
         $records = EntryRow::query()->whereIn('job_id', $jobs)->where('kind', EntryKind::Closed->value)->orderBy('at_utc')->get()
             ->map(static fn (EntryRow $row): array => $row->body['record'] ?? []);
-        $point = $control->specVersion->body['aim']['point'] ?? null;
+        $point = $control->spec()->aim?->point;
         if ($point === null) {
             return null;
         }
-        $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point)
+        $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point->value)
             ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null, 'parts' => $record['parts'] ?? []])->all());
-        $drift = ControlDrift::over($visits, ControlStory::ratio($control, ReadingPoint::from($point)));
+        $drift = ControlDrift::over($visits, ControlStory::ratio($control, $point));
 
         return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];
     }

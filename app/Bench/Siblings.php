@@ -8,9 +8,6 @@ use App\Models\Control;
 use App\Models\SpecVersion;
 use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Learning\Learning;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
-use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StandingCodec;
 
 /** What the readings of a control may be expected to do by what it taught itself, else by what other machines of its model taught. */
@@ -23,15 +20,15 @@ final readonly class Siblings
     public static function taught(Control $control): array
     {
         $own = $control->summary->taught ?? [];
-        $point = $control->specVersion->body['aim']['point'] ?? null;
-        if (! is_string($point) || $control->summary?->learned($point) !== null) {
+        $point = $control->spec()->aim?->point->value;
+        if ($point === null || $control->summary?->learned($point) !== null) {
             return $own;
         }
         $others = self::priors($control, $point);
         unset($own[$point]);
 
         return $others === [] ? $own : [$point => StandingCodec::encodePrior(RatioPrior::fromMachines($others,
-            Learning::drawn(SpecCodec::decode(Node::of($control->specVersion->body)), RunCodec::decode(Node::of($control->run)))))] + $own;
+            Learning::drawn($control->spec(), $control->fitted())))] + $own;
     }
 
     /** @return list<RatioPrior> of controls of the same model that learned it themselves */

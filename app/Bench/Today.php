@@ -17,7 +17,6 @@ use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\Waiting;
 use VividPull\Core\Judging\PackState;
 use VividPull\Core\Log\Entry\PartFitted;
-use VividPull\Core\Spec\EngineHeat;
 
 /** The day on the bench: what waits, what is cooling, what wants running first, what must not run, what falls due. */
 final readonly class Today
@@ -134,7 +133,7 @@ final readonly class Today
 
     private function readiness(Control $control, ?BenchState $open): Readiness
     {
-        return Readiness::of(EngineHeat::tryFrom($control->specVersion->body['conditions']['engine'] ?? ''), $this->stood($control), $this->isSoaking($open));
+        return Readiness::of($control->spec()->conditions->engine, $this->stood($control), $this->isSoaking($open));
     }
 
     /** When the new plates of an open job have soaked long enough; null where none lie in oil, or they went in. */

@@ -23,8 +23,6 @@ use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\SpecCodec;
 
 /**
  * Jobs that were done before the bench was here, or on another one: each line becomes a closed job that says where it comes from, and
@@ -145,7 +143,7 @@ final class HistoryImport implements LineImport
     {
         $control = Control::query()->with(['machine', 'specVersion'])->where('key', $line->control)
             ->whereHas('machine', static fn ($machines) => $machines->where('tag', $line->machine))->first() ?? throw Refused::because("No {$line->control} hangs here on {$line->machine}.");
-        $spec = SpecCodec::decode(Node::of($control->specVersion->body));
+        $spec = $control->spec();
 
         return [
             'control' => $control->id, 'machine' => $control->machine_id, 'spec' => $control->spec_version_id,

@@ -11,8 +11,6 @@ use VividPull\Core\Judging\Rejudged;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\SpecCodec;
 
 /** What a version would have said of the jobs that other versions judged. Nothing of theirs changes. */
 final readonly class SpecChanges
@@ -22,7 +20,7 @@ final readonly class SpecChanges
     /** @return array{looked_at: int, changed: list<array<string, mixed>>} newest first */
     public static function of(SpecVersion $version): array
     {
-        $spec = SpecCodec::decode(Node::of($version->body));
+        $spec = $version->spec();
         $jobs = ControlJob::query()->with('control.machine')->whereNotNull('closed_at')
             ->whereHas('control.specVersion', static fn ($versions) => $versions->where('model', $version->model)->where('control', $version->control))
             ->orderByDesc('closed_at')->limit(self::MOST)->get();

@@ -12,8 +12,6 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\SourceKind;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\SpecCodec;
 
 /** The library as a list: the newest version of every model and control, found by any of its words. */
 final readonly class SpecList
@@ -39,7 +37,7 @@ final readonly class SpecList
     /** @return array<string, mixed> */
     public static function brief(SpecVersion $one): array
     {
-        $spec = SpecCodec::decode(Node::of($one->body));
+        $spec = $one->spec();
 
         return [
             'id' => $one->id,

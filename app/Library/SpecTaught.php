@@ -11,7 +11,6 @@ use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
-use VividPull\Core\Wire\SpecCodec;
 
 /** What the machines of a model taught about the distances of their spec, where they contradict it: a correction, and what it rests on. */
 final readonly class SpecTaught
@@ -22,7 +21,7 @@ final readonly class SpecTaught
      */
     public static function of(SpecVersion $spec, Collection $controls): ?array
     {
-        $body = SpecCodec::decode(Node::of($spec->body));
+        $body = $spec->spec();
         if ($spec->run === null || $body->aim === null) {
             return null;
         }

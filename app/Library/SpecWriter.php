@@ -82,7 +82,7 @@ final readonly class SpecWriter
     /** @return array<string, scalar|null> what a version says, in short */
     private static function said(SpecVersion $version): array
     {
-        $spec = SpecCodec::decode(Node::of($version->body));
+        $spec = $version->spec();
 
         return ['name' => $version->name, 'says' => $spec->say(), 'printed' => $spec->book->printed, 'source' => $spec->source->say(), 'minutes' => $version->minutes];
     }

@@ -10,6 +10,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
 
 /**
  * One hand control of one machine.
@@ -45,6 +49,18 @@ final class Control extends Model
     public function specVersion(): BelongsTo
     {
         return $this->belongsTo(SpecVersion::class);
+    }
+
+    /** What it is judged by. */
+    public function spec(): Spec
+    {
+        return $this->specVersion->spec();
+    }
+
+    /** What hangs on the machine, as the core reads it. */
+    public function fitted(): Run
+    {
+        return RunCodec::decode(Node::of($this->run));
     }
 
     /** @return HasMany<ControlJob, $this> */

@@ -8,6 +8,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\SpecCodec;
 
 /**
  * One version of a spec; never changed once checked, or once a job was judged by it.
@@ -29,6 +32,10 @@ final class SpecVersion extends Model
 {
     protected $guarded = [];
 
+    private ?Spec $read = null;
+
+    private string $readFrom = '';
+
     /** @return BelongsTo<User, $this> */
     public function enteredBy(): BelongsTo
     {
@@ -39,6 +46,17 @@ final class SpecVersion extends Model
     public function controls(): HasMany
     {
         return $this->hasMany(Control::class);
+    }
+
+    /** What is written here, as the core reads it; read once so long as it stands. */
+    public function spec(): Spec
+    {
+        $written = (string) $this->attributes['body'];
+        if ($this->read === null || $this->readFrom !== $written) {
+            [$this->read, $this->readFrom] = [SpecCodec::decode(Node::of($this->body)), $written];
+        }
+
+        return $this->read;
     }
 
     public function isDraft(): bool

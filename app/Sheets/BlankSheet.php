@@ -17,9 +17,6 @@ use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
-use VividPull\Core\Wire\SpecCodec;
 
 /** A bench sheet to fill in by hand when there is no power: the same steps, cautions and proofs, in the same order. */
 final readonly class BlankSheet
@@ -27,8 +24,8 @@ final readonly class BlankSheet
     /** @return array<string, mixed> */
     public static function of(Control $control): array
     {
-        $spec = SpecCodec::decode(Node::of($control->specVersion->body));
-        $run = RunCodec::decode(Node::of($control->run));
+        $spec = $control->spec();
+        $run = $control->fitted();
         $family = Families::of($spec->family);
 
         return [

@@ -9,8 +9,6 @@ use App\Bench\ControlStory;
 use App\Bench\ShopClock;
 use App\Models\Control;
 use App\Models\Machine;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\SpecCodec;
 
 /** Everything that was done to one machine, control by control. */
 final readonly class MachineSheet
@@ -24,7 +22,7 @@ final readonly class MachineSheet
             'machine' => $machine,
             'controls' => array_values($controls->map(static function (Control $control): array {
                 $past = ControlPast::of($control);
-                $spec = SpecCodec::decode(Node::of($control->specVersion->body));
+                $spec = $control->spec();
 
                 return [
                     'name' => $control->name,

@@ -27,9 +27,6 @@ use VividPull\Core\Planning\DriftAhead;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Spec\Torque;
-use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
-use VividPull\Core\Wire\SpecCodec;
 
 final class MachineController
 {
@@ -104,22 +101,22 @@ final class MachineController
     /** @return array<string, mixed> */
     private static function spec(Control $control): array
     {
-        $spec = SpecCodec::decode(Node::of($control->specVersion->body));
-        $source = $control->specVersion->body['source'];
+        $spec = $control->spec();
+        $source = $spec->source;
 
         return [
             'id' => $control->specVersion->id,
             'version' => $control->specVersion->version,
             'draft' => $control->specVersion->isDraft(),
-            'common_practice' => ($source['kind'] ?? null) === SourceKind::CommonPractice->value,
-            'printed' => $control->specVersion->body['book']['printed'] ?? null,
+            'common_practice' => $source->kind === SourceKind::CommonPractice,
+            'printed' => $spec->book->printed,
             'interval' => $spec->book->interval?->say(),
             'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $spec->book->torques),
-            'document' => $source['document'],
-            'edition' => $source['edition'] ?? null,
-            'page' => $source['page'] ?? null,
-            'entered_by' => $source['entered_by'] ?? null,
-            'checked_by' => $source['checked_by'] ?? null,
+            'document' => $source->document,
+            'edition' => $source->edition,
+            'page' => $source->page,
+            'entered_by' => $source->enteredBy,
+            'checked_by' => $source->checkedBy,
         ];
     }
 
@@ -127,8 +124,8 @@ final class MachineController
     private static function adjusters(Control $control): array
     {
         $adjusters = [];
-        $ahead = DriftAhead::usual(Families::of(SpecCodec::decode(Node::of($control->specVersion->body))->family)->drift());
-        foreach (RunCodec::decode(Node::of($control->run))->adjusters() as $id => $adjuster) {
+        $ahead = DriftAhead::usual(Families::of($control->spec()->family)->drift());
+        foreach ($control->fitted()->adjusters() as $id => $adjuster) {
             $at = $control->summary->positions[$id] ?? null;
             $adjusters[] = [
                 'id' => $id,
