@@ -18,6 +18,7 @@ use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\LogRows;
 
@@ -79,7 +80,7 @@ final readonly class JobSheet
 
     private static function next(?CarbonImmutable $day, ?int $usage, ?string $why, string $unit): ?string
     {
-        $when = array_filter([$day?->format('j F Y'), $usage === null ? null : number_format($usage, 0, '.', ' ')." {$unit}"], is_string(...));
+        $when = array_filter([$day?->format('j F Y'), $usage === null ? null : (string) Figure::usage($usage, $unit)], is_string(...));
 
         return $when === [] ? null : implode(', or ', $when).($why === null ? '' : " ({$why})");
     }
@@ -103,7 +104,7 @@ final readonly class JobSheet
     private static function signed(array $signed): array
     {
         $row = static fn (string $mark, string $name, ?array $one): ?array => $one === null ? null : [
-            'mark' => $mark, 'name' => $name, 'mm' => number_format($one['mm'], 2), 'expanded' => number_format($one['expanded_mm'], 2), 'count' => 0, 'instrument' => '', 'overdue' => null, 'state' => '',
+            'mark' => $mark, 'name' => $name, 'mm' => Figure::length($one['mm'], 2)->bare(), 'expanded' => Figure::length($one['expanded_mm'], 2)->bare(), 'count' => 0, 'instrument' => '', 'overdue' => null, 'state' => '',
             'verdict' => $one['sentence'], 'chance' => $one['chance_inside'] === null ? null : (int) floor($one['chance_inside'] * 100),
         ];
 
@@ -116,8 +117,8 @@ final readonly class JobSheet
         return $group === null ? null : [
             'mark' => $mark,
             'name' => $name,
-            'mm' => number_format($group->found->mean, 2),
-            'expanded' => number_format($group->found->expanded(), 2),
+            'mm' => Figure::length($group->found->mean, 2)->bare(),
+            'expanded' => Figure::length($group->found->expanded(), 2)->bare(),
             'count' => count($group->readings),
             'instrument' => $group->instrument->name,
             'overdue' => $group->overdueSince(),

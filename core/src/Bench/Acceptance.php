@@ -61,6 +61,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -167,10 +168,10 @@ final readonly class Acceptance
             throw Refused::because(Quoted::text($reading->instrument).' is not an instrument on the shelf. Choose one that is.');
         }
         if ($reading->mm > $instrument->reach) {
-            throw Refused::because('Read '.self::mm($reading->mm)." mm, but the {$instrument->name} reaches ".self::mm($instrument->reach).' mm. Type the reading again.');
+            throw Refused::because('Read '.Figure::shortLength($reading->mm)->bare()." mm, but the {$instrument->name} reaches ".Figure::shortLength($instrument->reach).'. Type the reading again.');
         }
         if ($reading->mm < 0.0) {
-            throw Refused::because('Read '.self::mm($reading->mm).' mm, but play is never below zero. Type the reading again.');
+            throw Refused::because('Read '.Figure::shortLength($reading->mm).', but play is never below zero. Type the reading again.');
         }
         if (! $state->spec->conditions->allows($reading->pose)) {
             throw Refused::because("The spec knows no figure for {$reading->pose->label()}. Read it with ".self::poses($state->spec->conditions->poses).'.');
@@ -243,7 +244,7 @@ final readonly class Acceptance
             throw Refused::because($taken->key->label().' is not measured on this control.');
         }
         if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
-            throw Refused::because('Read '.self::mm($taken->value)." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.self::mm($taken->key->most())." {$unit}. Type it again.");
+            throw Refused::because('Read '.Figure::shortLength($taken->value)->bare()." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.Figure::shortLength($taken->key->most())->bare()." {$unit}. Type it again.");
         }
         if ($taken->atMm !== null && $taken->key->dimension() !== Dimension::Force) {
             throw Refused::because('Only a force is read at a distance from the pivot.');
@@ -328,14 +329,14 @@ final readonly class Acceptance
             self::wish($state, $chosen->wish, $state->spec->aim->band);
         }
         if ($chosen->like !== null && ! $state->spec->aim->band->contains($chosen->like->mm)) {
-            throw Refused::because("{$chosen->like->machine} was left at ".self::mm($chosen->like->mm).' mm, which is outside the band of this control. Aim inside it.');
+            throw Refused::because("{$chosen->like->machine} was left at ".Figure::shortLength($chosen->like->mm).', which is outside the band of this control. Aim inside it.');
         }
     }
 
     private static function wish(BenchState $state, RidersWish $wish, SpecBand $band): void
     {
         if ($wish->mm !== null && ! $band->contains($wish->mm)) {
-            throw Refused::because('A wish of '.self::mm($wish->mm).' mm lies outside the band of this control. Wish inside it; what is to stay outside is left by choice, with its reason.');
+            throw Refused::because('A wish of '.Figure::shortLength($wish->mm).' lies outside the band of this control. Wish inside it; what is to stay outside is left by choice, with its reason.');
         }
         $tastes = array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $wish->bite !== null && isset($one->answers[$wish->bite]) && ($one->tolerates($wish->bite) || $one->tolerable !== []));
         if ($wish->bite !== null && $tastes === []) {
@@ -566,7 +567,7 @@ final readonly class Acceptance
     {
         $adjuster = self::adjusterOf($after, $move->entry->adjuster);
         if ($adjuster->kind()->sets() === AdjustedQuantity::Speed && ($move->entry->steps->count ?? 0) < 0) {
-            throw Refused::because("The {$adjuster->name()} keeps ".self::mm($adjuster->showing($adjuster->travel()->from)).' mm of thread: governed speed is not raised past the maker\'s limit.');
+            throw Refused::because("The {$adjuster->name()} keeps ".Figure::shortLength($adjuster->showing($adjuster->travel()->from)).' of thread: governed speed is not raised past the maker\'s limit.');
         }
         $stood = $move->stoodAt?->minus($move->entry->steps ?? $move->stoodAt);
         $out = $move->entry->steps !== null && $move->entry->steps->count > 0;
@@ -575,7 +576,7 @@ final readonly class Acceptance
         $has = match (true) {
             $room === null => '',
             $room->isNone() => $adjuster->kind()->isThreaded() ? ' It has no thread left that way.' : ' It stands at its end that way.',
-            $adjuster->kind()->isThreaded() => ' It has '.$adjuster->counting()->say($room).' ('.self::mm($adjuster->showing($room)).' mm) left that way.',
+            $adjuster->kind()->isThreaded() => ' It has '.$adjuster->counting()->say($room).' ('.Figure::shortLength($adjuster->showing($room)).') left that way.',
             default => ' It has '.$adjuster->room($room).' left that way.',
         };
         throw Refused::because("The {$adjuster->name()} cannot go ".$adjuster->say($move->entry->steps ?? $move->stoodAt ?? $adjuster->travel()->to).": that is beyond its {$end}.{$has}");
@@ -584,7 +585,7 @@ final readonly class Acceptance
     private static function beyondTravel(Adjuster $adjuster, Steps $at): never
     {
         throw Refused::because($adjuster->kind()->isThreaded()
-            ? "The {$adjuster->name()} has ".self::mm($adjuster->showing($adjuster->travel()->to)).' mm of thread in all, so '.self::mm($adjuster->showing($at)).' mm cannot show. Measure it again.'
+            ? "The {$adjuster->name()} has ".Figure::shortLength($adjuster->showing($adjuster->travel()->to)).' of thread in all, so '.Figure::shortLength($adjuster->showing($at)).' cannot show. Measure it again.'
             : "The {$adjuster->name()} goes from {$adjuster->where($adjuster->travel()->from)} to {$adjuster->where($adjuster->travel()->to)}, so it cannot stand on {$adjuster->where($at)}. Look again.");
     }
 
@@ -605,10 +606,5 @@ final readonly class Acceptance
     private static function points(BenchState $state): string
     {
         return implode(' or ', array_map(static fn (string $point): string => $state->spec->pointName(ReadingPoint::from($point)), array_keys($state->run->couplings->all())));
-    }
-
-    private static function mm(float $mm): string
-    {
-        return rtrim(rtrim(number_format($mm, 2, '.', ''), '0'), '.');
     }
 }

@@ -12,6 +12,7 @@ use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\RatioFinding;
+use VividPull\Core\Quantity\Figure;
 
 /** What a person should know before trusting the figures on the screen, one sentence each. */
 final readonly class Warnings
@@ -38,7 +39,7 @@ final readonly class Warnings
         $warnings = [];
         foreach ($state->beliefs->surprises as ['group' => $group, 'surprise' => $surprise]) {
             if ($group->setting === $state->facts->readings->setting) {
-                $warnings[] = 'Expected about '.self::mm($surprise->expected).' mm and read '.self::mm($surprise->found)
+                $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '.Figure::length($surprise->found)->bare()
                     .' mm: turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
             }
         }
@@ -66,7 +67,7 @@ final readonly class Warnings
 
         return array_values(array_filter([
             RatioFinding::of($state->spec, $state->run, $state->beliefs)?->sentence,
-            $sides?->areKnown() === true ? 'It reads about '.self::mm(abs($sides->apart)).' mm otherwise when come from the other side: finish every move in the same direction.' : null,
+            $sides?->areKnown() === true ? 'It reads about '.Figure::length(abs($sides->apart)).' otherwise when come from the other side: finish every move in the same direction.' : null,
         ], is_string(...)));
     }
 
@@ -127,7 +128,7 @@ final readonly class Warnings
         }
 
         return $teeth === null || ($teeth >= 0.0 && $teeth <= 1.0) ? []
-            : ['The arm stands '.rtrim(rtrim(number_format(abs($teeth), 1, '.', ''), '0'), '.').($teeth < 0.0 ? ' teeth past' : ' teeth before').' its mark: more than the one tooth that is usual. Look for another make of plate, a wrong arm or a worn end.'];
+            : ['The arm stands '.Figure::number(abs($teeth), 1)->bare().($teeth < 0.0 ? ' teeth past' : ' teeth before').' its mark: more than the one tooth that is usual. Look for another make of plate, a wrong arm or a worn end.'];
     }
 
     /** @return list<string> plates that went in before the oil could */
@@ -138,7 +139,7 @@ final readonly class Warnings
         $hours = $since === null || $fitted === null ? null : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
 
         return $hours === null || $hours >= PackState::LEAST_SOAK_H ? []
-            : ['The new plates lay in oil for '.number_format(max(0.0, $hours), 1, '.', '').' h; 24 to 48 h is usual.'];
+            : ['The new plates lay in oil for '.Figure::hours(max(0.0, $hours)).'; 24 to 48 h is usual.'];
     }
 
     /** @return list<string> */
@@ -155,10 +156,5 @@ final readonly class Warnings
 
         return array_map(static fn (string $name, int $minutes): string => "The clock of {$name}'s device runs {$minutes} min ahead. The times in the log are as it showed them.",
             array_keys($ahead), array_values($ahead));
-    }
-
-    private static function mm(float $mm): string
-    {
-        return number_format($mm, 1, '.', '');
     }
 }

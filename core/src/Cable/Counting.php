@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
 
@@ -87,6 +88,6 @@ final readonly class Counting
 
     private static function figure(float $number): string
     {
-        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+        return Figure::number($number, 2)->bare();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\ThreadPitch;
 
@@ -109,12 +110,12 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
 
     public function where(Steps $position): string
     {
-        return number_format($this->showing($position), 1, '.', '').' mm out';
+        return Figure::length($this->showing($position)).' out';
     }
 
     public function room(Steps $steps): string
     {
-        return number_format($this->showing($steps), 1, '.', '').' mm of thread';
+        return Figure::length($this->showing($steps)).' of thread';
     }
 
     public function usualReserve(): Steps

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Measurement\Agreement;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Statistics\StudentDistribution;
 
 /**
@@ -56,7 +57,7 @@ final readonly class Doubt
         $most = self::farthest($run, $readings[0]);
         foreach ($readings as $reading) {
             if ($most !== null && $reading->mm > $most && ! isset($upheld[$reading->stamp->id])) {
-                return new self($reading, "{$reading->entered} is more than this control can move at the {$reading->point->label()}, ".self::mm($most).' mm by its distances: misread?');
+                return new self($reading, "{$reading->entered} is more than this control can move at the {$reading->point->label()}, ".Figure::length($most).' by its distances: misread?');
             }
         }
 
@@ -80,7 +81,7 @@ final readonly class Doubt
         }
         $last = $now->last();
 
-        return new self($last, 'Read '.self::mm($before->found->mean).' mm before and '.self::mm($now->found->mean).' mm now, and nothing was moved in between: '
+        return new self($last, 'Read '.Figure::length($before->found->mean).' before and '.Figure::length($now->found->mean).' now, and nothing was moved in between: '
             .(self::isTenfold($now->found->mean, $before->found->mean) ? 'a slipped decimal point?' : 'misread, or did something slip?'));
     }
 
@@ -111,10 +112,5 @@ final readonly class Doubt
         $last = array_pop($words);
 
         return $words === [] ? $last : implode(', ', $words)." and {$last}";
-    }
-
-    private static function mm(float $mm): string
-    {
-        return number_format($mm, 1, '.', '');
     }
 }

@@ -10,6 +10,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\EngagementWindow;
 use VividPull\Core\Spec\Spec;
@@ -69,7 +70,7 @@ final readonly class EngagementState
         $share = static fn (?float $chance): string => (int) floor(100 * ($chance ?? 0.0)).' %';
         $sure = DecisionRule::CONFIDENCE;
         [[$early, $isNotEarly], [$late, $isNotLate]] = [$low, $high];
-        $mm = static fn (float $value): string => number_format($value, 1, '.', '').' mm';
+        $mm = static fn (float $value): string => (string) Figure::length($value);
 
         return match (true) {
             $first === null => 'Read the handle travel to first motion.',

@@ -11,6 +11,7 @@ use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Spec\SpeedCeiling;
@@ -86,10 +87,10 @@ final readonly class Measuring
             return null;
         }
         $fitted = array_sum($tyre) / count($tyre);
-        $onBook = number_format($found->mean * $ceiling->tyreMm / $fitted, 1, '.', '');
+        $onBook = Figure::speed($found->mean * $ceiling->tyreMm / $fitted);
 
         return abs($fitted / $ceiling->tyreMm - 1) < 0.01 ? null
-            : 'On '.number_format($fitted, 0, '.', '')." mm tyres; on the book's {$ceiling->tyreMm} mm the same governor gives {$onBook} km/h. The higher of the two is judged.";
+            : 'On '.Figure::length($fitted, 0)." tyres; on the book's {$ceiling->tyreMm} mm the same governor gives {$onBook}. The higher of the two is judged.";
     }
 
     /** How many more would decide it, where any number would. */

@@ -10,6 +10,7 @@ use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Measurement\Uncertainty;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 
@@ -43,7 +44,7 @@ final readonly class Verdict
         }
         $kind = Conformity::decide($found->mean, $chance, $band, $rule);
         $beyond = abs($band->beyond($found->mean));
-        $by = number_format($beyond, 1, '.', '');
+        $by = Figure::length($beyond)->bare();
         $share = (int) floor($chance * 100);
 
         return match ($kind) {
@@ -75,7 +76,7 @@ final readonly class Verdict
         $chance = Conformity::chanceInside($mean, $spread, $limit);
         $kind = Conformity::decide($mean, $chance, $limit, $rule);
         $unit = $key->dimension()->internalUnit();
-        $figure = static fn (float $value): string => number_format($value, $key->decimals(), '.', '')." {$unit}";
+        $figure = static fn (float $value): string => (string) Figure::measured($value, $key->decimals(), $unit);
         $beyond = abs($limit->beyond($mean));
 
         return match ($kind) {

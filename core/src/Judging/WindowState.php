@@ -7,6 +7,7 @@ namespace VividPull\Core\Judging;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\ThrottleWindow;
@@ -76,7 +77,7 @@ final readonly class WindowState
     /** What was read says it only with 95 % confidence (ISO 14253-1); between, the chance is told. */
     private static function said(ThrottleWindow $window, float $second, ?float $tightest, ?float $slackest, ?float $closes, ?float $opens, ?float $spared): string
     {
-        $mm = static fn (float $value): string => number_format($value, 1, '.', '').' mm';
+        $mm = static fn (float $value): string => (string) Figure::length($value);
         $share = static fn (float $chance): string => (int) floor(100 * $chance).' %';
         $sure = DecisionRule::CONFIDENCE;
 

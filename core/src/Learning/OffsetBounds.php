@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
+use VividPull\Core\Quantity\Figure;
+
 /**
  * What is known of up to three offsets from half-planes that all hold: a polytope, kept by its corners.
  *
@@ -80,7 +82,7 @@ final readonly class OffsetBounds
     {
         $byWay = [];
         foreach ($planes as $plane) {
-            $way = implode(' ', array_map(static fn (float $weight): string => number_format($weight, 6, '.', ''), $plane->weights));
+            $way = implode(' ', array_map(static fn (float $weight): string => Figure::ratio($weight, 6)->bare(), $plane->weights));
             $byWay[$way] = ! isset($byWay[$way]) || $plane->least > $byWay[$way]->least ? $plane : $byWay[$way];
         }
 

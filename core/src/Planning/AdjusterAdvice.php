@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 
 /** What one adjuster could do next. Lengths in mm. */
@@ -90,6 +91,6 @@ final readonly class AdjusterAdvice
 
     private static function figure(float $mm): string
     {
-        return number_format($mm, 1, '.', '');
+        return Figure::length($mm)->bare();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\CableComparison;
+use VividPull\Core\Quantity\Figure;
 
 /**
  * Whether a new cable fits before it is fitted, from the old one beside it.
@@ -50,7 +51,7 @@ final readonly class CableMatch
             return new self(MatchVerdict::DoesNotFit, 'Its ends are of another kind.', null, null, null, $conduit);
         }
         if ($conduit !== null && $conduit < -self::CONDUIT_SHORT) {
-            return new self(MatchVerdict::DoesNotFit, 'Its conduit is '.self::mm(-$conduit).' mm shorter: the route would pull tight from lock to lock.', null, null, null, $conduit);
+            return new self(MatchVerdict::DoesNotFit, 'Its conduit is '.Figure::length(-$conduit).' shorter: the route would pull tight from lock to lock.', null, null, null, $conduit);
         }
         if ($sizes->oldWire !== null && $oldSlackIn === null && $high !== null) {
             return self::withoutReading($sizes->newWire - $sizes->oldWire, $takes, $low, $high, $conduit);
@@ -77,7 +78,7 @@ final readonly class CableMatch
     {
         $least = $low + $difference;
         $most = $high + $takes + $difference;
-        $size = self::mm(abs($difference));
+        $size = Figure::length(abs($difference))->bare();
 
         return match (true) {
             $most < $low => new self(MatchVerdict::DoesNotFit,
@@ -96,17 +97,12 @@ final readonly class CableMatch
         $made = static fn (MatchVerdict $verdict, string $sentence): self => new self($verdict, $sentence, $slackIn, $takeUp, $reserve, $conduit);
 
         return match (true) {
-            $slackIn < 0.0 => $made(MatchVerdict::DoesNotFit, 'Too short by '.self::mm($low - $slackIn).' mm: with the adjusters in, its ends hook only by pulling the control.'),
-            $slackIn < $low => $made(MatchVerdict::DoesNotFit, 'Too short by '.self::mm($low - $slackIn).' mm: even with the adjusters in it is too tight.'),
-            $high !== null && $slackIn - $takes > $high => $made(MatchVerdict::DoesNotFit, 'Too long by '.self::mm($slackIn - $takes - $high).' mm: the adjusters together cannot take it up.'),
+            $slackIn < 0.0 => $made(MatchVerdict::DoesNotFit, 'Too short by '.Figure::length($low - $slackIn).': with the adjusters in, its ends hook only by pulling the control.'),
+            $slackIn < $low => $made(MatchVerdict::DoesNotFit, 'Too short by '.Figure::length($low - $slackIn).': even with the adjusters in it is too tight.'),
+            $high !== null && $slackIn - $takes > $high => $made(MatchVerdict::DoesNotFit, 'Too long by '.Figure::length($slackIn - $takes - $high).': the adjusters together cannot take it up.'),
             $slackIn < $target => $made(MatchVerdict::AtItsEnd, 'A little short: with the adjusters all the way in it is inside the band, but nothing is left to slacken with.'),
-            $takeUp > $healthy || $reserve < $stretch => $made(MatchVerdict::AtItsEnd, 'Long: it lands near the end of its thread, with '.self::mm($reserve).' mm left for stretch.'),
-            default => $made(MatchVerdict::Fits, 'It takes '.self::mm($takeUp).' mm of take-up and leaves '.self::mm($reserve).' mm for stretch.'),
+            $takeUp > $healthy || $reserve < $stretch => $made(MatchVerdict::AtItsEnd, 'Long: it lands near the end of its thread, with '.Figure::length($reserve).' left for stretch.'),
+            default => $made(MatchVerdict::Fits, 'It takes '.Figure::length($takeUp).' of take-up and leaves '.Figure::length($reserve).' for stretch.'),
         };
-    }
-
-    private static function mm(float $mm): string
-    {
-        return number_format($mm, 1, '.', '');
     }
 }

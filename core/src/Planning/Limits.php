@@ -10,6 +10,7 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Guide;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 
 /**
@@ -69,7 +70,7 @@ final readonly class Limits
         $band = $window->band;
         $edge = $tooLoose ? $band->ceiling() : $band->floor();
 
-        return 'With every adjuster at its safe end it would still read about '.number_format($best, 1, '.', '').' mm, and the band '.($tooLoose ? 'ends' : 'begins').' at '.number_format($edge, 1, '.', '').'.';
+        return 'With every adjuster at its safe end it would still read about '.Figure::length($best).', and the band '.($tooLoose ? 'ends' : 'begins').' at '.Figure::length($edge)->bare().'.';
     }
 
     /** @param  non-empty-list<Adjuster>  $guided */

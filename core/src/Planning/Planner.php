@@ -18,6 +18,7 @@ use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
@@ -281,6 +282,6 @@ final readonly class Planner
         $room = $adjuster->kind()->isThreaded() ? 'not enough thread' : 'not enough room';
 
         return AdjusterAdvice::outOfThread($adjuster->id(), $best,
-            "{$adjuster->name()}: {$room} to {$way} the slack; at its end it would still read about ".number_format(max(0.0, $best), 1, '.', '').' mm.');
+            "{$adjuster->name()}: {$room} to {$way} the slack; at its end it would still read about ".Figure::length(max(0.0, $best)).'.');
     }
 }

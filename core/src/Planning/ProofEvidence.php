@@ -15,6 +15,7 @@ use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
@@ -120,7 +121,7 @@ final readonly class ProofEvidence
         $short = $this->shortOfOpen();
 
         return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed))
-            .($short === null ? '' : ' It still has '.number_format($short, 1, '.', '').' mm to go.');
+            .($short === null ? '' : ' It still has '.Figure::length($short).' to go.');
     }
 
     /** What failed, and why no setting cures it. */

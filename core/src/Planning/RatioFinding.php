@@ -10,6 +10,7 @@ use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 
 /**
@@ -98,7 +99,7 @@ final readonly class RatioFinding
 
     private static function said(HandKind $hand, ReadingPoint $point, float $times): string
     {
-        $far = ($times >= 1.0 ? '' : 'only ').number_format($times, 1, '.', '').' times as far';
+        $far = ($times >= 1.0 ? '' : 'only ').Figure::ratio($times).' times as far';
 
         return $point === ReadingPoint::FerruleGap ? "The gap seems to open {$far} as its thread says" : "The {$hand->value} seems to move {$far} as its spec says";
     }

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 
 /** After turning to and fro: what is suspected, and what one measurement would settle it. */
@@ -22,9 +23,9 @@ final readonly class Suspicion
         $width = ($band->high ?? INF) - $band->floor();
 
         return 'Turned to and fro, and not settled. '.match (true) {
-            $sides->areKnown() => 'It reads '.number_format(abs($sides->apart), 1, '.', '').' mm otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
+            $sides->areKnown() => 'It reads '.Figure::length(abs($sides->apart)).' otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
             $ratio !== null => $ratio->sentence,
-            $u > $width / 3 => 'The readings are known to ± '.number_format($u, 1, '.', '').' mm, and the band is '.number_format($width, 1, '.', '').' mm wide: read it with a finer instrument before anything is turned again.',
+            $u > $width / 3 => 'The readings are known to ± '.Figure::length($u).', and the band is '.Figure::length($width).' wide: read it with a finer instrument before anything is turned again.',
             $beliefs->surprises !== [] => 'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
             ($run->couplings->at($spec->play()->point)->knowledge ?? Knowledge::Default) !== Knowledge::Measured => 'Measure the two distances of the lever, pivot to wire and pivot to reading point: they tell what one turn does.',
             default => 'Look for play that changes by itself: a loose lock nut, a ferrule half out of its seat, a conduit that moves.',

@@ -21,6 +21,7 @@ use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Running;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -279,7 +280,7 @@ final readonly class BesideItems
 
     private static function figure(MeasureState $state, float $value): string
     {
-        return number_format($value, $state->measure->key->decimals(), '.', '').' '.$state->measure->key->dimension()->internalUnit();
+        return (string) Figure::measured($value, $state->measure->key->decimals(), $state->measure->key->dimension()->internalUnit());
     }
 
     /** @return list<Proof> */

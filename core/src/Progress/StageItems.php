@@ -33,6 +33,7 @@ use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\SettingMode;
@@ -263,7 +264,7 @@ final readonly class StageItems
             "Reading at the {$this->spec->pointName($point)}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
             ($judged && $this->isWhole($group)) || $this->facts->readings->isChanged(),
-            said: $group === null ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null) : self::mm($group->found->mean).' mm · '.$verdict->sentence,
+            said: $group === null ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null) : Figure::length($group->found->mean).' · '.$verdict->sentence,
             detail: $this->spec->howToRead($point),
             stamp: $group?->last()->stamp,
         );
@@ -426,7 +427,7 @@ final readonly class StageItems
             && $this->isWhole($judgement->nowGroup);
 
         return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
-            said: $read ? self::mm($judgement->nowGroup->found->mean).' mm · '.$judgement->now->sentence : null,
+            said: $read ? Figure::length($judgement->nowGroup->found->mean).' · '.$judgement->now->sentence : null,
             detail: $this->spec->howToRead($point))];
     }
 
@@ -446,7 +447,7 @@ final readonly class StageItems
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
                 failed: $verdict->kind->isOutside(),
-                said: $group === null ? null : self::mm($group->found->mean).' mm · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
+                said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
                 detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
         }, $this->spec->conditions->poses);
     }
@@ -579,10 +580,5 @@ final readonly class StageItems
     private function answered(string $key, string $label, ?Entry $entry, ?string $said, bool $failed, ?string $detail, ?string $caution, array $answers): StageItem
     {
         return new StageItem($key, ItemKind::Answer, $label, $entry !== null, $failed, $entry === null ? null : $said, $detail, $caution, $answers, stamp: $entry?->stamp);
-    }
-
-    private static function mm(float $mm): string
-    {
-        return number_format($mm, 1, '.', '');
     }
 }

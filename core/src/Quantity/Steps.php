@@ -84,7 +84,7 @@ final readonly class Steps
     {
         $count = abs($this->count);
         if ($count % self::PER_FLAT !== 0) {
-            $turns = rtrim(rtrim(number_format($count / self::PER_TURN, 3, '.', ''), '0'), '.');
+            $turns = Figure::number($count / self::PER_TURN, 3)->bare();
 
             return $turns.' '.($count <= self::PER_TURN ? 'turn' : 'turns');
         }

@@ -49,7 +49,7 @@ final readonly class ThreadPitch
             throw OutOfRange::positive('A thread pitch, in mm up to 10,', $mm);
         }
 
-        return new self(rtrim(rtrim(number_format($mm, 4, '.', ''), '0'), '.').' mm a turn', $mm, null);
+        return new self(Figure::number($mm, 4)->bare().' mm a turn', $mm, null);
     }
 
     private static function metric(string $name, string $diameter, ?float $pitch): self

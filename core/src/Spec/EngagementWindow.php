@@ -6,6 +6,7 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Quantity\Figure;
 
 /** How much of a handle's travel there is, in mm, by the end of which the drive must be fully on. */
 final readonly class EngagementWindow implements Limit
@@ -30,6 +31,6 @@ final readonly class EngagementWindow implements Limit
 
     public function say(): string
     {
-        return 'full drive within '.rtrim(rtrim(number_format($this->fullByMm, 1, '.', ''), '0'), '.').' mm of handle travel';
+        return 'full drive within '.Figure::shortLength($this->fullByMm, 1).' of handle travel';
     }
 }

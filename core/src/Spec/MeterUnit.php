@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
+use VividPull\Core\Quantity\Figure;
+
 /** What a machine's meter counts. */
 enum MeterUnit: string
 {
@@ -62,6 +64,6 @@ enum MeterUnit: string
     /** A figure of use as it is said: `7 750 km`. */
     public function say(float $use): string
     {
-        return number_format(round($use), 0, '.', ' ')." {$this->value}";
+        return (string) Figure::usage($use, $this->value);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Figure;
 
 /**
  * What a control must do at each of its settings, where no play is read and the truth is in what the machine does: the
@@ -97,7 +98,7 @@ final readonly class OutcomeTable implements Aim
     /** A distance at the arm as it is said: `9 mm towards reverse`, `1.5 detents towards reverse`. */
     public function sayShift(float $shift): string
     {
-        $size = rtrim(rtrim(number_format(abs($shift), 1, '.', ''), '0'), '.');
+        $size = Figure::number(abs($shift), 1)->bare();
 
         return $size.' '.($this->unit === 'mm' || $size === '1' ? $this->unit : "{$this->unit}s").' '.$this->way($shift);
     }

@@ -7,6 +7,7 @@ namespace VividPull\Core\Spec;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\ReadQuantity;
@@ -125,7 +126,7 @@ final readonly class PrintedBand
     {
         $of = "{$one->entered} is about ";
         if ($two->unit !== Unit::Inch) {
-            return $of.rtrim(rtrim(number_format($one->value, 1, '.', ''), '0'), '.').' mm';
+            return $of.Figure::shortLength($one->value, 1);
         }
         $parts = (int) round($one->value / 25.4 * 64);
         [$whole, $over] = [intdiv($parts, 64), $parts % 64];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Procedure\LeverPull;
+use VividPull\Core\Quantity\Figure;
 
 /** What a new cable took, at a distance from the pivot of the lever in mm. */
 final readonly class PullFigure implements Aim
@@ -18,6 +19,6 @@ final readonly class PullFigure implements Aim
 
     public function say(): string
     {
-        return 'pulled with '.number_format($this->fresh->pull, 0, '.', '').' N when new';
+        return 'pulled with '.Figure::force($this->fresh->pull).' when new';
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Spec;
 
+use VividPull\Core\Quantity\Figure;
+
 /** How the person who rides or works with the machine wants it, inside its band: it belongs to the machine, and is aimed for next time too. */
 final readonly class RidersWish
 {
@@ -25,7 +27,7 @@ final readonly class RidersWish
     public function say(): string
     {
         $wishes = array_filter([
-            $this->mm === null ? null : number_format($this->mm, 1, '.', '').' mm',
+            $this->mm === null ? null : Figure::length($this->mm),
             match ($this->bite) {
                 null => null,
                 'early' => 'bites as it leaves the bar',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Figure;
 
 /** The free play a spec allows, in mm, both edges included. One edge may be missing. */
 final readonly class SpecBand
@@ -70,6 +71,6 @@ final readonly class SpecBand
 
     private static function figure(float $mm): string
     {
-        return rtrim(rtrim(number_format($mm, 2, '.', ''), '0'), '.');
+        return Figure::shortLength($mm, 2)->bare();
     }
 }

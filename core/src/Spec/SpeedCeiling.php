@@ -6,6 +6,7 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Quantity\Figure;
 
 /** The speed a governed machine may not pass, in km/h, on tyres of the size its book was written for. */
 final readonly class SpeedCeiling implements Limit
@@ -41,6 +42,6 @@ final readonly class SpeedCeiling implements Limit
 
     public function say(): string
     {
-        return 'governed to '.number_format($this->atMostKmh, 1, '.', '').' km/h on '.number_format($this->tyreMm, 0, '.', '').' mm tyres';
+        return 'governed to '.Figure::speed($this->atMostKmh).' on '.Figure::length($this->tyreMm, 0).' tyres';
     }
 }

@@ -6,6 +6,7 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Quantity\Figure;
 
 /** A time that must not be passed: how soon a blade stands still once its bail is let go. */
 final readonly class TimeLimit implements Limit
@@ -30,6 +31,6 @@ final readonly class TimeLimit implements Limit
 
     public function say(): string
     {
-        return 'the blade stands within '.rtrim(rtrim(number_format($this->atMostS, 2, '.', ''), '0'), '.').' s';
+        return 'the blade stands within '.Figure::seconds($this->atMostS);
     }
 }

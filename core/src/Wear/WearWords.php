@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wear;
 
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\MeterUnit;
 
 /** A wear story as it is told: what moves, how fast, what does not fit, and what that means. */
@@ -60,7 +61,7 @@ final readonly class WearWords
 
     private static function mm(float $mm): string
     {
-        return number_format($mm, abs($mm) < 0.095 ? 2 : 1, '.', '');
+        return Figure::length($mm, abs($mm) < 0.095 ? 2 : 1)->bare();
     }
 
     private static function signed(float $mm): string

@@ -49,6 +49,7 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\ArmLook;
 
 /** The bench log in the trade's words, one row an entry, oldest first. */
@@ -165,7 +166,7 @@ final readonly class LogRows
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
             $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
             $entry instanceof ReplacementStep => $this->replaced($entry),
-            $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.self::mm($entry->sizes->oldWire).' and '.self::mm($entry->sizes->newWire).' mm'),
+            $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.Figure::shortLength($entry->sizes->oldWire, 1)->bare().' and '.Figure::shortLength($entry->sizes->newWire, 1).''),
             $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof AdjusterFitted => $this->adjusterFitted($entry),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
@@ -226,11 +227,6 @@ final readonly class LogRows
         $reading = $this->state->log->find($upheld->reading);
 
         return $reading instanceof ReadingTaken ? $this->what($reading) : 'a reading';
-    }
-
-    private static function mm(float $mm): string
-    {
-        return rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.');
     }
 
     private function adjuster(string $id): string

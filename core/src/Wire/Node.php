@@ -9,6 +9,7 @@ use JsonException;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Quantity\Figure;
 
 /** One value of a JSON document with the path to it. Every way of reading it checks what it reads. */
 final readonly class Node
@@ -253,6 +254,6 @@ final readonly class Node
 
     private static function plain(float $number): string
     {
-        return rtrim(rtrim(number_format($number, 4, '.', ''), '0'), '.');
+        return Figure::number($number, 4)->bare();
     }
 }

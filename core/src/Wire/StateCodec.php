@@ -38,6 +38,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Spec\Torque;
@@ -261,7 +262,7 @@ final class StateCodec
         $moves = count($this->state->facts->readings->moves);
 
         return match ($stage) {
-            JobStage::AsFound => $this->state->spec->aim === null ? "{$done} of {$all} told" : ($found === null ? 'not read yet' : self::mm($found->found->mean).' mm, '.self::word($this->state->judgement->found)),
+            JobStage::AsFound => $this->state->spec->aim === null ? "{$done} of {$all} told" : ($found === null ? 'not read yet' : Figure::length($found->found->mean).', '.self::word($this->state->judgement->found)),
             JobStage::Set => match (true) {
                 $moves > 0 => $moves === 1 ? '1 move' : "{$moves} moves",
                 $this->state->spec->aim === null => $done === $all ? 'nothing to put right' : 'put it right',
@@ -586,10 +587,5 @@ final class StateCodec
     private static function word(Verdict $verdict): string
     {
         return lcfirst(str_replace('Outside: ', '', $verdict->sentence));
-    }
-
-    private static function mm(float $mm): string
-    {
-        return number_format($mm, 1, '.', '');
     }
 }

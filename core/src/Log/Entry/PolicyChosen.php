@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\RidersWish;
@@ -35,7 +36,7 @@ final readonly class PolicyChosen extends Entry
     {
         return implode('. ', array_filter([
             $this->policy === null ? null : 'Aim for '.$this->policy->label(),
-            $this->like === null ? null : "Set like {$this->like->machine}: ".number_format($this->like->mm, 1, '.', '').' mm',
+            $this->like === null ? null : "Set like {$this->like->machine}: ".Figure::length($this->like->mm),
             $this->wish === null ? null : 'Rider\'s wish: '.$this->wish->say(),
             $this->mode === null ? null : 'Work as '.$this->mode->label(),
             $this->parking === null ? null : 'Park at '.$this->parking->label(),
