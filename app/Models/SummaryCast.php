@@ -7,11 +7,12 @@ namespace App\Models;
 use App\Bench\ControlSummary;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
+use LogicException;
 
 /**
  * A control's summary between the row and the code.
  *
- * @implements CastsAttributes<ControlSummary, ControlSummary|null>
+ * @implements CastsAttributes<ControlSummary, mixed>
  */
 final class SummaryCast implements CastsAttributes
 {
@@ -24,6 +25,10 @@ final class SummaryCast implements CastsAttributes
     /** @param  array<string, mixed>  $attributes */
     public function set(Model $model, string $key, mixed $value, array $attributes): ?string
     {
-        return $value instanceof ControlSummary ? json_encode($value->toArray(), JSON_THROW_ON_ERROR) : null;
+        return match (true) {
+            $value === null => null,
+            $value instanceof ControlSummary => json_encode($value->toArray(), JSON_THROW_ON_ERROR),
+            default => throw new LogicException('A summary is a ControlSummary.'),
+        };
     }
 }

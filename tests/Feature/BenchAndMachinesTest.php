@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\ControlSummary;
 use App\Http\Problems\Problem;
 use App\Models\Control;
 use App\Models\Machine;
@@ -41,7 +42,10 @@ final class BenchAndMachinesTest extends TestCase
         Machine::query()->where('tag', 'QB-01')->update(['retired_at' => now(), 'retired_why' => 'sold']);
         Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-05'))->update(['planned_on' => now()->toDateString()]);
         $tagged = Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-02'))->where('key', 'clutch')->firstOrFail();
-        $tagged->forceFill(['due_on' => null, 'summary' => ['job' => 'x', 'tag' => ['reason' => 'Frayed', 'at' => now()->toIso8601String(), 'by' => 'Oda'], 'positions_steps' => []]])->save();
+        $tagged->forceFill(['due_on' => null, 'summary' => ControlSummary::fromArray([
+            'job' => 'x', 'at' => now()->toIso8601String(), 'by' => 'Oda', 'outcome' => 'tagged', 'record' => [],
+            'tag' => ['reason' => 'Frayed', 'at' => now()->toIso8601String(), 'by' => 'Oda'],
+        ])])->save();
         $day = $this->getJson('/api/bench')->assertOk();
         $due = $day->json('due');
         self::assertCount(8, $due);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\ControlSummary;
 use App\Models\Control;
 use App\Models\Instrument;
 use App\Models\SpecVersion;
@@ -114,6 +115,8 @@ final class JudgementTest extends TestCase
     private function taught(string $tag, float $ratio): void
     {
         Control::query()->whereHas('machine', static fn ($machine) => $machine->where('tag', $tag))->where('key', 'clutch')->firstOrFail()
-            ->forceFill(['summary' => ['at' => now()->toIso8601String(), 'taught' => ['lever_tip' => ['ln_ratio' => log($ratio), 'spread' => 0.06]]]])->save();
+            ->forceFill(['summary' => ControlSummary::fromArray([
+                'job' => 'x', 'at' => now()->toIso8601String(), 'by' => 'Oda', 'outcome' => 'fit', 'record' => [], 'taught' => ['lever_tip' => ['ln_ratio' => log($ratio), 'spread' => 0.06]],
+            ])])->save();
     }
 }

@@ -88,8 +88,8 @@ final class MachineKeepingTest extends TestCase
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk()->assertJsonPath('usage', 6500)->assertJsonPath('meter.read_today', true);
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk();
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6501])->assertConflict();
-        self::assertStringStartsWith('The meter said 6 500 km before; 650 km is less.', $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 650])->assertUnprocessable()->json('detail'));
-        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000])->assertUnprocessable();
+        self::assertStringStartsWith('The meter said 6 500 km before; 650 km is less.', $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 650])->assertUnprocessable()->assertJsonPath('type', '/problems/refused')->json('detail'));
+        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000])->assertUnprocessable()->assertJsonPath('type', '/problems/questioned');
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000, 'sure' => true])->assertOk()->assertJsonPath('usage', 65000);
     }
 

@@ -19,6 +19,7 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Questioned;
 use VividPull\Core\Errors\Refused;
 
 /** Every error the API answers with, as RFC 9457 asks: a sentence for the person, never a trace. */
@@ -45,6 +46,7 @@ final readonly class Problem
         return match (true) {
             $e instanceof BadFile && $e->path === '$' && str_starts_with($e->problem, 'this is not JSON') => [400, 'malformed', 'Not JSON', $e->getMessage()],
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
+            $e instanceof Questioned => [422, 'questioned', 'Look again', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
             $e instanceof WrittenByAnother => [409, 'written-by-another', 'Written by another', $e->getMessage()],
             $e instanceof ChangedSince => [412, 'changed-since', 'Changed since', $e->getMessage()],

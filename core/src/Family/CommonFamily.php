@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\TableDrawing;
 
 /** What holds of most controls. A family says only what is particular to it. */
 abstract readonly class CommonFamily implements Family
@@ -66,6 +67,11 @@ abstract readonly class CommonFamily implements Family
     public function replacing(): array
     {
         return Replacement::usual();
+    }
+
+    public function drawing(): TableDrawing
+    {
+        return TableDrawing::Lanes;
     }
 
     public function movesWithHeat(): bool

@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecFamily;
+use VividPull\Core\Spec\TableDrawing;
 
 /** One family of controls: what is particular to it, declared. Nothing in here computes. */
 interface Family extends SpecFamily
@@ -54,6 +55,9 @@ interface Family extends SpecFamily
 
     /** Whether a new machine is looked at again after its first uses, since its belt and cable bed in. */
     public function bedsIn(): bool;
+
+    /** As what its settings are drawn, where it is set by what it does. */
+    public function drawing(): TableDrawing;
 
     /** @return list<string> faults that imitate a bad adjustment */
     public function imitators(): array;

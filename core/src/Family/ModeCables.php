@@ -20,6 +20,7 @@ use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\TableDrawing;
 
 /**
  * Three cables that meet at one arm of a utility vehicle: mode select, park, and the one to the differential. The book sets edges on notches;
@@ -114,6 +115,11 @@ final readonly class ModeCables extends CommonFamily
     public function refit(): array
     {
         return [];
+    }
+
+    public function drawing(): TableDrawing
+    {
+        return TableDrawing::Notches;
     }
 
     public function replacing(): array

@@ -20,6 +20,7 @@ use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\TableDrawing;
 
 /**
  * The speed selector of a friction-disc drive: a wheel moved across a disc, reverse on one side of its centre and forward on the other, faster
@@ -95,6 +96,11 @@ final readonly class SpeedSelector extends CommonFamily
     public function tryingCaution(): string
     {
         return 'Wrench and clamp off the arm first. '.self::DRIVING;
+    }
+
+    public function drawing(): TableDrawing
+    {
+        return TableDrawing::Disc;
     }
 
     public function replacing(): array

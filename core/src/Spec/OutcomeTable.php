@@ -98,9 +98,15 @@ final readonly class OutcomeTable implements Aim
     /** A distance at the arm as it is said: `9 mm towards reverse`, `1.5 detents towards reverse`. */
     public function sayShift(float $shift): string
     {
+        return $this->saySize($shift).' '.$this->way($shift);
+    }
+
+    /** How far: `9 mm`, `1.5 detents`. */
+    public function saySize(float $shift): string
+    {
         $size = Figure::number(abs($shift), 1)->bare();
 
-        return $size.' '.($this->unit === 'mm' || $size === '1' ? $this->unit : "{$this->unit}s").' '.$this->way($shift);
+        return $size.' '.($this->unit === 'mm' || $size === '1' ? $this->unit : "{$this->unit}s");
     }
 
     public function way(float $shift): string

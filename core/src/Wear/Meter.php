@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wear;
 
+use VividPull\Core\Errors\Questioned;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\MeterUnit;
 
@@ -24,7 +25,8 @@ final readonly class Meter
     /**
      * The same meter, read again.
      *
-     * @throws Refused If it went backward, or further than is likely and nobody said that it is so.
+     * @throws Refused If it went backward.
+     * @throws Questioned If it went further than is likely and nobody said that it is so.
      */
     public function read(float $face, bool $sure = false): self
     {
@@ -32,7 +34,7 @@ final readonly class Meter
             throw Refused::because("The meter said {$this->unit->say($this->face)} before; {$this->unit->say($face)} is less. If it is mistyped, put it right; if the meter was replaced, say so.");
         }
         if (! $sure && $face - $this->face > self::FAR[$this->unit->value]) {
-            throw Refused::because("That is {$this->unit->say($face - $this->face)} more than the last time. Look again; if it is right, say that you are sure.");
+            throw Questioned::because("That is {$this->unit->say($face - $this->face)} more than the last time. Look again; if it is right, say that you are sure.");
         }
 
         return new self($this->unit, $face, $this->before);

@@ -76,6 +76,7 @@ final readonly class BesideCodec
         $advice = TablePlanner::advise($this->state->spec, $state, $this->state->run, $this->state->facts);
 
         return [
+            'drawing' => Families::of($this->state->spec->family)->drawing()->value,
             'arm' => $state->table->arm,
             'unit' => $state->table->unit,
             'plus' => $state->table->plus,
@@ -84,9 +85,9 @@ final readonly class BesideCodec
                 'key' => $one->key,
                 'label' => $one->label,
                 'at' => $one->at,
-                'wants' => $one->wanted()->label,
-                'found' => $one->sees[$state->found[$one->key] ?? '']->label ?? null,
-                'now' => $one->sees[$state->now[$one->key] ?? '']->label ?? null,
+                'wants' => $one->wants,
+                'found' => $state->found[$one->key] ?? null,
+                'now' => $state->now[$one->key] ?? null,
                 'right' => $state->isRight($one),
                 'wrong' => $state->isWrong($one),
                 'sees' => array_values(array_map(static fn (OutcomeWord $word): array => ['key' => $word->key, 'label' => $word->label, 'low' => $word->low, 'high' => $word->high], $one->sees)),
@@ -96,7 +97,8 @@ final readonly class BesideCodec
                 'sentence' => $advice->sentence,
                 'how' => $advice->how,
                 'shift' => $advice->shift,
-                'shift_say' => $advice->shift === null ? null : $state->table->sayShift($advice->shift),
+                'shift_size' => $advice->shift === null ? null : $state->table->saySize($advice->shift),
+                'shift_way' => $advice->shift === null ? null : $state->table->way($advice->shift),
                 'certain' => $advice->isCertain,
                 ...$this->moveOf($advice->adjuster, $advice->steps),
             ],

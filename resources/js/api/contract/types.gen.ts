@@ -1055,6 +1055,7 @@ export type Beside = {
     }>;
     imitators: Array<string>;
     table: {
+        drawing: TableDrawing;
         arm: string;
         unit: string;
         plus: string;
@@ -1063,8 +1064,17 @@ export type Beside = {
             key: string;
             label: string;
             at: number;
+            /**
+             * key of what can be seen there
+             */
             wants: string;
+            /**
+             * key of what can be seen there
+             */
             found: string | null;
+            /**
+             * key of what can be seen there
+             */
             now: string | null;
             right: boolean;
             wrong: boolean;
@@ -1080,7 +1090,8 @@ export type Beside = {
             sentence: string;
             how: string;
             shift: number | null;
-            shift_say: string | null;
+            shift_size: string | null;
+            shift_way: string | null;
             certain: boolean;
             adjuster: string | null;
             adjuster_name: string | null;
@@ -1595,6 +1606,8 @@ export type TableAdviceKind = 'try' | 'move' | 'which_way' | 'right' | 'contradi
 export type VerdictKind = 'inside' | 'too_loose' | 'too_tight' | 'taut' | 'cant_tell' | 'not_judged' | 'unread';
 
 export type Wheels = 'on_ground' | 'on_stand';
+
+export type TableDrawing = 'disc' | 'notches' | 'lanes';
 
 export type SignOutData = {
     body?: never;

@@ -1073,6 +1073,27 @@ export const zPoseReading = z.object({
     doubt: z.string().nullable()
 });
 
+export const zSpecChanges = z.object({
+    looked_at: z.number(),
+    changed: z.array(z.object({
+        job: z.string(),
+        tag: z.string(),
+        at: z.string().nullable(),
+        left_mm: z.number(),
+        was: zVerdictKind,
+        would_be: zVerdictKind,
+        chance_inside: z.number()
+    }))
+});
+
+export const zWheels = z.enum(['on_ground', 'on_stand']);
+
+export const zTableDrawing = z.enum([
+    'disc',
+    'notches',
+    'lanes'
+]);
+
 /**
  * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
  */
@@ -1084,6 +1105,7 @@ export const zBeside = z.object({
     })),
     imitators: z.array(z.string()),
     table: z.object({
+        drawing: zTableDrawing,
         arm: z.string(),
         unit: z.string(),
         plus: z.string(),
@@ -1109,7 +1131,8 @@ export const zBeside = z.object({
             sentence: z.string(),
             how: z.string(),
             shift: z.number().nullable(),
-            shift_say: z.string().nullable(),
+            shift_size: z.string().nullable(),
+            shift_way: z.string().nullable(),
             certain: z.boolean(),
             adjuster: z.string().nullable(),
             adjuster_name: z.string().nullable(),
@@ -1258,21 +1281,6 @@ export const zBeside = z.object({
     })),
     can_measure_short: z.boolean()
 });
-
-export const zSpecChanges = z.object({
-    looked_at: z.number(),
-    changed: z.array(z.object({
-        job: z.string(),
-        tag: z.string(),
-        at: z.string().nullable(),
-        left_mm: z.number(),
-        was: zVerdictKind,
-        would_be: zVerdictKind,
-        chance_inside: z.number()
-    }))
-});
-
-export const zWheels = z.enum(['on_ground', 'on_stand']);
 
 /**
  * Everything a job's screen shows, worked out by the core from its log.

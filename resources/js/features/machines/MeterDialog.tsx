@@ -12,6 +12,9 @@ import { counted } from '../../lib/figures';
 import { moment } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
 
+/** It is unlikely, and stands once the person says that they are sure. */
+const QUESTIONED = '/problems/questioned';
+
 const whole = (text: string) => (/^\d[\d\s]*$/.test(text.trim()) ? Number(text.replace(/\s/g, '')) : null);
 
 type MeterDialogProps = {
@@ -43,7 +46,7 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
     },
   });
   const complete = whole(face) !== null && (old === null || whole(old) !== null);
-  const questioned = read.error instanceof Problem && read.error.sentence.includes('sure');
+  const questioned = read.error instanceof Problem && read.error.type === QUESTIONED;
   return (
     <Modal
       open

@@ -49,17 +49,16 @@ const Shift = ({ table }: { table: OutcomeTable }) => {
       setMoving(true);
     }
   };
-  const [size, ...way] = (advice.shift_say ?? '').split(' towards ');
   return (
     <AskCard
       eyebrow={`At the ${table.arm}${advice.certain ? '' : ' · a trial'}`}
       title={
         <>
           <Box as="span" display="block" fontSize="4xl" lineHeight="0.98">
-            {size}
+            {advice.shift_size}
           </Box>
           <Box as="span" display="block" lineHeight="1.02">
-            towards {way.join(' towards ')}
+            {advice.shift_way}
           </Box>
         </>
       }

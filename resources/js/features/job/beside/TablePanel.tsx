@@ -1,5 +1,5 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import type { OutcomeTable, Setting } from '../../../api/beside';
+import { lastSeen, type OutcomeTable, type Setting } from '../../../api/beside';
 import { Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind, MarkShape } from '../../../components/Marks';
 import { useWidth } from '../../../lib/useWidth';
@@ -8,22 +8,26 @@ import { useBench } from '../useBench';
 
 /** What the machine does at each of its settings, drawn as the thing itself: a wheel on its disc, an arm over notches, or a range. */
 export const TablePanel = ({ table }: { table: OutcomeTable }) => {
-  const disc = table.settings.length > 3;
-  const arm = table.unit === 'bevel';
   return (
     <Sheet padding="3" aria-label={`What the ${table.arm} does`} data-table>
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" marginBottom="1" flexWrap="wrap">
         <Heading as="h2" fontSize="lg">
-          {disc ? 'Wheel on its disc' : arm ? 'Arm and notches' : 'What it does'}
+          {headings[table.drawing]}
         </Heading>
         <Box textStyle="small">
           <Legend />
         </Box>
       </Flex>
-      {disc ? <Disc table={table} /> : <Lanes table={table} arm={arm} />}
+      {table.drawing === 'disc' ? <Disc table={table} /> : <Lanes table={table} arm={table.drawing === 'notches'} />}
     </Sheet>
   );
 };
+
+const headings = {
+  disc: 'Wheel on its disc',
+  notches: 'Arm and notches',
+  lanes: 'What it does',
+} as const satisfies Record<OutcomeTable['drawing'], string>;
 
 const Legend = () => (
   <Flex gap="3" flexWrap="wrap">
@@ -71,7 +75,7 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
         width={wide}
         height={TALL}
         role="img"
-        aria-label={table.settings.map((one) => `${one.label}: ${one.now ?? one.found ?? 'not tried'}`).join('; ')}
+        aria-label={table.settings.map((one) => `${one.label}: ${lastSeen(one)?.label ?? 'not tried'}`).join('; ')}
       >
         <clipPath id="disc-clip">
           <rect width={wide} height={TALL} />
@@ -149,13 +153,15 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
 
 /** Which way the wheels went there: an arrow, or a bar for nothing. */
 const Goes = ({ setting }: { setting: Setting }) => {
-  const saw = setting.now ?? setting.found;
+  const saw = lastSeen(setting);
   const colour = setting.wrong ? paint.stop : setting.right ? paint.inside : paint.found;
-  if (saw === null) return null;
-  if (saw === 'Nothing') return <path d="M-8 0H8" stroke={colour} strokeWidth="5" strokeLinecap="round" />;
+  if (saw === undefined) return null;
+  const [back, ahead] = [saw.low === null, saw.high === null];
+  // What could be on either side of the centre went neither way.
+  if (back === ahead) return <path d="M-8 0H8" stroke={colour} strokeWidth="5" strokeLinecap="round" />;
   return (
     <path
-      d={saw === 'Reverse' ? 'M10 -8V8L-10 0Z' : 'M-10 -8V8L10 0Z'}
+      d={back ? 'M10 -8V8L-10 0Z' : 'M-10 -8V8L10 0Z'}
       fill={setting.now === null ? 'none' : colour}
       stroke={colour}
       strokeWidth="2.5"
@@ -214,13 +220,13 @@ const Lane = ({ setting, table, turn }: { setting: Setting; table: OutcomeTable;
         {order.map((one) => (
           <Place
             key={one.key}
-            bg={one.label === setting.wants ? 'petrol.wash' : 'transparent'}
-            fontWeight={one.label === setting.now ? 'bold' : 'normal'}
+            bg={one.key === setting.wants ? 'petrol.wash' : 'transparent'}
+            fontWeight={one.key === setting.now ? 'bold' : 'normal'}
           >
             <span>
-              {one.label === setting.now ? (
+              {one.key === setting.now ? (
                 <Mark kind="now" size="1rem" />
-              ) : one.label === setting.found ? (
+              ) : one.key === setting.found ? (
                 <Mark kind="found" size="1rem" />
               ) : null}
             </span>
@@ -237,7 +243,7 @@ const Lane = ({ setting, table, turn }: { setting: Setting; table: OutcomeTable;
 
 /** The arm over its notches: in the notch when right, beside it when not. */
 const Notch = ({ turn, setting }: { turn: number; setting: Setting }) => {
-  const seen = setting.sees.find((one) => one.label === (setting.now ?? setting.found));
+  const seen = lastSeen(setting);
   const off = seen === undefined || setting.right ? 0 : seen.low === null ? -11 : seen.high === null ? 11 : 0;
   const wrong = off !== 0;
   return (

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { type Setting, sight } from '../../../api/beside';
 import type { Judged } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
@@ -107,6 +108,8 @@ export const JobSheet = () => {
   );
 };
 
+const said = (setting: Setting, seen: string | null) => sight(setting, seen)?.label.toLowerCase() ?? 'not tried';
+
 /** What was seen at each setting and measured beside the play, found and left. */
 const Told = () => {
   const { table, measures, pull } = useBench().state.beside;
@@ -117,8 +120,7 @@ const Told = () => {
       {table?.settings.map((one) => (
         <Flex key={one.key} gap="2" alignItems="center">
           <Mark kind={one.right ? 'inside' : one.wrong ? 'wrong' : 'to_do'} size="0.9rem" />
-          <b>{one.label}</b> found {(one.found ?? 'not tried').toLowerCase()}, left{' '}
-          {(one.now ?? 'not tried').toLowerCase()}
+          <b>{one.label}</b> found {said(one, one.found)}, left {said(one, one.now)}
         </Flex>
       ))}
       {measured.map((one) => (
