@@ -5,6 +5,8 @@ import type { KeptEntry } from '../../resources/js/lib/keptEntries';
 
 const item = (key: string, kind: Item['kind'], words: [string, string][] = [], more: Partial<Item> = {}): Item => ({
   key,
+  topic: key.startsWith('pose') ? 'pose' : key.startsWith('reading') ? 'reading' : 'check',
+  of: null,
   kind,
   label: key,
   done: false,

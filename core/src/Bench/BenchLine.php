@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Fraction;
@@ -380,7 +381,7 @@ final readonly class BenchLine
     {
         return match ($this->state->progress->stageOf($item->key)) {
             JobStage::MakeSafe, JobStage::LookOver => true,
-            JobStage::Prove, JobStage::Close => $item->kind === ItemKind::Answer && ! str_starts_with($item->key, 'doubt:'),
+            JobStage::Prove, JobStage::Close => $item->kind === ItemKind::Answer && $item->topic() !== ItemTopic::Doubt,
             JobStage::AsFound, JobStage::Set, null => false,
         };
     }

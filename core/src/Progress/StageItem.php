@@ -32,6 +32,11 @@ final readonly class StageItem
         public bool $mayStay = false,
     ) {}
 
+    public function topic(): ItemTopic
+    {
+        return ItemKey::of($this->key)->topic;
+    }
+
     /** The same, asked of the second cable, as that is called. */
     public function ofSecond(string $name): self
     {

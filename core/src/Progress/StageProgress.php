@@ -68,11 +68,11 @@ final readonly class StageProgress
         $missing = [];
         foreach ($items as $stage => $of) {
             foreach ($of as $item) {
-                if ($item->done || $item->kind === ItemKind::SignOff || ($byChoice && ($item->mayStay || ($item->key === 'in_band' && ($item->failed || $item->said !== null))))) {
+                if ($item->done || $item->kind === ItemKind::SignOff || ($byChoice && ($item->mayStay || ($item->topic() === ItemTopic::InBand && ($item->failed || $item->said !== null))))) {
                     continue;
                 }
                 $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).match (true) {
-                    str_starts_with($item->key, 'fault:') => ' is open: mended, or left with a reason.',
+                    $item->topic() === ItemTopic::Fault => ' is open: mended, or left with a reason.',
                     $item->failed => ' failed.',
                     default => ' is missing.',
                 };

@@ -37,6 +37,7 @@ use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Progress\Answer;
+use VividPull\Core\Progress\ItemKey;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
@@ -281,8 +282,12 @@ final class StateCodec
     /** @return array<string, mixed> */
     private static function item(StageItem $item): array
     {
+        $key = ItemKey::of($item->key);
+
         return [
             'key' => $item->key,
+            'topic' => $key->topic->value,
+            'of' => $key->of,
             'kind' => $item->kind->value,
             'label' => $item->label,
             'done' => $item->done,

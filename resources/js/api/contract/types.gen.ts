@@ -329,6 +329,11 @@ export type Answer = {
 
 export type Item = {
     key: string;
+    topic: ItemTopic;
+    /**
+     * which adjuster, pose, proof, setting or step of its topic
+     */
+    of: string | null;
     kind: ItemKind;
     label: string;
     done: boolean;
@@ -1608,6 +1613,8 @@ export type VerdictKind = 'inside' | 'too_loose' | 'too_tight' | 'taut' | 'cant_
 export type Wheels = 'on_ground' | 'on_stand';
 
 export type TableDrawing = 'disc' | 'notches' | 'lanes';
+
+export type ItemTopic = 'step' | 'condition' | 'thread' | 'reading' | 'pose' | 'in_band' | 'home' | 'lock' | 'guide' | 'cover' | 'doubt' | 'found' | 'check' | 'outcome' | 'arm' | 'look' | 'measure' | 'fault' | 'put_right' | 'replace' | 'sign_off';
 
 export type SignOutData = {
     body?: never;

@@ -662,37 +662,6 @@ export const zMeasureKey = z.enum([
     'clutch_spring'
 ]);
 
-export const zItem = z.object({
-    key: z.string(),
-    kind: zItemKind,
-    label: z.string(),
-    done: z.boolean(),
-    failed: z.boolean(),
-    said: z.string().nullable(),
-    detail: z.string().nullable(),
-    caution: z.string().nullable(),
-    about: z.string().nullable(),
-    by: z.string().nullable(),
-    at: z.string().nullable(),
-    answers: z.array(zAnswer),
-    is_second: z.boolean(),
-    measure: zMeasureKey.nullable()
-});
-
-export const zStage = z.object({
-    key: zJobStage,
-    title: z.string(),
-    done: z.boolean(),
-    summary: z.string(),
-    cautions: z.array(z.string()),
-    items: z.array(zItem),
-    together: z.object({
-        word: z.string(),
-        label: z.string(),
-        keys: z.array(z.string())
-    }).nullable()
-});
-
 export const zMeterUnit = z.enum([
     'km',
     'mi',
@@ -1280,6 +1249,63 @@ export const zBeside = z.object({
         label: z.string()
     })),
     can_measure_short: z.boolean()
+});
+
+export const zItemTopic = z.enum([
+    'step',
+    'condition',
+    'thread',
+    'reading',
+    'pose',
+    'in_band',
+    'home',
+    'lock',
+    'guide',
+    'cover',
+    'doubt',
+    'found',
+    'check',
+    'outcome',
+    'arm',
+    'look',
+    'measure',
+    'fault',
+    'put_right',
+    'replace',
+    'sign_off'
+]);
+
+export const zItem = z.object({
+    key: z.string(),
+    topic: zItemTopic,
+    of: z.string().nullable(),
+    kind: zItemKind,
+    label: z.string(),
+    done: z.boolean(),
+    failed: z.boolean(),
+    said: z.string().nullable(),
+    detail: z.string().nullable(),
+    caution: z.string().nullable(),
+    about: z.string().nullable(),
+    by: z.string().nullable(),
+    at: z.string().nullable(),
+    answers: z.array(zAnswer),
+    is_second: z.boolean(),
+    measure: zMeasureKey.nullable()
+});
+
+export const zStage = z.object({
+    key: zJobStage,
+    title: z.string(),
+    done: z.boolean(),
+    summary: z.string(),
+    cautions: z.array(z.string()),
+    items: z.array(zItem),
+    together: z.object({
+        word: z.string(),
+        label: z.string(),
+        keys: z.array(z.string())
+    }).nullable()
 });
 
 /**

@@ -99,7 +99,7 @@ const Condition = () => {
   const stood = job.machine.stood_minutes;
   if (state.spec.point === null) return null;
   // Where the figure holds in any state nobody is asked, and there is nothing to change.
-  const asked = state.stages.some((stage) => stage.items.some((item) => item.key === 'condition'));
+  const asked = state.stages.some((stage) => stage.items.some((item) => item.topic === 'condition'));
   const words = state.condition?.label ?? (asked ? 'Not said yet' : 'Any state');
   const plate = (
     <Plate title={words} hideOnPhone>

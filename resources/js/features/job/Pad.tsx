@@ -147,8 +147,7 @@ function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null)
 }
 
 const takesReading = (item: Item | null, state: BenchState) =>
-  state.spec.point !== null &&
-  (item?.kind === 'reading' || item?.key.startsWith('in_band') === true || item?.key.startsWith('doubt:') === true);
+  state.spec.point !== null && (item?.kind === 'reading' || item?.topic === 'in_band' || item?.topic === 'doubt');
 const takesNumber = (item: Item | null, state: BenchState) =>
   takesReading(item, state) || item?.kind === 'thread' || item?.kind === 'measure';
 

@@ -21,7 +21,7 @@ function answers(line: string, item: Item): boolean {
       (line.length >= LEAST_LETTERS && label.toLowerCase().startsWith(line)),
   );
   if (isAnswer || item.kind === 'reading' || item.kind === 'in_band') return isAnswer;
-  return item.kind === 'answer' ? item.key === 'condition' && /^(?:cold|hot)\b/.test(line) : !BESIDE.test(line);
+  return item.kind === 'answer' ? item.topic === 'condition' && /^(?:cold|hot)\b/.test(line) : !BESIDE.test(line);
 }
 
 const isAmong = (keys: unknown, key: string): boolean => Array.isArray(keys) && keys.includes(key);
@@ -58,7 +58,7 @@ export function asked(state: BenchState, kept: readonly KeptEntry[]): Item | nul
 
 export const isPose = (about: string | null | undefined): about is PoseKey => zPose.safeParse(about).success;
 
-export const isRead = (key: string) => key.startsWith('pose:') || key.startsWith('reading:');
+export const isRead = (item: Item | null) => item?.topic === 'pose' || item?.topic === 'reading';
 
 /** Readings that are usual before a group is taken for whole. */
 export const WHOLE_GROUP = 3;

@@ -50,7 +50,7 @@ export type Selection = {
 /** Told of what was sent, so that the selection goes on as a person would. */
 export type Sent = {
   /** A line was sent at this item. */
-  line: (item: string | undefined) => void;
+  line: (item: Item | null) => void;
   /** Anything was. */
   anything: () => void;
 };
@@ -144,7 +144,7 @@ export function useSelection(
     () => ({
       // Readings go on to the same pose and cable until its group is full: nobody is moved on between two pulls.
       line: (at) => {
-        setKeptTo(at !== undefined && isRead(at) ? at : null);
+        setKeptTo(at !== null && isRead(at) ? at.key : null);
         // One of many stays picked for its next figure; what is measured once is done.
         setPicking((one) => (one !== null && one.of === undefined ? null : one));
       },

@@ -84,10 +84,10 @@ export function useSending(
         send({ kind: 'all_confirmed', body: { keys: together.keys } });
         return;
       }
-      sent.line(itemKey);
+      sent.line(item);
       send({ line: text, shown });
     },
-    [key, send, sent, shown, itemKey, isHeld, state.stages],
+    [key, send, sent, shown, item, itemKey, isHeld, state.stages],
   );
   const forgive = useCallback(() => setRefusal(null), []);
   return useMemo(() => ({ send, sendLine, refusal, forgive }), [send, sendLine, refusal, forgive]);

@@ -31,10 +31,8 @@ export const AskAnswers = ({ item }: { item: Item }) => {
   return (
     <AskCard eyebrow={stage?.title ?? viewed} title={item.label}>
       {item.detail !== null && <Box lineHeight="snug">{item.detail}</Box>}
-      {item.key.startsWith('lock:') && torque != null && (
-        <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>
-      )}
-      {item.key.startsWith('lock:') && <Torques />}
+      {item.topic === 'lock' && torque != null && <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>}
+      {item.topic === 'lock' && <Torques />}
       {item.caution !== null && <Caution>{item.caution}</Caution>}
       {item.failed && (
         <Flex gap="2" alignItems="center" fontWeight="bold">
@@ -51,7 +49,7 @@ export const AskAnswers = ({ item }: { item: Item }) => {
               first={n === 0 && one.tone === 'right' && !choices}
               size={n === 0 && !choices ? 'tall' : 'touch'}
               note={
-                item.key === 'condition' && one.tone !== 'right'
+                item.topic === 'condition' && one.tone !== 'right'
                   ? "flagged, not judged: another state than the figure's"
                   : null
               }

@@ -51,7 +51,7 @@ const Picked = ({ adjuster }: { adjuster: Adjuster }) => {
 /** Bringing it right: by a move of play, by what its settings did, or by putting right what no adjuster cures. */
 const InBand = ({ item }: { item: Item }) => {
   const { state } = useBench();
-  if (item.key === 'put_right') return <PutRight item={item} />;
+  if (item.topic === 'put_right') return <PutRight item={item} />;
   if (state.spec.point === null && state.beside.table !== null) return <SetByOutcome table={state.beside.table} />;
   return <NextMove />;
 };
@@ -88,14 +88,8 @@ export const NowCard = () => {
       </Judged>
     );
   // A part may be what is put right: its own adjuster can be picked there.
-  const mends = item.key === 'put_right' || item.key.startsWith('fault:');
-  if (
-    viewed === 'set' &&
-    picked &&
-    adjuster !== null &&
-    !item.key.startsWith('in_band') &&
-    (state.stage !== 'set' || mends)
-  )
+  const mends = item.topic === 'put_right' || item.topic === 'fault';
+  if (viewed === 'set' && picked && adjuster !== null && item.topic !== 'in_band' && (state.stage !== 'set' || mends))
     return <Picked adjuster={adjuster} />;
   const ask = {
     answer: <AskAnswers key={item.key} item={item} />,

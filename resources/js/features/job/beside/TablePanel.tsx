@@ -48,8 +48,7 @@ const markOf = (setting: Setting): MarkKind => (setting.right ? 'inside' : setti
 /** Which setting the question on the screen is about. */
 function useAsked(): string | null {
   const { item } = useBench();
-  const parts = item?.key.split(':') ?? [];
-  return parts[parts.length - 1] ?? null;
+  return item?.topic === 'outcome' ? item.of : null;
 }
 
 const WIDE = 660;

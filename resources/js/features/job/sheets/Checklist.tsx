@@ -15,7 +15,7 @@ export const Checklist = ({ stage: key }: { stage: StageKey }) => {
   if (stage === undefined) return null;
   // Where one of its lines is asked, the card says them.
   const isAsked = mayWrite && stage.items.some((one) => one.key === asked?.key);
-  const items = stage.items.filter((item) => !item.key.startsWith('pose:'));
+  const items = stage.items.filter((item) => item.topic !== 'pose');
   return (
     <Sheet padding="4" aria-label={stage.title}>
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" marginBottom="3">
