@@ -111,10 +111,10 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
           <circle cx={centre} cy={level} r="6" fill={paint.ink} />
         </g>
         <text x={centre - 10} y="20" textAnchor="end" fontSize="15" fontWeight="bold" fill={paint.ink}>
-          ◀ reverse
+          ◀ {table.minus}
         </text>
         <text x={centre + 10} y="20" fontSize="15" fontWeight="bold" fill={paint.ink}>
-          forward ▶
+          {table.plus} ▶
         </text>
         <path d={`M30 ${level}H${wide - 30}`} stroke={paint['steel.dark']} strokeWidth="4" strokeLinecap="round" />
         {here !== undefined && (
