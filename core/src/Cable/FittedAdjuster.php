@@ -9,37 +9,26 @@ use VividPull\Core\Quantity\Steps;
 /** What is the same of every adjuster on a run: its name, how far it goes, what it takes to reach it, and what holds it. */
 abstract readonly class FittedAdjuster implements Adjuster
 {
-    protected function __construct(
-        private string $id,
-        private string $name,
-        private AdjusterKind $kind,
-        private Sense $sense,
-        private StepRange $travel,
-        private StepRange $healthy,
-        private Steps $smallestStep,
-        private AdjusterAccess $access,
-        private string $lock,
-        private ?float $lockTorqueNm,
-    ) {}
+    protected function __construct(private Fitting $fitting, private StepRange $travel, private StepRange $healthy) {}
 
     final public function id(): string
     {
-        return $this->id;
+        return $this->fitting->id;
     }
 
     final public function name(): string
     {
-        return $this->name;
+        return $this->fitting->name;
     }
 
     final public function kind(): AdjusterKind
     {
-        return $this->kind;
+        return $this->fitting->kind;
     }
 
     final public function sense(): Sense
     {
-        return $this->sense;
+        return $this->fitting->sense;
     }
 
     final public function travel(): StepRange
@@ -54,21 +43,21 @@ abstract readonly class FittedAdjuster implements Adjuster
 
     final public function smallestStep(): Steps
     {
-        return $this->smallestStep;
+        return $this->fitting->smallestStep;
     }
 
     final public function access(): AdjusterAccess
     {
-        return $this->access;
+        return $this->fitting->access;
     }
 
     final public function lock(): string
     {
-        return $this->lock;
+        return $this->fitting->lock;
     }
 
     final public function lockTorqueNm(): ?float
     {
-        return $this->lockTorqueNm;
+        return $this->fitting->lockTorqueNm;
     }
 }

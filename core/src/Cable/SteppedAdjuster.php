@@ -15,21 +15,9 @@ use VividPull\Core\Quantity\StepUnit;
  */
 final readonly class SteppedAdjuster extends FittedAdjuster
 {
-    private function __construct(
-        string $id,
-        string $name,
-        AdjusterKind $kind,
-        private float $mmPerStep,
-        private Knowledge $knowledge,
-        Sense $sense,
-        StepRange $travel,
-        StepRange $healthy,
-        Steps $smallestStep,
-        AdjusterAccess $access,
-        string $lock,
-        ?float $lockTorqueNm,
-    ) {
-        parent::__construct($id, $name, $kind, $sense, $travel, $healthy, $smallestStep, $access, $lock, $lockTorqueNm);
+    private function __construct(Fitting $fitting, private float $mmPerStep, private Knowledge $knowledge, StepRange $travel, StepRange $healthy)
+    {
+        parent::__construct($fitting, $travel, $healthy);
     }
 
     /**
@@ -38,25 +26,13 @@ final readonly class SteppedAdjuster extends FittedAdjuster
      *
      * @throws OutOfRange If a step moves nothing.
      */
-    public static function of(
-        string $id,
-        string $name,
-        AdjusterKind $kind,
-        float $mmPerStep,
-        Knowledge $knowledge,
-        Sense $sense,
-        StepRange $travel,
-        ?StepRange $healthy,
-        Steps $smallestStep,
-        AdjusterAccess $access,
-        string $lock,
-        ?float $lockTorqueNm,
-    ): self {
+    public static function of(Fitting $fitting, float $mmPerStep, Knowledge $knowledge, StepRange $travel, ?StepRange $healthy): self
+    {
         if (! ($mmPerStep > 0.0)) {
             throw OutOfRange::positive('What one step moves, in mm,', $mmPerStep);
         }
 
-        return new self($id, $name, $kind, $mmPerStep, $knowledge, $sense, $travel, $healthy ?? $travel, $smallestStep, $access, $lock, $lockTorqueNm);
+        return new self($fitting, $mmPerStep, $knowledge, $travel, $healthy ?? $travel);
     }
 
     public function safe(): StepRange

@@ -16,21 +16,14 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
     private const FARTHEST_OUT = 2 / 3;
 
     private function __construct(
-        string $id,
-        string $name,
-        AdjusterKind $kind,
+        Fitting $fitting,
         public ThreadPitch $pitch,
-        Sense $sense,
         StepRange $travel,
         StepRange $healthy,
-        Steps $smallestStep,
         private Counting $counting,
         private StepRange $safe,
-        AdjusterAccess $access,
-        string $lock,
-        ?float $lockTorqueNm,
     ) {
-        parent::__construct($id, $name, $kind, $sense, $travel, $healthy, $smallestStep, $access, $lock, $lockTorqueNm);
+        parent::__construct($fitting, $travel, $healthy);
     }
 
     /**
@@ -43,17 +36,10 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
      * @throws OutOfRange If the travel is not above zero.
      */
     public static function of(
-        string $id,
-        string $name,
-        AdjusterKind $kind,
+        Fitting $fitting,
         ThreadPitch $pitch,
-        Sense $sense,
         float $travelMm,
         ?StepRange $healthy,
-        Steps $smallestStep,
-        AdjusterAccess $access,
-        string $lock,
-        ?float $lockTorqueNm,
         ?Counting $counting = null,
         float $staysMm = 0.0,
         ?float $engagedMm = null,
@@ -63,10 +49,11 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
         }
         $stays = Steps::fromCount((int) ceil($staysMm / $pitch->mm * Steps::PER_TURN - 1e-6));
         $travel = StepRange::between($stays, Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
-        $half = $kind->sets() !== AdjustedQuantity::Play ? $travel : StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2)));
+        $setsPlay = $fitting->kind->sets() === AdjustedQuantity::Play;
+        $half = $setsPlay ? StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2))) : $travel;
 
-        return new self($id, $name, $kind, $pitch, $sense, $travel, $healthy ?? $half, $smallestStep, $counting ?? Counting::turns(),
-            $kind->sets() === AdjustedQuantity::Play ? self::engaged($travel, $pitch, $travelMm, $engagedMm) : $travel, $access, $lock, $lockTorqueNm);
+        return new self($fitting, $pitch, $travel, $healthy ?? $half, $counting ?? Counting::turns(),
+            $setsPlay ? self::engaged($travel, $pitch, $travelMm, $engagedMm) : $travel);
     }
 
     private static function engaged(StepRange $travel, ThreadPitch $pitch, float $travelMm, ?float $engagedMm): StepRange

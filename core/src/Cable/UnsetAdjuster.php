@@ -12,11 +12,11 @@ use VividPull\Core\Quantity\Steps;
  */
 final readonly class UnsetAdjuster extends FittedAdjuster
 {
-    public static function of(string $id, string $name, AdjusterKind $kind, AdjusterAccess $access, string $lock, ?float $lockTorqueNm): self
+    public static function of(Fitting $fitting): self
     {
         $nowhere = StepRange::between(Steps::none(), Steps::none());
 
-        return new self($id, $name, $kind, $kind->usualSense(), $nowhere, $nowhere, Steps::of(1), $access, $lock, $lockTorqueNm);
+        return new self($fitting, $nowhere, $nowhere);
     }
 
     public function safe(): StepRange

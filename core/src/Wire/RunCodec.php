@@ -10,6 +10,7 @@ use VividPull\Core\Cable\AdjusterAccess;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\Counting;
+use VividPull\Core\Cable\Fitting;
 use VividPull\Core\Cable\HandControl;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
@@ -113,7 +114,7 @@ final readonly class RunCodec
         return $node->making(static fn (): Adjuster => match (true) {
             $kind->isThreaded() => self::threaded($node, $kind),
             $kind->sets() === AdjustedQuantity::Play => self::stepped($node, $kind),
-            default => UnsetAdjuster::of($node->at('id')->id(), $node->at('name')->string(60), $kind, self::access($node->object(['id', 'name', 'kind'], self::COMMON)), ...self::lock($node)),
+            default => UnsetAdjuster::of(self::fitting($node->object(['id', 'name', 'kind'], self::COMMON), $kind, Steps::of(1))),
         });
     }
 
@@ -129,21 +130,35 @@ final readonly class RunCodec
         $pitch = self::pitch($node);
         $counting = self::counting($node);
 
+        $smallest = match (true) {
+            $node->has('smallest_step_turns') => Steps::exactly($node->at('smallest_step_turns')->number(1 / 720, 2)),
+            $counting->unit === StepUnit::Turn => Steps::fromFlats(1),
+            default => $counting->each,
+        };
+
         return ThreadedAdjuster::of(
+            self::fitting($node, $kind, $smallest),
+            $pitch,
+            $node->at('travel_mm')->number(0.1, self::MOST_TRAVEL_MM),
+            $node->has('healthy_mm') ? self::range($node->at('healthy_mm'), static fn (float $mm): Steps => Steps::nearest($mm / $pitch->mm)) : null,
+            $counting,
+            self::stays($node, $kind),
+            $node->has('engaged_mm') ? $node->at('engaged_mm')->number(0, self::MOST_TRAVEL_MM) : null,
+        );
+    }
+
+    /** What is written of an adjuster of any kind. */
+    private static function fitting(Node $node, AdjusterKind $kind, Steps $smallestStep): Fitting
+    {
+        return new Fitting(
             $node->at('id')->id(),
             $node->at('name')->string(60),
             $kind,
-            $pitch,
             $node->has('sense') ? $node->at('sense')->enum(Sense::class) : $kind->usualSense(),
-            $node->at('travel_mm')->number(0.1, self::MOST_TRAVEL_MM),
-            $node->has('healthy_mm') ? self::range($node->at('healthy_mm'), static fn (float $mm): Steps => Steps::nearest($mm / $pitch->mm)) : null,
-            match (true) {
-                $node->has('smallest_step_turns') => Steps::exactly($node->at('smallest_step_turns')->number(1 / 720, 2)),
-                $counting->unit === StepUnit::Turn => Steps::fromFlats(1),
-                default => $counting->each,
-            },
+            $smallestStep,
             self::access($node),
-            ...[...self::lock($node), $counting, self::stays($node, $kind), $node->has('engaged_mm') ? $node->at('engaged_mm')->number(0, self::MOST_TRAVEL_MM) : null],
+            $node->optionalString('lock', 60) ?? 'lock nut',
+            $node->has('lock_torque_nm') ? $node->at('lock_torque_nm')->number(0, 500) : null,
         );
     }
 
@@ -163,24 +178,12 @@ final readonly class RunCodec
         };
 
         return SteppedAdjuster::of(
-            $node->at('id')->id(),
-            $node->at('name')->string(60),
-            $kind,
+            self::fitting($node, $kind, Steps::exactly($node->has('smallest_step') ? $node->at('smallest_step')->number(1 / 720, 10) : $fine)),
             $node->at('mm_per_step')->number(0.01, 100),
             $node->has('knowledge') ? $node->at('knowledge')->enum(Knowledge::class) : Knowledge::Drawn,
-            $node->has('sense') ? $node->at('sense')->enum(Sense::class) : $kind->usualSense(),
             self::range($node->at('travel_steps'), Steps::exactly(...)),
             $node->has('healthy_steps') ? self::range($node->at('healthy_steps'), Steps::exactly(...)) : null,
-            Steps::exactly($node->has('smallest_step') ? $node->at('smallest_step')->number(1 / 720, 10) : $fine),
-            self::access($node),
-            ...self::lock($node),
         );
-    }
-
-    /** @return array{string, float|null} */
-    private static function lock(Node $node): array
-    {
-        return [$node->optionalString('lock', 60) ?? 'lock nut', $node->has('lock_torque_nm') ? $node->at('lock_torque_nm')->number(0, 500) : null];
     }
 
     private static function counting(Node $node): Counting

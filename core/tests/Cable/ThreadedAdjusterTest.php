@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\Cable;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\AdjusterAccess;
 use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\Fitting;
 use VividPull\Core\Cable\Rotation;
 use VividPull\Core\Cable\Sense;
 use VividPull\Core\Cable\ThreadedAdjuster;
@@ -60,7 +61,8 @@ final class ThreadedAdjusterTest extends TestCase
 
     private static function barrel(Sense $sense = Sense::OutTakesSlack, float $travel = 11.0): ThreadedAdjuster
     {
-        return ThreadedAdjuster::of('perch', 'perch barrel', AdjusterKind::Barrel, ThreadPitch::fromName('M8'), $sense, $travel, null,
-            Steps::fromFlats(1), AdjusterAccess::of(0.0, null, 'by hand'), 'lock ring', null);
+        $fitting = new Fitting('perch', 'perch barrel', AdjusterKind::Barrel, $sense, Steps::fromFlats(1), AdjusterAccess::of(0.0, null, 'by hand'), 'lock ring', null);
+
+        return ThreadedAdjuster::of($fitting, ThreadPitch::fromName('M8'), $travel, null);
     }
 }
