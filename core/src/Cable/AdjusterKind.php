@@ -66,6 +66,16 @@ enum AdjusterKind: string
         };
     }
 
+    /** How what one step of it does is written down: by its thread, by its steps, or not at all. */
+    public function measuredBy(): string
+    {
+        return match (true) {
+            $this->isThreaded() => 'thread',
+            $this->sets() === AdjustedQuantity::Play => 'steps',
+            default => 'nothing',
+        };
+    }
+
     /** What its steps are counted in, clicks and bevels of a thread apart. */
     public function unit(): StepUnit
     {

@@ -44,9 +44,7 @@ final readonly class Guide
                 new GuideStep('take_up', 'Let the spring take up the slack by itself', 'Fingers clear: it moves by itself.'),
                 new GuideStep('home', 'Press the tab home'),
             ],
-            AdjusterKind::Barrel, AdjusterKind::InLine, AdjusterKind::BracketNuts, AdjusterKind::HollowBolt, AdjusterKind::CamScrew,
-            AdjusterKind::RungClamp, AdjusterKind::SlottedBracket, AdjusterKind::PinchClamp, AdjusterKind::HookHoles,
-            AdjusterKind::GovernorNut, AdjusterKind::None => [],
+            default => [],
         };
     }
 }

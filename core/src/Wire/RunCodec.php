@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
-use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterAccess;
 use VividPull\Core\Cable\AdjusterKind;
@@ -111,9 +110,9 @@ final readonly class RunCodec
     {
         $kind = self::any($node)->at('kind')->enum(AdjusterKind::class);
 
-        return $node->making(static fn (): Adjuster => match (true) {
-            $kind->isThreaded() => self::threaded($node, $kind),
-            $kind->sets() === AdjustedQuantity::Play => self::stepped($node, $kind),
+        return $node->making(static fn (): Adjuster => match ($kind->measuredBy()) {
+            'thread' => self::threaded($node, $kind),
+            'steps' => self::stepped($node, $kind),
             default => UnsetAdjuster::of(self::fitting($node->object(['id', 'name', 'kind'], self::COMMON), $kind, Steps::of(1))),
         });
     }
