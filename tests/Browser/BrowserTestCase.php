@@ -9,6 +9,7 @@ use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Cookie;
 use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -72,9 +73,25 @@ abstract class BrowserTestCase extends TestCase
         if ($this->isSpoilt || $this->expectsTrouble || $complaints !== [] || ! $this->status()->isSuccess()) {
             $this->browser->quit();
         } else {
-            self::$kept = $this->asNew();
+            self::$kept = $this->keptOrNone();
         }
         self::assertSame([], array_column($complaints, 'message'), 'The console complained.');
+    }
+
+    /** One that does not answer any more is let go, and the next test begins another. */
+    private function keptOrNone(): ?RemoteWebDriver
+    {
+        try {
+            return $this->asNew();
+        } catch (PhpWebDriverExceptionInterface) {
+            try {
+                $this->browser->quit();
+            } catch (PhpWebDriverExceptionInterface) {
+                // It is gone already, or ends with its driver.
+            }
+
+            return null;
+        }
     }
 
     /** Nothing of this test is left in it: no page, no cookie, nothing kept, no worker. Beginning another takes two seconds. */

