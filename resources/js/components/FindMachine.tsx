@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent as ReactKeyboardEvent, useEffect, useId, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { say } from '../api/client';
-import { machinesQuery } from '../api/machines';
+import { type MachineBrief, machinesQuery } from '../api/machines';
 import { belongsToFocus, isPlain } from '../lib/keys';
 import { Field } from './Buttons';
 import { MachineTag } from './MachineTag';
@@ -22,16 +22,7 @@ export const FindMachine = ({ onGone }: { onGone?: () => void }) => {
   const { data, isFetching, error } = useQuery({ ...machinesQuery(find), enabled: open && find !== '' });
   const machines = find === '' ? [] : (data?.machines ?? []).slice(0, MOST_SHOWN);
 
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => {
-      if (event.key === '/' && isPlain(event) && !belongsToFocus(event.target)) {
-        event.preventDefault();
-        input.current?.focus();
-      }
-    };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
+  useSlash(input);
 
   const go = (tag: string | undefined) => {
     if (tag === undefined) return;
@@ -82,57 +73,88 @@ export const FindMachine = ({ onGone }: { onGone?: () => void }) => {
         onBlur={() => setOpen(false)}
         onKeyDown={press}
       />
-      <chakra.ul
-        id={`${id}list`}
-        role="listbox"
-        aria-label="Machines found"
-        hidden={!shown}
-        position="absolute"
-        insetInline="0"
-        top="calc(100% + 4px)"
-        bg="sheet"
-        color="ink"
-        borderRadius="md"
-        boxShadow="raised"
-        zIndex="popover"
-        overflow="hidden"
-      >
-        {machines.map((machine, n) => (
-          <chakra.li
-            key={machine.tag}
-            id={`${id}${machine.tag}`}
-            role="option"
-            aria-selected={n === at}
-            display="flex"
-            gap="3"
-            alignItems="center"
-            padding="2"
-            minHeight="touch"
-            cursor="pointer"
-            bg={n === at ? 'page' : 'sheet'}
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => go(machine.tag)}
-            onMouseEnter={() => setAt(n)}
-          >
-            <MachineTag tag={machine.tag} size="sm" />
-            <Box minWidth="0">
-              <Box fontFamily="heading" fontWeight="bold" lineHeight="tight">
-                {machine.name}
-              </Box>
-              <Box textStyle="small">{[machine.kind, machine.plate].filter(Boolean).join(' · ')}</Box>
-            </Box>
-          </chakra.li>
-        ))}
-        {machines.length === 0 && (
-          <chakra.li role="option" aria-selected="false" aria-disabled="true" padding="3" color="soft">
-            {error !== null
-              ? say(error)
-              : isFetching
-                ? 'Looking'
-                : `No machine answers to “${find}”. Try a part of its tag.`}
-          </chakra.li>
-        )}
-      </chakra.ul>
+      <Found id={id} shown={shown} machines={machines} at={at} onPoint={setAt} onGo={go}>
+        {error !== null
+          ? say(error)
+          : isFetching
+            ? 'Looking'
+            : `No machine answers to “${find}”. Try a part of its tag.`}
+      </Found>
     </Box>
   );
 };
+
+/** `/` from anywhere brings the cursor here. */
+function useSlash(input: React.RefObject<HTMLInputElement | null>): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key === '/' && isPlain(event) && !belongsToFocus(event.target)) {
+        event.preventDefault();
+        input.current?.focus();
+      }
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [input]);
+}
+
+type FoundProps = {
+  id: string;
+  shown: boolean;
+  machines: readonly MachineBrief[];
+  at: number;
+  onPoint: (n: number) => void;
+  onGo: (tag: string) => void;
+  /** What is said where there is none. */
+  children: string;
+};
+
+const Found = ({ id, shown, machines, at, onPoint, onGo, children }: FoundProps) => (
+  <chakra.ul
+    id={`${id}list`}
+    role="listbox"
+    aria-label="Machines found"
+    hidden={!shown}
+    position="absolute"
+    insetInline="0"
+    top="calc(100% + 4px)"
+    bg="sheet"
+    color="ink"
+    borderRadius="md"
+    boxShadow="raised"
+    zIndex="popover"
+    overflow="hidden"
+  >
+    {machines.map((machine, n) => (
+      <chakra.li
+        key={machine.tag}
+        id={`${id}${machine.tag}`}
+        role="option"
+        aria-selected={n === at}
+        display="flex"
+        gap="3"
+        alignItems="center"
+        padding="2"
+        minHeight="touch"
+        cursor="pointer"
+        bg={n === at ? 'page' : 'sheet'}
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={() => onGo(machine.tag)}
+        onMouseEnter={() => onPoint(n)}
+      >
+        <MachineTag tag={machine.tag} size="sm" />
+        <Box minWidth="0">
+          <Box fontFamily="heading" fontWeight="bold" lineHeight="tight">
+            {machine.name}
+          </Box>
+          <Box textStyle="small">{[machine.kind, machine.plate].filter(Boolean).join(' · ')}</Box>
+        </Box>
+      </chakra.li>
+    ))}
+    {machines.length === 0 && (
+      <chakra.li role="option" aria-selected="false" aria-disabled="true" padding="3" color="soft">
+        {children}
+      </chakra.li>
+    )}
+  </chakra.ul>
+);

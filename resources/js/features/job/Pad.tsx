@@ -41,7 +41,6 @@ export const Pad = () => {
     event.preventDefault();
     sendLine(line);
   };
-  const press = (text: string) => setLine(line + text);
   return (
     <Sheet tone="well" padding="3" aria-label="Bench line">
       <form onSubmit={submit}>
@@ -83,23 +82,7 @@ export const Pad = () => {
             {picking === null ? unitOf(item, state, adjuster) : 'mm'}
           </Box>
         </Box>
-        <Box id="bench-line-help" aria-live="assertive">
-          {refusal !== null && (
-            <Flex
-              gap="2"
-              bg="red.wash"
-              borderRadius="sm"
-              padding="2"
-              marginTop="2"
-              lineHeight="snug"
-              fontSize="sm"
-              data-refusal
-            >
-              <Mark kind="wrong" size="1rem" style={{ marginTop: '3px' }} />
-              <span>{refusal}</span>
-            </Flex>
-          )}
-        </Box>
+        <Refused sentence={refusal} />
         <Says line={line} />
         {reads && (
           <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
@@ -108,36 +91,66 @@ export const Pad = () => {
           </Grid>
         )}
         <CanItDecide />
-        <Grid
-          templateColumns="repeat(4, 1fr)"
-          gap="2"
-          marginTop="2"
-          display={keys ? 'grid' : numbers ? { base: 'grid', lg: 'none' } : 'none'}
-          css={numbers ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
-        >
-          {['1', '2', '3'].map((key) => (
-            <PadKey key={key} label={key} onPress={() => press(key)} />
-          ))}
-          <PadKey label="⌫" says="Rub out" onPress={() => setLine(line.slice(0, -1))} />
-          {['4', '5', '6', '/'].map((key) => (
-            <PadKey key={key} label={key} says={key === '/' ? 'over' : undefined} onPress={() => press(key)} />
-          ))}
-          {['7', '8', '9'].map((key) => (
-            <PadKey key={key} label={key} onPress={() => press(key)} />
-          ))}
-          <PadKey label="in" says="in, inches" onPress={() => press(' in')} />
-          <PadKey label="space" says="Space" onPress={() => press(' ')} small />
-          <PadKey label="0" onPress={() => press('0')} />
-          <PadKey label="." says="point" onPress={() => press('.')} />
-          <Button type="submit" look="dark">
-            Log
-          </Button>
-        </Grid>
+        <Keys shown={keys} numbers={numbers} line={line} onLine={setLine} />
       </form>
       <NotSent />
     </Sheet>
   );
 };
+
+/** The big keys, for gloved hands: always there where a finger types, and elsewhere when asked for. */
+const Keys = ({ shown, numbers, line, onLine }: KeysProps) => {
+  const press = (text: string) => onLine(line + text);
+  return (
+    <Grid
+      templateColumns="repeat(4, 1fr)"
+      gap="2"
+      marginTop="2"
+      display={shown ? 'grid' : numbers ? { base: 'grid', lg: 'none' } : 'none'}
+      css={numbers ? { '@media (any-pointer: coarse)': { display: 'grid' } } : {}}
+    >
+      {['1', '2', '3'].map((key) => (
+        <PadKey key={key} label={key} onPress={() => press(key)} />
+      ))}
+      <PadKey label="⌫" says="Rub out" onPress={() => onLine(line.slice(0, -1))} />
+      {['4', '5', '6', '/'].map((key) => (
+        <PadKey key={key} label={key} says={key === '/' ? 'over' : undefined} onPress={() => press(key)} />
+      ))}
+      {['7', '8', '9'].map((key) => (
+        <PadKey key={key} label={key} onPress={() => press(key)} />
+      ))}
+      <PadKey label="in" says="in, inches" onPress={() => press(' in')} />
+      <PadKey label="space" says="Space" onPress={() => press(' ')} small />
+      <PadKey label="0" onPress={() => press('0')} />
+      <PadKey label="." says="point" onPress={() => press('.')} />
+      <Button type="submit" look="dark">
+        Log
+      </Button>
+    </Grid>
+  );
+};
+
+type KeysProps = { shown: boolean; numbers: boolean; line: string; onLine: (line: string) => void };
+
+const Refused = ({ sentence }: { sentence: string | null }) => (
+  <Box id="bench-line-help" aria-live="assertive">
+    {sentence !== null && (
+      <Flex
+        gap="2"
+        bg="red.wash"
+        borderRadius="sm"
+        padding="2"
+        marginTop="2"
+        lineHeight="snug"
+        fontSize="sm"
+        data-refusal
+      >
+        <Mark kind="wrong" size="1rem" style={{ marginTop: '3px' }} />
+        <span>{sentence}</span>
+      </Flex>
+    )}
+  </Box>
+);
 
 /** What a bare number would be taken in. */
 function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null): string {

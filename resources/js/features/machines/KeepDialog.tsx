@@ -2,6 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { keys } from '../../api/keys';
 import { addControl, changeMachine, type Machine, machineQuery, retireMachine } from '../../api/machines';
 import { specsQuery } from '../../api/specs';
 import { Button } from '../../components/Buttons';
@@ -23,7 +24,7 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
   const done = {
     onSuccess: (after: Machine) => {
       client.setQueryData(machineQuery(after.tag).queryKey, after);
-      for (const queryKey of [['machines'], ['bench'], ['due']]) void client.invalidateQueries({ queryKey });
+      for (const queryKey of [keys.machines, keys.bench, keys.due]) void client.invalidateQueries({ queryKey });
       if (after.tag !== machine.tag) navigate(`/machines/${after.tag}`, { replace: true });
       onClose();
     },
@@ -84,25 +85,31 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
           ))}
         </Flex>
       )}
-      <Box borderTopWidth="thin" borderColor="line" marginTop="4" paddingTop="3">
-        {machine.retired ? (
-          <Button look="plain" onClick={() => retire.mutate()} data-bring-back>
-            Bring it back into use
-          </Button>
-        ) : why === null ? (
-          <Button look="quiet" onClick={() => setWhy('')} data-retire>
-            Retire the machine
-          </Button>
-        ) : (
-          <Grid templateColumns="1fr auto" gap="3" alignItems="end">
-            <Entry label="Why it is retired" value={why} onChange={setWhy} most={200} name="retire-why" />
-            <Button look="plain" onClick={() => retire.mutate()} disabled={why.trim() === ''} data-retire-now>
-              Retire it
-            </Button>
-          </Grid>
-        )}
-      </Box>
+      <Retire machine={machine} why={why} onWhy={setWhy} onRetire={() => retire.mutate()} />
       {error !== null && <NotSaved error={error} fields={typed} />}
     </Modal>
   );
 };
+
+type RetireProps = { machine: Machine; why: string | null; onWhy: (why: string) => void; onRetire: () => void };
+
+const Retire = ({ machine, why, onWhy, onRetire }: RetireProps) => (
+  <Box borderTopWidth="thin" borderColor="line" marginTop="4" paddingTop="3">
+    {machine.retired ? (
+      <Button look="plain" onClick={() => onRetire()} data-bring-back>
+        Bring it back into use
+      </Button>
+    ) : why === null ? (
+      <Button look="quiet" onClick={() => onWhy('')} data-retire>
+        Retire the machine
+      </Button>
+    ) : (
+      <Grid templateColumns="1fr auto" gap="3" alignItems="end">
+        <Entry label="Why it is retired" value={why} onChange={onWhy} most={200} name="retire-why" />
+        <Button look="plain" onClick={() => onRetire()} disabled={why.trim() === ''} data-retire-now>
+          Retire it
+        </Button>
+      </Grid>
+    )}
+  </Box>
+);

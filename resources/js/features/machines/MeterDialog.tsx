@@ -24,13 +24,10 @@ type MeterDialogProps = {
   then?: { says: string; go: () => void };
 };
 
-/** The meter as it reads now; one that goes backward is questioned, and a replaced one goes on. */
-export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
-  const [face, setFace] = useState('');
-  const [old, setOld] = useState<string | null>(null);
+function useReadMeter(machine: Machine, face: string, old: string | null, done: () => void) {
   const [id] = useState(uuid);
   const client = useQueryClient();
-  const read = useMutation({
+  return useMutation({
     mutationFn: (sure: boolean) =>
       readMeter(machine.tag, {
         id,
@@ -41,9 +38,18 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
     onSuccess: (after) => {
       client.setQueryData(machineQuery(machine.tag).queryKey, after);
       void client.invalidateQueries({ queryKey: keys.bench });
-      onClose();
-      then?.go();
+      done();
     },
+  });
+}
+
+/** The meter as it reads now; one that goes backward is questioned, and a replaced one goes on. */
+export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
+  const [face, setFace] = useState('');
+  const [old, setOld] = useState<string | null>(null);
+  const read = useReadMeter(machine, face, old, () => {
+    onClose();
+    then?.go();
   });
   const complete = whole(face) !== null && (old === null || whole(old) !== null);
   const questioned = read.error instanceof Problem && read.error.type === QUESTIONED;

@@ -24,31 +24,7 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
       gridTemplateColumns={{ base: '1fr', lg: '1.1fr 1fr' }}
       gridTemplateRows={{ base: 'auto 1fr', lg: '1fr' }}
     >
-      <Flex
-        bg="frame"
-        color="onFrame"
-        direction="column"
-        justifyContent="space-between"
-        padding={{ base: '6', lg: '12' }}
-        gap="6"
-        data-frame
-      >
-        <Flex gap="3" alignItems="center">
-          <Brand size="2.5rem" />
-          <Heading as="h1" fontSize="2xl">
-            Vivid Pull
-          </Heading>
-        </Flex>
-        <Box maxWidth="30rem" display={{ base: 'none', lg: 'block' }}>
-          <PullDrawing />
-          <Box fontFamily="heading" fontWeight="bold" fontSize="3xl" lineHeight="tight" marginTop="8">
-            Measure the play. Turn once. Prove it.
-          </Box>
-        </Box>
-        <Box fontSize="sm" color="onFrameSoft" display={{ base: 'none', lg: 'block' }}>
-          The machine's own manual and local law win over anything shown here.
-        </Box>
-      </Flex>
+      <Front />
       <Flex alignItems={{ base: 'flex-start', lg: 'center' }} justifyContent="center" padding={{ base: '5', lg: '8' }}>
         <Box width="100%" maxWidth="26rem">
           <Sheet padding="6">
@@ -86,31 +62,68 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
               </Button>
             </form>
           </Sheet>
-          {demo.length > 0 && (
-            <Box marginTop="5">
-              <Box textStyle="small" marginBottom="2">
-                Demo workshop: sign in as
-              </Box>
-              <Flex gap="2" flexWrap="wrap">
-                {demo.map((person) => (
-                  <Button
-                    key={person.login}
-                    look="plain"
-                    size="small"
-                    onClick={() => signIn.mutate({ login: person.login, password: person.password })}
-                    disabled={signIn.isPending}
-                  >
-                    {person.name}, {person.role}
-                  </Button>
-                ))}
-              </Flex>
-            </Box>
-          )}
+          <DemoPeople demo={demo} busy={signIn.isPending} onPick={signIn.mutate} />
         </Box>
       </Flex>
     </Box>
   );
 };
+
+const Front = () => (
+  <Flex
+    bg="frame"
+    color="onFrame"
+    direction="column"
+    justifyContent="space-between"
+    padding={{ base: '6', lg: '12' }}
+    gap="6"
+    data-frame
+  >
+    <Flex gap="3" alignItems="center">
+      <Brand size="2.5rem" />
+      <Heading as="h1" fontSize="2xl">
+        Vivid Pull
+      </Heading>
+    </Flex>
+    <Box maxWidth="30rem" display={{ base: 'none', lg: 'block' }}>
+      <PullDrawing />
+      <Box fontFamily="heading" fontWeight="bold" fontSize="3xl" lineHeight="tight" marginTop="8">
+        Measure the play. Turn once. Prove it.
+      </Box>
+    </Box>
+    <Box fontSize="sm" color="onFrameSoft" display={{ base: 'none', lg: 'block' }}>
+      The machine's own manual and local law win over anything shown here.
+    </Box>
+  </Flex>
+);
+
+type DemoPeopleProps = {
+  demo: readonly DemoPerson[];
+  busy: boolean;
+  onPick: (who: { login: string; password: string }) => void;
+};
+
+const DemoPeople = ({ demo, busy, onPick }: DemoPeopleProps) =>
+  demo.length === 0 ? null : (
+    <Box marginTop="5">
+      <Box textStyle="small" marginBottom="2">
+        Demo workshop: sign in as
+      </Box>
+      <Flex gap="2" flexWrap="wrap">
+        {demo.map((person) => (
+          <Button
+            key={person.login}
+            look="plain"
+            size="small"
+            onClick={() => onPick({ login: person.login, password: person.password })}
+            disabled={busy}
+          >
+            {person.name}, {person.role}
+          </Button>
+        ))}
+      </Flex>
+    </Box>
+  );
 
 /** A lever, its cable and the arm it pulls. */
 const PullDrawing = () => (

@@ -53,6 +53,7 @@ function useAsked(): string | null {
 
 const WIDE = 660;
 const TALL = 192;
+const LEVEL = 96;
 
 /** The disc from its side: reverse on one side of the centre, forward on the other, faster further out. */
 const Disc = ({ table }: { table: OutcomeTable }) => {
@@ -67,7 +68,6 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
   const here = table.settings.find((one) => one.key === asked);
   const radius = Math.max(centre - x(least), x(most) - centre) + 34;
   const { shift } = table.advice;
-  const level = 96;
   return (
     <Box ref={box} overflowX="auto">
       <svg
@@ -76,52 +76,19 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
         role="img"
         aria-label={table.settings.map((one) => `${one.label}: ${lastSeen(one)?.label ?? 'not tried'}`).join('; ')}
       >
-        <clipPath id="disc-clip">
-          <rect width={wide} height={TALL} />
-        </clipPath>
-        <g clipPath="url(#disc-clip)">
-          <ellipse
-            cx={centre}
-            cy={level}
-            rx={radius}
-            ry="82"
-            fill={paint['steel.light']}
-            stroke={paint['steel.mid']}
-            strokeWidth="2"
-          />
-          <ellipse
-            cx={centre}
-            cy={level}
-            rx={radius * 0.62}
-            ry="50"
-            fill="none"
-            stroke={paint['steel.mid']}
-            opacity="0.6"
-          />
-          <ellipse
-            cx={centre}
-            cy={level}
-            rx={radius * 0.3}
-            ry="24"
-            fill="none"
-            stroke={paint['steel.mid']}
-            opacity="0.6"
-          />
-          <path d={`M${centre} 8V${TALL - 20}`} stroke={paint.ink} strokeWidth="1.5" strokeDasharray="4 4" />
-          <circle cx={centre} cy={level} r="6" fill={paint.ink} />
-        </g>
+        <Plate wide={wide} centre={centre} radius={radius} />
         <text x={centre - 10} y="20" textAnchor="end" fontSize="15" fontWeight="bold" fill={paint.ink}>
           ◀ {table.minus}
         </text>
         <text x={centre + 10} y="20" fontSize="15" fontWeight="bold" fill={paint.ink}>
           {table.plus} ▶
         </text>
-        <path d={`M30 ${level}H${wide - 30}`} stroke={paint['steel.dark']} strokeWidth="4" strokeLinecap="round" />
+        <path d={`M30 ${LEVEL}H${wide - 30}`} stroke={paint['steel.dark']} strokeWidth="4" strokeLinecap="round" />
         {here !== undefined && (
-          <rect x={x(here.at) - 11} y={level - 42} width="22" height="84" rx="8" fill={paint.ink} opacity="0.9" />
+          <rect x={x(here.at) - 11} y={LEVEL - 42} width="22" height="84" rx="8" fill={paint.ink} opacity="0.9" />
         )}
         {table.settings.map((one) => (
-          <g key={one.key} transform={`translate(${x(one.at)} ${level})`}>
+          <g key={one.key} transform={`translate(${x(one.at)} ${LEVEL})`}>
             <path d="M0 -14V14" stroke={one.key === asked ? paint.sheet : paint['steel.dark']} strokeWidth="3" />
             <g transform="translate(0 58)">
               <Goes setting={one} />
@@ -134,21 +101,55 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
             </text>
           </g>
         ))}
-        {shift !== null && (
-          <g transform={`translate(${centre} ${level - 22})`} data-shift>
-            <path d={`M0 0H${x(shift) - centre}`} stroke={paint.action} strokeWidth="6" strokeLinecap="round" />
-            <path
-              d={`M${x(shift) - centre} 0l${shift < 0 ? 14 : -14} -10v20z`}
-              fill={paint.action}
-              stroke={paint.action}
-              strokeLinejoin="round"
-            />
-          </g>
-        )}
+        {shift !== null && <ShiftArrow centre={centre} to={x(shift)} />}
       </svg>
     </Box>
   );
 };
+
+/** The disc itself, as a plate seen from its side. */
+const Plate = ({ wide, centre, radius }: { wide: number; centre: number; radius: number }) => (
+  <>
+    <clipPath id="disc-clip">
+      <rect width={wide} height={TALL} />
+    </clipPath>
+    <g clipPath="url(#disc-clip)">
+      <ellipse
+        cx={centre}
+        cy={LEVEL}
+        rx={radius}
+        ry="82"
+        fill={paint['steel.light']}
+        stroke={paint['steel.mid']}
+        strokeWidth="2"
+      />
+      <ellipse
+        cx={centre}
+        cy={LEVEL}
+        rx={radius * 0.62}
+        ry="50"
+        fill="none"
+        stroke={paint['steel.mid']}
+        opacity="0.6"
+      />
+      <ellipse cx={centre} cy={LEVEL} rx={radius * 0.3} ry="24" fill="none" stroke={paint['steel.mid']} opacity="0.6" />
+      <path d={`M${centre} 8V${TALL - 20}`} stroke={paint.ink} strokeWidth="1.5" strokeDasharray="4 4" />
+      <circle cx={centre} cy={LEVEL} r="6" fill={paint.ink} />
+    </g>
+  </>
+);
+
+const ShiftArrow = ({ centre, to }: { centre: number; to: number }) => (
+  <g transform={`translate(${centre} ${LEVEL - 22})`} data-shift>
+    <path d={`M0 0H${to - centre}`} stroke={paint.action} strokeWidth="6" strokeLinecap="round" />
+    <path
+      d={`M${to - centre} 0l${to < centre ? 14 : -14} -10v20z`}
+      fill={paint.action}
+      stroke={paint.action}
+      strokeLinejoin="round"
+    />
+  </g>
+);
 
 /** Which way the wheels went there: an arrow, or a bar for nothing. */
 const Goes = ({ setting }: { setting: Setting }) => {

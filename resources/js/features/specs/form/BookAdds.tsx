@@ -8,12 +8,6 @@ import { meterUnits } from '../words';
 
 /** What the book says beside its figures: how often, how tight, what else to try. */
 export const BookAdds = ({ draft, set }: FormProps) => {
-  const { data: starting } = useQuery(startingQuery(draft.family));
-  const steps = [{ key: '', label: 'Choose the step' }, ...(starting?.replacing ?? [])];
-  const tool = (n: number, change: Partial<{ step: string; what: string }>) =>
-    set({ tools: draft.tools.map((one, at) => (at === n ? { ...one, ...change } : one)) });
-  const torque = (n: number, change: Partial<{ what: string; nm: string }>) =>
-    set({ torques: draft.torques.map((one, at) => (at === n ? { ...one, ...change } : one)) });
   return (
     <Sheet padding="4" aria-label="What the book adds">
       <Heading as="h2" fontSize="lg" marginBottom="2">
@@ -49,6 +43,28 @@ export const BookAdds = ({ draft, set }: FormProps) => {
           />
         </Box>
       )}
+      <Torques draft={draft} set={set} />
+      <Tools draft={draft} set={set} />
+      {draft.proofs.map((one, n) => (
+        <Entry
+          // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
+          key={n}
+          label="Try before the job may end, answered yes or no"
+          value={one}
+          onChange={(value) => set({ proofs: draft.proofs.map((was, at) => (at === n ? value : was)) })}
+          most={120}
+        />
+      ))}
+      <More draft={draft} set={set} />
+    </Sheet>
+  );
+};
+
+const Torques = ({ draft, set }: FormProps) => {
+  const torque = (n: number, change: Partial<{ what: string; nm: string }>) =>
+    set({ torques: draft.torques.map((one, at) => (at === n ? { ...one, ...change } : one)) });
+  return (
+    <>
       {draft.torques.map((one, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
         <Grid key={n} templateColumns="1fr 7rem" gap="3" marginTop="3">
@@ -56,6 +72,17 @@ export const BookAdds = ({ draft, set }: FormProps) => {
           <Entry label="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
         </Grid>
       ))}
+    </>
+  );
+};
+
+const Tools = ({ draft, set }: FormProps) => {
+  const { data: starting } = useQuery(startingQuery(draft.family));
+  const steps = [{ key: '', label: 'Choose the step' }, ...(starting?.replacing ?? [])];
+  const tool = (n: number, change: Partial<{ step: string; what: string }>) =>
+    set({ tools: draft.tools.map((one, at) => (at === n ? { ...one, ...change } : one)) });
+  return (
+    <>
       {draft.tools.map((one, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
         <Grid key={n} templateColumns={{ base: '1fr', md: '1.4fr 1fr' }} gap="3" marginTop="3">
@@ -75,43 +102,36 @@ export const BookAdds = ({ draft, set }: FormProps) => {
           />
         </Grid>
       ))}
-      {draft.proofs.map((one, n) => (
-        <Entry
-          // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
-          key={n}
-          label="Try before the job may end, answered yes or no"
-          value={one}
-          onChange={(value) => set({ proofs: draft.proofs.map((was, at) => (at === n ? value : was)) })}
-          most={120}
-        />
-      ))}
-      <Flex gap="2" flexWrap="wrap" marginTop="3">
-        <Button
-          look="quiet"
-          size="small"
-          onClick={() => set({ torques: [...draft.torques, { what: '', nm: '' }] })}
-          disabled={draft.torques.length >= 20}
-        >
-          Add a torque
-        </Button>
-        <Button
-          look="quiet"
-          size="small"
-          onClick={() => set({ proofs: [...draft.proofs, ''] })}
-          disabled={draft.proofs.length >= 10}
-        >
-          Add a proof
-        </Button>
-        <Button
-          look="quiet"
-          size="small"
-          onClick={() => set({ tools: [...draft.tools, { step: '', what: '' }] })}
-          disabled={draft.tools.length >= 20}
-          data-add-tools
-        >
-          Add tools for replacing
-        </Button>
-      </Flex>
-    </Sheet>
+    </>
   );
 };
+
+const More = ({ draft, set }: FormProps) => (
+  <Flex gap="2" flexWrap="wrap" marginTop="3">
+    <Button
+      look="quiet"
+      size="small"
+      onClick={() => set({ torques: [...draft.torques, { what: '', nm: '' }] })}
+      disabled={draft.torques.length >= 20}
+    >
+      Add a torque
+    </Button>
+    <Button
+      look="quiet"
+      size="small"
+      onClick={() => set({ proofs: [...draft.proofs, ''] })}
+      disabled={draft.proofs.length >= 10}
+    >
+      Add a proof
+    </Button>
+    <Button
+      look="quiet"
+      size="small"
+      onClick={() => set({ tools: [...draft.tools, { step: '', what: '' }] })}
+      disabled={draft.tools.length >= 20}
+      data-add-tools
+    >
+      Add tools for replacing
+    </Button>
+  </Flex>
+);
