@@ -91,27 +91,31 @@ export const App = () => {
   return (
     <SignedInContext value={last.current}>
       <LeaveContext value={leave}>
-        <Suspense fallback={<Loading what="the screen" />}>
-          <Routes>
-            <Route path="/" element={<BenchScreen />} />
-            <Route path="/machines" element={<MachinesScreen />} />
-            <Route path="/machines/:tag" element={<MachineScreen />} />
-            <Route path="/jobs/:id" element={<JobScreen />} />
-            <Route path="/specs" element={<SpecsScreen />} />
-            <Route path="/specs/new" element={<SpecEditScreen how="new" />} />
-            <Route path="/specs/:id" element={<SpecScreen />} />
-            <Route path="/specs/:id/next" element={<SpecEditScreen how="next" />} />
-            <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" />} />
-            <Route path="/due" element={<DueScreen />} />
-            <Route path="/machines/:tag/label" element={<LabelScreen />} />
-            <Route path="/shop" element={<ShopScreen />} />
-            <Route path="/shelf" element={<ShelfScreen />} />
-            <Route path="/bench" element={<Navigate to="/" replace />} />
-            <Route path="*" element={<NothingHere />} />
-          </Routes>
-        </Suspense>
+        <Screens />
         {user === null && <SignInAgain person={last.current} />}
       </LeaveContext>
     </SignedInContext>
   );
 };
+
+const Screens = () => (
+  <Suspense fallback={<Loading what="the screen" />}>
+    <Routes>
+      <Route path="/" element={<BenchScreen />} />
+      <Route path="/machines" element={<MachinesScreen />} />
+      <Route path="/machines/:tag" element={<MachineScreen />} />
+      <Route path="/jobs/:id" element={<JobScreen />} />
+      <Route path="/specs" element={<SpecsScreen />} />
+      <Route path="/specs/new" element={<SpecEditScreen how="new" />} />
+      <Route path="/specs/:id" element={<SpecScreen />} />
+      <Route path="/specs/:id/next" element={<SpecEditScreen how="next" />} />
+      <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" />} />
+      <Route path="/due" element={<DueScreen />} />
+      <Route path="/machines/:tag/label" element={<LabelScreen />} />
+      <Route path="/shop" element={<ShopScreen />} />
+      <Route path="/shelf" element={<ShelfScreen />} />
+      <Route path="/bench" element={<Navigate to="/" replace />} />
+      <Route path="*" element={<NothingHere />} />
+    </Routes>
+  </Suspense>
+);

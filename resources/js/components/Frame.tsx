@@ -59,31 +59,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
             <chakra.span display={{ base: 'none', sm: 'inline' }}>Vivid Pull</chakra.span>
           </Link>
         </Flex>
-        <chakra.nav display="flex" gap={{ base: '3', md: '6' }} aria-label="Screens">
-          {places.map((place) => (
-            <Place
-              key={place.to}
-              to={place.to}
-              end={place.to === '/'}
-              fontFamily="heading"
-              fontWeight="bold"
-              fontSize={{ base: 'md', sm: 'lg' }}
-              color="onFrameSoft"
-              display="inline-flex"
-              alignItems="center"
-              minHeight="touch"
-              borderBottomWidth="3px"
-              borderColor="transparent"
-              textDecoration="none"
-              css={{
-                '&[aria-current]': { color: 'onFrame', borderColor: 'vivid.onDark' },
-                '&:hover': { color: 'onFrame' },
-              }}
-            >
-              {place.name}
-            </Place>
-          ))}
-        </chakra.nav>
+        <Places />
         <Box flex="1 1 12rem" order={{ base: 3, md: 0 }} maxWidth={{ md: '22rem' }} marginLeft="auto">
           <FindMachine />
         </Box>
@@ -105,4 +81,32 @@ export const Frame = ({ children }: { children: ReactNode }) => (
       {children}
     </chakra.main>
   </Flex>
+);
+
+const Places = () => (
+  <chakra.nav display="flex" gap={{ base: '3', md: '6' }} aria-label="Screens">
+    {places.map((place) => (
+      <Place
+        key={place.to}
+        to={place.to}
+        end={place.to === '/'}
+        fontFamily="heading"
+        fontWeight="bold"
+        fontSize={{ base: 'md', sm: 'lg' }}
+        color="onFrameSoft"
+        display="inline-flex"
+        alignItems="center"
+        minHeight="touch"
+        borderBottomWidth="3px"
+        borderColor="transparent"
+        textDecoration="none"
+        css={{
+          '&[aria-current]': { color: 'onFrame', borderColor: 'vivid.onDark' },
+          '&:hover': { color: 'onFrame' },
+        }}
+      >
+        {place.name}
+      </Place>
+    ))}
+  </chakra.nav>
 );

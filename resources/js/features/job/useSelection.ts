@@ -55,21 +55,16 @@ export type Sent = {
   anything: () => void;
 };
 
-/** What is looked at and spoken of: what the person turned to, else what is asked, and what follows from that. */
-export function useSelection(
-  whole: BenchState,
-  kept: readonly KeptEntry[],
-  person: string,
-): { selection: Selection; sent: Sent } {
-  const preferences = preferencesOf(person);
-  const { instrument: favourite, keysAnywhere } = useKept(preferences);
-  const [viewed, setViewed] = useState<StageKey | null>(null);
-  const [turned, setTurned] = useState<string | null>(null);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const [keptTo, setKeptTo] = useState<string | null>(null);
-  const [readAt, setReadAt] = useState<PointKey | null>(null);
-  const [picking, setPicking] = useState<Picked | null>(null);
+/** Does something with each value that is another than before. */
+function useWithEach(value: string | null, then: () => void): void {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the value is what tells one time from the next
+  useEffect(then, [value]);
+}
 
+type Turned = { turned: string | null; chosen: string | null; keptTo: string | null; favourite: string | null };
+
+/** The item in hand, and the cable, adjuster, pose and instrument that it speaks of. */
+function useSpokenOf(whole: BenchState, kept: readonly KeptEntry[], { turned, chosen, keptTo, favourite }: Turned) {
   const first = asked(whole, kept);
   const keeping =
     items(whole).find((one) => one.key === keptTo && isPartRead(whole, one) && !isSameTarget(one, first)) ?? null;
@@ -89,22 +84,42 @@ export function useSelection(
   const pose: PoseKey = isPose(about) ? about : 'straight';
   const after = item !== null && item === keeping ? first : null;
   const instrument = state.shelf.find((one) => one.id === favourite) ?? state.shelf[0] ?? null;
+  return { item, state, closing, adjuster, option, pose, after, instrument };
+}
 
+/** What is looked at and spoken of: what the person turned to, else what is asked, and what follows from that. */
+export function useSelection(
+  whole: BenchState,
+  kept: readonly KeptEntry[],
+  person: string,
+): { selection: Selection; sent: Sent } {
+  const preferences = preferencesOf(person);
+  const { instrument: favourite, keysAnywhere } = useKept(preferences);
+  const [viewed, setViewed] = useState<StageKey | null>(null);
+  const [turned, setTurned] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [keptTo, setKeptTo] = useState<string | null>(null);
+  const [readAt, setReadAt] = useState<PointKey | null>(null);
+  const [picking, setPicking] = useState<Picked | null>(null);
+
+  const { item, state, closing, adjuster, option, pose, after, instrument } = useSpokenOf(whole, kept, {
+    turned,
+    chosen,
+    keptTo,
+    favourite,
+  });
   const point = useMemo<Point | null>(
     () => state.spec.points.find((one) => one.key === readAt) ?? state.spec.points[0] ?? null,
     [state.spec.points, readAt],
   );
 
   // A new state asks its own question; what the person had turned to is answered or has moved on.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the head is what tells one state from the next
-  useEffect(() => {
+  useWithEach(state.head, () => {
     setTurned(null);
     setViewed(null);
-  }, [state.head]);
-
+  });
   // A plan that begins elsewhere than before is shown from its beginning.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the recommended adjuster is what tells one plan from the next
-  useEffect(() => setChosen(null), [state.next.recommended]);
+  useWithEach(state.next.recommended, () => setChosen(null));
 
   const target = targetOf(whole, point, pose, closing);
   const chooseInstrument = useCallback(

@@ -37,26 +37,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
               : ''}
         </Box>
       </Flex>
-      <Box color="soft" marginBottom="2">
-        {control.point_label === null
-          ? 'proved by what it does'
-          : `${bandText(control.band)} mm at the ${control.point_label}`}
-        {control.engine !== null && `, ${control.engine}`}
-      </Box>
-      {control.wish !== null && (
-        <Box marginBottom="2" lineHeight="snug" data-wish>
-          Rider's wish: <b>{control.wish}</b>
-        </Box>
-      )}
-      {control.point_label !== null && (
-        <MiniTape
-          width={280}
-          band={control.band}
-          found={control.found_mm}
-          now={control.found_mm === control.now_mm ? null : control.now_mm}
-          left={control.left_mm}
-        />
-      )}
+      <HeldAgainst control={control} />
       <Box minHeight="1.75rem" marginBlock="2">
         <Standing control={control} />
       </Box>
@@ -105,6 +86,32 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
     </Sheet>
   );
 };
+
+/** Its figure, the rider's wish, and its small tape. */
+const HeldAgainst = ({ control }: { control: MachineControl }) => (
+  <>
+    <Box color="soft" marginBottom="2">
+      {control.point_label === null
+        ? 'proved by what it does'
+        : `${bandText(control.band)} mm at the ${control.point_label}`}
+      {control.engine !== null && `, ${control.engine}`}
+    </Box>
+    {control.wish !== null && (
+      <Box marginBottom="2" lineHeight="snug" data-wish>
+        Rider's wish: <b>{control.wish}</b>
+      </Box>
+    )}
+    {control.point_label !== null && (
+      <MiniTape
+        width={280}
+        band={control.band}
+        found={control.found_mm}
+        now={control.found_mm === control.now_mm ? null : control.now_mm}
+        left={control.left_mm}
+      />
+    )}
+  </>
+);
 
 const Standing = ({ control }: { control: MachineControl }) => {
   if (control.tag !== null) {

@@ -51,6 +51,14 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
     onClose();
     then?.go();
   });
+  const unread = () => {
+    onClose();
+    then?.go();
+  };
+  const replaced = () => {
+    setOld('');
+    read.reset();
+  };
   const complete = whole(face) !== null && (old === null || whole(old) !== null);
   const questioned = read.error instanceof Problem && read.error.type === QUESTIONED;
   return (
@@ -73,30 +81,8 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
             {questioned ? 'I am sure, save it' : 'Save'}
             {then !== undefined && ` and ${then.says}`}
           </Button>
-          {then !== undefined && (
-            <Button
-              look="plain"
-              onClick={() => {
-                onClose();
-                then.go();
-              }}
-              data-unread
-            >
-              Not read now
-            </Button>
-          )}
-          {old === null && (
-            <Button
-              look={then === undefined ? 'plain' : 'quiet'}
-              onClick={() => {
-                setOld('');
-                read.reset();
-              }}
-              data-replaced
-            >
-              It was replaced
-            </Button>
-          )}
+          {then !== undefined && <Unread onUnread={unread} />}
+          {old === null && <Replaced look={then === undefined ? 'plain' : 'quiet'} onReplaced={replaced} />}
         </>
       }
     >
@@ -128,3 +114,15 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
     </Modal>
   );
 };
+
+const Replaced = ({ look, onReplaced }: { look: 'plain' | 'quiet'; onReplaced: () => void }) => (
+  <Button look={look} onClick={onReplaced} data-replaced>
+    It was replaced
+  </Button>
+);
+
+const Unread = ({ onUnread }: { onUnread: () => void }) => (
+  <Button look="plain" onClick={onUnread} data-unread>
+    Not read now
+  </Button>
+);

@@ -28,9 +28,6 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
   const client = useQueryClient();
   const navigate = useNavigate();
   const model = row.name.trim();
-  const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: model !== '' });
-  const models = [...new Set((library?.specs ?? []).map((spec) => spec.model))];
-  const controls = (library?.specs ?? []).filter((spec) => spec.model === model && !spec.draft);
   const add = useMutation({
     mutationFn: () =>
       addMachine({
@@ -64,27 +61,7 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
       <Grid templateColumns="1fr 1fr" gap="3">
         <Entry label="Tag" value={row.tag} onChange={set('tag')} most={20} name="tag" />
         <Entry label="Plate, if any" value={row.plate} onChange={set('plate')} most={20} />
-        <Box gridColumn="1 / -1">
-          <Entry
-            label="Make and model, as in the library"
-            value={row.name}
-            onChange={set('name')}
-            name="model"
-            list="library-models"
-            hint={
-              model === ''
-                ? undefined
-                : controls.length > 0
-                  ? `It gets: ${controls.map((spec) => spec.name.toLowerCase()).join(', ')}.`
-                  : 'The library has no checked spec of this model yet; its controls can be added later.'
-            }
-          />
-          <datalist id="library-models">
-            {models.map((one) => (
-              <option key={one} value={one} />
-            ))}
-          </datalist>
-        </Box>
+        <Model name={row.name} onName={set('name')} />
         <Entry label="Kind" value={row.kind} onChange={set('kind')} name="kind" />
         <Entry label="Year" value={row.year} onChange={set('year')} kind="whole" most={4} name="year" />
         <Entry label="Place" value={row.place} onChange={set('place')} name="place" />
@@ -95,5 +72,36 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
       </Grid>
       {add.isError && <Refusal error={add.error} />}
     </Modal>
+  );
+};
+
+/** The model, by what the library knows; with it come its controls. */
+const Model = ({ name, onName }: { name: string; onName: (name: string) => void }) => {
+  const model = name.trim();
+  const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: model !== '' });
+  const models = [...new Set((library?.specs ?? []).map((spec) => spec.model))];
+  const controls = (library?.specs ?? []).filter((spec) => spec.model === model && !spec.draft);
+  return (
+    <Box gridColumn="1 / -1">
+      <Entry
+        label="Make and model, as in the library"
+        value={name}
+        onChange={onName}
+        name="model"
+        list="library-models"
+        hint={
+          model === ''
+            ? undefined
+            : controls.length > 0
+              ? `It gets: ${controls.map((spec) => spec.name.toLowerCase()).join(', ')}.`
+              : 'The library has no checked spec of this model yet; its controls can be added later.'
+        }
+      />
+      <datalist id="library-models">
+        {models.map((one) => (
+          <option key={one} value={one} />
+        ))}
+      </datalist>
+    </Box>
   );
 };

@@ -137,10 +137,7 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
       }
     >
       {password !== null ? (
-        <Box bg="paper.tape" borderRadius="sm" padding="3" data-password>
-          The password, shown only now: <b>{password}</b>
-          <Box textStyle="small">They change it under My sign-in.</Box>
-        </Box>
+        <ShownOnce password={password} />
       ) : (
         <Flex direction="column" gap="3">
           <Entry label="Name" value={name} onChange={setName} name="person-name" />
@@ -149,14 +146,11 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
           )}
           <Pick label="Role" value={role} onChange={setRole} options={roleOptions} name="person-role" />
           {person !== null && (
-            <Flex gap="2" flexWrap="wrap" borderTopWidth="thin" borderColor="line" paddingTop="3">
-              <Button look="quiet" size="small" onClick={() => renew.mutate()} data-renew>
-                Make a new password
-              </Button>
-              <Button look="quiet" size="small" onClick={() => change.mutate(person.left_at !== null)} data-leaves>
-                {person.left_at === null ? 'They left the shop' : 'They are back'}
-              </Button>
-            </Flex>
+            <Kept
+              left={person.left_at !== null}
+              onRenew={() => renew.mutate()}
+              onLeave={() => change.mutate(person.left_at !== null)}
+            />
           )}
         </Flex>
       )}
@@ -164,3 +158,23 @@ const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () 
     </Modal>
   );
 };
+
+const ShownOnce = ({ password }: { password: string }) => (
+  <Box bg="paper.tape" borderRadius="sm" padding="3" data-password>
+    The password, shown only now: <b>{password}</b>
+    <Box textStyle="small">They change it under My sign-in.</Box>
+  </Box>
+);
+
+type KeptProps = { left: boolean; onRenew: () => void; onLeave: () => void };
+
+const Kept = ({ left, onRenew, onLeave }: KeptProps) => (
+  <Flex gap="2" flexWrap="wrap" borderTopWidth="thin" borderColor="line" paddingTop="3">
+    <Button look="quiet" size="small" onClick={() => onRenew()} data-renew>
+      Make a new password
+    </Button>
+    <Button look="quiet" size="small" onClick={() => onLeave()} data-leaves>
+      {left ? 'They are back' : 'They left the shop'}
+    </Button>
+  </Flex>
+);

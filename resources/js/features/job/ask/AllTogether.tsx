@@ -7,7 +7,27 @@ import { useBench } from '../useBench';
 /** Long enough to be meant, short enough for a cold hand. */
 const HOLD_MS = 900;
 
-const Hold = chakra('button');
+const Hold = chakra('button', {
+  base: {
+    position: 'relative',
+    overflow: 'hidden',
+    width: '100%',
+    marginTop: '3',
+    minHeight: 'touch',
+    borderRadius: 'md',
+    borderWidth: 'medium',
+    borderColor: 'ink',
+    fontWeight: 'bold',
+    paddingInline: '4',
+    textAlign: 'left',
+    cursor: 'pointer',
+    userSelect: 'none',
+    touchAction: 'none',
+    display: 'flex',
+    justifyContent: 'space-between',
+    alignItems: 'center',
+  },
+});
 
 /** The open lines of a stage, listed, and one button that is held to confirm them all. An apprentice has none: line by line. */
 export const AllTogether = ({ stage }: { stage: Stage }) => {
@@ -82,23 +102,6 @@ const HoldButton = ({ label, hint, onHeld }: HoldButtonProps) => {
       onKeyUp={letGo}
       onBlur={letGo}
       data-hold
-      position="relative"
-      overflow="hidden"
-      width="100%"
-      marginTop="3"
-      minHeight="touch"
-      borderRadius="md"
-      borderWidth="medium"
-      borderColor="ink"
-      fontWeight="bold"
-      paddingInline="4"
-      textAlign="left"
-      cursor="pointer"
-      userSelect="none"
-      touchAction="none"
-      display="flex"
-      justifyContent="space-between"
-      alignItems="center"
     >
       <Box
         as="span"

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { Adjuster } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { capital } from '../../../lib/capital';
@@ -13,8 +14,8 @@ const parted = (turns: number, eighths: number) =>
 
 /** A move done otherwise than shown, composed with big buttons into the line one would type. */
 export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => void }) => {
-  const { state, adjuster, chooseAdjuster, sendLine, send } = useBench();
-  const [sign, setSign] = useState<'+' | '-'>('+');
+  const { adjuster, sendLine, send } = useBench();
+  const [sign, setSign] = useState<Sign>('+');
   const [turns, setTurns] = useState(0);
   const [flats, setFlats] = useState(0);
   if (adjuster === null) return null;
@@ -24,11 +25,6 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
     ? `${sign}${hex ? counted(turns, flats) : parted(turns, flats)}`
     : `${sign}${turns}${adjuster.letters}`;
   const nothing = turns + flats === 0;
-  const movable = state.adjusters.filter((one) => one.sets === 'play' || one.sets === 'speed');
-  const directions = [
-    { sign: '-', name: capital(adjuster.inward) },
-    { sign: '+', name: capital(adjuster.outward) },
-  ] as const;
   const done = (log: () => void) => {
     log();
     setTurns(0);
@@ -62,37 +58,59 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
         </>
       }
     >
-      <Flex gap="2" flexWrap="wrap" role="group" aria-label="Adjuster">
-        {movable.map((one) => (
-          <Button
-            key={one.id}
-            look={one.id === adjuster.id ? 'dark' : 'quiet'}
-            aria-pressed={one.id === adjuster.id}
-            onClick={() => chooseAdjuster(one.id)}
-          >
-            {one.name}
-          </Button>
-        ))}
-      </Flex>
-      <Flex gap="2" marginTop="3" role="group" aria-label="Direction">
-        {directions.map((one) => (
-          <Button
-            key={one.sign}
-            look={one.sign === sign ? 'dark' : 'quiet'}
-            aria-pressed={one.sign === sign}
-            flex="1"
-            size="tall"
-            onClick={() => setSign(one.sign)}
-          >
-            {one.name}
-          </Button>
-        ))}
-      </Flex>
+      <WhichAdjuster chosen={adjuster} />
+      <WhichWay adjuster={adjuster} sign={sign} onSign={setSign} />
       <Stepper name={capital(adjuster.units)} value={turns} onChange={setTurns} most={99} />
       {turned && (
         <Stepper name={hex ? 'Flats' : 'Eighths of a turn'} value={flats} onChange={setFlats} most={hex ? 5 : 7} />
       )}
     </Modal>
+  );
+};
+
+const WhichAdjuster = ({ chosen }: { chosen: Adjuster }) => {
+  const { state, chooseAdjuster } = useBench();
+  const movable = state.adjusters.filter((one) => one.sets === 'play' || one.sets === 'speed');
+  return (
+    <Flex gap="2" flexWrap="wrap" role="group" aria-label="Adjuster">
+      {movable.map((one) => (
+        <Button
+          key={one.id}
+          look={one.id === chosen.id ? 'dark' : 'quiet'}
+          aria-pressed={one.id === chosen.id}
+          onClick={() => chooseAdjuster(one.id)}
+        >
+          {one.name}
+        </Button>
+      ))}
+    </Flex>
+  );
+};
+
+type Sign = '+' | '-';
+
+type WhichWayProps = { adjuster: Adjuster; sign: Sign; onSign: (sign: Sign) => void };
+
+const WhichWay = ({ adjuster, sign, onSign }: WhichWayProps) => {
+  const directions = [
+    { sign: '-', name: capital(adjuster.inward) },
+    { sign: '+', name: capital(adjuster.outward) },
+  ] as const;
+  return (
+    <Flex gap="2" marginTop="3" role="group" aria-label="Direction">
+      {directions.map((one) => (
+        <Button
+          key={one.sign}
+          look={one.sign === sign ? 'dark' : 'quiet'}
+          aria-pressed={one.sign === sign}
+          flex="1"
+          size="tall"
+          onClick={() => onSign(one.sign)}
+        >
+          {one.name}
+        </Button>
+      ))}
+    </Flex>
   );
 };
 

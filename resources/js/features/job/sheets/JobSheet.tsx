@@ -37,30 +37,7 @@ export const JobSheet = () => {
         {job.machine.tag} {job.control.name.toLowerCase()}, {job.machine.name}, {counted(job.machine.usage)}{' '}
         {job.machine.usage_unit}, opened {moment(job.opened_at)}
       </Box>
-      {job.corrects !== null && (
-        <Box bg="violet.wash" borderRadius="md" padding="3" marginBottom="3">
-          <b>A correction.</b> It puts right <Link to={`/jobs/${job.corrects}`}>a job that was signed before</Link>,
-          which stays as it was signed.
-        </Box>
-      )}
-      {job.from_file && (
-        <Box bg="violet.wash" borderRadius="md" padding="3" marginBottom="3">
-          <b>It came in by file.</b> What was confirmed, looked over and tried was not in it.
-        </Box>
-      )}
-      {state.by_choice !== null && (
-        <Box bg="amber.wash" borderRadius="md" padding="3" marginBottom="3">
-          <b>Outside by choice.</b> {state.by_choice}
-        </Box>
-      )}
-      {state.tag !== null && (
-        <Flex bg="stop" color="white" borderRadius="md" padding="3" marginBottom="3" gap="2">
-          <Mark kind="tag" onDark />
-          <Box>
-            <b>Do not run.</b> {state.tag.reason}
-          </Box>
-        </Flex>
-      )}
+      <Notices />
       {state.spec.point !== null && (
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
           <Figure word="As found" mark="found" judged={state.found} />
@@ -105,6 +82,39 @@ export const JobSheet = () => {
         <Entry title="People">{state.people.map((person) => `${person.name}, ${person.role}`).join('; ')}</Entry>
       </Grid>
     </Sheet>
+  );
+};
+
+/** What must not be overlooked before the figures are read. */
+const Notices = () => {
+  const { job, state } = useBench();
+  return (
+    <>
+      {job.corrects !== null && (
+        <Box bg="violet.wash" borderRadius="md" padding="3" marginBottom="3">
+          <b>A correction.</b> It puts right <Link to={`/jobs/${job.corrects}`}>a job that was signed before</Link>,
+          which stays as it was signed.
+        </Box>
+      )}
+      {job.from_file && (
+        <Box bg="violet.wash" borderRadius="md" padding="3" marginBottom="3">
+          <b>It came in by file.</b> What was confirmed, looked over and tried was not in it.
+        </Box>
+      )}
+      {state.by_choice !== null && (
+        <Box bg="amber.wash" borderRadius="md" padding="3" marginBottom="3">
+          <b>Outside by choice.</b> {state.by_choice}
+        </Box>
+      )}
+      {state.tag !== null && (
+        <Flex bg="stop" color="white" borderRadius="md" padding="3" marginBottom="3" gap="2">
+          <Mark kind="tag" onDark />
+          <Box>
+            <b>Do not run.</b> {state.tag.reason}
+          </Box>
+        </Flex>
+      )}
+    </>
   );
 };
 

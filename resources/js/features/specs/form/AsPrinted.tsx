@@ -74,29 +74,35 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
       </Flex>
       {printed !== '' && error !== null && <Refusal error={error} />}
       {data !== undefined && data.disagreements.length > 0 && (
-        <Box bg="amber.wash" borderRadius="sm" padding="3" marginTop="3" role="alert" data-disagreement>
-          <Flex gap="2" alignItems="center" marginBottom="1">
-            <Mark kind="found" />
-            <b>Its two units disagree</b>
-          </Flex>
-          {data.disagreements.map((one) => (
-            <Box key={one}>{one}</Box>
-          ))}
-          <Flex asChild gap="3" alignItems="center" minHeight="touch" cursor="pointer" marginTop="2">
-            <label>
-              <chakra.input
-                type="checkbox"
-                boxSize="1.5rem"
-                accentColor="{colors.graphite.ink}"
-                checked={draft.despite}
-                onChange={(event) => set({ despite: event.target.checked })}
-                data-despite
-              />
-              I looked again: the book itself says so. The first figure counts.
-            </label>
-          </Flex>
-        </Box>
+        <Disagreement says={data.disagreements} despite={draft.despite} onDespite={(despite) => set({ despite })} />
       )}
     </>
   );
 };
+
+type DisagreementProps = { says: readonly string[]; despite: boolean; onDespite: (despite: boolean) => void };
+
+const Disagreement = ({ says, despite, onDespite }: DisagreementProps) => (
+  <Box bg="amber.wash" borderRadius="sm" padding="3" marginTop="3" role="alert" data-disagreement>
+    <Flex gap="2" alignItems="center" marginBottom="1">
+      <Mark kind="found" />
+      <b>Its two units disagree</b>
+    </Flex>
+    {says.map((one) => (
+      <Box key={one}>{one}</Box>
+    ))}
+    <Flex asChild gap="3" alignItems="center" minHeight="touch" cursor="pointer" marginTop="2">
+      <label>
+        <chakra.input
+          type="checkbox"
+          boxSize="1.5rem"
+          accentColor="{colors.graphite.ink}"
+          checked={despite}
+          onChange={(event) => onDespite(event.target.checked)}
+          data-despite
+        />
+        I looked again: the book itself says so. The first figure counts.
+      </label>
+    </Flex>
+  </Box>
+);

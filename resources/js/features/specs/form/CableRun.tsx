@@ -18,7 +18,7 @@ import { counts, kindOptions, measuredBy } from '../words';
 /** The run that every machine of the model has: its hand, its adjusters from there on, its working end. */
 export const CableRun = ({ draft, set }: FormProps) => {
   const isGrip = draft.hand.kind === 'grip';
-  const adjusters = draft.cables.flatMap((cable) => cable.adjusters);
+  const taken = draft.cables.flatMap((cable) => cable.adjusters.map((one) => one.id));
   const put = (at: number, next: AdjusterDraft[]) =>
     set({ cables: draft.cables.map((cable, n) => (n === at ? { ...cable, adjusters: next } : cable)) });
   return (
@@ -48,42 +48,14 @@ export const CableRun = ({ draft, set }: FormProps) => {
         Distances may stay empty: the first moves then teach how far the play goes with each turn.
       </Box>
       {draft.cables.map((cable, at) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: the cables of a run never change places
-        <Box key={at} marginTop="3">
-          {draft.cables.length > 1 && <Box fontWeight="bold">{String(cable.kept.name ?? '')}</Box>}
-          {cable.adjusters.map((one, n) => (
-            <AdjusterFields
-              key={one.id}
-              adjuster={one}
-              onChange={(change) =>
-                put(
-                  at,
-                  cable.adjusters.map((was, place) => (place === n ? { ...was, ...change } : was)),
-                )
-              }
-              onRemove={() =>
-                put(
-                  at,
-                  cable.adjusters.filter((_, place) => place !== n),
-                )
-              }
-            />
-          ))}
-          <Button
-            look="quiet"
-            size="small"
-            marginTop="2"
-            disabled={cable.adjusters.length >= 6}
-            onClick={() => {
-              const taken = adjusters.map((one) => one.id);
-              const free = Array.from({ length: 20 }, (_, n) => n + 1).find((n) => !taken.includes(`adjuster_${n}`));
-              put(at, [...cable.adjusters, emptyAdjuster(free ?? 99)]);
-            }}
-            data-add-adjuster
-          >
-            Add an adjuster
-          </Button>
-        </Box>
+        <OneCable
+          // biome-ignore lint/suspicious/noArrayIndexKey: the cables of a run never change places
+          key={at}
+          cable={cable}
+          named={draft.cables.length > 1}
+          taken={taken}
+          onChange={(next) => put(at, next)}
+        />
       ))}
       <SecondCable draft={draft} set={set} />
       {mayBeOfTwoPieces(draft) && (
@@ -98,6 +70,45 @@ export const CableRun = ({ draft, set }: FormProps) => {
         </Button>
       )}
     </Sheet>
+  );
+};
+
+type OneCableProps = {
+  cable: FormProps['draft']['cables'][number];
+  named: boolean;
+  /** Names that adjusters of the run have already. */
+  taken: readonly string[];
+  onChange: (adjusters: AdjusterDraft[]) => void;
+};
+
+const OneCable = ({ cable, named, taken, onChange }: OneCableProps) => {
+  const { adjusters } = cable;
+  const another = () => {
+    const free = Array.from({ length: 20 }, (_, n) => n + 1).find((n) => !taken.includes(`adjuster_${n}`));
+    onChange([...adjusters, emptyAdjuster(free ?? 99)]);
+  };
+  return (
+    <Box marginTop="3">
+      {named && <Box fontWeight="bold">{String(cable.kept.name ?? '')}</Box>}
+      {adjusters.map((one, n) => (
+        <AdjusterFields
+          key={one.id}
+          adjuster={one}
+          onChange={(change) => onChange(adjusters.map((was, place) => (place === n ? { ...was, ...change } : was)))}
+          onRemove={() => onChange(adjusters.filter((_, place) => place !== n))}
+        />
+      ))}
+      <Button
+        look="quiet"
+        size="small"
+        marginTop="2"
+        disabled={adjusters.length >= 6}
+        onClick={another}
+        data-add-adjuster
+      >
+        Add an adjuster
+      </Button>
+    </Box>
   );
 };
 

@@ -44,7 +44,6 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
       name={key}
     />
   );
-  const still = adjusters.filter((one) => !table.movers.some((mover) => mover.adjuster === one.id));
   return (
     <Sheet padding="4" aria-label="What it does at its settings" data-table>
       <Heading as="h2" fontSize="lg" marginBottom="2">
@@ -76,6 +75,20 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
       >
         Add a setting
       </Button>
+      <Movers table={table} adjusters={adjusters} onChange={onChange} />
+      <Grid templateColumns={{ base: '1fr 1fr', md: '12rem 12rem' }} gap="3" marginTop="3">
+        {field('First try, where nothing is known', 'trial')}
+        {field('Never more at once', 'most')}
+      </Grid>
+    </Sheet>
+  );
+};
+
+/** The adjusters that move what is set, and how far a step of each does. */
+const Movers = ({ table, adjusters, onChange }: TableProps) => {
+  const still = adjusters.filter((one) => !table.movers.some((mover) => mover.adjuster === one.id));
+  return (
+    <>
       <Heading as="h3" fontSize="md" marginTop="4" marginBottom="1">
         What moves it
       </Heading>
@@ -112,11 +125,7 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
             </Button>
           ))}
       </Flex>
-      <Grid templateColumns={{ base: '1fr 1fr', md: '12rem 12rem' }} gap="3" marginTop="3">
-        {field('First try, where nothing is known', 'trial')}
-        {field('Never more at once', 'most')}
-      </Grid>
-    </Sheet>
+    </>
   );
 };
 

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use FilesystemIterator;
+use PhpParser\Node\FunctionLike;
+use PhpParser\Node\Stmt\ClassMethod;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
+use PHPUnit\Framework\TestCase;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/** No function of the product is longer than can be read at once; those of the screens are held to theirs by the linter. */
+final class ShapeTest extends TestCase
+{
+    private const MOST_LINES = 40;
+
+    public function test_no_function_is_longer_than_forty_lines(): void
+    {
+        $long = [];
+        $looked = 0;
+        foreach (['core/src', 'app'] as $folder) {
+            /** @var SplFileInfo $file */
+            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__."/../../{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
+                $tree = (new ParserFactory)->createForHostVersion()->parse((string) file_get_contents($file->getPathname())) ?? [];
+                foreach ((new NodeFinder)->findInstanceOf($tree, FunctionLike::class) as $function) {
+                    $looked++;
+                    if ($function->getEndLine() - $function->getStartLine() >= self::MOST_LINES) {
+                        $long[] = $file->getBasename().' '.($function instanceof ClassMethod ? $function->name->name : 'line '.$function->getStartLine());
+                    }
+                }
+            }
+        }
+        self::assertSame([], $long);
+        self::assertGreaterThan(2500, $looked);
+    }
+}
