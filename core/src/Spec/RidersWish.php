@@ -27,7 +27,7 @@ final readonly class RidersWish
     public function say(): string
     {
         $wishes = array_filter([
-            $this->mm === null ? null : Figure::length($this->mm),
+            $this->mm === null ? null : (string) Figure::length($this->mm),
             match ($this->bite) {
                 null => null,
                 'early' => 'bites as it leaves the bar',
