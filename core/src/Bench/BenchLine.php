@@ -154,6 +154,8 @@ final readonly class BenchLine
     private function thread(string $rest): Draft
     {
         $adjuster = $this->adjuster();
+        // As it is said where it stands: `3.1 mm out`, `10 mm along`.
+        $rest = (string) preg_replace('/ (out|along)$/i', '', $rest);
         if (! $adjuster instanceof ThreadedAdjuster) {
             return $this->place($adjuster, $rest);
         }
@@ -284,7 +286,8 @@ final readonly class BenchLine
     {
         $plain = str_replace([' and ', ' of wire', 'the '], [' ', '', ''], mb_strtolower($line));
         $adjuster = $this->shown->adjuster === null && count($this->state->run->adjusters()) !== 1 ? null : $this->state->run->adjuster($this->shown->adjuster ?? (string) array_key_first($this->state->run->adjusters()));
-        if ($adjuster === null || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1) {
+        // Where it stands is asked: what is said of that is no move.
+        if ($adjuster === null || $this->item()?->kind === ItemKind::Thread || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1) {
             return null;
         }
         foreach ($adjuster->kind()->waysSaid() as $said => $sign) {

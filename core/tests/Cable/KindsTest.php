@@ -70,6 +70,15 @@ final class KindsTest extends TestCase
         self::assertEqualsWithDelta($slack, self::job($adjuster, 1.0)->line($line, 'in_band')->state->facts->readings->slack, 1e-12);
     }
 
+    public function test_where_it_stands_is_typed_as_it_is_said_and_is_no_move(): void
+    {
+        $thread = self::job(['kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 20], null)->line('5 mm out', 'thread:it');
+        self::assertSame([4.0, []], [$thread->state->facts->adjusters->positions['it']?->toFloat(), $thread->state->facts->readings->moves]);
+        $bracket = self::job(['kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 18]], null)->line('10 mm along', 'thread:it');
+        self::assertSame([10.0, []], [$bracket->state->facts->adjusters->positions['it']?->toFloat(), $bracket->state->facts->readings->moves]);
+        self::assertStringContainsString('Type where the thing stands', $bracket->refusal(static fn (TestJob $one) => $one->line('3 mm away', 'thread:it')));
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function refused(): iterable
     {
