@@ -52,7 +52,7 @@ final readonly class ControlResource
             'due_why' => $control->due_why,
             'planned_on' => $control->planned_on?->toDateString(),
             'covers' => (object) self::covers($control),
-            'wish' => $open === null ? $summary?->wishSaid() : $open->facts->seen->wish?->say(),
+            'wish' => $open === null ? $summary?->wishSaid() : $open->facts->observations->wish?->say(),
             'tag' => $tag,
         ];
     }

@@ -139,7 +139,7 @@ final readonly class Today
     /** When the new plates of an open job have soaked long enough; null where none lie in oil, or they went in. */
     private function soakedAt(?BenchState $open): ?CarbonImmutable
     {
-        $since = $open?->facts->seen->soaking;
+        $since = $open?->facts->observations->soaking;
         $fitted = array_filter($open->facts->answers->parts ?? [], static fn (PartFitted $one): bool => $one->part === Part::Plates);
 
         return $since === null || $fitted !== [] ? null : CarbonImmutable::parse($since)->addHours(PackState::LEAST_SOAK_H);

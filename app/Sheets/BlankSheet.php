@@ -38,7 +38,7 @@ final readonly class BlankSheet
             'look_over' => array_map(static fn (Inspection $one): array => [$one->label, $one->lookFor], $family->lookOver()),
             'settings' => self::settings($spec),
             'proofs' => array_map(static fn (Proof $one): array => [$one->question, $one->poses === [] ? array_values($one->answers) : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
-            'measured' => array_map(static fn (Aim $one): string => ucfirst($one->say()), array_values(array_filter($spec->others, static fn (Aim $one): bool => ! $one instanceof OutcomeTable))),
+            'measured' => array_map(static fn (Aim $one): string => ucfirst($one->say()), array_values(array_filter($spec->targets, static fn (Aim $one): bool => ! $one instanceof OutcomeTable))),
             'closing' => array_map(static fn (Step $one): string => $one->label, $family->closing()),
             'adjusters' => array_map(static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()], array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing))),
             'cautions' => array_merge(...array_map(static fn (JobStage $stage): array => $family->cautions($stage), JobStage::cases())),

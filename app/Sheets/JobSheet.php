@@ -45,7 +45,7 @@ final readonly class JobSheet
             'from_file' => $signed !== null,
             'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),
-            'wish' => $state->facts->seen->wish?->say(),
+            'wish' => $state->facts->observations->wish?->say(),
             'spec' => [
                 'says' => $state->spec->say(),
                 'printed' => $state->spec->book->printed,

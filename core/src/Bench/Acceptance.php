@@ -425,7 +425,7 @@ final readonly class Acceptance
     {
         foreach ($state->spec->proofs($state->run) as $proof) {
             if ($proof->key === $check->key) {
-                $isFound = isset($state->facts->seen->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
+                $isFound = isset($state->facts->observations->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
                 self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
             }
         }

@@ -24,7 +24,7 @@ final readonly class PlanUnderWay
         $facts = $state->facts;
         $last = $facts->readings->groups[count($facts->readings->groups) - 1] ?? null;
         $done = $last === null ? 0 : count($facts->readings->moves) - $last->moves;
-        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->readings->stretch !== $last->stretch
+        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->readings->series !== $last->series
             || $facts->readings->setting !== $facts->readings->movedAt || $facts->readings->setting !== $last->setting + $done || $facts->guideUnderWay($state->run) !== null) {
             return null;
         }

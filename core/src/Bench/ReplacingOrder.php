@@ -38,7 +38,7 @@ final readonly class ReplacingOrder
         if (! $step->isHere && ! $asked->mayBePassed) {
             throw Refused::because('This step is never passed: '.lcfirst($asked->label).'.');
         }
-        if ($step->key === Replacement::NOTE && $step->remark === null && $state->facts->seen->photos === []) {
+        if ($step->key === Replacement::NOTE && $step->remark === null && $state->facts->observations->photos === []) {
             throw Refused::because('Take a picture of route and hole, or write down how it ran.');
         }
         self::mustFit($state);
@@ -66,7 +66,7 @@ final readonly class ReplacingOrder
     /** @throws Refused If a cable is fitted before its steps are done, or one that does not fit. */
     public static function fitted(BenchState $state, PartFitted $fitted): void
     {
-        $under = $state->facts->seen->replacing;
+        $under = $state->facts->observations->replacing;
         if ($fitted->part !== Part::Cable || $under === null || $under->isOver) {
             return;
         }
@@ -90,14 +90,14 @@ final readonly class ReplacingOrder
         if ($step->cable !== null && ! in_array($step->cable, $ids, true)) {
             throw Refused::because(Quoted::text($step->cable).' is not a cable of this control. It has: '.implode(', ', $names).'.');
         }
-        if ($state->facts->seen->replacing?->isOver === false) {
+        if ($state->facts->observations->replacing?->isOver === false) {
             throw Refused::because('The cable is being replaced already: go on with its steps.');
         }
     }
 
     private static function underWay(BenchState $state): Replacing
     {
-        $under = $state->facts->seen->replacing;
+        $under = $state->facts->observations->replacing;
 
         return $under === null || $under->isOver ? throw Refused::because('No cable is being replaced. Begin with the reason.') : $under;
     }

@@ -134,7 +134,7 @@ final readonly class Warnings
     /** @return list<string> plates that went in before the oil could */
     private static function soaking(BenchState $state): array
     {
-        $since = $state->facts->seen->soaking;
+        $since = $state->facts->observations->soaking;
         $fitted = array_values(array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates))[0] ?? null;
         $hours = $since === null || $fitted === null ? null : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
 

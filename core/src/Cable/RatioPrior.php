@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Cable;
 
-/** What is known about R before this stretch: ln R is normal with this mean and standard deviation. */
+/** What is known about R before this series: ln R is normal with this mean and standard deviation. */
 final readonly class RatioPrior
 {
     private const USUAL_BETWEEN = 0.10;

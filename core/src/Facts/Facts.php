@@ -28,7 +28,7 @@ final readonly class Facts
         public ReadingFacts $readings,
         public ?StandingTag $tag,
         public ?Closed $closed,
-        public Observations $seen,
+        public Observations $observations,
         /** The same of a second cable: its readings and its slack; null where there is none. */
         public ?self $second,
     ) {}
@@ -69,12 +69,12 @@ final readonly class Facts
     /** Whether it will not turn: nothing is planned with it until it is freed, or turned after all. */
     public function isSeized(Adjuster $adjuster): bool
     {
-        return isset($this->seen->seized[$adjuster->id()]);
+        return isset($this->observations->seized[$adjuster->id()]);
     }
 
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */
     public function passes(Proof $proof, Checked $given): bool
     {
-        return $proof->passes($given->answer) || ($proof->tolerates($given->answer) && $this->seen->wish?->bite === $given->answer);
+        return $proof->passes($given->answer) || ($proof->tolerates($given->answer) && $this->observations->wish?->bite === $given->answer);
     }
 }

@@ -16,12 +16,12 @@ final readonly class ReadingFacts
         public array $moves,
         /** Given by all moves, in mm. */
         public float $slack,
-        /** Readings of one stretch compare; a part fitted or something put right begins another. */
-        public int $stretch,
+        /** Readings of one series compare; a part fitted or something put right begins another. */
+        public int $series,
         public int $setting,
         /** The setting that the last move, or the last guided step, made; a lock makes a newer one. */
         public int $movedAt,
-        /** The stretch from which the ratio starts over, since a part of it is new; 0 where none is. */
+        /** The series from which the ratio starts over, since a part of it is new; 0 where none is. */
         public int $ratioFrom,
         public bool $lastMoveCrossed,
     ) {}

@@ -30,7 +30,7 @@ final readonly class ReadingGroup
         /** Slack given since the job opened, in mm of conduit. */
         public float $slack,
         /** Counts up whenever comparison with what went before is broken. */
-        public int $stretch,
+        public int $series,
         /** Counts up with every move and every lock nut tightened: readings of an older setting are not current. */
         public int $setting,
         /** Moves made before it. */
@@ -49,7 +49,7 @@ final readonly class ReadingGroup
         array $readings,
         Standing $standing,
         float $slack,
-        int $stretch,
+        int $series,
         int $setting,
         int $moves,
         bool $crossed,
@@ -77,7 +77,7 @@ final readonly class ReadingGroup
             $instrument,
             $pooled,
             $slack,
-            $stretch,
+            $series,
             $setting,
             $moves,
             $crossed,
@@ -102,13 +102,13 @@ final readonly class ReadingGroup
     /** The same, asked about: it jumped, or cannot be. */
     public function doubted(Doubt $doubt): self
     {
-        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->slack, $this->stretch,
+        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->slack, $this->series,
             $this->setting, $this->moves, $this->crossed, $this->convertedFrom);
     }
 
     public function converted(float $factor, float $relative): self
     {
-        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->stretch,
+        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->series,
             $this->setting, $this->moves, $this->crossed, $this->first()->point);
     }
 
@@ -150,7 +150,7 @@ final readonly class ReadingGroup
     {
         [$one, $two] = [$this->first(), $other->first()];
 
-        return $this->setting === $other->setting && $this->stretch === $other->stretch && $one->point === $two->point && $one->pose === $two->pose
+        return $this->setting === $other->setting && $this->series === $other->series && $one->point === $two->point && $one->pose === $two->pose
             && $one->engine === $two->engine && $one->wheels === $two->wheels && ! $this->crossed && ! $other->crossed;
     }
 }

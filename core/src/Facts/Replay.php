@@ -136,7 +136,7 @@ final class Replay
 
     private readonly ?Pulls $secondPulls;
 
-    private int $stretch = 0;
+    private int $series = 0;
 
     private int $setting = 0;
 
@@ -230,7 +230,7 @@ final class Replay
             $entry instanceof AllConfirmed => $this->confirmAll($entry),
             $entry instanceof ThreadNoted => $this->noteThread($entry),
             $entry instanceof Checked => $this->check($entry),
-            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->stretch),
+            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->series),
             $entry instanceof MeasureTaken => $this->measures[] = new SeenMeasure($entry, count($this->moves), $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
             $entry instanceof PhotoTaken => $this->photos[] = $entry,
@@ -278,7 +278,7 @@ final class Replay
             $this->gathering,
             $this->log->opened->standing,
             $isOfSecond ? $this->secondSlack : $this->slack,
-            $this->stretch,
+            $this->series,
             $this->setting,
             count($this->moves),
             $this->gatheringCrossed,
@@ -321,7 +321,7 @@ final class Replay
         $this->lastMoveCrossed = $this->crossings->concern($move);
         $isGovernor = $adjuster->kind()->sets() === AdjustedQuantity::Speed;
         if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== AdjustedQuantity::Play)) {
-            $this->stretch++;
+            $this->series++;
         }
         $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
         if ($this->run->cableOf($move->adjuster)?->pulls->isSecond() === true) {
@@ -375,7 +375,7 @@ final class Replay
     {
         $key = Facts::checkKey($check->key, $check->pose?->value);
         $this->checks[$key] = $check;
-        $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->stretch);
+        $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->series);
         if ($this->setting === 0) {
             $this->foundChecks[$key] = $check;
         }
@@ -477,7 +477,7 @@ final class Replay
         $this->finishGroup();
         $this->parts[] = $fitted;
         $this->startAnew();
-        $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->stretch : $this->ratioFrom;
+        $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->series : $this->ratioFrom;
         if ($fitted->part === Part::Cable) {
             // What was seen of the old wire says nothing of the new one.
             $this->inspected = array_diff_key($this->inspected, ['wire' => true, 'conduit' => true]);
@@ -524,7 +524,7 @@ final class Replay
         $this->checks = [];
         $this->byChoice = null;
         $this->enough = [];
-        $this->stretch++;
+        $this->series++;
         $this->movedAt = ++$this->setting;
     }
 
@@ -566,7 +566,7 @@ final class Replay
             new AdjusterFacts($this->positions, $this->home, $this->touched, $this->locked, $this->threads, $this->guides, $this->coversOff),
             new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->checks, $this->voidedChecks(), $this->notes, $this->parts),
             new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice),
-            new ReadingFacts($groups, $this->moves, $slack, $this->stretch, $this->setting, $this->movedAt, $this->ratioFrom, $this->lastMoveCrossed),
+            new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,
             new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish),

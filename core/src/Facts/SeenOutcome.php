@@ -9,5 +9,5 @@ use VividPull\Core\Log\Entry\OutcomeSeen;
 /** What was seen at a setting, and how everything stood then. */
 final readonly class SeenOutcome
 {
-    public function __construct(public OutcomeSeen $entry, public int $moves, public int $setting, public int $stretch) {}
+    public function __construct(public OutcomeSeen $entry, public int $moves, public int $setting, public int $series) {}
 }

@@ -15,6 +15,6 @@ final readonly class TriedProof
         public float $slack,
         /** Moves made before it. */
         public int $moves,
-        public int $stretch,
+        public int $series,
     ) {}
 }

@@ -37,8 +37,8 @@ final readonly class Measuring
     public static function current(Facts $facts, MeasureKey $key): array
     {
         $values = [];
-        foreach ($facts->seen->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt && ($key !== MeasureKey::GroundSpeed || $seen->moves >= $facts->seen->governedAt)) {
+        foreach ($facts->observations->measures as $seen) {
+            if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt && ($key !== MeasureKey::GroundSpeed || $seen->moves >= $facts->observations->governedAt)) {
                 $values[] = $seen->entry->value;
             }
         }
@@ -110,13 +110,13 @@ final readonly class Measuring
     private function all(MeasureKey $key): array
     {
         return array_values(array_map(static fn (SeenMeasure $one): float => $one->entry->value,
-            array_filter($this->facts->seen->measures, static fn (SeenMeasure $one): bool => $one->entry->key === $key)));
+            array_filter($this->facts->observations->measures, static fn (SeenMeasure $one): bool => $one->entry->key === $key)));
     }
 
     /** @return list<float> */
     private function before(MeasureKey $key): array
     {
         return array_values(array_map(static fn (SeenMeasure $one): float => $one->entry->value,
-            array_filter($this->facts->seen->measures, static fn (SeenMeasure $one): bool => $one->entry->key === $key && $one->setting === 0)));
+            array_filter($this->facts->observations->measures, static fn (SeenMeasure $one): bool => $one->entry->key === $key && $one->setting === 0)));
     }
 }

@@ -117,7 +117,7 @@ final readonly class PackState
     private static function each(Facts $facts, MeasureKey $key): array
     {
         $each = [];
-        foreach ($facts->seen->measures as $seen) {
+        foreach ($facts->observations->measures as $seen) {
             if ($seen->entry->key === $key && $seen->entry->of !== null && $seen->setting >= $facts->readings->movedAt) {
                 $each[$seen->entry->of][] = $seen->entry->value;
             }

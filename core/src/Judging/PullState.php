@@ -52,7 +52,7 @@ final readonly class PullState
     private static function forces(Facts $facts, MeasureKey $key, ?PullFigure $figure): array
     {
         $forces = [];
-        foreach ($facts->seen->measures as $seen) {
+        foreach ($facts->observations->measures as $seen) {
             if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt) {
                 $forces[] = $figure === null || $seen->entry->atMm === null ? $seen->entry->value : LeverPull::converted($seen->entry->value, $seen->entry->atMm, $figure->atMm);
             }

@@ -21,7 +21,7 @@ final readonly class TableState
     {
         $found = [];
         $now = [];
-        foreach ($facts->seen->outcomes as $seen) {
+        foreach ($facts->observations->outcomes as $seen) {
             if ($seen->setting === 0) {
                 $found[$seen->entry->setting] = $seen->entry->saw;
             }

@@ -40,7 +40,7 @@ final readonly class Learning
             if (! self::teaches($spec, $group) || $group->first()->wheels !== $wheels) {
                 continue;
             }
-            $play = $learning->moved($play, $creep, $last, $group->slack, $group->stretch, $group->setting, $group->moves);
+            $play = $learning->moved($play, $creep, $last, $group->slack, $group->series, $group->setting, $group->moves);
             $answer = $group->isTaut()
                 ? $play->givenTaut($group->found->mean, $group->found->standardOfDifference())
                 : $play->given($group->found->mean, $group->found->standardOfDifference());
@@ -55,18 +55,18 @@ final readonly class Learning
             $used++;
         }
 
-        return new Beliefs($learning->moved($play, $creep, $last, $facts->readings->slack, $facts->readings->stretch, $facts->readings->setting, count($facts->readings->moves)), $surprises, $used, $creep);
+        return new Beliefs($learning->moved($play, $creep, $last, $facts->readings->slack, $facts->readings->series, $facts->readings->setting, count($facts->readings->moves)), $surprises, $used, $creep);
     }
 
     /** @param  list<float>  $turns  slack given by each move in mm of conduit; 0 where it moved no play of this cable */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, private array $turns) {}
 
     /** From one reading to the next: what was moved and locked in between. */
-    private function moved(TaughtPlay $play, LockCreep $creep, ?ReadingGroup $last, float $slack, int $stretch, int $setting, int $moves): TaughtPlay
+    private function moved(TaughtPlay $play, LockCreep $creep, ?ReadingGroup $last, float $slack, int $series, int $setting, int $moves): TaughtPlay
     {
-        $from = $last->stretch ?? 0;
-        if ($stretch !== $from) {
-            return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from, $stretch), $slack, $this->wayBefore($moves));
+        $from = $last->series ?? 0;
+        if ($series !== $from) {
+            return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from, $series), $slack, $this->wayBefore($moves));
         }
         $read = $last->moves ?? 0;
         $rest = $slack - ($last->slack ?? 0.0);
@@ -117,7 +117,7 @@ final readonly class Learning
     /** Read before a lock and after it, with nothing else in between: what the lock did. */
     private static function isLockedPair(ReadingGroup $before, ReadingGroup $after): bool
     {
-        return $before->stretch === $after->stretch && $before->moves === $after->moves && $after->setting === $before->setting + 1
+        return $before->series === $after->series && $before->moves === $after->moves && $after->setting === $before->setting + 1
             && ! $before->isTaut() && ! $after->isTaut();
     }
 
@@ -126,7 +126,7 @@ final readonly class Learning
         return $facts->standing->taughtAt($spec->play()->point) ?? self::drawn($spec, $run);
     }
 
-    /** What is handed on from one stretch to the next: all that was taught, unless a new part has made a new ratio. */
+    /** What is handed on from one series to the next: all that was taught, unless a new part has made a new ratio. */
     private static function after(TaughtPlay $play, Spec $spec, Run $run, Facts $facts, int $from, int $to): RatioPrior
     {
         return $from < $facts->readings->ratioFrom && $to >= $facts->readings->ratioFrom ? self::drawn($spec, $run) : $play->taught();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * What was turned and read on one stretch, so that it can be told again as another thread would have had it. Each part holds the one
+ * What was turned and read in one series, so that it can be told again as another thread would have had it. Each part holds the one
  * before it, since most stories only grow.
  */
 final readonly class Story

@@ -212,7 +212,7 @@ final class TaughtPlay implements Belief
             static fn (Believed $part): float => $part->share * ($part->variance($shift, $way) + ($part->expected($shift, $way) - $mean) ** 2), $this->posterior()->parts)));
     }
 
-    /** What this stretch taught about R, as the prior of the next. */
+    /** What this series taught about R, as the prior of the next. */
     public function taught(): RatioPrior
     {
         return $this->hasLearned() || ($this->isPlaced() && $this->taut !== []) ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread) : $this->prior;

@@ -100,7 +100,7 @@ final readonly class GovernorAdvice
     {
         $learned = 0.0;
         $byMoves = [];
-        foreach ($facts->seen->measures as $seen) {
+        foreach ($facts->observations->measures as $seen) {
             if ($seen->entry->key === MeasureKey::GroundSpeed) {
                 $byMoves[$seen->moves][] = $seen->entry->value;
             }

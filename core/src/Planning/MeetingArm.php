@@ -54,7 +54,7 @@ final readonly class MeetingArm
      */
     private function inTurn(array $base, array $now): array
     {
-        $ids = array_keys(array_diff_key($this->movers, $this->facts->seen->seized));
+        $ids = array_keys(array_diff_key($this->movers, $this->facts->observations->seized));
         usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $b === $this->facts->standing->cured, $this->minutes($a)] <=> [$now[$a] !== $base[$a], $a === $this->facts->standing->cured, $this->minutes($b)]);
 
         return $ids;
@@ -180,10 +180,10 @@ final readonly class MeetingArm
     private function seen(): array
     {
         $seen = [];
-        foreach ($this->facts->seen->outcomes as $one) {
+        foreach ($this->facts->observations->outcomes as $one) {
             $setting = $this->state->table->settings[$one->entry->setting] ?? null;
             $saw = $setting?->sees[$one->entry->saw] ?? null;
-            if ($setting === null || $saw === null || $saw->provesNothing || $one->stretch !== $this->facts->readings->stretch) {
+            if ($setting === null || $saw === null || $saw->provesNothing || $one->series !== $this->facts->readings->series) {
                 continue;
             }
             $places = $this->places($one->moves);

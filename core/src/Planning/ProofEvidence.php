@@ -162,8 +162,8 @@ final readonly class ProofEvidence
     {
         $opposite = $bearing === Bearing::MoreSlack ? Bearing::LessSlack : Bearing::MoreSlack;
         $at = [];
-        foreach ($this->facts->seen->tried as $tried) {
-            if ($tried->stretch === $this->facts->readings->stretch && $this->bearingOf($tried) === $opposite) {
+        foreach ($this->facts->observations->tried as $tried) {
+            if ($tried->series === $this->facts->readings->series && $this->bearingOf($tried) === $opposite) {
                 $at[] = $tried->slack;
             }
         }

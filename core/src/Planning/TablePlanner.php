@@ -211,10 +211,10 @@ final readonly class TablePlanner
     private function sights(): array
     {
         $sights = [];
-        foreach ($this->facts->seen->outcomes as $seen) {
+        foreach ($this->facts->observations->outcomes as $seen) {
             $setting = $this->table->settings[$seen->entry->setting] ?? null;
             $saw = $setting?->sees[$seen->entry->saw] ?? null;
-            if ($setting !== null && $saw !== null && ! $saw->provesNothing && $seen->stretch === $this->facts->readings->stretch) {
+            if ($setting !== null && $saw !== null && ! $saw->provesNothing && $seen->series === $this->facts->readings->series) {
                 $sights[] = [$setting, Interval::ofEdges($saw->low, $saw->high)->shifted(-$setting->at)->plus($this->shiftSince($seen, $setting))];
             }
         }
@@ -311,7 +311,7 @@ final readonly class TablePlanner
     private static function shown(OutcomeTable $table, Facts $facts, bool $byLook = true): array
     {
         $movers = $table->movers;
-        foreach ($facts->seen->outcomes as $seen) {
+        foreach ($facts->observations->outcomes as $seen) {
             $look = $seen->entry->setting === $table->armKey() ? ArmLook::tryFrom($seen->entry->saw)?->sign() : null;
             if ($look !== null) {
                 $movers = $byLook ? array_map(static fn (Mover $one): Mover => $one->sign === null ? $one->turnedOut($look) : $one, $movers) : $movers;
@@ -332,9 +332,9 @@ final readonly class TablePlanner
     private function told(): string
     {
         $told = [];
-        foreach ($this->facts->seen->outcomes as $seen) {
+        foreach ($this->facts->observations->outcomes as $seen) {
             $setting = $this->table->settings[$seen->entry->setting] ?? null;
-            if ($setting !== null && $seen->stretch === $this->facts->readings->stretch) {
+            if ($setting !== null && $seen->series === $this->facts->readings->series) {
                 $told[$setting->key] = "{$setting->label} ".lcfirst($setting->sees[$seen->entry->saw]->label ?? '');
             }
         }

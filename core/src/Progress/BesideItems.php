@@ -124,7 +124,7 @@ final readonly class BesideItems
         if ($isKnown || $this->facts->readings->moves !== [] || $this->judgement->table?->isAnyWrong() !== true || $low->at >= $high->at) {
             return null;
         }
-        foreach ($this->facts->seen->outcomes as $seen) {
+        foreach ($this->facts->observations->outcomes as $seen) {
             if ($seen->entry->setting === $table->armKey()) {
                 return null;
             }
@@ -147,11 +147,11 @@ final readonly class BesideItems
         $said = implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
         $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
-        if ($failing === [] && ! $isProved && $this->facts->seen->putRight === []) {
+        if ($failing === [] && ! $isProved && $this->facts->observations->putRight === []) {
             return [];
         }
         $done = ! $isProved && ($failing === [] || $finer);
-        $last = $this->facts->seen->putRight[count($this->facts->seen->putRight) - 1] ?? null;
+        $last = $this->facts->observations->putRight[count($this->facts->observations->putRight) - 1] ?? null;
 
         return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $done,
             said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said), stamp: $done ? $last?->stamp : null)];
@@ -198,7 +198,7 @@ final readonly class BesideItems
     /** @return list<StageItem> the steps of replacing the cable, once that is begun */
     public function replacing(): array
     {
-        $under = $this->facts->seen->replacing;
+        $under = $this->facts->observations->replacing;
         if ($under === null) {
             return [];
         }
@@ -225,7 +225,7 @@ final readonly class BesideItems
         };
 
         $answers = $kind === ItemKind::Compare ? [] : [
-            new Answer('ok', 'Done', EntryKind::Replacing, ['key' => $step->key], AnswerTone::Right, $kind === ItemKind::Photo && $this->facts->seen->photos === []),
+            new Answer('ok', 'Done', EntryKind::Replacing, ['key' => $step->key], AnswerTone::Right, $kind === ItemKind::Photo && $this->facts->observations->photos === []),
             ...($step->mayBePassed ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])] : []),
         ];
 
@@ -237,7 +237,7 @@ final readonly class BesideItems
     {
         $tools = $this->spec->book->tools[$step->key] ?? null;
         if ($tools === null && $step->key === Replacement::SLACK) {
-            $cable = $this->facts->seen->replacing?->cable;
+            $cable = $this->facts->observations->replacing?->cable;
             $of = array_filter($this->run->adjusters(), fn (Adjuster $one): bool => $one->access()->tools !== 'none' && ($cable === null || $this->run->cableOf($one->id())?->id === $cable));
             $tools = $of === [] ? null : implode('; ', array_map(static fn (Adjuster $one): string => "{$one->name()}: {$one->access()->tools}", array_values($of)));
         }
@@ -255,7 +255,7 @@ final readonly class BesideItems
 
     private function found(Proof $proof): StageItem
     {
-        $given = $this->facts->seen->foundChecks[$proof->key] ?? null;
+        $given = $this->facts->observations->foundChecks[$proof->key] ?? null;
         $answers = [];
         foreach ($proof->answers as $word => $label) {
             $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);

@@ -33,7 +33,7 @@ final readonly class CableMatching
     /** Null until old and new were laid side by side. */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement): ?CableMatch
     {
-        $under = $facts->seen->replacing;
+        $under = $facts->observations->replacing;
         if ($under?->sizes === null) {
             return null;
         }
@@ -105,16 +105,16 @@ final readonly class CableMatching
 
     private function match(CableComparison $sizes): CableMatch
     {
-        [$takes, $healthy, $stretch] = [0.0, 0.0, 0.0];
+        [$takes, $healthy, $series] = [0.0, 0.0, 0.0];
         foreach ($this->run->playAdjusters() as $adjuster) {
             $takes += self::takes($adjuster);
             $healthy += $adjuster->kind()->isLastResort() ? 0.0 : abs($adjuster->slackGiven(self::tightestHealthy($adjuster)->minus(self::slackest($adjuster))));
-            $stretch = max($stretch, abs($adjuster->slackGiven($adjuster->usualReserve())));
+            $series = max($series, abs($adjuster->slackGiven($adjuster->usualReserve())));
         }
         $band = $this->spec->aim->band ?? SpecBand::between(0.0, null);
         $target = ($this->spec->aim === null ? null : Planner::target($this->spec, $this->facts, $band)) ?? $band->floor() + 1.0;
 
-        return CableMatch::of($sizes, $this->oldSlackIn(), $this->unmeasured(), $takes, $healthy, $stretch, $band->floor() / $this->ratio,
+        return CableMatch::of($sizes, $this->oldSlackIn(), $this->unmeasured(), $takes, $healthy, $series, $band->floor() / $this->ratio,
             $band->high === null ? null : $band->high / $this->ratio, $target / $this->ratio);
     }
 

@@ -71,7 +71,7 @@ final readonly class StageItems
     private function lookOver(Family $family, BesideItems $beside): array
     {
         $looked = array_map($this->inspection(...), $family->lookOver());
-        $isUnderWay = $this->facts->seen->replacing?->isOver === false;
+        $isUnderWay = $this->facts->observations->replacing?->isOver === false;
 
         return $isUnderWay ? [...$beside->replacing(), ...$looked] : [...$looked, ...$beside->replacing()];
     }
@@ -367,7 +367,7 @@ final readonly class StageItems
 
     private function isLeft(Judgement $judgement, Pose $pose): bool
     {
-        return isset($this->facts->seen->enough[ReadEnough::place($this->pointOf($judgement), $pose)]);
+        return isset($this->facts->observations->enough[ReadEnough::place($this->pointOf($judgement), $pose)]);
     }
 
     /** @return list<Answer> the way on where an instrument can say no more, and play is more likely inside than not */

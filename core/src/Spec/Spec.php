@@ -29,11 +29,11 @@ final readonly class Spec
         /** Whether the second cable is set before the first. */
         public bool $secondFirst,
         /** @var list<Aim> what it must do beside having play */
-        public array $others,
+        public array $targets,
         public Book $book,
     ) {}
 
-    /** @param  list<Aim>  $others */
+    /** @param  list<Aim>  $targets */
     public static function of(
         SpecFamily $family,
         ?FreePlayBand $aim,
@@ -43,10 +43,10 @@ final readonly class Spec
         SpecSource $source,
         ?FreePlayBand $second = null,
         bool $secondFirst = false,
-        array $others = [],
+        array $targets = [],
         ?Book $book = null,
     ): self {
-        return new self($family->key(), $family, $aim, $conditions->inAll($family->poses()), $policy, $rule, $source, $second, $secondFirst, $others, $book ?? Book::silent());
+        return new self($family->key(), $family, $aim, $conditions->inAll($family->poses()), $policy, $rule, $source, $second, $secondFirst, $targets, $book ?? Book::silent());
     }
 
     /** @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book adds */
@@ -91,7 +91,7 @@ final readonly class Spec
      */
     public function other(string $kind): ?Aim
     {
-        foreach ($this->others as $aim) {
+        foreach ($this->targets as $aim) {
             if ($aim instanceof $kind) {
                 return $aim;
             }
@@ -103,7 +103,7 @@ final readonly class Spec
     /** What a measured value is held against; null where the spec has no limit for it. */
     public function limitOf(MeasureKey $measure): ?SpecBand
     {
-        foreach ($this->others as $aim) {
+        foreach ($this->targets as $aim) {
             if ($aim instanceof Limit && $aim->measure() === $measure) {
                 return $aim->band();
             }
@@ -127,7 +127,7 @@ final readonly class Spec
     public function say(): string
     {
         $play = $this->aim === null ? [] : ["{$this->aim->band->say()} at the {$this->pointName($this->aim->point)}"];
-        $said = [...$play, ...array_map(static fn (Aim $aim): string => $aim->say(), array_filter($this->others, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable && ! $aim instanceof PullFigure && ! $aim instanceof PackFigures))];
+        $said = [...$play, ...array_map(static fn (Aim $aim): string => $aim->say(), array_filter($this->targets, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable && ! $aim instanceof PullFigure && ! $aim instanceof PackFigures))];
 
         return $said === [] ? 'What it does' : ucfirst(implode('; ', $said));
     }

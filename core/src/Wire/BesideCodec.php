@@ -46,7 +46,7 @@ final readonly class BesideCodec
     private function whole(): array
     {
         $family = Families::of($this->state->spec->family);
-        $seen = $this->state->facts->seen;
+        $seen = $this->state->facts->observations;
 
         return [
             'not_settable' => $family->notSettable(),
@@ -219,7 +219,7 @@ final readonly class BesideCodec
             ], PackFindings::all()),
             'stack_mm' => $state->stack(),
             'star_order' => $state->figures->starOrder(),
-            'soaking_since' => $this->state->facts->seen->soaking,
+            'soaking_since' => $this->state->facts->observations->soaking,
             'soak_hours' => PackState::LEAST_SOAK_H,
             'bolt_nm' => $state->figures->boltNm,
             'sentence' => $state->sentence,
@@ -240,7 +240,7 @@ final readonly class BesideCodec
     /** @return array<string, mixed>|null */
     private function replacing(): ?array
     {
-        $under = $this->state->facts->seen->replacing;
+        $under = $this->state->facts->observations->replacing;
         $match = CableMatching::of($this->state->spec, $this->state->run, $this->state->facts, $this->state->judgement);
 
         return $under === null ? null : [
@@ -254,7 +254,7 @@ final readonly class BesideCodec
     private function match(CableMatch $match): array
     {
         $lands = [];
-        foreach (CableMatching::landing(CableMatching::runOf($this->state->run, $this->state->facts->seen->replacing?->cable), $this->state->facts, $match) as $id => $at) {
+        foreach (CableMatching::landing(CableMatching::runOf($this->state->run, $this->state->facts->observations->replacing?->cable), $this->state->facts, $match) as $id => $at) {
             $lands[] = ['adjuster' => $id, 'name' => $this->state->run->adjuster($id)?->name(), 'say' => $this->state->run->adjuster($id)?->where($at)];
         }
 

@@ -83,7 +83,7 @@ final readonly class SpecCodec
                 'low_mm' => $spec->aim->band->low,
                 'high_mm' => $spec->aim->band->high,
             ],
-            'others' => array_map(AimCodec::encode(...), $spec->others),
+            'others' => array_map(AimCodec::encode(...), $spec->targets),
             'conditions' => [
                 'engine' => $spec->conditions->engine?->value,
                 'wheels' => $spec->conditions->wheels?->value,

@@ -128,7 +128,7 @@ final class StateCodec
             ],
             'tag' => $state->facts->tag === null ? null
                 : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
-            'wish' => $state->facts->seen->wish === null ? null : ['say' => $state->facts->seen->wish->say()] + StandingCodec::encodeWish($state->facts->seen->wish),
+            'wish' => $state->facts->observations->wish === null ? null : ['say' => $state->facts->observations->wish->say()] + StandingCodec::encodeWish($state->facts->observations->wish),
             'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->tolerable !== []) !== [],
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'closed' => $state->facts->closed === null ? null : [
@@ -211,7 +211,7 @@ final class StateCodec
             'mode' => ChosenMode::of($this->state->run, $this->state->facts)->value,
             'parking' => ChosenMode::parking($this->state->facts)->value,
             'like' => $this->state->facts->chosen->like?->machine,
-            'aims_wish' => $this->state->facts->chosen->like === null && $this->state->facts->chosen->policy === null && $this->state->facts->seen->wish?->mm !== null,
+            'aims_wish' => $this->state->facts->chosen->like === null && $this->state->facts->chosen->policy === null && $this->state->facts->observations->wish?->mm !== null,
             'rule' => $spec->rule->value,
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,

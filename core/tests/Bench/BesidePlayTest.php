@@ -102,7 +102,7 @@ final class BesidePlayTest extends TestCase
         self::assertStringContainsString('Not yet. Replacing asks first: look at both ends', $refusal('part', ['part' => 'cable']));
         $job->line('ok')->line('ok TR-330-A');
         self::assertSame('wire', self::asks($job), 'the new wire is looked over');
-        self::assertSame(['TR-330-B'], array_map(static fn ($one): string => $one->number, $job->state->facts->seen->refused));
+        self::assertSame(['TR-330-B'], array_map(static fn ($one): string => $one->number, $job->state->facts->observations->refused));
         self::assertTrue($job->state->judgement->now->is(VerdictKind::Unread), 'nothing read before counts');
         self::assertTrue(StateCodec::encode($job->state)['beside']['replacing']['over']);
     }

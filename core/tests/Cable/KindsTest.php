@@ -184,7 +184,7 @@ final class KindsTest extends TestCase
             $job->entry('step', ['adjuster' => 'it', 'key' => $key]);
         }
         self::assertSame('unread', $job->state->judgement->now->kind->value);
-        self::assertSame(4, $job->state->facts->readings->stretch);
+        self::assertSame(4, $job->state->facts->readings->series);
     }
 
     public function test_a_run_with_nothing_to_turn_says_what_that_means(): void

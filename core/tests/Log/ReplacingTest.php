@@ -49,12 +49,12 @@ final class ReplacingTest extends TestCase
     public function test_a_cable_of_every_family_is_replaced_from_its_reason_to_the_new_part(FamilyKey $key): void
     {
         $job = self::begun($key);
-        for ($n = 0; $n < 30 && $job->state->facts->seen->replacing?->isOver === false; $n++) {
+        for ($n = 0; $n < 30 && $job->state->facts->observations->replacing?->isOver === false; $n++) {
             $item = $job->state->progress->asks() ?? self::fail('nothing is asked');
             self::assertStringStartsWith('replace:', $item->key);
             self::settle($job, $item);
         }
-        self::assertTrue($job->state->facts->seen->replacing?->isOver);
+        self::assertTrue($job->state->facts->observations->replacing?->isOver);
     }
 
     public function test_what_the_machine_does_not_have_is_passed_and_said_so(): void
