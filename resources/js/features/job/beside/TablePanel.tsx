@@ -55,6 +55,16 @@ const WIDE = 660;
 const TALL = 192;
 const LEVEL = 96;
 
+/** Words over the edge of the disc are read before it. */
+const HALO = {
+  fontSize: 15,
+  fontWeight: 'bold',
+  fill: paint.ink,
+  stroke: paint.sheet,
+  strokeWidth: 5,
+  paintOrder: 'stroke',
+} as const;
+
 /** The disc from its side: reverse on one side of the centre, forward on the other, faster further out. */
 const Disc = ({ table }: { table: OutcomeTable }) => {
   const asked = useAsked();
@@ -77,11 +87,11 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
         aria-label={table.settings.map((one) => `${one.label}: ${lastSeen(one)?.label ?? 'not tried'}`).join('; ')}
       >
         <Plate wide={wide} centre={centre} radius={radius} />
-        <text x={centre - 10} y="20" textAnchor="end" fontSize="15" fontWeight="bold" fill={paint.ink}>
-          ◀ {table.minus}
+        <text x={centre - 10} y="20" textAnchor="end" {...HALO}>
+          ◀ {side(table.minus)}
         </text>
-        <text x={centre + 10} y="20" fontSize="15" fontWeight="bold" fill={paint.ink}>
-          {table.plus} ▶
+        <text x={centre + 10} y="20" {...HALO}>
+          {side(table.plus)} ▶
         </text>
         <path d={`M30 ${LEVEL}H${wide - 30}`} stroke={paint['steel.dark']} strokeWidth="4" strokeLinecap="round" />
         {here !== undefined && (
@@ -106,6 +116,9 @@ const Disc = ({ table }: { table: OutcomeTable }) => {
     </Box>
   );
 };
+
+/** The arrow beside it says *towards*. */
+const side = (way: string) => way.replace(/^towards /, '');
 
 /** The disc itself, as a plate seen from its side. */
 const Plate = ({ wide, centre, radius }: { wide: number; centre: number; radius: number }) => (
