@@ -8,6 +8,7 @@ use App\Models\Audit;
 use App\Models\Control;
 use App\Models\Machine;
 use App\Models\SpecVersion;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\HttpJob;
@@ -112,6 +113,17 @@ final class MachineKeepingTest extends TestCase
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 104])->assertOk()->assertJsonPath('usage', 6520);
         $this->signIn('tomas');
         self::assertSame(6520, HttpJob::open($this)->state['standing']['usage'] ?? Machine::query()->where('tag', 'RT-14')->firstOrFail()->usage());
+    }
+
+    public function test_what_was_summed_up_in_older_words_is_read_and_left_as_it_is(): void
+    {
+        $control = Control::query()->where('key', 'clutch')->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))->firstOrFail();
+        $older = '{"job":"x","at":"2026-03-02T10:30:00+00:00","by":"Oda","outcome":"fit","record":[],"positions_turns":{"perch":2.5}}';
+        DB::table('controls')->where('id', $control->id)->update(['summary' => $older]);
+        $control->refresh();
+        self::assertSame(['perch' => 2.5], $control->summary?->positions);
+        $control->forceFill(['minutes' => $control->minutes + 1])->save();
+        self::assertSame($older, DB::table('controls')->where('id', $control->id)->value('summary'), 'nothing of it is written with something else');
     }
 
     public function test_what_feels_odd_is_taken_in_and_taken_up_by_the_next_job(): void
