@@ -6,9 +6,7 @@ namespace Tests\Architecture;
 
 use PhpToken;
 use PHPUnit\Framework\TestCase;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use SplFileInfo;
+use Tests\Support\Sources;
 
 /** What a rule about classes cannot see: calls that reach the clock, chance, files or the framework's helpers. */
 final class CorePurityTest extends TestCase
@@ -19,7 +17,7 @@ final class CorePurityTest extends TestCase
     public function test_the_core_calls_nothing_that_reaches_outside(): void
     {
         $found = [];
-        foreach (self::files(__DIR__.'/../../core/src') as $file) {
+        foreach (Sources::in('core/src') as $file) {
             $tokens = PhpToken::tokenize((string) file_get_contents($file->getPathname()));
             foreach ($tokens as $at => $token) {
                 $calls = $token->is([T_STRING, T_EXIT]) && in_array(strtolower($token->text), self::FORBIDDEN, true) && ($tokens[$at + 1]->text ?? '') === '(';
@@ -35,23 +33,11 @@ final class CorePurityTest extends TestCase
     public function test_every_file_is_strict_about_types(): void
     {
         $loose = [];
-        foreach (['core/src', 'app', 'database', 'tests', 'core/tests', 'routes'] as $folder) {
-            foreach (self::files(__DIR__."/../../{$folder}") as $file) {
-                if (! str_contains((string) file_get_contents($file->getPathname()), 'declare(strict_types=1);')) {
-                    $loose[] = $file->getPathname();
-                }
+        foreach (Sources::in('core/src', 'app', 'database', 'tests', 'core/tests', 'routes') as $file) {
+            if (! str_contains((string) file_get_contents($file->getPathname()), 'declare(strict_types=1);')) {
+                $loose[] = $file->getPathname();
             }
         }
         self::assertSame([], $loose);
-    }
-
-    /** @return iterable<SplFileInfo> */
-    private static function files(string $folder): iterable
-    {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder)) as $file) {
-            if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
-                yield $file;
-            }
-        }
     }
 }

@@ -4,21 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use FilesystemIterator;
 use PhpParser\Node;
 use PhpParser\Node\Expr;
 use PhpParser\NodeFinder;
-use PhpParser\ParserFactory;
 use PHPUnit\Framework\TestCase;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use SplFileInfo;
+use Tests\Support\Sources;
 
 /** Every assertion can fail: none is about what it says itself, and none holds of something that is not there. */
 final class AssertionsTest extends TestCase
 {
-    private const ROOT = __DIR__.'/../..';
-
     /** Assertions that a value in the place of a missing one passes as well as any. */
     private const PASSED_BY_NOTHING = ['assertLessThan', 'assertLessThanOrEqual', 'assertNotContains', 'assertStringNotContainsString', 'assertNotSame', 'assertFalse', 'assertEmpty'];
 
@@ -52,15 +46,9 @@ final class AssertionsTest extends TestCase
     private static function found(callable $isBad): array
     {
         $found = [];
-        foreach (['core/tests', 'tests'] as $folder) {
-            /** @var SplFileInfo $file */
-            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(self::ROOT."/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
-                if ($file->getExtension() !== 'php') {
-                    continue;
-                }
-                foreach (array_filter(self::calls((string) file_get_contents($file->getPathname())), $isBad) as $call) {
-                    $found[] = $file->getBasename().':'.$call->getStartLine().' '.self::nameOf($call);
-                }
+        foreach (Sources::in('core/tests', 'tests') as $file) {
+            foreach (array_filter(self::calls((string) file_get_contents($file->getPathname())), $isBad) as $call) {
+                $found[] = $file->getBasename().':'.$call->getStartLine().' '.self::nameOf($call);
             }
         }
 
@@ -70,7 +58,7 @@ final class AssertionsTest extends TestCase
     /** @return list<Expr\StaticCall|Expr\MethodCall> */
     private static function calls(string $code): array
     {
-        $tree = (new ParserFactory)->createForHostVersion()->parse($code) ?? [];
+        $tree = Sources::parsed($code);
         $calls = [...(new NodeFinder)->findInstanceOf($tree, Expr\StaticCall::class), ...(new NodeFinder)->findInstanceOf($tree, Expr\MethodCall::class)];
 
         return array_values(array_filter($calls, static fn (Expr\StaticCall|Expr\MethodCall $call): bool => str_starts_with(self::nameOf($call), 'assert') && ! $call->isFirstClassCallable()));

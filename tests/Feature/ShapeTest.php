@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use FilesystemIterator;
 use PhpParser\Node\FunctionLike;
 use PhpParser\Node\Stmt\ClassMethod;
 use PhpParser\NodeFinder;
-use PhpParser\ParserFactory;
 use PHPUnit\Framework\TestCase;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use SplFileInfo;
+use Tests\Support\Sources;
 
 /** No function of the product is longer than can be read at once; those of the screens are held to theirs by the linter. */
 final class ShapeTest extends TestCase
@@ -23,15 +19,12 @@ final class ShapeTest extends TestCase
     {
         $long = [];
         $looked = 0;
-        foreach (['core/src', 'app'] as $folder) {
-            /** @var SplFileInfo $file */
-            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__."/../../{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
-                $tree = (new ParserFactory)->createForHostVersion()->parse((string) file_get_contents($file->getPathname())) ?? [];
-                foreach ((new NodeFinder)->findInstanceOf($tree, FunctionLike::class) as $function) {
-                    $looked++;
-                    if ($function->getEndLine() - $function->getStartLine() >= self::MOST_LINES) {
-                        $long[] = $file->getBasename().' '.($function instanceof ClassMethod ? $function->name->name : 'line '.$function->getStartLine());
-                    }
+        foreach (Sources::in('core/src', 'app') as $file) {
+            $tree = Sources::parsed((string) file_get_contents($file->getPathname()));
+            foreach ((new NodeFinder)->findInstanceOf($tree, FunctionLike::class) as $function) {
+                $looked++;
+                if ($function->getEndLine() - $function->getStartLine() >= self::MOST_LINES) {
+                    $long[] = $file->getBasename().' '.($function instanceof ClassMethod ? $function->name->name : 'line '.$function->getStartLine());
                 }
             }
         }

@@ -244,7 +244,7 @@ final readonly class Acceptance
             throw Refused::because($taken->key->label().' is not measured on this control.');
         }
         if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
-            throw Refused::because('Read '.Figure::shortLength($taken->value)->bare()." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.Figure::shortLength($taken->key->most())->bare()." {$unit}. Type it again.");
+            throw Refused::because('Read '.Figure::number($taken->value)." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.Figure::number($taken->key->most())." {$unit}. Type it again.");
         }
         if ($taken->atMm !== null && $taken->key->dimension() !== Dimension::Force) {
             throw Refused::because('Only a force is read at a distance from the pivot.');

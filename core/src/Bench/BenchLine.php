@@ -285,7 +285,7 @@ final readonly class BenchLine
     private function moveInWords(string $line): ?Draft
     {
         $plain = str_replace([' and ', ' of wire', 'the '], [' ', '', ''], mb_strtolower($line));
-        $adjuster = $this->shown->adjuster === null && count($this->state->run->adjusters()) !== 1 ? null : $this->state->run->adjuster($this->shown->adjuster ?? (string) array_key_first($this->state->run->adjusters()));
+        $adjuster = $this->adjusterShown();
         // Where it stands is asked: what is said of that is no move.
         if ($adjuster === null || $this->item()?->kind === ItemKind::Thread || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1) {
             return null;
@@ -430,10 +430,17 @@ final readonly class BenchLine
         if ($adjusters === []) {
             throw NotUnderstood::line('Nothing is turned on this control.');
         }
-        $id = $this->shown->adjuster ?? (count($adjusters) === 1 ? array_key_first($adjusters) : '');
 
-        return $adjusters[$id] ?? throw NotUnderstood::line('No such adjuster on this control. Choose one: '
+        return $this->adjusterShown() ?? throw NotUnderstood::line('No such adjuster on this control. Choose one: '
             .implode(', ', array_map(static fn (Adjuster $a): string => $a->name(), array_values($adjusters))).'.');
+    }
+
+    /** The one that the screen shows, or the only one; null where it is neither. */
+    private function adjusterShown(): ?Adjuster
+    {
+        $adjusters = $this->state->run->adjusters();
+
+        return $adjusters[$this->shown->adjuster ?? (count($adjusters) === 1 ? array_key_first($adjusters) : '')] ?? null;
     }
 
     private static function mustBeLength(ReadQuantity $read, string $what): void

@@ -136,14 +136,12 @@ enum AdjusterKind: string
      */
     public function waysSaid(): array
     {
-        $ways = [];
         [$out, $in] = [str_replace('the ', '', $this->outward()), str_replace('the ', '', $this->inward())];
-        $short = explode(' ', $out)[0] === explode(' ', $in)[0] ? static fn (string $way): string => explode(' ', $way)[1] ?? $way : static fn (string $way): string => explode(' ', $way)[0];
-        foreach ([[$out, 1], [$short($out), 1], [$in, -1], [$short($in), -1]] as [$said, $sign]) {
-            $ways[$said] = $sign;
-        }
+        // Where both begin alike, the second word tells them apart: `towards engine`, `towards handle`.
+        $telling = explode(' ', $out)[0] === explode(' ', $in)[0] ? 1 : 0;
+        $short = static fn (string $way): string => explode(' ', $way)[$telling] ?? $way;
 
-        return $ways;
+        return [$out => 1, $short($out) => 1, $in => -1, $short($in) => -1];
     }
 
     /** The side a turn of it is seen from; without it, clockwise says nothing. */

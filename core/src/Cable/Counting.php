@@ -65,7 +65,7 @@ final readonly class Counting
         }
         $number = abs($steps->count) / $this->each->count;
 
-        return ($this->unit === StepUnit::Turn ? self::parts(abs($steps->count)) : self::figure($number)).' '.($number > 1 ? $this->unit->plural() : $this->unit->value);
+        return ($this->unit === StepUnit::Turn ? self::parts(abs($steps->count)) : Figure::number($number)).' '.($number > 1 ? $this->unit->plural() : $this->unit->value);
     }
 
     /** How a move of it is typed, for a sentence that says so. */
@@ -79,15 +79,10 @@ final readonly class Counting
     {
         $eighths = intdiv($count * 8, Steps::PER_TURN);
         if ($count * 8 % Steps::PER_TURN !== 0) {
-            return self::figure($count / Steps::PER_TURN);
+            return Figure::number($count / Steps::PER_TURN)->bare();
         }
         $part = ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'][$eighths % 8];
 
         return $eighths === 0 ? '0' : trim(($eighths < 8 ? '' : intdiv($eighths, 8).' ').$part);
-    }
-
-    private static function figure(float $number): string
-    {
-        return Figure::number($number, 2)->bare();
     }
 }

@@ -63,8 +63,8 @@ final readonly class SteppedAdjuster extends FittedAdjuster
     public function where(Steps $position): string
     {
         return match ($this->kind()->unit()) {
-            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind()->unit()->value.' '.self::figure($position->toFloat()),
-            StepUnit::Millimetre => self::figure($position->toFloat()).($this->kind() === AdjusterKind::PinchClamp ? ' mm pulled through' : ' mm along'),
+            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind()->unit()->value.' '.Figure::number($position->toFloat()),
+            StepUnit::Millimetre => Figure::number($position->toFloat()).($this->kind() === AdjusterKind::PinchClamp ? ' mm pulled through' : ' mm along'),
             StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
         };
     }
@@ -92,10 +92,5 @@ final readonly class SteppedAdjuster extends FittedAdjuster
     public function say(Steps $steps): string
     {
         return $this->counting()->say($steps).($this->kind() === AdjusterKind::PinchClamp ? ' of wire' : '').' '.($steps->count < 0 ? $this->kind()->inward() : $this->kind()->outward());
-    }
-
-    private static function figure(float $number): string
-    {
-        return Figure::number($number, 2)->bare();
     }
 }

@@ -54,7 +54,7 @@ final readonly class AdjusterAdvice
             $window->chance($shift),
             $room,
             self::isHealthy($adjuster, $at?->plus($steps)),
-            "{$adjuster->name()}, {$adjuster->say($steps)}; expect ".self::figure(max(0.0, $expected)).' mm ('.self::figure($low).' to '.self::figure($high).'); '
+            "{$adjuster->name()}, {$adjuster->say($steps)}; expect ".Figure::length(max(0.0, $expected)).' ('.Figure::length($low)->bare().' to '.Figure::length($high)->bare().'); '
                 .($room === null ? 'what is left is not known' : "{$room} left after").'.',
         );
     }
@@ -87,10 +87,5 @@ final readonly class AdjusterAdvice
         $after = $at?->plus($steps);
 
         return $after === null ? null : $adjuster->room($steps->count < 0 ? $after->minus($adjuster->travel()->from) : $adjuster->travel()->to->minus($after));
-    }
-
-    private static function figure(float $mm): string
-    {
-        return Figure::length($mm)->bare();
     }
 }

@@ -59,18 +59,13 @@ final readonly class SpecBand
     /** As it is said: `10 to 20 mm`, `at least 2 mm`, `at most 1.6 mm`. */
     public function say(): string
     {
-        $low = $this->low === null ? null : self::figure($this->low);
-        $high = $this->high === null ? null : self::figure($this->high);
+        $low = $this->low === null ? null : Figure::shortLength($this->low)->bare();
+        $high = $this->high === null ? null : Figure::shortLength($this->high)->bare();
 
         return match (true) {
             $low === null => "at most {$high} mm",
             $high === null => "at least {$low} mm",
             default => "{$low} to {$high} mm",
         };
-    }
-
-    private static function figure(float $mm): string
-    {
-        return Figure::shortLength($mm, 2)->bare();
     }
 }

@@ -5,7 +5,6 @@ import { zBenchDay } from './contract/zod.gen';
 import { keys } from './keys';
 
 export type { BenchDay, BenchRow } from './contract';
-export type Present = BenchDay['present'][number];
 export type Done = BenchDay['done'][number];
 
 export const benchQuery = queryOptions({

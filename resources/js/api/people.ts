@@ -1,12 +1,10 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
-import type { Audits, OpenSessions, People, Role } from './contract';
+import type { People, Role } from './contract';
 import { zAudits, zOpenSessions, zPeople, zPeopleWithPassword } from './contract/zod.gen';
 import { keys } from './keys';
 
 export type Person = People['people'][number];
-export type OpenSession = OpenSessions['sessions'][number];
-export type Audit = Audits['audits'][number];
 
 export const peopleQuery = queryOptions({ queryKey: keys.people, queryFn: () => call('GET', 'people', zPeople) });
 export const addPerson = (made: { login: string; name: string; role: Role }) =>

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Band } from '../api/shapes';
+import type { Band } from '../api/contract';
 import { bandText, mm } from '../lib/figures';
 import { paint } from '../theme/paint';
 import { MarkShape } from './Marks';

@@ -153,5 +153,5 @@ export const inTheForm = (sentence: string): string =>
         ([, key = '', n]) => `${places[key] ?? key.replaceAll('_', ' ')}${n === undefined ? '' : ` ${Number(n) + 1}`}`,
       );
     const place = steps.join(', ');
-    return place === '' ? first.toUpperCase() : `${place.charAt(0).toUpperCase()}${place.slice(1)}: ${first}`;
+    return place === '' ? first.toUpperCase() : `${capital(place)}: ${first}`;
   });

@@ -1,5 +1,5 @@
+import type { Band as SpecBand } from '../../../api/contract';
 import type { Judged } from '../../../api/jobs';
-import type { Band as SpecBand } from '../../../api/shapes';
 import { MarkShape } from '../../../components/Marks';
 import { bandText, mm, trimmed } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
