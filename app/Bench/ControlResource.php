@@ -10,6 +10,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Spec\MeterUnit;
+use VividPull\Core\Wire\RunCodec;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
 final readonly class ControlResource
@@ -81,7 +82,7 @@ final readonly class ControlResource
         foreach ($control->run['cables'] ?? [] as $cable) {
             foreach ($cable['adjusters'] ?? [] as $adjuster) {
                 if (isset($adjuster['access']['cover'])) {
-                    $covers[(string) $adjuster['access']['cover']] = (float) $adjuster['access']['minutes'];
+                    $covers[(string) $adjuster['access']['cover']] = (float) ($adjuster['access']['minutes'] ?? RunCodec::UNDER_A_COVER);
                 }
             }
         }

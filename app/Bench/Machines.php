@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Chain\Version;
+use App\Library\SpecWriter;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -71,6 +72,7 @@ final readonly class Machines
         if ($spec->run === null) {
             throw Refused::because('This version draws no cable run, so no control can be made from it. Enter the next version with its run.');
         }
+        SpecWriter::mustBeWhole($spec);
         self::control($machine, $spec);
         Audit::note($by, 'control added', "{$machine->tag} {$spec->name}");
     }

@@ -22,6 +22,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 use ZipArchive;
 
@@ -243,7 +244,7 @@ final class ShopImport
         try {
             match ($table) {
                 'users' => Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
-                'spec_versions' => [SpecCodec::decode($read('body')), $row->run === null ? null : RunCodec::decode($read('run'))],
+                'spec_versions' => [$row->checked_at === null ? SpecCodec::draft($read('body')) : SpecCodec::decode($read('body')), $row->run === null ? null : ($row->checked_at === null ? RunDraft::of($read('run')) : RunCodec::decode($read('run')))],
                 'controls' => RunCodec::decode($read('run')),
                 'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],
                 default => null,

@@ -11,7 +11,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StartingSpec;
 
@@ -93,9 +93,9 @@ final class SpecImport implements LineImport
     private static function whole(array $row): array
     {
         $node = Node::of($row)->object(['model', 'control', 'name', 'minutes', 'spec', 'run']);
-        $body = SpecCodec::encode(SpecCodec::decode($node->at('spec')));
+        $body = SpecCodec::encode(SpecCodec::draft($node->at('spec')));
         if ($node->at('run')->value !== null) {
-            RunCodec::decode($node->at('run'));
+            RunDraft::of($node->at('run'));
         }
 
         return self::head($node) + ['body' => $body, 'run' => $node->at('run')->value === null ? null : (array) $node->at('run')->value];
@@ -173,7 +173,7 @@ final class SpecImport implements LineImport
     private static function same(SpecVersion $one, array $made): bool
     {
         $plain = static function (array $body): array {
-            $encoded = SpecCodec::encode(SpecCodec::decode(Node::of($body)));
+            $encoded = SpecCodec::encode(SpecCodec::draft(Node::of($body)));
             unset($encoded['source']['checked_by']);
 
             return $encoded;

@@ -12,6 +12,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\SourceKind;
+use VividPull\Core\Wire\SpecCodec;
 
 /** The library as a list: the newest version of every model and control, found by any of its words. */
 final readonly class SpecList
@@ -48,7 +49,7 @@ final readonly class SpecList
             'draft' => $one->isDraft(),
             'family' => $spec->family->value,
             'family_title' => Families::of($spec->family)->title(),
-            'says' => $spec->say(),
+            'says' => SpecCodec::asksSomething($spec) ? $spec->say() : 'No figure yet',
             'printed' => $spec->book->printed,
             'source' => $spec->source->say(),
             'common_practice' => $spec->source->kind === SourceKind::CommonPractice,

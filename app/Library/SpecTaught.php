@@ -35,6 +35,9 @@ final readonly class SpecTaught
             $learned = exp($prior->ln);
             $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => KeptReading::expanded($learned * $prior->spread), 'at' => $control->summary->at];
         }
+        if ($priors === []) {
+            return null;
+        }
         $finding = RatioFinding::across($body, RunCodec::decode(Node::of($spec->run)), $priors);
 
         return $finding === null ? null : [

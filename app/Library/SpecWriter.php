@@ -27,7 +27,7 @@ use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\PrintedBand;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 
 /**
@@ -118,6 +118,7 @@ final readonly class SpecWriter
         if ($spec->entered_by_id === $by->id) {
             throw Forbidden::because('Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.');
         }
+        self::mustBeWhole($spec);
         $body = $spec->body;
         $body['source']['checked_by'] = $by->name;
         $spec->forceFill(['body' => $body, 'checked_by_id' => $by->id, 'checked_at' => CarbonImmutable::now()])->save();
@@ -164,9 +165,9 @@ final readonly class SpecWriter
         if (preg_match('/^[a-z][a-z0-9_]*$/', $control) !== 1) {
             throw BadFile::at($node->at('control')->path, 'the short name of a control is small letters, digits and underscores, such as front_brake.');
         }
-        $spec = SpecCodec::decode($node->at('spec'));
+        $spec = SpecCodec::draft($node->at('spec'));
         self::mustAgree($node, $spec);
-        self::mustMove($spec, RunCodec::decode($node->at('run')), $node->at('spec'));
+        self::mustMove($spec, RunDraft::of($node->at('run'))->run, $node->at('spec'));
         $body = SpecCodec::encode($spec);
         $body['source']['entered_by'] = $by->name;
         $body['source']['checked_by'] = null;
@@ -217,6 +218,15 @@ final readonly class SpecWriter
     {
         if ($spec->entered_by_id !== $by->id && ! $by->acting()->may(Permission::KeepShop)) {
             throw Forbidden::because("{$spec->enteredBy?->name} entered this draft{$instead}");
+        }
+    }
+
+    /** Nothing is judged by a run whose threads or steps nobody measured. */
+    public static function mustBeWhole(SpecVersion $spec): void
+    {
+        $missing = $spec->missing();
+        if ($missing !== []) {
+            throw Refused::because('Still empty: '.implode('; ', $missing).'. Fill it in first.');
         }
     }
 

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 
 /**
@@ -53,10 +54,19 @@ final class SpecVersion extends Model
     {
         $written = (string) $this->attributes['body'];
         if ($this->read === null || $this->readFrom !== $written) {
-            [$this->read, $this->readFrom] = [SpecCodec::decode(Node::of($this->body)), $written];
+            [$this->read, $this->readFrom] = [SpecCodec::draft(Node::of($this->body)), $written];
         }
 
         return $this->read;
+    }
+
+    /** @return list<string> what nobody filled in yet, and no control is judged without */
+    public function missing(): array
+    {
+        return [
+            ...(SpecCodec::asksSomething($this->spec()) ? [] : ['the book\'s figure, or what it must do']),
+            ...($this->run === null ? [] : RunDraft::of(Node::of($this->run))->missing),
+        ];
     }
 
     public function isDraft(): bool

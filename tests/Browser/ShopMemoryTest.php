@@ -48,6 +48,18 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->see('Stops within')->field('model', 'Hesk Lawn 40')->click('[data-primary]')->see('Hesk Lawn 40, operator-presence bail', 'Common practice, no maker');
     }
 
+    public function test_a_control_without_any_figure_is_saved_as_it_begins_and_tells_what_it_still_needs(): void
+    {
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'hook_control');
+        $this->see('hook holes', 'Then it stands')->field('model', 'Hesk Drift 24')->click('[data-primary]')->see('Hesk Drift 24', 'Fill in before it is checked', 'hook holes: how many mm one step moves', 'hook holes: its first and last step')->accessible('a draft with empty fields');
+        $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+        $this->as('oda')->visit($path)->see('Fill in before it is checked')->gone('[data-check]');
+        $this->as('tomas')->visit("{$path}/edit")->await('[name=hook_holes_step]')->field('hook_holes_step', '8')->field('hook_holes_from', '1')->field('hook_holes_to', '5')
+            ->field('hook_holes_out', 'up')->field('hook_holes_in', 'up')->click('[data-primary]')->see('Out and in are both called “up”')->field('hook_holes_in', 'down')->click('[data-primary]')->see('8 mm a step, 1 to 5')->gone('[data-missing]');
+        self::assertSame(['out' => 'up', 'in' => 'down'], $this->written('Hesk Drift 24', 'run')['cables'][0]['adjusters'][0]['ways']);
+        $this->as('oda')->visit($path)->click('[data-check]')->gone('[data-check]');
+    }
+
     public function test_a_closing_cable_is_added_in_the_form_with_its_play_and_its_adjuster(): void
     {
         $this->as('tomas')->visit('/specs/new')->await('[name=family]');
@@ -126,9 +138,9 @@ final class ShopMemoryTest extends BrowserTestCase
     }
 
     /** @return array<string, mixed> the newest version of a model, as the library keeps it */
-    private function written(string $model): array
+    private function written(string $model, string $column = 'body'): array
     {
-        $query = $this->server->database()->prepare('select body from spec_versions where model = ? order by id desc limit 1');
+        $query = $this->server->database()->prepare("select {$column} from spec_versions where model = ? order by id desc limit 1");
         $query->execute([$model]);
 
         return (array) json_decode((string) $query->fetchColumn(), true);

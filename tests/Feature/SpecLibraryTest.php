@@ -11,6 +11,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\HttpJob;
 use Tests\Support\Picture;
 use Tests\TestCase;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Spec\FamilyKey;
 
 /** The spec library: entered, held against its document by a second person, put in force; what judged a job stays as it was. */
 final class SpecLibraryTest extends TestCase
@@ -192,6 +194,47 @@ final class SpecLibraryTest extends TestCase
         $this->getJson('/api/specs/999999')->assertNotFound();
         $this->getJson('/api/specs/starting/clutch_lever')->assertOk()->assertJsonPath('spec.source.kind', 'common_practice')->assertJsonPath('has_figure', true);
         $this->getJson('/api/specs/starting/rudder')->assertNotFound();
+    }
+
+    #[DataProvider('families')]
+    public function test_what_the_application_begins_with_is_saved_as_it_stands_and_judges_nothing_until_it_is_filled_in(FamilyKey $family): void
+    {
+        $start = $this->signIn('tomas')->getJson("/api/specs/starting/{$family->value}")->assertOk()->json();
+        $spec = ['model' => 'Ostrel Reed 20', 'control' => 'control', 'name' => 'Control', 'minutes' => 15, 'spec' => $start['spec'], 'run' => $start['run']];
+        $made = $this->postJson('/api/specs', $spec)->assertCreated();
+        $missing = $made->json('missing');
+        $id = $made->json('id');
+        $this->signIn('oda')->getJson("/api/specs/{$id}")->assertOk()->assertJsonPath('may.check', $missing === []);
+        if ($missing === []) {
+            self::assertContains($family, [FamilyKey::AutomaticClutch, FamilyKey::HydraulicClutch, FamilyKey::Bail]);
+
+            return;
+        }
+        $this->postJson("/api/specs/{$id}/check", $this->seen($id))->assertUnprocessable()->assertJsonPath('detail', 'Still empty: '.implode('; ', $missing).'. Fill it in first.');
+        $this->postJson('/api/machines/RT-14/controls', ['spec' => $id])->assertUnprocessable()->assertJsonPath('detail', 'Still empty: '.implode('; ', $missing).'. Fill it in first.');
+
+        $spec['spec'] += isset($spec['spec']['others']) ? [] : ['aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 5, 'high_mm' => 15]];
+        foreach ($spec['run']['cables'] as $c => $cable) {
+            foreach ($cable['adjusters'] as $a => $adjuster) {
+                $spec['run']['cables'][$c]['adjusters'][$a] += match (AdjusterKind::from($adjuster['kind'])->measuredBy()) {
+                    'thread' => ['pitch_mm' => 1, 'travel_mm' => 20],
+                    'steps' => ['mm_per_step' => 3, 'travel_steps' => ['from' => 1, 'to' => 9]],
+                    default => [],
+                };
+            }
+        }
+        $this->signIn('tomas')->putJson("/api/specs/{$id}", $spec)->assertOk()->assertJsonPath('missing', []);
+        $this->signIn('oda')->getJson("/api/specs/{$id}")->assertJsonPath('may.check', true);
+        $this->postJson("/api/specs/{$id}/check", $this->seen($id))->assertOk();
+        $this->postJson('/api/machines/RT-14/controls', ['spec' => $id])->assertOk();
+    }
+
+    /** @return iterable<string, array{FamilyKey}> */
+    public static function families(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            yield $key->value => [$key];
+        }
     }
 
     public function test_a_table_is_moved_by_an_adjuster_of_its_own_run(): void

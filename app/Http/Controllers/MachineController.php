@@ -145,6 +145,6 @@ final class MachineController
     {
         $left = $outward ? $adjuster->travel()->to->minus($at) : $at->minus($adjuster->travel()->from);
 
-        return $adjuster->room($left).' left '.($outward ? $adjuster->kind()->outward() : $adjuster->kind()->inward());
+        return $adjuster->room($left).' left '.($outward ? $adjuster->ways()->outward : $adjuster->ways()->inward);
     }
 }

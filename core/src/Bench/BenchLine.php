@@ -290,7 +290,8 @@ final readonly class BenchLine
         if ($adjuster === null || $this->item()?->kind === ItemKind::Thread || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1) {
             return null;
         }
-        foreach ($adjuster->kind()->waysSaid() as $said => $sign) {
+        foreach ($adjuster->ways()->typed() as $said => $sign) {
+            $said = preg_quote($said, '/');
             foreach (["/^{$said} (?<amount>\d.*)$/", "/^(?<amount>\d.*?) {$said}$/"] as $pattern) {
                 if (preg_match($pattern, $plain, $match) === 1) {
                     return $this->move(($sign < 0 ? '-' : '+').$match['amount']);

@@ -17,6 +17,8 @@ interface Adjuster
 
     public function counting(): Counting;
 
+    public function ways(): Ways;
+
     public function travel(): StepRange;
 
     public function healthy(): StepRange;

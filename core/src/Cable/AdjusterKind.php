@@ -101,7 +101,7 @@ enum AdjusterKind: string
     }
 
     /** The way of its positive step, as it is said. */
-    public function outward(): string
+    private function outward(): string
     {
         return match ($this) {
             self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::PushRodA,
@@ -115,7 +115,7 @@ enum AdjusterKind: string
         };
     }
 
-    public function inward(): string
+    private function inward(): string
     {
         return match ($this) {
             self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::PushRodA,
@@ -129,19 +129,9 @@ enum AdjusterKind: string
         };
     }
 
-    /**
-     * What people say for its two ways, long and short, without *the*: `towards engine`, `engine`.
-     *
-     * @return array<string, int> 1 for outward, −1 for inward
-     */
-    public function waysSaid(): array
+    public function ways(): Ways
     {
-        [$out, $in] = [str_replace('the ', '', $this->outward()), str_replace('the ', '', $this->inward())];
-        // Where both begin alike, the second word tells them apart: `towards engine`, `towards handle`.
-        $telling = explode(' ', $out)[0] === explode(' ', $in)[0] ? 1 : 0;
-        $short = static fn (string $way): string => explode(' ', $way)[$telling] ?? $way;
-
-        return [$out => 1, $short($out) => 1, $in => -1, $short($in) => -1];
+        return Ways::said($this->outward(), $this->inward());
     }
 
     /** The side a turn of it is seen from; without it, clockwise says nothing. */

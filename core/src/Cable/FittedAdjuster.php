@@ -31,6 +31,11 @@ abstract readonly class FittedAdjuster implements Adjuster
         return $this->fitting->sense;
     }
 
+    final public function ways(): Ways
+    {
+        return $this->fitting->ways ?? $this->fitting->kind->ways();
+    }
+
     final public function travel(): StepRange
     {
         return $this->travel;

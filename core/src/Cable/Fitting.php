@@ -18,5 +18,7 @@ final readonly class Fitting
         public AdjusterAccess $access,
         public string $lock,
         public ?float $lockTorqueNm,
+        /** Null for the words of its kind. */
+        public ?Ways $ways = null,
     ) {}
 }

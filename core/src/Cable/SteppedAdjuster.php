@@ -91,6 +91,6 @@ final readonly class SteppedAdjuster extends FittedAdjuster
 
     public function say(Steps $steps): string
     {
-        return $this->counting()->say($steps).($this->kind() === AdjusterKind::PinchClamp ? ' of wire' : '').' '.($steps->count < 0 ? $this->kind()->inward() : $this->kind()->outward());
+        return $this->counting()->say($steps).($this->kind() === AdjusterKind::PinchClamp ? ' of wire' : '').' '.$this->ways()->of($steps);
     }
 }

@@ -112,6 +112,6 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
 
     public function say(Steps $steps): string
     {
-        return ($steps->count < 0 ? $this->kind()->inward() : $this->kind()->outward()).' '.$this->counting->say($steps);
+        return $this->ways()->of($steps).' '.$this->counting->say($steps);
     }
 }

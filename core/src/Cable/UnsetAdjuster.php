@@ -61,6 +61,6 @@ final readonly class UnsetAdjuster extends FittedAdjuster
 
     public function say(Steps $steps): string
     {
-        return $this->counting()->say($steps).' '.($steps->count < 0 ? $this->kind()->inward() : $this->kind()->outward());
+        return $this->counting()->say($steps).' '.$this->ways()->of($steps);
     }
 }

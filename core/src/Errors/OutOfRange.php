@@ -69,6 +69,11 @@ final class OutOfRange extends DomainException implements CoreError
         return new self("{$label} would be seen wherever the arm stands. Say from where or to where, or that it proves nothing.");
     }
 
+    public static function ways(string $both): self
+    {
+        return new self("Out and in are both called “{$both}”: nobody could tell which is meant.");
+    }
+
     public static function twice(string $what, string $name): self
     {
         return new self("{$what}: {$name} stands there twice.");

@@ -18,7 +18,13 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\WearCause;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\Mover;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\Stands;
 
 /**
  * A cable whose Z-bend sits in one of several holes, on the auger or drive of a snow thrower. The hole is noted before anything comes apart.
@@ -125,9 +131,32 @@ final readonly class HookControl extends CommonFamily
         };
     }
 
+    /**
+     * What is bounded where no figure exists: the hole at which it drives fully and stands when let go.
+     *
+     * @param  string  $holes  the adjuster
+     */
+    public static function table(string $holes): OutcomeTable
+    {
+        $hole = StepUnit::Hole->value;
+
+        return OutcomeTable::of('Z-bend', $hole, 'tighter', 'looser', [
+            OutcomeSetting::of('drive', 'Pulled, then let go', 0.0, 'right', [
+                OutcomeWord::standing('right', 'Full drive, and nothing turns when let go', Stands::Right, $hole),
+                OutcomeWord::standing('slips', 'It slips, or hardly turns', Stands::Short, $hole),
+                OutcomeWord::standing('turns', 'It turns when let go', Stands::Past, $hole),
+            ], [], true),
+        ], [Mover::of($holes, 1.0, 1, 0.0)], 1.0, 1.0);
+    }
+
+    public function tryingCaution(): string
+    {
+        return 'Belt cover on. '.self::RUNNING;
+    }
+
     /** The trade has no figure: nothing turns released, full drive pulled. */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Handle, 'Auger handle', 'auger clutch', [AdjusterKind::HookHoles], null);
+        return new StarterSpec(HandKind::Handle, 'Auger handle', 'auger clutch', [AdjusterKind::HookHoles], null, [self::table(AdjusterKind::HookHoles->value)]);
     }
 }

@@ -15,11 +15,13 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\Stands;
 use VividPull\Core\Spec\TableDrawing;
 
 /**
@@ -33,6 +35,8 @@ final readonly class ModeCables extends CommonFamily
         return FamilyKey::ModeCables;
     }
 
+    private const BEVEL = StepUnit::Bevel->value;
+
     /** Four turns of six bevels: never more at once. */
     private const MOST_BEVELS = 24.0;
 
@@ -45,23 +49,33 @@ final readonly class ModeCables extends CommonFamily
     }
 
     /**
-     * The table of a mode arm. Its places are counted in bevels of the adjuster from park, and each mode holds within half a width of its own.
+     * The table of a mode arm. Its places are counted in bevels of the adjuster from park, and each mode holds over some width around its own.
      *
      * @param  non-empty-list<array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>}>  $modes
      * @param  non-empty-list<Mover>  $movers
-     * @param  float  $halfWidth  how far the arm may stand from a mode's place and still do what it should
+     * @param  float|null  $halfWidth  how far the arm may stand from a mode's place and still do what it should; null where nobody knows
      * @param  float|null  $trial  how far to go where nothing bounds the other side; null for half a width
      */
-    public static function table(array $modes, float $halfWidth, array $movers, ?float $trial = null): OutcomeTable
+    public static function table(array $modes, ?float $halfWidth, array $movers, ?float $trial = null): OutcomeTable
     {
         $settings = array_map(static fn (array $mode): OutcomeSetting => OutcomeSetting::of($mode['key'], $mode['label'], 0.0, 'right', [
-            OutcomeWord::between('right', $mode['right'], -$halfWidth, $halfWidth),
-            OutcomeWord::between('under', $mode['under'], null, -$halfWidth),
-            OutcomeWord::between('over', $mode['over'], $halfWidth, null),
+            self::word('right', $mode['right'], Stands::Right, $halfWidth),
+            self::word('under', $mode['under'], Stands::Short, $halfWidth),
+            self::word('over', $mode['over'], Stands::Past, $halfWidth),
             OutcomeWord::provingNothing('unmet', 'Cannot tell: the teeth have not met'),
         ], $mode['weights'], true), $modes);
 
-        return OutcomeTable::of('mode arm', 'bevel', 'towards turf', 'towards park', $settings, $movers, $trial ?? $halfWidth, self::MOST_BEVELS);
+        return OutcomeTable::of('mode arm', self::BEVEL, 'towards turf', 'towards park', $settings, $movers, $trial ?? $halfWidth ?? self::MOST_BEVELS, self::MOST_BEVELS);
+    }
+
+    private static function word(string $key, string $label, Stands $stands, ?float $half): OutcomeWord
+    {
+        return match (true) {
+            $half === null => OutcomeWord::standing($key, $label, $stands, self::BEVEL),
+            $stands === Stands::Right => OutcomeWord::between($key, $label, -$half, $half),
+            $stands === Stands::Short => OutcomeWord::between($key, $label, null, -$half),
+            default => OutcomeWord::between($key, $label, $half, null),
+        };
     }
 
     public function makeSafe(): array
@@ -168,7 +182,7 @@ final readonly class ModeCables extends CommonFamily
             self::mode('park', 'Park', 'Both rear wheels locked', 'One of them turns', 'It grates'),
             self::mode('two_wheel', 'Two-wheel', 'Both rear wheels turn together', 'Locked', 'One spins free'),
             self::mode('turf', 'Turf', 'One rear wheel spins free', 'Both turn together', 'It grates'),
-        ], 5, [Mover::of('mode_bevels', 1, 1, self::UNKNOWN), Mover::of('park_bevels', 1, 1, self::UNKNOWN), Mover::of('differential_bevels', 1, 1, self::UNKNOWN)], self::MOST_BEVELS)], ['mode', 'park', 'differential']);
+        ], null, [Mover::of('mode_bevels', 1, 1, self::UNKNOWN), Mover::of('park_bevels', 1, 1, self::UNKNOWN), Mover::of('differential_bevels', 1, 1, self::UNKNOWN)], self::MOST_BEVELS)], ['mode', 'park', 'differential']);
     }
 
     /** @return array{key: string, label: string, at: float, right: string, under: string, over: string, weights: array<string, float>} any cable can cure any mode, for they meet at one arm */

@@ -18,11 +18,13 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\WearCause;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
+use VividPull\Core\Spec\Stands;
 
 /**
  * A mower's drive set by sliding a toothed conduit in its clamp, a rung at a time. Often no figure exists: the target is what it does.
@@ -30,6 +32,8 @@ use VividPull\Core\Spec\OutcomeWord;
  */
 final readonly class SlidingDrive extends CommonFamily
 {
+    private const RUNG = StepUnit::Rung->value;
+
     public function key(): FamilyKey
     {
         return FamilyKey::SlidingDrive;
@@ -47,11 +51,11 @@ final readonly class SlidingDrive extends CommonFamily
      */
     public static function table(string $clamp): OutcomeTable
     {
-        return OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive', [
+        return OutcomeTable::of('conduit', self::RUNG, 'towards more drive', 'towards less drive', [
             OutcomeSetting::of('drive', 'Pushed, on a hard floor', 0.0, 'right', [
-                OutcomeWord::between('right', 'It drives, and stands when let go', -0.75, 0.75),
-                OutcomeWord::between('slow', 'Slow, or not at all', null, -0.5),
-                OutcomeWord::between('creeps', 'It creeps with the handle released', 0.5, null),
+                OutcomeWord::standing('right', 'It drives, and stands when let go', Stands::Right, self::RUNG),
+                OutcomeWord::standing('slow', 'Slow, or not at all', Stands::Short, self::RUNG),
+                OutcomeWord::standing('creeps', 'It creeps with the handle released', Stands::Past, self::RUNG),
             ], [], true),
         ], [Mover::of($clamp, 1.0, 1, 0.0)], 1.0, 2.0);
     }

@@ -7,7 +7,9 @@ namespace VividPull\Core\Planning;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\MoveMade;
 use VividPull\Core\Facts\SeenOutcome;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\TableState;
 use VividPull\Core\Learning\HalfPlane;
 use VividPull\Core\Learning\Interval;
@@ -138,6 +140,9 @@ final readonly class TablePlanner
             }
             $shift = $wished->within(...$this->room($mover, $adjuster));
             $steps = $shift === null ? null : $this->steps($mover, $adjuster, $shift->x);
+            if ($steps !== null && $this->isTriedThere($adjuster, $steps)) {
+                return $this->nothingBetween($adjuster);
+            }
             if ($shift === null || ! $this->hasRoom($adjuster, $steps)) {
                 $reasons[] = "the {$adjuster->name()} has ".$this->roomSaid($mover, $adjuster, $wished->x);
 
@@ -258,6 +263,7 @@ final readonly class TablePlanner
         return $size === null ? Interval::between(0.0, $way * INF) : Interval::between($way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error));
     }
 
+    /** Null where nobody knows what a step moves. */
     private function steps(Mover $mover, Adjuster $adjuster, float $shift): ?Steps
     {
         if ($mover->perStep === null || $mover->sign === null) {
@@ -267,6 +273,34 @@ final readonly class TablePlanner
         $count = (int) round($mover->sign * $shift / $mover->perStep * $adjuster->counting()->each->count / $small) * $small;
 
         return Steps::fromCount($count === 0 ? ($mover->sign * $shift < 0 ? -$small : $small) : $count);
+    }
+
+    /** Whether this would go back to a hole or rung at which it did not do what it should; there is nothing between two of them. */
+    private function isTriedThere(Adjuster $adjuster, Steps $steps): bool
+    {
+        if (! $adjuster->counting()->unit->isWhole() || $adjuster->counting()->unit->turns()) {
+            return false;
+        }
+        foreach ($this->facts->observations->outcomes as $seen) {
+            $setting = $this->table->settings[$seen->entry->setting] ?? null;
+            $moves = array_slice($this->facts->readings->moves, $seen->moves);
+            $ofOthers = array_filter($moves, static fn (MoveMade $move): bool => $move->entry->adjuster !== $adjuster->id() || $move->entry->steps === null);
+            $isWrong = $setting !== null && $seen->entry->saw !== $setting->wants && ($setting->sees[$seen->entry->saw]->provesNothing ?? true) === false;
+            if ($isWrong && $ofOthers === [] && $seen->series === $this->facts->readings->series
+                && array_sum(array_map(static fn (MoveMade $move): int => $move->entry->steps->count ?? 0, $moves)) === -$steps->count) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** One hole is too loose and the next too tight: what imitates a bad setting is looked for, and no part is blamed by name. */
+    private function nothingBetween(Adjuster $adjuster): TableAdvice
+    {
+        $unit = $adjuster->counting()->unit->value;
+
+        return TableAdvice::say(TableAdviceKind::OutOfReach, "No {$unit} does both: one was too little and the next too much. Look further: ".implode(' ', Families::of($this->spec->family)->imitators()));
     }
 
     private function hasRoom(Adjuster $adjuster, ?Steps $steps): bool

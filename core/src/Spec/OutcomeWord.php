@@ -10,7 +10,15 @@ use VividPull\Core\Errors\Quoted;
 /** Something that can be seen at a setting, and between which places of the arm it is seen; null is without end. */
 final readonly class OutcomeWord
 {
-    private function __construct(public string $key, public string $label, public ?float $low, public ?float $high, public bool $provesNothing) {}
+    private function __construct(
+        public string $key,
+        public string $label,
+        public ?float $low,
+        public ?float $high,
+        public bool $provesNothing,
+        /** Null where its edges are written as figures. */
+        public ?Stands $stands = null,
+    ) {}
 
     /** @throws OutOfRange If its edges are the wrong way round, or it has none and so tells nothing. */
     public static function between(string $key, string $label, ?float $low, ?float $high): self
@@ -23,6 +31,12 @@ final readonly class OutcomeWord
         }
 
         return new self($key, $label, $low, $high, false);
+    }
+
+    /** @param  string  $unit  what the table's places are counted in */
+    public static function standing(string $key, string $label, Stands $stands, string $unit): self
+    {
+        return new self($key, $label, ...[...$stands->edges($unit), false, $stands]);
     }
 
     /** Teeth that did not meet say nothing about where the arm stands. */

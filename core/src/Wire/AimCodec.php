@@ -16,6 +16,7 @@ use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\PackFigures;
 use VividPull\Core\Spec\PullFigure;
 use VividPull\Core\Spec\SpeedCeiling;
+use VividPull\Core\Spec\Stands;
 use VividPull\Core\Spec\ThrottleWindow;
 use VividPull\Core\Spec\TimeLimit;
 
@@ -79,28 +80,34 @@ final readonly class AimCodec
 
     private static function table(Node $node): OutcomeTable
     {
-        $settings = array_map(self::setting(...), $node->at('settings')->items(12));
+        $unit = $node->at('unit')->string(20);
+        $settings = array_map(static fn (Node $one): OutcomeSetting => self::setting($one, $unit), $node->at('settings')->items(12));
         $movers = array_map(self::mover(...), $node->at('movers')->items(3));
         if ($settings === [] || $movers === []) {
             throw BadFile::at($node->path, 'a table of outcomes has at least one setting and one mover.');
         }
 
-        return OutcomeTable::of($node->at('arm')->string(40), $node->at('unit')->string(20), $node->at('plus')->string(40), $node->at('minus')->string(40),
+        return OutcomeTable::of($node->at('arm')->string(40), $unit, $node->at('plus')->string(40), $node->at('minus')->string(40),
             $settings, $movers, $node->at('trial')->number(0.001, 1000), $node->at('most_at_once')->number(0.001, 1000));
     }
 
-    private static function setting(Node $node): OutcomeSetting
+    private static function setting(Node $node, string $unit): OutcomeSetting
     {
         $node->object(['key', 'label', 'at', 'wants', 'sees'], ['weights', 'telling']);
         $weights = $node->has('weights') ? array_map(static fn (Node $weight): float => $weight->number(-100, 100), $node->at('weights')->entries()) : [];
 
         return $node->making(static fn (): OutcomeSetting => OutcomeSetting::of($node->at('key')->id(), $node->at('label')->string(60), $node->at('at')->number(-1000, 1000),
-            $node->at('wants')->string(40), array_map(self::word(...), $node->at('sees')->items(8)), $weights, ! $node->has('telling') || $node->at('telling')->boolean()));
+            $node->at('wants')->string(40), array_map(static fn (Node $one): OutcomeWord => self::word($one, $unit), $node->at('sees')->items(8)), $weights, ! $node->has('telling') || $node->at('telling')->boolean()));
     }
 
-    private static function word(Node $node): OutcomeWord
+    private static function word(Node $node, string $unit): OutcomeWord
     {
-        $node->object(['key', 'label'], ['low', 'high', 'proves_nothing']);
+        $node->object(['key', 'label'], ['low', 'high', 'proves_nothing', 'stands']);
+        if ($node->has('stands')) {
+            $node->object(['key', 'label', 'stands']);
+
+            return OutcomeWord::standing($node->at('key')->id(), $node->at('label')->string(80), $node->at('stands')->enum(Stands::class), $unit);
+        }
         $edge = static fn (string $key): ?float => $node->has($key) ? $node->at($key)->number(-1000, 1000) : null;
 
         return $node->has('proves_nothing') && $node->at('proves_nothing')->boolean()
@@ -119,7 +126,7 @@ final readonly class AimCodec
     /** @return array<string, mixed> */
     private static function encodeTable(OutcomeTable $table): array
     {
-        $word = static fn (OutcomeWord $one): array => ['key' => $one->key, 'label' => $one->label, 'low' => $one->low, 'high' => $one->high, 'proves_nothing' => $one->provesNothing];
+        $word = static fn (OutcomeWord $one): array => $one->stands !== null ? ['key' => $one->key, 'label' => $one->label, 'stands' => $one->stands->value] : ['key' => $one->key, 'label' => $one->label, 'low' => $one->low, 'high' => $one->high, 'proves_nothing' => $one->provesNothing];
 
         return [
             'kind' => 'outcome_table', 'arm' => $table->arm, 'unit' => $table->unit, 'plus' => $table->plus, 'minus' => $table->minus,

@@ -21,6 +21,7 @@ use VividPull\Core\Cable\SteppedAdjuster;
 use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Cable\UnsetAdjuster;
+use VividPull\Core\Cable\Ways;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Quantity\Steps;
@@ -32,7 +33,10 @@ final readonly class RunCodec
 {
     private const MOST_TRAVEL_MM = 500;
 
-    private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm'];
+    /** Minutes to reach what is under a cover, where nobody says how many: the one in the open goes first (ours). */
+    public const UNDER_A_COVER = 5.0;
+
+    private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm', 'ways'];
 
     private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn', 'stays_mm', 'engaged_mm'];
 
@@ -158,7 +162,21 @@ final readonly class RunCodec
             self::access($node),
             $node->optionalString('lock', 60) ?? 'lock nut',
             $node->has('lock_torque_nm') ? $node->at('lock_torque_nm')->number(0, 500) : null,
+            $node->has('ways') ? self::ways($node->at('ways')) : null,
         );
+    }
+
+    /** What it is called when it goes out and in; a digit in it would be read as an amount. */
+    private static function ways(Node $node): Ways
+    {
+        $node->object(['out', 'in']);
+        $word = static function (Node $one): string {
+            $said = $one->name(40);
+
+            return preg_match('/\d/', $said) === 1 ? throw BadFile::at($one->path, 'a way is said in words, such as down, without a figure.') : $said;
+        };
+
+        return $node->making(static fn (): Ways => Ways::said($word($node->at('out')), $word($node->at('in'))));
     }
 
     /** Thread that stays: of a governor's nut half an inch where the book says nothing (common practice, no source). */
@@ -223,8 +241,10 @@ final readonly class RunCodec
         if (! $adjuster->has('access')) {
             return AdjusterAccess::of(0.0, null, 'none');
         }
-        $node = $adjuster->at('access')->object(['minutes'], ['cover', 'tools']);
+        $node = $adjuster->at('access')->object([], ['minutes', 'cover', 'tools']);
+        $cover = $node->optionalString('cover', 60);
+        $minutes = $node->has('minutes') ? $node->at('minutes')->number(0, 600) : ($cover === null ? 0.0 : self::UNDER_A_COVER);
 
-        return AdjusterAccess::of($node->at('minutes')->number(0, 600), $node->optionalString('cover', 60), $node->optionalString('tools', 100) ?? 'none');
+        return AdjusterAccess::of($minutes, $cover, $node->optionalString('tools', 100) ?? 'none');
     }
 }

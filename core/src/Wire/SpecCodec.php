@@ -31,14 +31,33 @@ final readonly class SpecCodec
 {
     public const AIM = 'free_play_band';
 
+    /** @throws BadFile If it is no spec, or holds a control against nothing. */
     public static function decode(Node $node): Spec
+    {
+        $spec = self::draft($node);
+        if (! self::asksSomething($spec)) {
+            throw BadFile::at($node->path, 'say what it is held against: an “aim”, “others”, or both.');
+        }
+
+        return $spec;
+    }
+
+    /** Whether there is something to hold a control against, where it has anything to be set. */
+    public static function asksSomething(Spec $spec): bool
+    {
+        return $spec->aim !== null || $spec->targets !== [] || Families::of($spec->family)->notSettable() !== null;
+    }
+
+    /**
+     * A spec somebody still works on, whose figure may be missing.
+     *
+     * @throws BadFile If what is there is wrong.
+     */
+    public static function draft(Node $node): Spec
     {
         $node->object(['family', 'source'], ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary', 'book']);
         $second = self::second($node);
         $others = $node->has('others') ? array_map(AimCodec::decode(...), $node->at('others')->items(8)) : [];
-        if (! $node->has('aim') && $others === [] && Families::of($node->at('family')->enum(FamilyKey::class))->notSettable() === null) {
-            throw BadFile::at($node->path, 'say what it is held against: an “aim”, “others”, or both.');
-        }
         $key = $node->at('family')->enum(FamilyKey::class);
         $family = Families::of($key);
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Wire;
 
-use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Families;
@@ -13,7 +12,10 @@ use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\FamilyKey;
 
-/** A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that. */
+/**
+ * A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that; empty where it has
+ * none. The run is a draft (`RunDraft`).
+ */
 final readonly class StartingSpec
 {
     /** Of a cable's hexagonal adjuster: one is its smallest step, and four turns are 24 (common practice, no source). */
@@ -59,14 +61,13 @@ final readonly class StartingSpec
         ], $starting->cables, array_keys($starting->cables));
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * An adjuster as it is usually fitted. Its thread, its travel and its steps are a machine's, not the trade's: they stay empty.
+     *
+     * @return array<string, mixed>
+     */
     private static function adjuster(AdjusterKind $kind): array
     {
-        return ['id' => $kind->value, 'name' => $kind->label(), 'kind' => $kind->value] + match (true) {
-            $kind === AdjusterKind::InLine, $kind === AdjusterKind::GovernorNut => ['thread' => 'M6 x 1', 'travel_mm' => 20.0],
-            $kind->isThreaded() => ['thread' => 'M8 x 1.25', 'travel_mm' => 16.0],
-            $kind->sets() === AdjustedQuantity::Play => ['mm_per_step' => $kind === AdjusterKind::RungClamp ? 2.5 : 1.0, 'travel_steps' => ['from' => 1, 'to' => 12]],
-            default => [],
-        } + ['access' => ['minutes' => 2]];
+        return ['id' => $kind->value, 'name' => $kind->label(), 'kind' => $kind->value];
     }
 }

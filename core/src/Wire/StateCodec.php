@@ -339,8 +339,8 @@ final class StateCodec
             'unit' => $adjuster->counting()->unit->value,
             'units' => $adjuster->counting()->unit->plural(),
             'letters' => $adjuster->counting()->unit->letters(),
-            'outward' => $adjuster->kind()->outward(),
-            'inward' => $adjuster->kind()->inward(),
+            'outward' => $adjuster->ways()->outward,
+            'inward' => $adjuster->ways()->inward,
             'sense' => $adjuster->sense()->value,
             'travel_mm' => $shows($adjuster->travel()->to),
             'places' => $adjuster->counting()->unit->isWhole() && $threaded === null ? $this->places($adjuster) : [],
@@ -360,7 +360,7 @@ final class StateCodec
             'at_mm' => $at === null ? null : $shows($at),
             'at_say' => $at === null ? null : $adjuster->where($at),
             'room_say' => $at === null ? null : $adjuster->room($this->goesOutward($adjuster) ? $adjuster->travel()->to->minus($at) : $at->minus($adjuster->travel()->from)),
-            'room_way' => $this->goesOutward($adjuster) ? $adjuster->kind()->outward() : $adjuster->kind()->inward(),
+            'room_way' => $this->goesOutward($adjuster) ? $adjuster->ways()->outward : $adjuster->ways()->inward,
             'home_say' => $home === null ? null : $adjuster->where($home),
             'home_mm' => $home === null ? null : $shows($home),
         ];
@@ -535,7 +535,7 @@ final class StateCodec
 
     private function direction(?Adjuster $adjuster, Steps $steps): ?string
     {
-        return $steps->count < 0 ? $adjuster?->kind()->inward() : $adjuster?->kind()->outward();
+        return $adjuster?->ways()->of($steps);
     }
 
     /** @return array<string, mixed>|null */

@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Wire;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
@@ -13,7 +14,7 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\Node;
-use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StartingSpec;
 
@@ -28,15 +29,31 @@ final class StartingSpecTest extends TestCase
     }
 
     #[DataProvider('families')]
-    public function test_every_family_has_a_run_that_can_be_read_and_a_spec_once_a_figure_is_there(FamilyKey $key): void
+    public function test_every_family_begins_with_a_draft_that_can_be_saved_and_names_what_is_empty(FamilyKey $key): void
     {
         $starting = StartingSpec::of($key);
-        $run = RunCodec::decode(Node::of($starting['run']));
-        self::assertSame(Families::of($key)->starting()->workingEnd, $run->workingEnd);
-        $isEmpty = ! isset($starting['spec']['aim']) && ! isset($starting['spec']['others']) && Families::of($key)->notSettable() === null;
-        $spec = SpecCodec::decode(Node::of($starting['spec'] + ($isEmpty ? ['aim' => ['kind' => SpecCodec::AIM, 'point' => 'lever_tip', 'low_mm' => 1, 'high_mm' => 2]] : [])));
+        $draft = RunDraft::of(Node::of($starting['run']));
+        self::assertSame(Families::of($key)->starting()->workingEnd, $draft->run->workingEnd);
+        $measured = array_filter($draft->run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->measuredBy() !== 'nothing');
+        self::assertCount(2 * count($measured), $draft->missing, 'a thread and its travel, or a step and how many');
+        $spec = SpecCodec::draft(Node::of($starting['spec']));
         self::assertSame(SourceKind::CommonPractice, $spec->source->kind);
         self::assertStringStartsWith("Common practice, no maker's figure: ", $spec->source->say());
+    }
+
+    /** A figure without a source is an empty field: what the trade has no figure for is nowhere filled in as if it had one. */
+    #[DataProvider('families')]
+    public function test_nothing_of_a_machine_is_made_up(FamilyKey $key): void
+    {
+        $starting = StartingSpec::of($key);
+        $invented = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'mm_per_step', 'travel_steps', 'access', 'pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'stroke_mm', 'arc_mm', 'at_most_kmh', 'tyre_mm', 'full_by_mm', 'pull_n'];
+        array_walk_recursive($starting, static fn (mixed $value, int|string $name) => self::assertNotContains($name, $invented));
+        $table = SpecCodec::draft(Node::of($starting['spec']))->other(OutcomeTable::class);
+        foreach ($key === FamilyKey::SpeedSelector ? [] : $table->settings ?? [] as $setting) {
+            foreach ($setting->sees as $word) {
+                self::assertTrue($word->provesNothing || $word->stands !== null, "{$setting->label}: {$word->label} has figures that no book gives");
+            }
+        }
     }
 
     public function test_the_figures_of_the_trade(): void
@@ -50,7 +67,7 @@ final class StartingSpecTest extends TestCase
     public function test_mode_cables_begin_with_bevels_so_that_four_turns_are_four_turns(): void
     {
         $starting = StartingSpec::of(FamilyKey::ModeCables);
-        $run = RunCodec::decode(Node::of($starting['run']));
+        $run = RunDraft::of(Node::of($starting['run']))->run;
         $table = SpecCodec::decode(Node::of($starting['spec']))->other(OutcomeTable::class);
         foreach ($table->movers ?? self::fail('no table') as $id => $mover) {
             $counting = $run->adjuster($id)?->counting() ?? self::fail("no {$id}");

@@ -1392,6 +1392,10 @@ export type Spec = {
      * A hash of what it says; named by who checks it or puts it in force.
      */
     content: string;
+    /**
+     * What nobody filled in yet: a figure, or an adjuster's thread, travel or steps. It is not checked before.
+     */
+    missing: Array<string>;
 };
 
 export type SpecList = {

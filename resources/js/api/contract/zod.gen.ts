@@ -370,7 +370,8 @@ export const zSpec = z.object({
             at: z.string().nullable()
         }))
     }).nullable(),
-    content: z.string()
+    content: z.string(),
+    missing: z.array(z.string())
 });
 
 export const zSpecList = z.object({

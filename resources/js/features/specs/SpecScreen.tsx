@@ -61,6 +61,7 @@ const Whole = ({ spec }: { spec: SpecWhole }) => {
       </Flex>
       <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" minWidth="0">
+          {spec.missing.length > 0 && <StillEmpty missing={spec.missing} />}
           {spec.taught !== null && <TaughtSheet spec={spec} taught={spec.taught} />}
           <Figures spec={spec} before={before?.content === spec.content ? null : before} />
           <SketchSheet spec={spec} />
@@ -74,6 +75,20 @@ const Whole = ({ spec }: { spec: SpecWhole }) => {
     </>
   );
 };
+
+/** What nobody filled in yet, which keeps a draft from being checked and from judging a machine. */
+const StillEmpty = ({ missing }: { missing: string[] }) => (
+  <Sheet padding="4" aria-label="Still empty" data-missing>
+    <Heading as="h2" fontSize="lg">
+      Fill in before it is checked
+    </Heading>
+    <Box as="ul" paddingLeft="5" marginTop="1">
+      {missing.map((one) => (
+        <li key={one}>{one}</li>
+      ))}
+    </Box>
+  </Sheet>
+);
 
 const Actions = ({ spec, onStale }: { spec: SpecWhole; onStale: () => void }) => {
   const person = useSignedIn();
@@ -262,11 +277,14 @@ const AdjusterLine = ({ adjuster }: { adjuster: AdjusterDraft }) => (
     <Box as="span" color="soft">
       {', '}
       {kindName(adjuster.kind).toLowerCase()}
-      {adjuster.travel !== '' && `, ${adjuster.thread}, ${adjuster.travel} mm`}
+      {adjuster.thread !== '' && `, ${adjuster.thread}`}
+      {adjuster.travel !== '' && `, ${adjuster.travel} mm`}
       {adjuster.perTurn !== '' && `, ${adjuster.perTurn} ${adjuster.counts}s a turn`}
-      {adjuster.step !== '' && `, ${adjuster.step} mm a step, ${adjuster.from} to ${adjuster.to}`}
+      {adjuster.step !== '' && `, ${adjuster.step} mm a step`}
+      {adjuster.from !== '' && `, ${adjuster.from} to ${adjuster.to}`}
       {adjuster.cover !== '' && `, under the ${adjuster.cover}`}
       {adjuster.torque !== '' && `, ${adjuster.torque} N·m`}
+      {adjuster.out !== '' && `, ${adjuster.out} and ${adjuster.in} for out and in`}
     </Box>
   </Box>
 );

@@ -22,12 +22,17 @@ export type AdjusterDraft = {
   cover: string;
   tools: string;
   torque: string;
+  /** What its people call its two ways; empty for the words of its kind. */
+  out: string;
+  in: string;
 };
 
 export type LimitDraft = { kind: LimitKind; figures: Record<string, string> };
 
 /** What can be seen at a setting, and between which places of the arm that is so. */
-export type SightDraft = { key: string; label: string; low: string; high: string; nothing: boolean };
+/** Where it stands when something is seen: by a word, between two figures of a book, or not told by it at all. */
+export type Standing = 'right' | 'short' | 'past' | 'between' | 'nothing';
+export type SightDraft = { key: string; label: string; low: string; high: string; stands: Standing };
 export type SettingDraft = {
   kept: Written;
   key: string;
@@ -112,17 +117,19 @@ export const emptyAdjuster = (n: number): AdjusterDraft => ({
   id: `adjuster_${n}`,
   name: '',
   kind: 'barrel',
-  thread: 'M8 x 1.25',
-  travel: '12',
+  thread: '',
+  travel: '',
   counts: 'turn',
   perTurn: '',
-  step: '1',
-  from: '1',
-  to: '12',
-  minutes: '1',
+  step: '',
+  from: '',
+  to: '',
+  minutes: '',
   cover: '',
   tools: '',
   torque: '',
+  out: '',
+  in: '',
 });
 
 function adjuster(value: unknown): AdjusterDraft {
@@ -141,10 +148,12 @@ function adjuster(value: unknown): AdjusterDraft {
     step: text(kept.mm_per_step),
     from: text(steps.from),
     to: text(steps.to),
-    minutes: text(access.minutes ?? 0),
+    minutes: text(access.minutes),
     cover: text(access.cover),
     tools: text(access.tools),
     torque: text(kept.lock_torque_nm),
+    out: text(record(kept.ways).out),
+    in: text(record(kept.ways).in),
   };
 }
 
@@ -184,7 +193,7 @@ function table(value: unknown): TableDraft {
             label: text(sight.label),
             low: text(sight.low),
             high: text(sight.high),
-            nothing: sight.proves_nothing === true,
+            stands: standing(sight),
           };
         }),
       };
@@ -196,6 +205,11 @@ function table(value: unknown): TableDraft {
     })),
   };
 }
+
+const standing = (sight: Written): Standing => {
+  if (sight.proves_nothing === true) return 'nothing';
+  return sight.stands === 'right' || sight.stands === 'short' || sight.stands === 'past' ? sight.stands : 'between';
+};
 
 function second(spec: Written): SecondDraft | null {
   const key = spec.backward !== undefined ? 'backward' : 'secondary';
@@ -354,6 +368,12 @@ export const shortName = (name: string): string =>
 const ofThread = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn'];
 const ofSteps = ['mm_per_step', 'knowledge', 'travel_steps', 'healthy_steps', 'smallest_step'];
 
+/** What of it is filled in; undefined where nothing is. */
+const some = (fields: Record<string, unknown>): Written | undefined => {
+  const there = filled(fields);
+  return Object.keys(there).length === 0 ? undefined : there;
+};
+
 export function writtenAdjuster(one: AdjusterDraft): Written {
   const by = measuredBy[one.kind as keyof typeof measuredBy] ?? 'nothing';
   const drop = [
@@ -377,10 +397,14 @@ export function writtenAdjuster(one: AdjusterDraft): Written {
         }
       : {}),
     ...(by === 'steps'
-      ? { mm_per_step: figure(one.step), travel_steps: { from: figure(one.from), to: figure(one.to) } }
+      ? {
+          mm_per_step: figure(one.step),
+          travel_steps: some({ from: figure(one.from), to: figure(one.to) }),
+        }
       : {}),
     lock_torque_nm: figure(one.torque),
-    access: filled({ minutes: figure(one.minutes) ?? 0, cover: word(one.cover), tools: word(one.tools) }),
+    ways: some({ out: word(one.out), in: word(one.in) }),
+    access: some({ minutes: figure(one.minutes), cover: word(one.cover), tools: word(one.tools) }),
   });
 }
 
@@ -427,7 +451,11 @@ function writtenBook(draft: SpecDraft): Written | undefined {
 const writtenSight = (sight: SightDraft): Written => ({
   key: sight.key,
   label: sight.label.trim(),
-  ...(sight.nothing ? { proves_nothing: true } : { low: figure(sight.low) ?? null, high: figure(sight.high) ?? null }),
+  ...(sight.stands === 'nothing'
+    ? { proves_nothing: true }
+    : sight.stands === 'between'
+      ? { low: figure(sight.low) ?? null, high: figure(sight.high) ?? null }
+      : { stands: sight.stands }),
 });
 
 const writtenTable = (one: TableDraft): Written => ({

@@ -9,7 +9,7 @@ import { measuredBy } from '../../specs/words';
 import { useBench } from '../useBench';
 
 /** Neither thread nor travel is known before somebody looked. */
-const unknown: AdjusterDraft = { ...emptyAdjuster(1), thread: '', travel: '', from: '', to: '', step: '' };
+const unknown: AdjusterDraft = emptyAdjuster(1);
 
 const says = (draft: AdjusterDraft): boolean => {
   const by = measuredBy[draft.kind as keyof typeof measuredBy] ?? 'nothing';

@@ -45,7 +45,9 @@ export const CableRun = ({ draft, set }: FormProps) => {
         <Entry label="Working end" value={draft.workingEnd} onChange={(workingEnd) => set({ workingEnd })} />
       </Grid>
       <Box textStyle="small" marginTop="1">
-        Distances may stay empty: the first moves then teach how far the play goes with each turn.
+        Distances may stay empty: the first moves then teach how far the play goes with each turn. A thread, travel or
+        step that nobody measured yet stays empty too: the draft is saved, and tells what it still needs before it is
+        checked.
       </Box>
       {draft.cables.map((cable, at) => (
         <OneCable
@@ -148,6 +150,7 @@ export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) 
       onChange={(value) => onChange({ [key]: value })}
       kind={kind}
       most={kind === 'text' ? 60 : 10}
+      name={`${adjuster.id}_${key}`}
     />
   );
   return (
@@ -183,6 +186,8 @@ export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) 
         {field('Under which cover', 'cover', 'text')}
         {field('Tools', 'tools', 'text')}
         {field('Lock, N·m', 'torque')}
+        {field('Outward is called', 'out', 'text')}
+        {field('Inward is called', 'in', 'text')}
       </Grid>
       {onRemove !== undefined && (
         <Flex justifyContent="flex-end" marginTop="1">

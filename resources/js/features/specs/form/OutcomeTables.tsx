@@ -1,7 +1,7 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Button, Sheet } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
-import { freeKey, type SettingDraft, type SightDraft, type TableDraft } from '../draft';
+import { freeKey, type SettingDraft, type SightDraft, type Standing, type TableDraft } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 
 const MOST_SETTINGS = 12;
@@ -60,6 +60,8 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
           key={setting.key}
           setting={setting}
           unit={table.unit}
+          plus={table.plus}
+          minus={table.minus}
           last={table.settings.length === 1}
           onChange={(change) => onChange({ settings: changed(table.settings, n, change) })}
           onRemove={() => onChange({ settings: without(table.settings, n) })}
@@ -139,18 +141,20 @@ const emptySetting = (there: SettingDraft[]): SettingDraft => ({
   at: '0',
   wants: 'seen_1',
   telling: true,
-  sees: ['seen_1', 'seen_2'].map((key) => ({ key, label: '', low: '', high: '', nothing: false })),
+  sees: ['seen_1', 'seen_2'].map((key) => ({ key, label: '', low: '', high: '', stands: 'between' as const })),
 });
 
 type SettingProps = {
   setting: SettingDraft;
   unit: string;
+  plus: string;
+  minus: string;
   last: boolean;
   onChange: (change: Partial<SettingDraft>) => void;
   onRemove: () => void;
 };
 
-const OneSetting = ({ setting, unit, last, onChange, onRemove }: SettingProps) => (
+const OneSetting = ({ setting, unit, plus, minus, last, onChange, onRemove }: SettingProps) => (
   <Box borderTopWidth="thin" borderColor="line" paddingTop="3" marginTop="3" data-setting-fields={setting.key}>
     <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 8rem 2fr' }} gap="3" alignItems="end">
       <Entry
@@ -173,7 +177,7 @@ const OneSetting = ({ setting, unit, last, onChange, onRemove }: SettingProps) =
           value={setting.wants}
           onChange={(wants) => onChange({ wants })}
           options={setting.sees
-            .filter((one) => !one.nothing)
+            .filter((one) => one.stands !== 'nothing')
             .map((one) => ({ key: one.key, label: one.label || 'not named yet' }))}
         />
       </Box>
@@ -184,6 +188,8 @@ const OneSetting = ({ setting, unit, last, onChange, onRemove }: SettingProps) =
         sight={sight}
         name={`${setting.key}_${sight.key}`}
         unit={unit}
+        plus={plus}
+        minus={minus}
         mayGo={setting.sees.length > 2 && sight.key !== setting.wants}
         onChange={(change) => onChange({ sees: changed(setting.sees, n, change) })}
         onRemove={() => onChange({ sees: without(setting.sees, n) })}
@@ -206,7 +212,7 @@ const OneSetting = ({ setting, unit, last, onChange, onRemove }: SettingProps) =
                 label: '',
                 low: '',
                 high: '',
-                nothing: false,
+                stands: 'between',
               },
             ],
           })
@@ -227,18 +233,33 @@ type SightProps = {
   sight: SightDraft;
   name: string;
   unit: string;
+  plus: string;
+  minus: string;
   mayGo: boolean;
   onChange: (change: Partial<SightDraft>) => void;
   onRemove: () => void;
 };
 
 /** One thing that can be seen, and where the arm then stands: beyond an edge that is empty it may stand anywhere. */
-const OneSight = ({ sight, name, unit, mayGo, onChange, onRemove }: SightProps) => (
-  <Grid templateColumns={{ base: '1fr 1fr', md: '2fr 7rem 7rem auto' }} gap="3" alignItems="end" marginTop="2">
+const OneSight = ({ sight, name, unit, plus, minus, mayGo, onChange, onRemove }: SightProps) => (
+  <Grid templateColumns={{ base: '1fr 1fr', md: '2fr 1.2fr 7rem 7rem auto' }} gap="3" alignItems="end" marginTop="2">
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
       <Entry label="Seen" value={sight.label} onChange={(label) => onChange({ label })} most={80} name={name} />
     </Box>
-    {!sight.nothing && (
+    <Pick
+      label="Then it stands"
+      value={sight.stands}
+      onChange={(to) => onChange({ stands: to as Standing })}
+      options={[
+        { key: 'right', label: 'right' },
+        { key: 'short', label: `too far ${minus}` },
+        { key: 'past', label: `too far ${plus}` },
+        { key: 'between', label: 'between two figures' },
+        { key: 'nothing', label: 'not told by this' },
+      ]}
+      name={`${name}_stands`}
+    />
+    {sight.stands === 'between' && (
       <>
         <Entry
           label={`From, ${unit}`}
@@ -259,18 +280,6 @@ const OneSight = ({ sight, name, unit, mayGo, onChange, onRemove }: SightProps) 
       </>
     )}
     <Flex alignItems="center" gap="3" gridColumn={{ base: '1 / -1', md: 'auto' }}>
-      <Flex asChild gap="2" alignItems="center" minHeight="touch" cursor="pointer">
-        <label>
-          <chakra.input
-            type="checkbox"
-            boxSize="1.5rem"
-            accentColor="{colors.graphite.ink}"
-            checked={sight.nothing}
-            onChange={(event) => onChange({ nothing: event.target.checked })}
-          />
-          proves nothing
-        </label>
-      </Flex>
       {mayGo && (
         <Button look="quiet" size="small" onClick={onRemove}>
           Out
