@@ -33,22 +33,22 @@ final readonly class RunDraft
         $missing = [];
         $run = is_array($node->value) ? $node->value : [];
         if (is_array($run['cables'] ?? null)) {
-            $run['cables'] = array_map(static fn (mixed $cable): mixed => self::filled($cable, $missing), $run['cables']);
+            foreach ($run['cables'] as $place => $cable) {
+                [$run['cables'][$place], $empty] = self::filled($cable);
+                array_push($missing, ...$empty);
+            }
         }
 
         return new self(RunCodec::decode(Node::of($missing === [] ? $node->value : $run, $node->path)), $missing);
     }
 
-    /**
-     * A cable with a stand-in in each empty field.
-     *
-     * @param  list<string>  $missing  what was empty is put here
-     */
-    private static function filled(mixed $cable, array &$missing): mixed
+    /** @return array{mixed, list<string>} a cable with a stand-in in each empty field, and what those are */
+    private static function filled(mixed $cable): array
     {
         if (! is_array($cable) || ! is_array($cable['adjusters'] ?? null)) {
-            return $cable;
+            return [$cable, []];
         }
+        $missing = [];
         foreach (array_filter($cable['adjusters'], is_array(...)) as $place => $adjuster) {
             foreach (self::empty($adjuster) as $key => [$standIn, $what]) {
                 $adjuster[$key] = $standIn;
@@ -57,7 +57,7 @@ final readonly class RunDraft
             $cable['adjusters'][$place] = $adjuster;
         }
 
-        return $cable;
+        return [$cable, $missing];
     }
 
     /**
