@@ -389,7 +389,7 @@ export function writtenAdjuster(one: AdjusterDraft): Written {
     kind: one.kind,
     ...(by === 'thread'
       ? {
-          thread: isPitch ? undefined : one.thread.trim(),
+          thread: isPitch ? undefined : word(one.thread),
           pitch_mm: isPitch ? figure(one.thread) : undefined,
           travel_mm: figure(one.travel),
           clicks_per_turn: one.counts === 'click' ? (figure(one.perTurn) ?? 0) : undefined,

@@ -8,6 +8,7 @@ import { Mark } from '../../../components/Marks';
 import { MiniTape } from '../../../components/MiniTape';
 import { Refusal } from '../../../components/Refusal';
 import { bandText } from '../../../lib/figures';
+import { hasFigure } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 import { points } from '../words';
 
@@ -31,6 +32,7 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
   useEffect(() => {
     if (data !== undefined) set({ low: low === null ? '' : String(low), high: high === null ? '' : String(high) });
   }, [data, low, high]);
+  const isPlayless = draft.tables.length > 0 && !hasFigure(draft);
   const band = { low_mm: figure(draft.low), high_mm: figure(draft.high) };
   return (
     <>
@@ -44,27 +46,41 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
           onChange={(value) => set({ printed: value, despite: false })}
           most={120}
           name="printed"
-          hint="Such as 10–20 mm (3/8–13/16 in), at least 2 mm, up to 1/16 in"
+          hint={
+            isPlayless
+              ? 'What it does at its settings decides. Write a figure here only where the book has one as well.'
+              : 'Such as 10–20 mm (3/8–13/16 in), at least 2 mm, up to 1/16 in'
+          }
         />
-        <Grid templateColumns="1fr 1fr" gap="3">
-          <Entry
-            label="Least, mm"
-            value={draft.low}
-            onChange={(value) => set({ low: value })}
-            kind="decimal"
-            most={12}
-            name="low"
-          />
-          <Entry
-            label="Most, mm"
-            value={draft.high}
-            onChange={(value) => set({ high: value })}
-            kind="decimal"
-            most={12}
-            name="high"
-          />
-        </Grid>
-        <Pick label="Read at" value={draft.point} onChange={(point) => set({ point })} options={points} name="point" />
+        {!isPlayless && (
+          <>
+            <Grid templateColumns="1fr 1fr" gap="3">
+              <Entry
+                label="Least, mm"
+                value={draft.low}
+                onChange={(value) => set({ low: value })}
+                kind="decimal"
+                most={12}
+                name="low"
+              />
+              <Entry
+                label="Most, mm"
+                value={draft.high}
+                onChange={(value) => set({ high: value })}
+                kind="decimal"
+                most={12}
+                name="high"
+              />
+            </Grid>
+            <Pick
+              label="Read at"
+              value={draft.point}
+              onChange={(point) => set({ point })}
+              options={points}
+              name="point"
+            />
+          </>
+        )}
         {(band.low_mm !== null || band.high_mm !== null) && (
           <Box>
             <MiniTape width={300} band={band} found={null} now={null} left={null} />
