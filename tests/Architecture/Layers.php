@@ -9,6 +9,6 @@ final class Layers
 {
     public const OF_THE_CORE = [
         'Errors', 'Statistics', 'Quantity', 'Cable', 'Procedure', 'Spec', 'Family', 'Measurement', 'Log', 'Facts', 'Learning',
-        'Judging', 'Planning', 'Progress', 'Bench', 'Wear', 'Day', 'Wire', 'Practice',
+        'Judging', 'Planning', 'Progress', 'Bench', 'Wear', 'Day', 'Diagnosis', 'Wire', 'Practice',
     ];
 }

@@ -27,6 +27,13 @@ final class VividCommandTest extends TestCase
         self::assertSame('perch', self::json($process)['next']['recommended']);
     }
 
+    public function test_diagnose_prints_causes_and_what_to_look_at_next(): void
+    {
+        $process = self::vivid('diagnose', self::ROOT.'/docs/formats/examples/diagnoses/slipping-clutch.json');
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        self::assertSame('arm_free', self::json($process)['next']['key']);
+    }
+
     /** @return iterable<string, array{list<string>, string}> */
     public static function wrong(): iterable
     {
@@ -35,6 +42,7 @@ final class VividCommandTest extends TestCase
         yield 'a folder' => [['replay', '/tmp'], 'There is no file /tmp that can be read.'];
         yield 'a file that is no JSON' => [['replay', self::ROOT.'/bin/vivid'], '$: this is not JSON'];
         yield 'another kind of JSON' => [['replay', self::ROOT.'/composer.json'], '$: the key “name” is not known here.'];
+        yield 'a job where a complaint is asked for' => [['diagnose', self::ROOT.'/docs/formats/examples/bail.json'], '$: the key “spec” is not known here.'];
         yield 'no command' => [[], 'Usage:'];
     }
 

@@ -59,4 +59,6 @@ foreach ($rows as $row) {
     printf("%-28s %-6s %20.13g %20.13g %12.2e%s\n", $row['name'], $row['tool'], $row['value'], $now, $off, $isFar ? '  too far' : '');
 }
 printf("%d values, %d too far\n", count($rows), $far);
-exit($far === 0 ? 0 : 1);
+$areStored = answer(['Rscript', '--vanilla', __DIR__.'/diagnoses.R']) === trim((string) file_get_contents(__DIR__.'/diagnoses.json'));
+echo 'diagnoses.json is ', $areStored ? 'what R prints' : 'not what R prints now', "\n";
+exit($far === 0 && $areStored ? 0 : 1);

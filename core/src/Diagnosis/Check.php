@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Diagnosis;
+
+/** Something to look at, read or try that tells causes apart: what, how, with what, how long, and what it may show. */
+final readonly class Check
+{
+    /**
+     * @param  array<string, string>  $finds  what may be wrong, by key, in the words of a button
+     */
+    private function __construct(
+        public string $key,
+        public string $label,
+        public string $how,
+        public string $right,
+        public array $finds,
+        public float $minutes,
+        /** What is asked elsewhere in the product by the same thing: `reading`, `inspection:wire`, `proof:snap_shut`, `measure:friction_plate`. */
+        public ?string $of = null,
+        public ?string $cover = null,
+        public float $coverMinutes = 0.0,
+        public ?string $tools = null,
+        public ?string $caution = null,
+        /** Whether it comes before anything runs. */
+        public bool $isSafety = false,
+        public bool $runs = false,
+    ) {}
+
+    /** @param  array<string, string>  $finds */
+    public static function of(string $key, string $label, string $how, string $right, array $finds, float $minutes): self
+    {
+        return new self($key, $label, $how, $right, $finds, $minutes);
+    }
+
+    /** Free play as the spec reads it. */
+    public static function play(float $minutes = 2.0): self
+    {
+        return new self('play', 'Free play', 'Read it as the spec does, three times.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], $minutes, 'reading', tools: 'rule or caliper');
+    }
+
+    public function as(string $of): self
+    {
+        return $this->with(of: $of);
+    }
+
+    /** The same look where its family asks for it nowhere else. */
+    public function onlyHere(): self
+    {
+        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, null, $this->cover, $this->coverMinutes, $this->tools, $this->caution, $this->isSafety, $this->runs);
+    }
+
+    /** @param  float  $minutes  to take it off and put it back; spent once for all that lies under it */
+    public function under(string $cover, float $minutes): self
+    {
+        return $this->with(cover: $cover, coverMinutes: $minutes);
+    }
+
+    public function using(string $tools): self
+    {
+        return $this->with(tools: $tools);
+    }
+
+    public function saying(string $caution): self
+    {
+        return $this->with(caution: $caution);
+    }
+
+    public function first(): self
+    {
+        return $this->with(isSafety: true);
+    }
+
+    public function running(string $caution): self
+    {
+        return $this->with(caution: $caution, runs: true);
+    }
+
+    /** Whether somebody at the other end of the line can answer it: no tool, no cover, nothing run. */
+    public function isForThePhone(): bool
+    {
+        return $this->tools === null && $this->cover === null && ! $this->runs;
+    }
+
+    /** @return array<string, string> all its answers, the right one first */
+    public function answers(): array
+    {
+        return [self::RIGHT => $this->right] + $this->finds;
+    }
+
+    public const RIGHT = 'right';
+
+    private function with(?string $of = null, ?string $cover = null, ?float $coverMinutes = null, ?string $tools = null, ?string $caution = null, ?bool $isSafety = null, ?bool $runs = null): self
+    {
+        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $of ?? $this->of, $cover ?? $this->cover, $coverMinutes ?? $this->coverMinutes,
+            $tools ?? $this->tools, $caution ?? $this->caution, $isSafety ?? $this->isSafety, $runs ?? $this->runs);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Diagnosis;
+
+use LogicException;
+
+/** What the trade knows of one family of controls: what people come with, what may be the cause, what tells. Common practice, no source. */
+final readonly class Knowledge
+{
+    /**
+     * @param  list<Symptom>  $symptoms
+     * @param  array<string, Check>  $checks
+     * @param  array<string, Cause>  $causes  the unlisted one last
+     */
+    private function __construct(public array $symptoms, public array $checks, public array $causes) {}
+
+    /**
+     * @param  list<Symptom>  $symptoms
+     * @param  list<Check>  $checks
+     * @param  list<Cause>  $causes
+     * @param  list<Cause>  $shared  of many families: what a family does not ask for falls away, and what it says of its own stands in place of one of these
+     */
+    public static function of(array $symptoms, array $checks, array $causes, array $shared = []): self
+    {
+        $checks = array_combine(array_map(static fn (Check $one): string => $one->key, $checks), $checks);
+        $known = array_fill_keys(array_map(static fn (Symptom $one): string => $one->value, $symptoms), true);
+        foreach ($checks as $check) {
+            foreach (array_keys($check->finds) as $answer) {
+                $known["{$check->key}:{$answer}"] = true;
+            }
+        }
+        $causes = array_combine(array_map(static fn (Cause $one): string => $one->key, $causes), $causes);
+        foreach ($shared as $one) {
+            $here = $one->only($known);
+            $brought = array_filter(array_keys($here->links), static fn (string $seen): bool => Symptom::tryFrom($seen) !== null);
+            $causes += $brought === [] || count($brought) === count($here->links) ? [] : [$one->key => $here];
+        }
+        $causes[Cause::OTHER] = Cause::other($symptoms);
+        foreach ($causes as $cause) {
+            foreach (array_keys(array_diff_key($cause->links, $known)) as $unknown) {
+                throw new LogicException("{$cause->key} brings about {$unknown}, which nobody asks for.");
+            }
+        }
+
+        return new self($symptoms, $checks, $causes);
+    }
+
+    /** @return array<string, list<string>> what each question may find: a symptom itself, a check its bad answers, as `check:answer` */
+    public function questions(): array
+    {
+        $questions = [];
+        foreach ($this->symptoms as $symptom) {
+            $questions[$symptom->value] = [$symptom->value];
+        }
+        foreach ($this->checks as $check) {
+            $questions[$check->key] = array_map(static fn (string $answer): string => "{$check->key}:{$answer}", array_keys($check->finds));
+        }
+
+        return $questions;
+    }
+}

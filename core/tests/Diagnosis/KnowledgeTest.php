@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Diagnosis;
+
+use LogicException;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use ReflectionClass;
+use VividPull\Core\Diagnosis\Cause;
+use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Diagnosis\Check;
+use VividPull\Core\Diagnosis\Commonness;
+use VividPull\Core\Diagnosis\Grade;
+use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Diagnosis\Model;
+use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Diagnosis\Weights;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Spec\FamilyKey;
+
+/** What the trade knows of causes is whole: nothing is asked that tells nothing, nothing is blamed that nobody can find. */
+final class KnowledgeTest extends TestCase
+{
+    /** @return iterable<string, array{FamilyKey}> */
+    public static function families(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            yield $key->value => [$key];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_each_cause_brings_something_people_come_with_and_something_that_can_be_looked_at(FamilyKey $family): void
+    {
+        foreach (Causes::of($family)->causes as $cause) {
+            $symptoms = array_filter(array_keys($cause->links), static fn (string $seen): bool => Symptom::tryFrom($seen) !== null);
+            self::assertNotSame([], $symptoms, "{$cause->key} brings nothing anybody would come with");
+            self::assertTrue($cause->key === Cause::OTHER || count($symptoms) < count($cause->links), "{$cause->key} cannot be looked for");
+            self::assertGreaterThan(0.0, $cause->minutes);
+            self::assertMatchesRegularExpression('/\.$/', $cause->cure);
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_nothing_is_asked_that_speaks_for_no_cause(FamilyKey $family): void
+    {
+        $knowledge = Causes::of($family);
+        $listed = array_diff_key($knowledge->causes, [Cause::OTHER => true]);
+        foreach (array_merge(...array_values($knowledge->questions())) as $finding) {
+            self::assertNotSame([], array_filter($listed, static fn (Cause $one): bool => isset($one->links[$finding])), "nothing brings about {$finding}");
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_what_is_looked_at_elsewhere_too_is_called_as_it_is_there(FamilyKey $family): void
+    {
+        $declared = Families::of($family);
+        $inspections = array_map(static fn ($one): string => "inspection:{$one->key}", $declared->lookOver());
+        $proofs = array_map(static fn (string $file): string => $file, self::proofs($family));
+        $measures = array_map(static fn (MeasureKey $one): string => "measure:{$one->value}", MeasureKey::cases());
+        foreach (Causes::of($family)->checks as $check) {
+            if ($check->of !== null) {
+                self::assertContains($check->of, ['reading', 'thread', ...$inspections, ...$proofs, ...$measures], "{$check->key} is called {$check->of}");
+            }
+        }
+        self::assertNotSame([], $inspections);
+    }
+
+    /** @return list<string> every proof the family names, on whatever run */
+    private static function proofs(FamilyKey $family): array
+    {
+        $files = [(string) (new ReflectionClass(Families::of($family)))->getFileName()];
+        for ($class = (new ReflectionClass(Families::of($family)))->getParentClass(); $class !== false; $class = $class->getParentClass()) {
+            $files[] = (string) $class->getFileName();
+        }
+        preg_match_all("/Proof::(?:yesIsRight|choice)\((?:'(\w+)'|Proof::WIDE_OPEN)/", implode('', array_map(file_get_contents(...), $files)), $found);
+
+        return array_map(static fn (string $key): string => 'proof:'.($key === '' ? 'wide_open' : $key), $found[1]);
+    }
+
+    public function test_every_symptom_people_start_from_is_known_in_some_family(): void
+    {
+        $known = array_merge(...array_map(static fn (FamilyKey $key): array => Causes::of($key)->symptoms, FamilyKey::cases()));
+
+        self::assertSame([], array_udiff(Symptom::cases(), $known, static fn (Symptom $one, Symptom $other): int => $one->value <=> $other->value));
+    }
+
+    /** Common practice, no source: what is mistaken for a bad adjustment. */
+    public function test_the_imitators_of_a_bad_adjustment_are_among_the_causes(): void
+    {
+        $imitators = [];
+        foreach (FamilyKey::cases() as $key) {
+            foreach (Causes::of($key)->causes as $cause) {
+                $imitators += $cause->isImitator ? [$cause->key => true] : [];
+            }
+        }
+        foreach (['bent_bracket', 'broken_peg', 'weak_return', 'wrong_spline', 'worn_rod', 'stretched_belt', 'hot', 'wrong_oil', 'out_of_groove'] as $one) {
+            self::assertArrayHasKey($one, $imitators);
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_a_family_is_a_few_hundred_hypotheses_at_most(FamilyKey $family): void
+    {
+        $model = Model::of(Causes::of($family), Weights::ofTheTrade());
+
+        self::assertLessThanOrEqual(400, count($model->hypotheses));
+        self::assertEqualsWithDelta(1.0, array_sum($model->prior), 1e-9);
+        foreach ($model->chances as $question => $answers) {
+            foreach (array_keys($model->hypotheses) as $h) {
+                self::assertEqualsWithDelta(1.0, array_sum(array_column($answers, $h)), 1e-9, $question);
+            }
+        }
+    }
+
+    public function test_a_link_to_what_nobody_asks_is_refused(): void
+    {
+        $this->expectException(LogicException::class);
+        $this->expectExceptionMessage('mouse brings about oil:wrong, which nobody asks for.');
+
+        Knowledge::of([Symptom::Slips], [Check::play()], [Cause::of('mouse', 'A mouse', Commonness::Rare, 'A cat.', 5)->shows('oil:wrong', Grade::Always, 'it drank')]);
+    }
+
+    public function test_grades_are_numbers_in_order(): void
+    {
+        $chances = array_map(static fn (Grade $one): float => $one->chance(), Grade::cases());
+        $sorted = $chances;
+        rsort($sorted);
+        self::assertSame($sorted, $chances);
+        self::assertSame([Grade::Sometimes, Grade::Never, Grade::Always], [Grade::Always->shifted(2), Grade::Rarely->shifted(2), Grade::Usually->shifted(-2)]);
+    }
+}
