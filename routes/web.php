@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\ComplaintController;
 use App\Http\Controllers\DueController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\ExchangeController;
@@ -62,8 +63,14 @@ Route::prefix('api')->group(function (): void {
         Route::middleware('may:report')->group(function (): void {
             Route::post('machines/{tag}/meter', [MachineKeepingController::class, 'meter']);
             Route::post('machines/{tag}/intakes', [MachineKeepingController::class, 'intake']);
+            Route::post('machines/{tag}/controls/{control}/complaints', [ComplaintController::class, 'open']);
+            Route::post('complaints/{complaint}/answers', [ComplaintController::class, 'answer']);
+            Route::post('complaints/{complaint}/closed', [ComplaintController::class, 'close']);
             Route::post('intakes/{intake}/answer', [MachineKeepingController::class, 'answer'])->middleware('may:sign_off');
         });
+        Route::get('complaints', [ComplaintController::class, 'index']);
+        Route::get('complaints/{complaint}', [ComplaintController::class, 'show']);
+        Route::get('machines/{tag}/controls/{control}/symptoms', [ComplaintController::class, 'start']);
         Route::get('jobs/{job}/sheet', [SheetController::class, 'job']);
         Route::get('machines/{tag}/sheet', [SheetController::class, 'machine']);
         Route::get('machines/{tag}/controls/{control}/blank', [SheetController::class, 'blank']);

@@ -78,6 +78,10 @@ final readonly class Opening
             $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($reported, 0, 500)], $now);
         }
 
+        foreach (Complaints::said($control) as $said) {
+            $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($said, 0, 500)], $now);
+        }
+
         return $job;
     }
 

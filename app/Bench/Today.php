@@ -50,6 +50,7 @@ final readonly class Today
             'queue' => $queue,
             'done' => DoneToday::on($this->now),
             'intakes' => Intakes::open(),
+            'complaints' => Complaints::waiting(),
             'carry_on' => collect($queue)->filter(static fn (array $row): bool => $row['control']['job'] !== null)->sortByDesc('control.at')->first(),
             'tagged' => $rows->filter(static fn (array $row): bool => $row['control']['tag'] !== null)->values()->all(),
             'due' => $rows->filter(fn (array $row): bool => $this->isDueSoon($row))->sortBy('control.due_on')->values()->all(),

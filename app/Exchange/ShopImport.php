@@ -140,9 +140,12 @@ final class ShopImport
             throw Refused::because('This zip is not in the format '.ShopExport::FORMAT.'.');
         }
         $this->heads = $node->has('heads') ? array_map(static fn (Node $head): string => $head->string(64), $node->at('heads')->entries()) : null;
-        $node->at('tables')->object(array_keys(ShopTables::EXPORTED));
+        $node->at('tables')->object(array_values(array_diff(array_keys(ShopTables::EXPORTED), ShopTables::SINCE)), ShopTables::SINCE);
         $tables = [];
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
+            if (! $node->at('tables')->has($table)) {
+                continue;
+            }
             $about = $node->at('tables')->at($table)->object(['rows', 'sha256']);
             $tables[$table] = ['rows' => $about->at('rows')->integer(0, PHP_INT_MAX), 'sha256' => $about->at('sha256')->string(64)];
         }

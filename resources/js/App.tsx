@@ -20,6 +20,9 @@ const JobScreen = lazy(() => import('./features/job/JobScreen'));
 const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
 const SpecScreen = lazy(() => import('./features/specs/SpecScreen'));
 const SpecEditScreen = lazy(() => import('./features/specs/SpecEditScreen'));
+const CausesScreen = lazy(() => import('./features/cause/CausesScreen'));
+const ComplainScreen = lazy(() => import('./features/cause/ComplainScreen'));
+const ComplaintScreen = lazy(() => import('./features/cause/ComplaintScreen'));
 const DueScreen = lazy(() => import('./features/due/DueScreen'));
 const LabelScreen = lazy(() => import('./features/label/LabelScreen'));
 const ShopScreen = lazy(() => import('./features/shop/ShopScreen'));
@@ -104,6 +107,9 @@ const Screens = () => (
       <Route path="/" element={<BenchScreen />} />
       <Route path="/machines" element={<MachinesScreen />} />
       <Route path="/machines/:tag" element={<MachineScreen />} />
+      <Route path="/machines/:tag/:control/cause" element={<ComplainScreen />} />
+      <Route path="/causes" element={<CausesScreen />} />
+      <Route path="/causes/:id" element={<ComplaintScreen />} />
       <Route path="/jobs/:id" element={<JobScreen />} />
       <Route path="/specs" element={<SpecsScreen />} />
       <Route path="/specs/new" element={<SpecEditScreen how="new" />} />

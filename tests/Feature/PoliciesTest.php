@@ -18,7 +18,8 @@ use VividPull\Core\Log\Role;
 final class PoliciesTest extends TestCase
 {
     private const FOR_EVERYBODY = ['DELETE session', 'GET bench', 'GET machines', 'GET machines/{tag}', 'GET jobs/{job}', 'GET jobs/{job}/file', 'GET jobs/{job}/alike', 'GET jobs/{job}/parts',
-        'GET jobs/{job}/photos/{photo}', 'GET shelf', 'POST session/person', 'PUT session/password', 'PUT session/pin', 'GET sessions', 'DELETE sessions/{key}', 'GET people', 'GET jobs/{job}/sheet', 'GET machines/{tag}/sheet', 'GET machines/{tag}/controls/{control}/blank', 'GET export/history', 'GET export/readings', 'GET export/specs', 'GET due', 'POST calendar', 'DELETE calendar', 'GET specs', 'GET specs/starting/{family}', 'GET specs/{spec}', 'GET specs/{spec}/sketch', 'GET specs/{spec}/changes'];
+        'GET jobs/{job}/photos/{photo}', 'GET shelf', 'POST session/person', 'PUT session/password', 'PUT session/pin', 'GET sessions', 'DELETE sessions/{key}', 'GET people', 'GET jobs/{job}/sheet', 'GET machines/{tag}/sheet', 'GET machines/{tag}/controls/{control}/blank', 'GET export/history', 'GET export/readings', 'GET export/specs', 'GET due', 'POST calendar', 'DELETE calendar', 'GET specs', 'GET specs/starting/{family}', 'GET specs/{spec}', 'GET specs/{spec}/sketch', 'GET specs/{spec}/changes',
+        'GET complaints', 'GET complaints/{complaint}', 'GET machines/{tag}/controls/{control}/symptoms'];
 
     private const BEFORE_SIGN_IN = ['GET session', 'POST session'];
 
@@ -108,7 +109,7 @@ final class PoliciesTest extends TestCase
     private function sample(string $uri): string
     {
         $intake = Intake::query()->first() ?? Intake::query()->create(['id' => (string) Str::uuid(), 'machine_id' => 1, 'words' => 'odd', 'user_id' => 1, 'at' => now()]);
-        $with = ['{tag}' => 'RT-14', '{spec}' => (string) SpecVersion::query()->value('id'), '{intake}' => $intake->id, '{job}' => 'none', '{photo}' => 'none', '{family}' => 'none', '{control}' => 'clutch', '{login}' => 'mirre', '{import}' => 'none', '{key}' => 'none', '{instrument}' => 'none'];
+        $with = ['{tag}' => 'RT-14', '{spec}' => (string) SpecVersion::query()->value('id'), '{intake}' => $intake->id, '{job}' => 'none', '{photo}' => 'none', '{family}' => 'none', '{control}' => 'clutch', '{login}' => 'mirre', '{import}' => 'none', '{complaint}' => 'none', '{key}' => 'none', '{instrument}' => 'none'];
 
         return '/'.strtr($uri, $with);
     }
@@ -123,6 +124,9 @@ final class PoliciesTest extends TestCase
     {
         return match ($name) {
             'POST intakes/{intake}/answer' => ['answer' => 'x'],
+            'POST complaints/{complaint}/answers' => ['id' => (string) Str::uuid(), 'kind' => 'check', 'about' => 'play', 'answer' => 'right'],
+            'POST complaints/{complaint}/closed' => ['cause' => 'too_tight'],
+            'POST machines/{tag}/controls/{control}/complaints' => ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes']],
             'PUT machines/{tag}/controls/{control}/plan' => ['on' => null],
             'POST imports/{import}/run' => ['without_rejected' => false],
             'POST machines/{tag}/jobs' => ['id' => (string) Str::uuid(), 'control' => 'clutch'],

@@ -274,6 +274,7 @@ final class ShopExchangeTest extends TestCase
         DB::table('spec_sketches')->insert(['spec_version_id' => DB::table('spec_versions')->max('id')] + Pictures::anew(Picture::png()));
         FormerTag::query()->create(['machine_id' => DB::table('machines')->min('id'), 'tag' => 'OLD-1', 'until' => now()]);
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 2, 'replaced_at' => 6500])->assertOk();
+        $this->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes'], 'words' => 'slips uphill'])->assertCreated();
         Audit::note(null, 'test', 'ünïcode “quoted” / slashed', ['n' => 1.0, 'empty' => (object) []]);
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             self::assertTrue(DB::table($table)->exists(), "{$table} has rows");

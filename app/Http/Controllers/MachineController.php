@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Complaints;
 use App\Bench\ControlPast;
 use App\Bench\ControlResource;
 use App\Bench\ControlStory;
@@ -71,6 +72,7 @@ final class MachineController
                 'story' => ControlStory::of($control, $past)->wire(),
             ])->all(),
             'intakes' => Intakes::open($machine),
+            'complaints' => Complaints::waiting($machine),
         ]);
     }
 

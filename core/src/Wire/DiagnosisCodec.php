@@ -99,6 +99,12 @@ final readonly class DiagnosisCodec
         return $evidence->likely($key, $likelihoods);
     }
 
+    /** Anything that is asked, or a cause that was tried. */
+    public static function question(Node $node, Knowledge $knowledge): string
+    {
+        return self::known($node->string(40), $node, [...array_keys($knowledge->questions()), ...array_keys($knowledge->causes)], 'nothing that is asked in this family');
+    }
+
     public static function cause(Node $node, Knowledge $knowledge): string
     {
         return self::known($node->string(40), $node, array_keys($knowledge->causes), 'no cause of this family');

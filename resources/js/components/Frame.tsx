@@ -8,6 +8,7 @@ import { PersonMenu } from './PersonMenu';
 const places = [
   { to: '/', name: 'Bench' },
   { to: '/machines', name: 'Machines' },
+  { to: '/causes', name: 'Find the cause' },
   { to: '/due', name: 'Due' },
   { to: '/specs', name: 'Specs' },
   { to: '/shelf', name: 'Shelf' },

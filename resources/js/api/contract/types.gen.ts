@@ -161,6 +161,10 @@ export type BenchDay = {
         outcome: ClosingOutcome | null;
     }>;
     intakes: Array<Intake>;
+    /**
+     * Whose cause is being looked for, the oldest first.
+     */
+    complaints: Array<ComplaintBrief>;
 };
 
 export type MachineBrief = {
@@ -303,6 +307,10 @@ export type Machine = {
      * which version this is: sent back by If-Match when it is changed
      */
     etag: string;
+    /**
+     * Whose cause is being looked for, the oldest first.
+     */
+    complaints: Array<ComplaintBrief>;
 };
 
 export type Answer = {
@@ -1619,6 +1627,109 @@ export type Wheels = 'on_ground' | 'on_stand';
 export type TableDrawing = 'disc' | 'notches' | 'lanes';
 
 export type ItemTopic = 'step' | 'condition' | 'thread' | 'reading' | 'pose' | 'in_band' | 'home' | 'lock' | 'guide' | 'cover' | 'doubt' | 'found' | 'check' | 'outcome' | 'arm' | 'look' | 'measure' | 'fault' | 'put_right' | 'replace' | 'sign_off';
+
+export type Complaints = {
+    complaints: Array<ComplaintBrief>;
+};
+
+export type Symptoms = {
+    tag: string;
+    machine: string;
+    control: string;
+    control_name: string;
+    open: string | null;
+    symptoms: Array<{
+        key: string;
+        words: string;
+        stops: boolean;
+    }>;
+    understood: Array<string>;
+};
+
+export type Diagnosis = {
+    family: FamilyKey;
+    do_not_run: boolean;
+    symptoms: Array<{
+        key: string;
+        words: string;
+        answer: string | null;
+    }>;
+    causes: Array<{
+        key: string;
+        label: string;
+        chance: number;
+        for: Array<string>;
+        against: Array<string>;
+        ruled_out: boolean;
+        imitates: boolean;
+        wants: string | null;
+        cure: string;
+        minutes: number;
+        counted: number;
+    }>;
+    counted: number;
+    next: {
+        kind: 'ask' | 'check' | 'cure' | 'unexplained';
+        key: string;
+        label: string;
+        sentence: string;
+        why: string;
+        minutes: number;
+        expected: number;
+        cover: string | null;
+        tools: string | null;
+        caution: string | null;
+        of: string | null;
+        answers: Array<{
+            key: string;
+            label: string;
+            means: string;
+        }>;
+    };
+    checks: Array<{
+        key: string;
+        label: string;
+        answer: string | null;
+        words: string | null;
+        skipped: boolean;
+    }>;
+};
+
+export type Complaint = {
+    id: string;
+    tag: string;
+    machine: string;
+    control: string;
+    control_name: string;
+    words: string | null;
+    opened_by: string;
+    opened_at: string;
+    closed_at: string | null;
+    closed_by: string | null;
+    was: string | null;
+    job: string | null;
+    answers: Array<{
+        id: string;
+        kind: string;
+        about: string;
+        label: string;
+        says: string;
+        by: string;
+        at: string;
+    }>;
+    diagnosis: Diagnosis;
+};
+
+export type ComplaintBrief = {
+    id: string;
+    tag: string;
+    machine: string;
+    control: string;
+    control_name: string;
+    words: string;
+    by: string;
+    at: string;
+};
 
 export type SignOutData = {
     body?: never;
@@ -4317,3 +4428,282 @@ export type RunImportResponses = {
 };
 
 export type RunImportResponse = RunImportResponses[keyof RunImportResponses];
+
+export type ComplaintsData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/complaints';
+};
+
+export type ComplaintsErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type ComplaintsError = ComplaintsErrors[keyof ComplaintsErrors];
+
+export type ComplaintsResponses = {
+    /**
+     * The oldest first
+     */
+    200: Complaints;
+};
+
+export type ComplaintsResponse = ComplaintsResponses[keyof ComplaintsResponses];
+
+export type SymptomsData = {
+    body?: never;
+    path: {
+        tag: string;
+        control: string;
+    };
+    query?: {
+        words?: string;
+    };
+    url: '/machines/{tag}/controls/{control}/symptoms';
+};
+
+export type SymptomsErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type SymptomsError = SymptomsErrors[keyof SymptomsErrors];
+
+export type SymptomsResponses = {
+    /**
+     * Its symptoms
+     */
+    200: Symptoms;
+};
+
+export type SymptomsResponse = SymptomsResponses[keyof SymptomsResponses];
+
+export type ComplainData = {
+    body: {
+        id: string;
+        symptoms: {
+            [key: string]: 'yes' | 'no' | 'not_tried';
+        };
+        words?: string | null;
+    };
+    path: {
+        tag: string;
+        control: string;
+    };
+    query?: never;
+    url: '/machines/{tag}/controls/{control}/complaints';
+};
+
+export type ComplainErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * It stands against this already
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type ComplainError = ComplainErrors[keyof ComplainErrors];
+
+export type ComplainResponses = {
+    /**
+     * The complaint, its causes in order and what to look at next
+     */
+    201: Complaint;
+};
+
+export type ComplainResponse = ComplainResponses[keyof ComplainResponses];
+
+export type ComplaintData = {
+    body?: never;
+    path: {
+        complaint: string;
+    };
+    query?: {
+        /**
+         * 1 for only what needs no tool, no cover and no running machine
+         */
+        by_phone?: string;
+    };
+    url: '/complaints/{complaint}';
+};
+
+export type ComplaintErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type ComplaintError = ComplaintErrors[keyof ComplaintErrors];
+
+export type ComplaintResponses = {
+    /**
+     * As it stands
+     */
+    200: Complaint;
+};
+
+export type ComplaintResponse = ComplaintResponses[keyof ComplaintResponses];
+
+export type AnswerComplaintData = {
+    body: {
+        id: string;
+        kind: 'symptom' | 'check' | 'skip' | 'tried' | 'back';
+        about: string;
+        answer?: string | null;
+    };
+    path: {
+        complaint: string;
+    };
+    query?: {
+        /**
+         * 1 for only what needs no tool, no cover and no running machine
+         */
+        by_phone?: string;
+    };
+    url: '/complaints/{complaint}/answers';
+};
+
+export type AnswerComplaintErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * It stands against this already
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type AnswerComplaintError = AnswerComplaintErrors[keyof AnswerComplaintErrors];
+
+export type AnswerComplaintResponses = {
+    /**
+     * As it stands after
+     */
+    200: Complaint;
+};
+
+export type AnswerComplaintResponse = AnswerComplaintResponses[keyof AnswerComplaintResponses];
+
+export type CloseComplaintData = {
+    body: {
+        cause: string;
+    };
+    path: {
+        complaint: string;
+    };
+    query?: never;
+    url: '/complaints/{complaint}/closed';
+};
+
+export type CloseComplaintErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * It stands against this already
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type CloseComplaintError = CloseComplaintErrors[keyof CloseComplaintErrors];
+
+export type CloseComplaintResponses = {
+    /**
+     * As it stands after
+     */
+    200: Complaint;
+};
+
+export type CloseComplaintResponse = CloseComplaintResponses[keyof CloseComplaintResponses];

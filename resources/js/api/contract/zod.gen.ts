@@ -682,30 +682,6 @@ export const zMachineBrief = z.object({
     retired: z.boolean()
 });
 
-export const zMachine = z.object({
-    tag: z.string(),
-    plate: z.string().nullable(),
-    name: z.string(),
-    kind: z.string(),
-    year: z.int(),
-    place: z.string(),
-    usage: z.int(),
-    usage_unit: zMeterUnit,
-    stood_minutes: z.int().nullable(),
-    controls: z.array(zMachineControl),
-    retired: z.boolean(),
-    meter: z.object({
-        face: z.number(),
-        replaced: z.boolean(),
-        read_at: z.string().nullable(),
-        read_today: z.boolean()
-    }),
-    former_tags: z.array(z.string()),
-    retired_why: z.string().nullable(),
-    intakes: z.array(zIntake),
-    etag: z.string()
-});
-
 export const zDueList = z.object({
     due: z.array(z.object({
         tag: z.string(),
@@ -813,30 +789,6 @@ export const zBenchRow = z.object({
     minutes: z.number(),
     covers_shared: z.array(z.string()),
     person: z.string().nullable()
-});
-
-export const zBenchDay = z.object({
-    day: z.string(),
-    date: z.iso.date(),
-    minutes: z.int(),
-    queue: z.array(zBenchRow),
-    carry_on: zBenchRow.nullable(),
-    tagged: z.array(zBenchRow),
-    due: z.array(zBenchRow),
-    present: z.array(z.object({
-        login: z.string(),
-        name: z.string(),
-        minutes: z.number()
-    })),
-    done: z.array(z.object({
-        job: z.string(),
-        tag: z.string(),
-        control_name: z.string(),
-        planned: z.number(),
-        spent: z.number(),
-        outcome: zClosingOutcome.nullable()
-    })),
-    intakes: z.array(zIntake)
 });
 
 export const zReadingPoint = z.enum([
@@ -1569,6 +1521,164 @@ export const zJob = z.object({
     from_file: z.boolean()
 });
 
+export const zSymptoms = z.object({
+    tag: z.string(),
+    machine: z.string(),
+    control: z.string(),
+    control_name: z.string(),
+    open: z.string().nullable(),
+    symptoms: z.array(z.object({
+        key: z.string(),
+        words: z.string(),
+        stops: z.boolean()
+    })),
+    understood: z.array(z.string())
+});
+
+export const zDiagnosis = z.object({
+    family: zFamilyKey,
+    do_not_run: z.boolean(),
+    symptoms: z.array(z.object({
+        key: z.string(),
+        words: z.string(),
+        answer: z.string().nullable()
+    })),
+    causes: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        chance: z.number().gte(0).lte(1),
+        for: z.array(z.string()),
+        against: z.array(z.string()),
+        ruled_out: z.boolean(),
+        imitates: z.boolean(),
+        wants: z.string().nullable(),
+        cure: z.string(),
+        minutes: z.number(),
+        counted: z.int()
+    })),
+    counted: z.int(),
+    next: z.object({
+        kind: z.enum([
+            'ask',
+            'check',
+            'cure',
+            'unexplained'
+        ]),
+        key: z.string(),
+        label: z.string(),
+        sentence: z.string(),
+        why: z.string(),
+        minutes: z.number(),
+        expected: z.number(),
+        cover: z.string().nullable(),
+        tools: z.string().nullable(),
+        caution: z.string().nullable(),
+        of: z.string().nullable(),
+        answers: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            means: z.string()
+        }))
+    }),
+    checks: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        answer: z.string().nullable(),
+        words: z.string().nullable(),
+        skipped: z.boolean()
+    }))
+});
+
+export const zComplaint = z.object({
+    id: z.string(),
+    tag: z.string(),
+    machine: z.string(),
+    control: z.string(),
+    control_name: z.string(),
+    words: z.string().nullable(),
+    opened_by: z.string(),
+    opened_at: z.string(),
+    closed_at: z.string().nullable(),
+    closed_by: z.string().nullable(),
+    was: z.string().nullable(),
+    job: z.string().nullable(),
+    answers: z.array(z.object({
+        id: z.string(),
+        kind: z.string(),
+        about: z.string(),
+        label: z.string(),
+        says: z.string(),
+        by: z.string(),
+        at: z.string()
+    })),
+    diagnosis: zDiagnosis
+});
+
+export const zComplaintBrief = z.object({
+    id: z.string(),
+    tag: z.string(),
+    machine: z.string(),
+    control: z.string(),
+    control_name: z.string(),
+    words: z.string(),
+    by: z.string(),
+    at: z.string()
+});
+
+export const zBenchDay = z.object({
+    day: z.string(),
+    date: z.iso.date(),
+    minutes: z.int(),
+    queue: z.array(zBenchRow),
+    carry_on: zBenchRow.nullable(),
+    tagged: z.array(zBenchRow),
+    due: z.array(zBenchRow),
+    present: z.array(z.object({
+        login: z.string(),
+        name: z.string(),
+        minutes: z.number()
+    })),
+    done: z.array(z.object({
+        job: z.string(),
+        tag: z.string(),
+        control_name: z.string(),
+        planned: z.number(),
+        spent: z.number(),
+        outcome: zClosingOutcome.nullable()
+    })),
+    intakes: z.array(zIntake),
+    complaints: z.array(zComplaintBrief)
+});
+
+export const zMachine = z.object({
+    tag: z.string(),
+    plate: z.string().nullable(),
+    name: z.string(),
+    kind: z.string(),
+    year: z.int(),
+    place: z.string(),
+    usage: z.int(),
+    usage_unit: zMeterUnit,
+    stood_minutes: z.int().nullable(),
+    controls: z.array(zMachineControl),
+    retired: z.boolean(),
+    meter: z.object({
+        face: z.number(),
+        replaced: z.boolean(),
+        read_at: z.string().nullable(),
+        read_today: z.boolean()
+    }),
+    former_tags: z.array(z.string()),
+    retired_why: z.string().nullable(),
+    intakes: z.array(zIntake),
+    etag: z.string(),
+    complaints: z.array(zComplaintBrief)
+});
+
+export const zComplaints = z.object({
+    complaints: z.array(zComplaintBrief)
+});
+
 /**
  * Signed out
  */
@@ -1865,3 +1975,33 @@ export const zTakeFileResponse = zImportFile;
  * As it stands after
  */
 export const zRunImportResponse = zImportFile;
+
+/**
+ * The oldest first
+ */
+export const zComplaintsResponse = zComplaints;
+
+/**
+ * Its symptoms
+ */
+export const zSymptomsResponse = zSymptoms;
+
+/**
+ * The complaint, its causes in order and what to look at next
+ */
+export const zComplainResponse = zComplaint;
+
+/**
+ * As it stands
+ */
+export const zComplaintResponse = zComplaint;
+
+/**
+ * As it stands after
+ */
+export const zAnswerComplaintResponse = zComplaint;
+
+/**
+ * As it stands after
+ */
+export const zCloseComplaintResponse = zComplaint;

@@ -9,6 +9,7 @@ import { DoNotRun } from './DoNotRun';
 import { DoneSheet } from './DoneSheet';
 import { DueSoon } from './DueSoon';
 import { Hours } from './Hours';
+import { LookedFor } from './LookedFor';
 import { QueueRow } from './QueueRow';
 import { Reported } from './Reported';
 
@@ -71,6 +72,7 @@ const Day = ({ day }: { day: BenchDay }) => (
       )}
       <DoNotRun rows={day.tagged} />
       <Reported intakes={day.intakes} />
+      <LookedFor complaints={day.complaints} />
       <DueSoon rows={day.due} />
       <DoneSheet done={day.done} />
     </Flex>

@@ -59,6 +59,14 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
             </Button>
           )
         )}
+        <LinkButton
+          to={`/machines/${encodeURIComponent(machine.tag)}/${control.key}/cause`}
+          look="quiet"
+          textDecoration="none"
+          data-cause-of={control.key}
+        >
+          Find the cause
+        </LinkButton>
         {!chosen && (
           <Button look="quiet" onClick={onChoose}>
             Story

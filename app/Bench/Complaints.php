@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Audit;
+use App\Models\Complaint;
+use App\Models\ComplaintAnswer;
+use App\Models\Control;
+use App\Models\Machine;
+use App\Models\User;
+use App\Refusals\Conflict;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Diagnosis\Evidence;
+use VividPull\Core\Diagnosis\JobEvidence;
+use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Diagnosis\Weights;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Wire\DiagnosisCodec;
+use VividPull\Core\Wire\Node;
+
+/** What feels wrong about a control: answers added one by one, and what the core makes of them together with an open job. */
+final readonly class Complaints
+{
+    /**
+     * @throws Conflict If another complaint about it is open.
+     */
+    public static function open(Control $control, Node $node, User $by): Complaint
+    {
+        $node->object(['id', 'symptoms'], ['words']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $knowledge = Causes::of($control->spec()->family);
+        $symptoms = [];
+        foreach ($node->at('symptoms')->entries() as $symptom => $answer) {
+            DiagnosisCodec::symptom(Evidence::none(), $knowledge, $symptom, $answer);
+            $symptoms[$symptom] = $answer->string(20);
+        }
+        $words = $node->has('words') ? trim($node->at('words')->string(500)) : null;
+
+        return DB::transaction(static function () use ($control, $id, $symptoms, $words, $by): Complaint {
+            Control::query()->lockForUpdate()->findOrFail($control->id);
+            $same = Complaint::query()->find($id);
+            if ($same !== null) {
+                return $same->control_id === $control->id ? $same : throw new Conflict('Another complaint stands under this id.');
+            }
+            if (Complaint::query()->where('open_control_id', $control->id)->exists()) {
+                throw new Conflict('The cause of another complaint about it is being looked for. Go on with that one.');
+            }
+            $now = CarbonImmutable::now();
+            $complaint = Complaint::query()->create(['id' => $id, 'control_id' => $control->id, 'open_control_id' => $control->id, 'words' => $words, 'opened_by_id' => $by->id, 'opened_at' => $now]);
+            foreach (array_filter($symptoms, static fn (string $answer): bool => $answer !== 'not_tried') as $symptom => $answer) {
+                self::write($complaint, (string) Str::uuid7($now), AnswerKind::Symptom, $symptom, $answer, $by, $now);
+            }
+
+            return $complaint;
+        }, 3);
+    }
+
+    /** One answer more; the same id again changes nothing. */
+    public static function answer(Complaint $complaint, Node $node, User $by): void
+    {
+        $node->object(['id', 'kind', 'about'], ['answer']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $kind = $node->at('kind')->enum(AnswerKind::class);
+        $about = $node->at('about')->string(40);
+        $knowledge = Causes::of($complaint->control->spec()->family);
+        match ($kind) {
+            AnswerKind::Symptom => DiagnosisCodec::symptom(Evidence::none(), $knowledge, $about, $node->at('answer')),
+            AnswerKind::Check => DiagnosisCodec::check(Evidence::none(), $knowledge, $about, Node::of($node->at('answer')->string(40), $node->at('answer')->path)),
+            AnswerKind::Tried => DiagnosisCodec::cause($node->at('about'), $knowledge),
+            AnswerKind::Skip, AnswerKind::Back => DiagnosisCodec::question($node->at('about'), $knowledge),
+        };
+        $answer = in_array($kind, [AnswerKind::Symptom, AnswerKind::Check], true) ? $node->at('answer')->string(40) : null;
+        DB::transaction(static function () use ($complaint, $id, $kind, $about, $answer, $by): void {
+            $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
+            $same = ComplaintAnswer::query()->find($id);
+            if ($same !== null) {
+                [$same->complaint_id, $same->kind, $same->about, $same->answer] === [$held->id, $kind->value, $about, $answer] ? null : throw new Conflict('Another answer stands under this id.');
+
+                return;
+            }
+            if ($held->closed_at !== null) {
+                throw new Conflict('This complaint is closed. Say anew what feels wrong.');
+            }
+            self::write($held, $id, $kind, $about, $answer, $by, CarbonImmutable::now());
+        }, 3);
+    }
+
+    /** What it was, in one tap. */
+    public static function close(Complaint $complaint, Node $node, User $by): void
+    {
+        $node->object(['cause']);
+        $cause = DiagnosisCodec::cause($node->at('cause'), Causes::of($complaint->control->spec()->family));
+        DB::transaction(static function () use ($complaint, $cause, $by): void {
+            $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
+            if ($held->closed_at !== null) {
+                $held->cause === $cause ? null : throw new Conflict("This complaint is closed: it was {$held->cause}.");
+
+                return;
+            }
+            $held->forceFill(['closed_at' => CarbonImmutable::now(), 'closed_by_id' => $by->id, 'cause' => $cause, 'open_control_id' => null])->save();
+            Audit::note($by, 'complaint closed', "{$held->control->machine->tag} {$held->control->name}: {$cause}");
+        }, 3);
+    }
+
+    private static function write(Complaint $complaint, string $id, AnswerKind $kind, string $about, ?string $answer, User $by, CarbonImmutable $at): void
+    {
+        $last = (int) ComplaintAnswer::query()->where('complaint_id', $complaint->id)->max('seq');
+        ComplaintAnswer::query()->create(['id' => $id, 'complaint_id' => $complaint->id, 'seq' => $last + 1, 'kind' => $kind->value, 'about' => $about, 'answer' => $answer, 'user_id' => $by->id, 'at' => $at]);
+    }
+
+    /** @return array<string, mixed> a complaint, what is known, and what follows */
+    public static function whole(Complaint $complaint, bool $byPhone = false): array
+    {
+        $complaint->load(['control.machine', 'control.specVersion', 'openedBy', 'closedBy', 'answers.user']);
+        $control = $complaint->control;
+        $family = $control->spec()->family;
+        $knowledge = Causes::of($family);
+
+        return [
+            'id' => $complaint->id,
+            'tag' => $control->machine->tag,
+            'machine' => $control->machine->name,
+            'control' => $control->key,
+            'control_name' => $control->name,
+            'words' => $complaint->words,
+            'opened_by' => $complaint->openedBy->name,
+            'opened_at' => $complaint->opened_at->toIso8601String(),
+            'closed_at' => $complaint->closed_at?->toIso8601String(),
+            'closed_by' => $complaint->closedBy?->name,
+            'was' => $complaint->cause === null ? null : ($knowledge->causes[$complaint->cause] ?? null)?->label,
+            'job' => $control->openJob?->id,
+            'answers' => array_values($complaint->answers->sortBy('seq')->map(static fn (ComplaintAnswer $one): array => self::saying($one, $knowledge))->all()),
+            'diagnosis' => DiagnosisCodec::encode($family, self::evidence($complaint, $knowledge), self::counted($family), $byPhone),
+        ];
+    }
+
+    /** @return array{id: string, kind: string, about: string, label: string, by: string, at: string, says: string} */
+    private static function saying(ComplaintAnswer $one, Knowledge $knowledge): array
+    {
+        $check = $knowledge->checks[$one->about] ?? null;
+        $label = $check->label ?? Symptom::tryFrom($one->about)?->words() ?? ($knowledge->causes[$one->about] ?? null)->label ?? $one->about;
+
+        return ['id' => $one->id, 'kind' => $one->kind, 'about' => $one->about, 'label' => $label, 'by' => $one->user->name, 'at' => $one->at->toIso8601String(), 'says' => match (AnswerKind::from($one->kind)) {
+            AnswerKind::Symptom => $one->answer === Evidence::YES ? 'Yes' : 'No',
+            AnswerKind::Check => $check?->answers()[$one->answer ?? ''] ?? (string) $one->answer,
+            AnswerKind::Skip => 'Cannot look now',
+            AnswerKind::Tried => 'Put right, and it is still there',
+            AnswerKind::Back => 'Taken back',
+        }];
+    }
+
+    /** What an open job knows by itself, then what was answered here: the latest about a thing counts. */
+    private static function evidence(Complaint $complaint, Knowledge $knowledge): Evidence
+    {
+        $job = $complaint->closed_at === null ? $complaint->control->openJob : null;
+        $evidence = $job === null ? Evidence::none() : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
+        $latest = [];
+        foreach ($complaint->answers->sortBy('seq') as $one) {
+            unset($latest[$one->about]);
+            $latest[$one->about] = $one;
+        }
+        foreach ($latest as $about => $one) {
+            $kind = AnswerKind::from($one->kind);
+            $evidence = match ($kind) {
+                AnswerKind::Symptom, AnswerKind::Check => $evidence->answered($about, (string) $one->answer),
+                AnswerKind::Skip => $evidence->skipped($about),
+                AnswerKind::Tried => $evidence->curedInVain($about),
+                AnswerKind::Back => $evidence,
+            };
+            $cover = $kind === AnswerKind::Check ? ($knowledge->checks[$about] ?? null)?->cover : null;
+            $evidence = $cover === null ? $evidence : $evidence->coverOff($cover);
+        }
+
+        return $evidence;
+    }
+
+    /** What this workshop found in the controls of a family. */
+    private static function counted(FamilyKey $family): Weights
+    {
+        $counts = DB::table('complaints')->join('controls', 'controls.id', '=', 'complaints.control_id')->join('spec_versions', 'spec_versions.id', '=', 'controls.spec_version_id')
+            ->whereNotNull('complaints.cause')->whereRaw("json_value(spec_versions.body, '$.family') = ?", [$family->value])
+            ->groupBy('complaints.cause')->selectRaw('complaints.cause as cause, count(*) as jobs')->pluck('jobs', 'cause');
+
+        return Weights::counted(array_map(intval(...), $counts->all()));
+    }
+
+    /** @return array<string, mixed> what may be chosen about a control that nobody complained of yet, and what somebody's words seem to mean */
+    public static function start(Control $control, string $words): array
+    {
+        $symptoms = Causes::of($control->spec()->family)->symptoms;
+
+        return [
+            'tag' => $control->machine->tag,
+            'machine' => $control->machine->name,
+            'control' => $control->key,
+            'control_name' => $control->name,
+            'open' => Complaint::query()->where('open_control_id', $control->id)->value('id'),
+            'symptoms' => array_map(static fn (Symptom $one): array => ['key' => $one->value, 'words' => $one->words(), 'stops' => $one->stopsTheMachine()], $symptoms),
+            'understood' => array_map(static fn (Symptom $one): string => $one->value, Symptom::understood($words, $symptoms)),
+        ];
+    }
+
+    /** @return list<string> what a job that begins on the control is told of an open complaint: what was said and looked at, a line a person */
+    public static function said(Control $control): array
+    {
+        $complaint = Complaint::query()->with(['answers.user', 'openedBy'])->where('open_control_id', $control->id)->first();
+        if ($complaint === null) {
+            return [];
+        }
+        $knowledge = Causes::of($control->spec()->family);
+        $by = [];
+        foreach ($complaint->answers->sortBy('seq') as $one) {
+            $said = self::saying($one, $knowledge);
+            $by[$one->user->name][$one->about] = lcfirst($said['label']).': '.lcfirst($said['says']);
+        }
+
+        return [
+            ...($complaint->words === null ? [] : ["Complaint taken by {$complaint->openedBy->name}: {$complaint->words}"]),
+            ...array_map(static fn (string $name, array $said): string => "Looking for the cause, {$name}: ".implode('; ', $said).'.', array_keys($by), array_values($by)),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> whose cause is not found yet, the oldest first; of one machine, or of all */
+    public static function waiting(?Machine $machine = null): array
+    {
+        $open = Complaint::query()->with(['control.machine', 'openedBy', 'answers'])->whereNotNull('open_control_id')
+            ->when($machine !== null, static fn ($query) => $query->whereHas('control', static fn ($controls) => $controls->where('machine_id', $machine?->id)))->orderBy('opened_at')->limit(200)->get();
+
+        return array_values($open->map(static fn (Complaint $one): array => [
+            'id' => $one->id,
+            'tag' => $one->control->machine->tag,
+            'machine' => $one->control->machine->name,
+            'control' => $one->control->key,
+            'control_name' => $one->control->name,
+            'words' => $one->words ?? implode(', ', $one->answers->where('kind', AnswerKind::Symptom->value)->where('answer', Evidence::YES)->map(static fn (ComplaintAnswer $said): string => Symptom::tryFrom($said->about)?->words() ?? $said->about)->all()),
+            'by' => $one->openedBy->name,
+            'at' => $one->opened_at->toIso8601String(),
+        ])->all());
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Diagnosis;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Finding;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\Proof;
+
+/**
+ * What a job on the control has told already, as evidence of its own: nothing on file is asked again. A look is the same look wherever it is
+ * made (`Check::$of`): a reading, an inspection, a proof, where the adjusters stand.
+ */
+final readonly class JobEvidence
+{
+    private function __construct(private BenchState $state) {}
+
+    public static function of(BenchState $state, Knowledge $knowledge): Evidence
+    {
+        $evidence = Evidence::none();
+        $job = new self($state);
+        foreach ($knowledge->checks as $check) {
+            $seen = $job->seen($check);
+            $evidence = $seen === [] ? $evidence : $evidence->likely($check->key, $seen);
+        }
+
+        return $evidence;
+    }
+
+    /** @return array<string, float> by answer, how likely what the job knows is under it; empty where it knows nothing */
+    private function seen(Check $check): array
+    {
+        [$kind, $key] = [...explode(':', $check->of ?? '', 2), ''];
+
+        return match ($kind) {
+            'reading' => $this->reading(),
+            'inspection' => $this->inspection($check, $key),
+            'proof' => $this->proof($check, $key),
+            'thread' => $this->thread(),
+            default => [],
+        };
+    }
+
+    /** @return array<string, float> */
+    private function reading(): array
+    {
+        $now = $this->state->judgement->now;
+        $mean = $this->state->judgement->nowGroup?->found->mean;
+        $band = $this->state->spec->aim?->band;
+
+        return match ($now->kind) {
+            VerdictKind::Inside => [Check::RIGHT => 1.0],
+            VerdictKind::TooTight, VerdictKind::Taut => ['tight' => 1.0],
+            VerdictKind::TooLoose => ['loose' => 1.0],
+            VerdictKind::CantTell => $now->chanceInside === null || $mean === null || $band === null ? []
+                : [Check::RIGHT => $now->chanceInside, ($mean - $band->floor() < $band->ceiling() - $mean ? 'tight' : 'loose') => 1.0 - $now->chanceInside],
+            default => [],
+        };
+    }
+
+    /** @return array<string, float> a fault is one of the things that may be found; *noted* says nothing */
+    private function inspection(Check $check, string $key): array
+    {
+        return match ($this->state->facts->answers->inspected[$key]->finding ?? null) {
+            Finding::Sound => [Check::RIGHT => 1.0],
+            Finding::Fault => array_fill_keys(array_keys($check->finds), 1.0),
+            default => [],
+        };
+    }
+
+    /** @return array<string, float> */
+    private function proof(Check $check, string $key): array
+    {
+        $proofs = array_filter($this->state->spec->proofs($this->state->run), static fn (Proof $one): bool => $one->key === $key);
+        $proof = array_shift($proofs);
+        $given = array_filter($this->state->facts->answers->checks, static fn (Checked $one): bool => $one->key === $key && $one->answer !== Proof::NOT_HERE);
+        if ($proof === null || $given === []) {
+            return [];
+        }
+        $failed = array_filter($given, fn (Checked $one): bool => ! $this->state->facts->passes($proof, $one));
+        if ($failed === []) {
+            return [Check::RIGHT => 1.0];
+        }
+        $word = reset($failed)->answer;
+
+        return isset($check->finds[$word]) ? [$word => 1.0] : array_fill_keys(array_keys($check->finds), 1.0);
+    }
+
+    /** @return array<string, float> */
+    private function thread(): array
+    {
+        $known = array_filter($this->state->run->playAdjusters(), fn (Adjuster $one): bool => ($this->state->facts->adjusters->positions[$one->id()] ?? null) !== null);
+        if ($known === [] || count($known) < count($this->state->run->playAdjusters())) {
+            return [];
+        }
+        $atEnd = array_filter($known, fn (Adjuster $one): bool => $this->state->facts->adjusters->positions[$one->id()]?->count >= $one->safe()->to->count);
+
+        return count($atEnd) === count($known) ? ['end' => 1.0] : [Check::RIGHT => 1.0];
+    }
+}

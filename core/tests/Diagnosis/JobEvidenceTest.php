@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Diagnosis;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Diagnosis\Check;
+use VividPull\Core\Diagnosis\Evidence;
+use VividPull\Core\Diagnosis\JobEvidence;
+use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\TestJob;
+
+/** What a job knows is not asked again; what people say in their own words is matched to what they may mean. */
+final class JobEvidenceTest extends TestCase
+{
+    public function test_a_job_tells_what_it_looked_at_and_read(): void
+    {
+        $evidence = self::of(TestJob::clutch()->ready()->read(4.0, 4.0, 4.0));
+
+        self::assertSame([Check::RIGHT, 'tight', Check::RIGHT, null], [$evidence->answer('wire'), $evidence->answer('play'), $evidence->answer('thread'), $evidence->answer('oil')]);
+        self::assertSame([], self::of(TestJob::clutch())->seen['wire'] ?? [], 'nothing was looked at yet');
+    }
+
+    public function test_a_reading_near_an_edge_counts_for_its_chance(): void
+    {
+        $seen = self::of(TestJob::clutch()->ready()->read(10.2, 10.2, 10.2))->seen['play'] ?? [];
+
+        self::assertSame([Check::RIGHT, 'tight'], array_keys($seen));
+        self::assertEqualsWithDelta(1.0, array_sum($seen), 1e-12);
+        self::assertGreaterThan(0.5, $seen[Check::RIGHT]);
+    }
+
+    public function test_a_fault_is_one_of_what_may_be_found(): void
+    {
+        $job = TestJob::clutch();
+        while ($job->state->progress->asks()?->key !== 'arm') {
+            $job->line('ok');
+        }
+
+        self::assertSame(['bent' => 1.0, 'weak_spring' => 1.0], self::of($job->line('fault'))->seen['arm']);
+    }
+
+    public function test_a_failed_proof_is_evidence(): void
+    {
+        $job = TestJob::clutch()->ready()->read(15.0, 15.0, 15.0)->entry('check', ['key' => 'arm_loose', 'answer' => 'no']);
+
+        self::assertSame('no', self::of($job)->answer('arm_free'));
+        self::assertSame(Check::RIGHT, self::of($job->entry('check', ['key' => 'arm_loose', 'answer' => 'yes']))->answer('arm_free'));
+    }
+
+    /** @param  list<string>  $symptoms */
+    #[TestWith(['Lever feels soft since the engine was apart', ['soft']])]
+    #[TestWith(['slips going uphill and is hard to shift', ['slips', 'hard_to_shift']])]
+    #[TestWith(['I have to set it again every week', ['again_and_again']])]
+    #[TestWith(['it is blue', []])]
+    public function test_words_are_matched_to_symptoms(string $words, array $symptoms): void
+    {
+        self::assertSame($symptoms, array_map(static fn (Symptom $one): string => $one->value, Symptom::understood($words, Causes::of(FamilyKey::ClutchLever)->symptoms)));
+    }
+
+    public function test_words_mean_what_the_family_knows(): void
+    {
+        self::assertSame([Symptom::WrongDirection], Symptom::understood('In reverse 1 it drives forward', Causes::of(FamilyKey::SpeedSelector)->symptoms));
+        self::assertSame([Symptom::StartsSometimes], Symptom::understood('Starts only sometimes', Causes::of(FamilyKey::Bail)->symptoms));
+        self::assertSame([Symptom::StaysOpen], Symptom::understood('throttle hangs', Causes::of(FamilyKey::TwistGrip)->symptoms));
+    }
+
+    private static function of(TestJob $job): Evidence
+    {
+        return JobEvidence::of($job->state, Causes::of(FamilyKey::ClutchLever));
+    }
+}

@@ -1,0 +1,39 @@
+import { queryOptions } from '@tanstack/react-query';
+import { call } from './client';
+import type { AnswerComplaintData } from './contract';
+import { zComplaint, zComplaints, zSymptoms } from './contract/zod.gen';
+import { keys } from './keys';
+
+export type { Complaint, ComplaintBrief, Diagnosis, Symptoms } from './contract';
+
+const at = (tag: string, control: string) =>
+  `machines/${encodeURIComponent(tag)}/controls/${encodeURIComponent(control)}`;
+const asked = (byPhone: boolean) => (byPhone ? '?by_phone=1' : '');
+
+export const complaintsQuery = queryOptions({
+  queryKey: keys.complaints,
+  queryFn: () => call('GET', 'complaints', zComplaints),
+});
+
+/** What may feel wrong about a control, and which of it somebody's words seem to mean. */
+export const symptomsQuery = (tag: string, control: string, words: string) =>
+  queryOptions({
+    queryKey: [...keys.symptoms(tag, control), words],
+    queryFn: () => call('GET', `${at(tag, control)}/symptoms?words=${encodeURIComponent(words)}`, zSymptoms),
+    staleTime: 0,
+  });
+
+export const complaintQuery = (id: string, byPhone: boolean) =>
+  queryOptions({
+    queryKey: [...keys.complaint(id), byPhone],
+    queryFn: () => call('GET', `complaints/${id}${asked(byPhone)}`, zComplaint),
+  });
+
+export type Said = Record<string, 'yes' | 'no' | 'not_tried'>;
+export const complain = (tag: string, control: string, body: { id: string; symptoms: Said; words?: string }) =>
+  call('POST', `${at(tag, control)}/complaints`, zComplaint, body);
+export type GivenAnswer = AnswerComplaintData['body'];
+export const answerComplaint = (id: string, byPhone: boolean, body: GivenAnswer) =>
+  call('POST', `complaints/${id}/answers${asked(byPhone)}`, zComplaint, body);
+export const closeComplaint = (id: string, cause: string) =>
+  call('POST', `complaints/${id}/closed`, zComplaint, { cause });

@@ -1,0 +1,106 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { complaintsQuery } from '../../api/complaints';
+import { machineQuery, machinesQuery } from '../../api/machines';
+import { Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { PickOne } from '../../components/PickOne';
+import { Failure, Loading } from '../../components/States';
+import { moment } from '../../lib/time';
+import { BenchLink } from '../bench/BenchLink';
+
+const SHOWN = 8;
+
+/** Where one begins when something feels wrong: complaints that are being looked into, and a machine to begin with. */
+export default function CausesScreen() {
+  const { data, error, refetch } = useQuery(complaintsQuery);
+  return (
+    <Frame>
+      <Heading as="h1" fontSize="2xl" marginBottom="3">
+        Find the cause
+      </Heading>
+      <Flex direction="column" gap="4" maxWidth="48rem">
+        <Begin />
+        {data === undefined ? (
+          error !== null ? (
+            <Failure error={error} retry={() => refetch()} />
+          ) : (
+            <Loading what="complaints" />
+          )
+        ) : (
+          data.complaints.length > 0 && (
+            <Sheet padding="4" aria-label="Being looked for">
+              <Heading as="h2" fontSize="lg" marginBottom="2">
+                Being looked for
+              </Heading>
+              {data.complaints.map((one) => (
+                <BenchLink key={one.id} to={`/causes/${one.id}`} tag={one.tag}>
+                  {one.words}
+                  <Box textStyle="small">
+                    {one.control_name}, {moment(one.at)} by {one.by}
+                  </Box>
+                </BenchLink>
+              ))}
+            </Sheet>
+          )
+        )}
+      </Flex>
+    </Frame>
+  );
+}
+
+const Begin = () => {
+  const [find, setFind] = useState('');
+  const [tag, setTag] = useState<string | null>(null);
+  const asked = useDeferredValue(find.trim());
+  const { data } = useQuery({ ...machinesQuery(asked), placeholderData: (before) => before });
+  const machines = data?.machines.slice(0, SHOWN) ?? [];
+  return (
+    <Sheet padding="4" aria-label="Which machine">
+      <FieldLabel htmlFor="cause-machine">Which machine feels wrong?</FieldLabel>
+      <Field
+        id="cause-machine"
+        type="search"
+        placeholder="Tag, plate or name"
+        value={find}
+        autoComplete="off"
+        onChange={(event) => {
+          setFind(event.target.value);
+          setTag(null);
+        }}
+      />
+      <Box marginTop="3">
+        <PickOne
+          says="Machine"
+          mark="machine"
+          options={machines.map((one) => ({ key: one.tag, label: `${one.tag} ${one.name}` }))}
+          value={tag}
+          onPick={setTag}
+        />
+        {data !== undefined && machines.length === 0 && <Box color="soft">No machine is called that.</Box>}
+      </Box>
+      {tag !== null && <Controls tag={tag} />}
+    </Sheet>
+  );
+};
+
+const Controls = ({ tag }: { tag: string }) => {
+  const { data } = useQuery(machineQuery(tag));
+  if (data === undefined) return <Loading what="its controls" />;
+  return (
+    <Flex gap="2" flexWrap="wrap" marginTop="4" role="group" aria-label="Which control">
+      {data.controls.map((one) => (
+        <LinkButton
+          key={one.key}
+          to={`/machines/${encodeURIComponent(tag)}/${one.key}/cause`}
+          look="vivid"
+          textDecoration="none"
+          data-cause-of={one.key}
+        >
+          {one.name}
+        </LinkButton>
+      ))}
+    </Flex>
+  );
+};

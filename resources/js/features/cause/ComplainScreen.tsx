@@ -1,0 +1,169 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue, useEffect, useState } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { Problem } from '../../api/client';
+import { complain, complaintQuery, type Said, type Symptoms, symptomsQuery } from '../../api/complaints';
+import { keys } from '../../api/keys';
+import { Area, Button, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { MachineTag } from '../../components/MachineTag';
+import { PickOne } from '../../components/PickOne';
+import { Refusal } from '../../components/Refusal';
+import { Failure, Loading } from '../../components/States';
+import { useSignedIn } from '../../lib/signedIn';
+import { uuid } from '../../lib/uuid';
+
+const answers = [
+  { key: 'yes', label: 'Yes' },
+  { key: 'no', label: 'No' },
+  { key: 'not_tried', label: 'Not tried' },
+] as const;
+
+/** What feels wrong about a control, chosen in the words people use. */
+export default function ComplainScreen() {
+  const { tag = '', control = '' } = useParams();
+  const [words, setWords] = useState('');
+  const asked = useDeferredValue(words.trim());
+  const { data, error, refetch } = useQuery({
+    ...symptomsQuery(tag, control, asked),
+    placeholderData: (before) => before,
+  });
+  const missing = error instanceof Problem && error.status === 404;
+  if (data?.open != null) return <Navigate to={`/causes/${data.open}`} replace />;
+  return (
+    <Frame>
+      {data !== undefined ? (
+        <Choose start={data} words={words} onWords={setWords} />
+      ) : error !== null ? (
+        <Failure
+          error={missing ? new Problem(404, 'No such control is on this machine.') : error}
+          retry={() => refetch()}
+        />
+      ) : (
+        <Loading what="its symptoms" />
+      )}
+    </Frame>
+  );
+}
+
+type ChooseProps = { start: Symptoms; words: string; onWords: (words: string) => void };
+
+const Choose = ({ start, words, onWords }: ChooseProps) => {
+  const person = useSignedIn();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [id] = useState(uuid);
+  const [said, setSaid] = useState<Said>({});
+  // What somebody's words were understood as is answered yes, unless they answered it themselves.
+  const understood = start.understood.join(' ');
+  useEffect(() => {
+    if (understood === '') return;
+    setSaid((now) => ({ ...Object.fromEntries(understood.split(' ').map((key) => [key, 'yes' as const])), ...now }));
+  }, [understood]);
+  const send = useMutation({
+    mutationFn: () =>
+      complain(start.tag, start.control, {
+        id,
+        symptoms: said,
+        ...(words.trim() === '' ? {} : { words: words.trim() }),
+      }),
+    onSuccess: (complaint) => {
+      client.setQueryData(complaintQuery(complaint.id, false).queryKey, complaint);
+      for (const queryKey of [keys.complaints, keys.bench, keys.machine(start.tag)])
+        void client.invalidateQueries({ queryKey });
+      void navigate(`/causes/${complaint.id}`, { replace: true });
+    },
+  });
+  const wrong = Object.values(said).filter((one) => one === 'yes').length;
+  return (
+    <>
+      <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
+        <MachineTag tag={start.tag} />
+        <Box>
+          <Heading as="h1" fontSize="2xl">
+            What feels wrong?
+          </Heading>
+          <Box color="soft">
+            {start.control_name}, {start.machine}
+          </Box>
+        </Box>
+      </Flex>
+      <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
+        <Sheet padding="4" aria-label="Symptoms">
+          {start.symptoms.map((one) => (
+            <Flex
+              key={one.key}
+              alignItems="center"
+              gap="3"
+              flexWrap="wrap"
+              paddingBlock="2"
+              borderTopWidth="thin"
+              borderColor="line"
+              _first={{ borderTopWidth: '0' }}
+              data-symptom={one.key}
+            >
+              <Box flex="1 1 14rem" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
+                {one.words}
+              </Box>
+              <PickOne
+                says={one.words}
+                mark="says"
+                options={answers}
+                value={said[one.key] ?? 'not_tried'}
+                onPick={(key) => setSaid((now) => ({ ...now, [one.key]: key as Said[string] }))}
+              />
+            </Flex>
+          ))}
+        </Sheet>
+        <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="In their own words">
+          <FieldLabel htmlFor="words">In the words of whoever noticed it</FieldLabel>
+          <Area
+            id="words"
+            name="words"
+            rows={3}
+            maxLength={500}
+            width="100%"
+            value={words}
+            onChange={(event) => onWords(event.target.value)}
+          />
+          <Box textStyle="small" marginTop="1" aria-live="polite" data-understood>
+            {words.trim() === ''
+              ? 'Such as: slips going uphill, hard to shift.'
+              : start.understood.length === 0
+                ? 'Not understood as one of these. Choose it on the list.'
+                : `Understood as: ${start.symptoms
+                    .filter((one) => start.understood.includes(one.key))
+                    .map((one) => one.words.toLowerCase())
+                    .join('; ')}.`}
+          </Box>
+          <Flex direction="column" gap="2" marginTop="4">
+            <Button
+              look="vivid"
+              size="tall"
+              disabled={wrong === 0 || send.isPending || !person.may_log}
+              onClick={() => send.mutate()}
+              data-primary
+            >
+              {send.isPending ? 'One moment' : 'Find the cause'}
+            </Button>
+            <LinkButton
+              to={`/machines/${encodeURIComponent(start.tag)}`}
+              look="quiet"
+              textDecoration="none"
+              textAlign="center"
+            >
+              Cancel
+            </LinkButton>
+          </Flex>
+          {wrong === 0 && (
+            <Box textStyle="small" marginTop="2">
+              Answer at least one of them with yes.
+            </Box>
+          )}
+          {send.isError && <Refusal error={send.error} />}
+        </Sheet>
+      </Grid>
+    </>
+  );
+};

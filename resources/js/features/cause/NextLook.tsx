@@ -1,0 +1,140 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import type { Complaint } from '../../api/complaints';
+import { Button, LinkButton, Sheet } from '../../components/Buttons';
+import { Caution } from '../../components/Caution';
+import { Refusal } from '../../components/Refusal';
+import { mm } from '../../lib/figures';
+import { useStartJob } from '../machines/useStartJob';
+import type { Looking } from './useLooking';
+
+type Props = { complaint: Complaint; looking: Looking };
+type Next = Complaint['diagnosis']['next'];
+
+const titles = {
+  ask: 'Ask',
+  check: 'Look at this next',
+  cure: 'Put this right and try',
+  unexplained: 'Nothing listed explains it',
+} as const;
+
+/** The one thing to do now, why, and its answers as buttons. */
+export const NextLook = ({ complaint, looking }: Props) => {
+  const { next } = complaint.diagnosis;
+  return (
+    <Sheet padding="4" borderColor="ink" aria-label={titles[next.kind]} data-next={next.kind} data-about={next.key}>
+      <Box textStyle="eyebrow">{titles[next.kind]}</Box>
+      <Heading as="h2" fontSize="2xl" marginTop="1">
+        {next.label}
+      </Heading>
+      <Box fontSize="lg" lineHeight="snug" marginTop="1">
+        {next.kind === 'ask' || !next.sentence.startsWith(`${next.label}: `)
+          ? next.kind === 'ask'
+            ? 'As far as whoever noticed it knows.'
+            : next.sentence
+          : capital(next.sentence.slice(next.label.length + 2))}
+      </Box>
+      <Facts next={next} />
+      {next.caution !== null && (
+        <Box marginTop="3">
+          <Caution>{next.caution}</Caution>
+        </Box>
+      )}
+      {next.kind === 'check' || next.kind === 'ask' ? (
+        <Answers next={next} looking={looking} />
+      ) : (
+        <Ends complaint={complaint} looking={looking} />
+      )}
+      <Box textStyle="small" marginTop="3">
+        {next.why}
+      </Box>
+    </Sheet>
+  );
+};
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+const Facts = ({ next }: { next: Next }) => {
+  const facts = [
+    `${mm(next.minutes)} min`,
+    ...(next.cover === null ? [] : [`${next.cover} off`]),
+    ...(next.tools === null ? [] : [next.tools]),
+  ];
+  return (
+    <Box color="soft" marginTop="1">
+      {facts.join(' · ')}
+    </Box>
+  );
+};
+
+const Answers = ({ next, looking }: { next: Next; looking: Looking }) => (
+  <>
+    <Grid templateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax(14rem, 1fr))' }} gap="2" marginTop="4">
+      {next.answers.map((one) => (
+        <Box key={one.key}>
+          <Button
+            look="plain"
+            size="tall"
+            width="100%"
+            disabled={!looking.may}
+            onClick={() => looking.answer(next.kind === 'ask' ? 'symptom' : 'check', next.key, one.key)}
+            data-answer={one.key}
+          >
+            {one.label}
+          </Button>
+          <Box textStyle="small" marginTop="1" paddingInline="1">
+            {one.means}
+          </Box>
+        </Box>
+      ))}
+    </Grid>
+    <Button
+      look="quiet"
+      marginTop="3"
+      disabled={!looking.may}
+      onClick={() => looking.answer('skip', next.key)}
+      data-skip
+    >
+      {next.kind === 'ask' ? 'They do not know' : 'Cannot look now'}
+    </Button>
+  </>
+);
+
+/** After a cure it is gone or it is not; where nothing explains it, that is said. */
+const Ends = ({ complaint, looking }: Props) => {
+  const { next } = complaint.diagnosis;
+  const start = useStartJob(complaint.tag, complaint.control);
+  return (
+    <Flex direction="column" gap="2" marginTop="4">
+      {complaint.job === null ? (
+        <Button
+          look="vivid"
+          size="tall"
+          disabled={!looking.may || start.isPending}
+          onClick={() => start.mutate()}
+          data-start-job
+        >
+          {start.isPending ? 'Starting' : `Start a job on the ${complaint.control_name.toLowerCase()}`}
+        </Button>
+      ) : (
+        <LinkButton to={`/jobs/${complaint.job}`} look="vivid" size="tall" textDecoration="none">
+          Open its job
+        </LinkButton>
+      )}
+      {next.kind === 'cure' ? (
+        <Grid templateColumns="1fr 1fr" gap="2">
+          <Button disabled={!looking.may} onClick={() => looking.close(next.key)} data-gone>
+            It is gone: that was it
+          </Button>
+          <Button disabled={!looking.may} onClick={() => looking.answer('tried', next.key)} data-still>
+            Put right, and still there
+          </Button>
+        </Grid>
+      ) : (
+        <Button disabled={!looking.may} onClick={() => looking.close(next.key)} data-gone>
+          Close it: it was something else
+        </Button>
+      )}
+      {start.isError && <Refusal error={start.error} />}
+    </Flex>
+  );
+};

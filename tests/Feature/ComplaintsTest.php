@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Complaint;
+use App\Models\ComplaintAnswer;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\Support\HttpJob;
+use Tests\TestCase;
+
+/** From what feels wrong to its cause, over HTTP: answers are added, a job tells what it knows, a closed complaint teaches the workshop. */
+final class ComplaintsTest extends TestCase
+{
+    private const CONTROL = '/api/machines/RT-14/controls/clutch';
+
+    public function test_a_soft_lever_comes_to_the_arm_on_its_wrong_spline(): void
+    {
+        $start = $this->signIn('ines')->getJson(self::CONTROL.'/symptoms?words='.urlencode('lever feels soft'))->assertOk()->json();
+        self::assertSame([['soft'], null], [$start['understood'], $start['open']]);
+        $id = (string) Str::uuid();
+        $state = $this->postJson(self::CONTROL.'/complaints', ['id' => $id, 'symptoms' => ['soft' => 'yes', 'heavy' => 'not_tried'], 'words' => 'lever feels soft'])->assertCreated()->json();
+        self::assertSame(['soft', 'yes'], [$state['answers'][0]['about'], $state['diagnosis']['symptoms'][5]['answer']]);
+        for ($n = 0; $n < 10 && $state['diagnosis']['next']['kind'] === 'check'; $n++) {
+            $next = $state['diagnosis']['next'];
+            self::assertNotSame([], $next['answers']);
+            $state = $this->answer($id, 'check', $next['key'], ['springs_felt' => 'return_only', 'arm_mark' => 'off'][$next['key']] ?? 'right')->assertOk()->json();
+        }
+        self::assertSame(['cure', 'wrong_spline'], [$state['diagnosis']['next']['kind'], $state['diagnosis']['next']['key']]);
+        self::assertSame([$id, 'lever feels soft'], [$this->getJson('/api/complaints')->json('complaints.0.id'), $this->getJson('/api/machines/RT-14')->json('complaints.0.words')]);
+        self::assertSame($id, $this->getJson('/api/bench')->json('complaints.0.id'));
+
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'wrong_spline'])->assertOk()->assertJsonPath('was', 'Arm on the wrong spline')->assertJsonPath('closed_by', 'Ines')->assertJsonPath('diagnosis.counted', 1);
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'wrong_spline'])->assertOk();
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'too_tight'])->assertConflict();
+        self::assertSame([], $this->getJson('/api/complaints')->json('complaints'));
+        // What was found once is thought of sooner the next time.
+        $next = $this->complain(['soft' => 'yes']);
+        self::assertSame([1, 1], [$next['diagnosis']['counted'], array_column($next['diagnosis']['causes'], 'counted', 'key')['wrong_spline']]);
+        self::assertGreaterThan(array_column($state['diagnosis']['causes'], 'chance', 'key')['other'] ?? 1, 0.5);
+    }
+
+    public function test_what_a_job_knows_is_not_asked_again_and_a_job_is_told_what_was_looked_at(): void
+    {
+        $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];
+        $this->answer($id, 'check', 'oil', 'right')->assertOk();
+        $job = HttpJob::open($this);
+        $notes = array_column(array_column(array_filter($this->getJson("/api/jobs/{$job->id}/file")->json('log'), static fn (array $entry): bool => $entry['kind'] === 'note'), 'body'), 'text');
+        self::assertSame(['Looking for the cause, Ines: slips under load: yes; engine oil: the right kind, and fresh.'], $notes);
+        $job->ready()->read('4', '4', '4');
+        $state = $this->getJson("/api/complaints/{$id}")->assertOk()->assertJsonPath('job', $job->id)->json();
+        $checks = array_column($state['diagnosis']['checks'], 'answer', 'key');
+        self::assertSame(['right', 'tight', 'right'], [$checks['wire'], $checks['play'], $checks['oil']]);
+        self::assertSame('too_tight', $state['diagnosis']['causes'][0]['key']);
+    }
+
+    public function test_an_answer_is_kept_once_taken_back_and_skipped(): void
+    {
+        $id = $this->signIn('mirre')->complain(['slips' => 'yes'])['id'];
+        $answer = ['id' => (string) Str::uuid(), 'kind' => 'check', 'about' => 'play', 'answer' => 'tight'];
+        $this->postJson("/api/complaints/{$id}/answers", $answer)->assertOk()->assertJsonPath('diagnosis.causes.0.key', 'too_tight');
+        $this->postJson("/api/complaints/{$id}/answers", $answer)->assertOk();
+        self::assertSame(2, ComplaintAnswer::query()->where('complaint_id', $id)->count());
+        $this->postJson("/api/complaints/{$id}/answers", ['answer' => 'loose'] + $answer)->assertConflict()->assertJsonPath('detail', 'Another answer stands under this id.');
+        $back = $this->answer($id, 'back', 'play')->assertOk()->json();
+        self::assertNull(array_column($back['diagnosis']['checks'], 'answer', 'key')['play']);
+        $skipped = $this->answer($id, 'skip', 'play')->assertOk()->json();
+        self::assertTrue(array_column($skipped['diagnosis']['checks'], 'skipped', 'key')['play']);
+        self::assertNotSame('play', $skipped['diagnosis']['next']['key']);
+        $tried = $this->answer($id, 'tried', 'too_tight')->assertOk()->json();
+        self::assertContains('It was put right, and it is still there.', array_column($tried['diagnosis']['causes'], 'against', 'key')['too_tight']);
+        self::assertSame(['symptom', 'check', 'back', 'skip', 'tried'], array_column($tried['answers'], 'kind'));
+    }
+
+    public function test_by_telephone_nothing_needs_a_tool(): void
+    {
+        $id = $this->signIn('mirre')->complain(['slips' => 'yes'])['id'];
+        $state = $this->getJson("/api/complaints/{$id}?by_phone=1")->assertOk()->json();
+        self::assertContains($state['diagnosis']['next']['kind'], ['ask', 'check']);
+        self::assertNull($state['diagnosis']['next']['tools']);
+        $this->postJson("/api/complaints/{$id}/answers?by_phone=1", ['id' => (string) Str::uuid(), 'kind' => 'symptom', 'about' => 'again_and_again', 'answer' => 'no'])->assertOk();
+    }
+
+    public function test_what_is_wrong_gets_a_sentence_and_nothing_is_kept(): void
+    {
+        $this->signIn('ines');
+        $this->postJson(self::CONTROL.'/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['rope_hard' => 'yes']])->assertUnprocessable()->assertJsonPath('detail', '$.symptoms.rope_hard: “rope_hard” is no symptom of this family. Known are: slips, creeps_in, hard_to_shift, bites_early, bites_late, soft, heavy, no_spring_back, play_changes, end_of_thread, wobbles, again_and_again.');
+        $this->postJson('/api/machines/RT-14/controls/wing/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes']])->assertNotFound();
+        self::assertSame(0, Complaint::query()->count());
+        $id = $this->complain(['slips' => 'yes'])['id'];
+        $this->postJson(self::CONTROL.'/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['soft' => 'yes']])->assertConflict()->assertJsonPath('detail', 'The cause of another complaint about it is being looked for. Go on with that one.');
+        $this->postJson(self::CONTROL.'/complaints', ['id' => $id, 'symptoms' => ['slips' => 'yes']])->assertCreated()->assertJsonPath('id', $id);
+        $this->answer($id, 'check', 'smell', 'bad')->assertUnprocessable();
+        $this->answer($id, 'check', 'play', 'odd')->assertUnprocessable();
+        $this->answer($id, 'guess', 'play', 'tight')->assertUnprocessable();
+        $this->answer($id, 'tried', 'gremlins')->assertUnprocessable();
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'gremlins'])->assertUnprocessable();
+        self::assertSame(1, ComplaintAnswer::query()->count());
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'other'])->assertOk();
+        $this->answer($id, 'check', 'play', 'tight')->assertConflict();
+        self::assertSame(1, (int) DB::table('audits')->where('action', 'complaint closed')->count());
+    }
+
+    /**
+     * @param  array<string, string>  $symptoms
+     * @return array<string, mixed>
+     */
+    private function complain(array $symptoms): array
+    {
+        return (array) $this->postJson(self::CONTROL.'/complaints', ['id' => (string) Str::uuid(), 'symptoms' => $symptoms])->assertCreated()->json();
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function answer(string $id, string $kind, string $about, ?string $answer = null): TestResponse
+    {
+        return $this->postJson("/api/complaints/{$id}/answers", ['id' => (string) Str::uuid(), 'kind' => $kind, 'about' => $about] + ($answer === null ? [] : ['answer' => $answer]));
+    }
+}
