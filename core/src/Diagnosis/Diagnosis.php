@@ -34,7 +34,7 @@ final readonly class Diagnosis
         [$for, $against] = [[], []];
         foreach ($knowledge->questions() as $question => $findings) {
             $answer = $evidence->answer($question);
-            if ($answer === null) {
+            if ($answer === null || $cause->key === Cause::OTHER) {
                 continue;
             }
             foreach ($findings as $finding) {

@@ -169,10 +169,29 @@ final readonly class Troubleshooter
         $check = $this->knowledge->checks[$question] ?? null;
         $minutes = $this->minutes($question);
         $saved = $now - $expected;
-        $why = ($saved > 0.5 ? 'It saves '.self::about($saved).' of '.self::about($now).' on average' : 'It comes before anything runs')
+        $likeliest = $this->likeliest($question);
+        $why = match (true) {
+            $saved > 0.5 => 'It saves '.self::about($saved).' of '.self::about($now).' on average',
+            $likeliest !== null => "The cheapest look for what is likeliest here: {$likeliest}",
+            default => 'It comes before anything is put right and tried',
+        }
             .($check?->cover === null || in_array($check->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->cover} to take off").'.';
 
         return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question));
+    }
+
+    /** What the check always shows, where that is the likeliest of all that is looked for. */
+    private function likeliest(string $question): ?string
+    {
+        $chances = $this->belief->chances();
+        arsort($chances);
+        foreach (array_keys($chances) as $key) {
+            if (in_array($question, $this->knowledge->causes[$key]->telling(), true)) {
+                return $chances[$key] > 0.05 ? lcfirst($this->knowledge->causes[$key]->label) : null;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, string> what each answer would make likeliest */

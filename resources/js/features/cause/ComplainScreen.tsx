@@ -89,81 +89,108 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
           </Box>
         </Box>
       </Flex>
-      <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
-        <Sheet padding="4" aria-label="Symptoms">
-          {start.symptoms.map((one) => (
-            <Flex
-              key={one.key}
-              alignItems="center"
-              gap="3"
-              flexWrap="wrap"
-              paddingBlock="2"
-              borderTopWidth="thin"
-              borderColor="line"
-              _first={{ borderTopWidth: '0' }}
-              data-symptom={one.key}
-            >
-              <Box flex="1 1 14rem" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
-                {one.words}
-              </Box>
-              <PickOne
-                says={one.words}
-                mark="says"
-                options={answers}
-                value={said[one.key] ?? 'not_tried'}
-                onPick={(key) => setSaid((now) => ({ ...now, [one.key]: key as Said[string] }))}
-              />
-            </Flex>
-          ))}
+      <Grid
+        templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }}
+        templateRows={{ lg: 'auto auto 1fr' }}
+        gap="4"
+        alignItems="start"
+      >
+        <Sheet padding="4" aria-label="In their own words" gridColumn={{ lg: '2' }}>
+          <OwnWords start={start} words={words} onWords={onWords} />
         </Sheet>
-        <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="In their own words">
-          <FieldLabel htmlFor="words">In the words of whoever noticed it</FieldLabel>
-          <Area
-            id="words"
-            name="words"
-            rows={3}
-            maxLength={500}
-            width="100%"
-            value={words}
-            onChange={(event) => onWords(event.target.value)}
+        <Sheet padding="4" aria-label="Symptoms" gridColumn={{ lg: '1' }} gridRow={{ lg: '1 / span 3' }}>
+          <SymptomList
+            start={start}
+            said={said}
+            onSay={(key, answer) => setSaid((now) => ({ ...now, [key]: answer }))}
           />
-          <Box textStyle="small" marginTop="1" aria-live="polite" data-understood>
-            {words.trim() === ''
-              ? 'Such as: slips going uphill, hard to shift.'
-              : start.understood.length === 0
-                ? 'Not understood as one of these. Choose it on the list.'
-                : `Understood as: ${start.symptoms
-                    .filter((one) => start.understood.includes(one.key))
-                    .map((one) => one.words.toLowerCase())
-                    .join('; ')}.`}
-          </Box>
-          <Flex direction="column" gap="2" marginTop="4">
-            <Button
-              look="vivid"
-              size="tall"
-              disabled={wrong === 0 || send.isPending || !person.may_log}
-              onClick={() => send.mutate()}
-              data-primary
-            >
-              {send.isPending ? 'One moment' : 'Find the cause'}
-            </Button>
-            <LinkButton
-              to={`/machines/${encodeURIComponent(start.tag)}`}
-              look="quiet"
-              textDecoration="none"
-              textAlign="center"
-            >
-              Cancel
-            </LinkButton>
-          </Flex>
-          {wrong === 0 && (
-            <Box textStyle="small" marginTop="2">
-              Answer at least one of them with yes.
-            </Box>
-          )}
-          {send.isError && <Refusal error={send.error} />}
         </Sheet>
+        <Flex
+          direction="column"
+          gap="2"
+          position="sticky"
+          bottom={{ base: '0', lg: 'auto' }}
+          top={{ lg: '4' }}
+          bg="page"
+          paddingBlock={{ base: '2', lg: '0' }}
+          gridColumn={{ lg: '2' }}
+        >
+          {send.isError && <Refusal error={send.error} />}
+          <Button
+            look="vivid"
+            size="tall"
+            disabled={wrong === 0 || send.isPending || !person.may_log}
+            onClick={() => send.mutate()}
+            data-primary
+          >
+            {send.isPending ? 'One moment' : wrong === 0 ? 'Say yes to what is wrong' : 'Find the cause'}
+          </Button>
+          <LinkButton
+            to={`/machines/${encodeURIComponent(start.tag)}`}
+            look="quiet"
+            textDecoration="none"
+            textAlign="center"
+            display={{ base: 'none', lg: 'inline-flex' }}
+          >
+            Cancel
+          </LinkButton>
+        </Flex>
       </Grid>
     </>
   );
 };
+
+const OwnWords = ({ start, words, onWords }: ChooseProps) => (
+  <>
+    <FieldLabel htmlFor="words">In the words of whoever noticed it</FieldLabel>
+    <Area
+      id="words"
+      name="words"
+      rows={2}
+      maxLength={500}
+      width="100%"
+      value={words}
+      onChange={(event) => onWords(event.target.value)}
+    />
+    <Box textStyle="small" marginTop="1" aria-live="polite" data-understood>
+      {understanding(start, words)}
+    </Box>
+  </>
+);
+
+function understanding(start: Symptoms, words: string): string {
+  if (words.trim() === '') return 'Such as: slips going uphill, hard to shift.';
+  if (start.understood.length === 0) return 'Not understood as one of these. Choose it on the list.';
+  const meant = start.symptoms.filter((one) => start.understood.includes(one.key));
+  return `Understood as: ${meant.map((one) => one.words.toLowerCase()).join('; ')}.`;
+}
+
+type ListProps = { start: Symptoms; said: Said; onSay: (key: string, answer: Said[string]) => void };
+
+/** What nobody answers was not tried. */
+const SymptomList = ({ start, said, onSay }: ListProps) =>
+  start.symptoms.map((one) => (
+    <Flex
+      key={one.key}
+      alignItems="center"
+      columnGap="3"
+      rowGap="1"
+      flexWrap="wrap"
+      paddingBlock="2"
+      borderTopWidth="thin"
+      borderColor="line"
+      _first={{ borderTopWidth: '0' }}
+      data-symptom={one.key}
+    >
+      <Box flex="1 1 14rem" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
+        {one.words}
+      </Box>
+      <PickOne
+        says={one.words}
+        mark="says"
+        options={answers}
+        value={said[one.key] ?? null}
+        onPick={(key) => onSay(one.key, key as Said[string])}
+      />
+    </Flex>
+  ));

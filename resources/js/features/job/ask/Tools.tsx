@@ -1,6 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { Button, Field, FieldLabel, LinkButton } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
 import { isNoSize, quantity } from '../../../lib/figures';
@@ -12,13 +12,21 @@ import { Handover } from './Handover';
 
 /** What can be done at any time of a job, beside what is asked now. */
 export const Tools = () => {
-  const { state, mayWrite } = useBench();
+  const { state, mayWrite, job } = useBench();
   // Nothing is taken in hand before it is safe to.
   if (state.closed !== null || state.stage === 'make_safe') return null;
   return (
     <Flex direction="column" gap="1" alignItems="flex-start" data-tools>
       <ReplaceCable />
       {state.beside.can_pull && <PullAndDrag />}
+      <LinkButton
+        to={`/machines/${encodeURIComponent(job.machine.tag)}/${job.control.key}/cause`}
+        look="link"
+        paddingInline="0"
+        data-find-cause
+      >
+        Find the cause
+      </LinkButton>
       <FitPart />
       {mayWrite && <FitAdjuster />}
       {mayWrite && <ChangedOnTheBench />}
