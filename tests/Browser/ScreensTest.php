@@ -34,7 +34,7 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->as('office')->visit('/machines/RT-20#throttle')->see('No job yet', 'Never worked on here')->accessible('a control without a job');
         $this->click('[role=combobox]')->keys('zz')->see('No machine answers to “zz”')->accessible('a search that finds nothing');
-        $this->answering('/api/bench', ['day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'present' => [], 'queue' => [], 'done' => [], 'intakes' => [], 'carry_on' => null, 'tagged' => [], 'due' => []]);
+        $this->answering('/api/bench', ['day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'present' => [], 'queue' => [], 'done' => [], 'intakes' => [], 'complaints' => [], 'carry_on' => null, 'tagged' => [], 'due' => []]);
         $this->visit('/')->see('Nothing waits on the bench', 'No machine is tagged.')->accessible('an empty bench');
         $this->answering('/api/machines', ['machines' => []])->visit('/machines')->see('No machines yet')->accessible('an empty yard');
     }

@@ -32,7 +32,16 @@ final readonly class Troubleshooter
     /** @param  bool  $byPhone  only what needs no tool, no cover and no running machine */
     public static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, bool $byPhone = false): NextStep
     {
-        return (new self($knowledge, $belief, $evidence))->best($byPhone);
+        $next = (new self($knowledge, $belief, $evidence))->best($byPhone);
+
+        return $byPhone && in_array($next->kind, [StepKind::Cure, StepKind::Unexplained], true) ? self::bringIn((new self($knowledge, $belief, $evidence))->best(false)) : $next;
+    }
+
+    /** From afar nothing is put right: it comes in, and this is done first. */
+    private static function bringIn(NextStep $first): NextStep
+    {
+        return new NextStep(StepKind::BringIn, $first->key, 'Bring it in. '.($first->kind === StepKind::Check ? 'Looked at first: ' : 'Done first: ').lcfirst($first->sentence),
+            'Nothing more can be told without tools.', $first->minutes, $first->expected);
     }
 
     private function best(bool $byPhone): NextStep

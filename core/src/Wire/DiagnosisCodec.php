@@ -168,7 +168,7 @@ final readonly class DiagnosisCodec
         $labels = match ($next->kind) {
             StepKind::Check => $check?->answers() ?? [],
             StepKind::Ask => [Evidence::YES => 'Yes', Evidence::NO => 'No'],
-            StepKind::Cure, StepKind::Unexplained => [],
+            StepKind::Cure, StepKind::BringIn, StepKind::Unexplained => [],
         };
 
         return [

@@ -139,12 +139,16 @@ final class TroubleshooterTest extends TestCase
                 $evidence = Evidence::none()->answered($symptom->value, Evidence::YES);
                 for ($n = 0; $n < 30; $n++) {
                     $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence, true)->next;
-                    if (! in_array($next->kind, [StepKind::Ask, StepKind::Check], true)) {
-                        break;
+                    if ($next->kind === StepKind::BringIn) {
+                        self::assertStringStartsWith('Bring it in. ', $next->sentence);
+
+                        continue 2;
                     }
+                    self::assertContains($next->kind, [StepKind::Ask, StepKind::Check], 'nothing is put right from afar');
                     self::assertTrue($next->kind === StepKind::Ask || $knowledge->checks[$next->key]->isForThePhone(), "{$next->key} by telephone");
                     $evidence = $evidence->answered($next->key, $next->kind === StepKind::Ask ? Evidence::NO : Check::RIGHT);
                 }
+                self::fail("{$symptom->value}: it never comes in");
             }
         }
     }

@@ -1669,7 +1669,7 @@ export type Diagnosis = {
     }>;
     counted: number;
     next: {
-        kind: 'ask' | 'check' | 'cure' | 'unexplained';
+        kind: 'ask' | 'check' | 'cure' | 'bring_in' | 'unexplained';
         key: string;
         label: string;
         sentence: string;

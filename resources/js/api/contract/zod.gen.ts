@@ -1562,6 +1562,7 @@ export const zDiagnosis = z.object({
             'ask',
             'check',
             'cure',
+            'bring_in',
             'unexplained'
         ]),
         key: z.string(),

@@ -1,9 +1,12 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Complaint } from '../../api/complaints';
+import { planControl } from '../../api/due';
+import { keys } from '../../api/keys';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
 import { Refusal } from '../../components/Refusal';
-import { mm } from '../../lib/figures';
+import { nowWithOffset } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
 import type { Looking } from './useLooking';
 
@@ -14,6 +17,7 @@ const titles = {
   ask: 'Ask',
   check: 'Look at this next',
   cure: 'Put this right and try',
+  bring_in: 'It has to come in',
   unexplained: 'Nothing listed explains it',
 } as const;
 
@@ -27,13 +31,9 @@ export const NextLook = ({ complaint, looking }: Props) => {
         {next.label}
       </Heading>
       <Box fontSize="lg" lineHeight="snug" marginTop="1">
-        {next.kind === 'ask' || !next.sentence.startsWith(`${next.label}: `)
-          ? next.kind === 'ask'
-            ? 'As far as whoever noticed it knows.'
-            : next.sentence
-          : capital(next.sentence.slice(next.label.length + 2))}
+        {whatToDo(next)}
       </Box>
-      <Facts next={next} />
+      {next.kind !== 'ask' && <Facts next={next} />}
       {next.caution !== null && (
         <Box marginTop="3">
           <Caution>{next.caution}</Caution>
@@ -41,6 +41,8 @@ export const NextLook = ({ complaint, looking }: Props) => {
       )}
       {next.kind === 'check' || next.kind === 'ask' ? (
         <Answers next={next} looking={looking} />
+      ) : next.kind === 'bring_in' ? (
+        <BringIn complaint={complaint} looking={looking} />
       ) : (
         <Ends complaint={complaint} looking={looking} />
       )}
@@ -51,11 +53,18 @@ export const NextLook = ({ complaint, looking }: Props) => {
   );
 };
 
+/** The label stands above already. */
+function whatToDo(next: Next): string {
+  if (next.kind === 'ask') return 'As far as whoever noticed it knows.';
+  const { sentence, label } = next;
+  return sentence.startsWith(`${label}: `) ? capital(sentence.slice(label.length + 2)) : sentence;
+}
+
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const Facts = ({ next }: { next: Next }) => {
   const facts = [
-    `${mm(next.minutes)} min`,
+    `${next.minutes} min`,
     ...(next.cover === null ? [] : [`${next.cover} off`]),
     ...(next.tools === null ? [] : [next.tools]),
   ];
@@ -98,6 +107,33 @@ const Answers = ({ next, looking }: { next: Next; looking: Looking }) => (
     </Button>
   </>
 );
+
+/** From afar: a place in the day for it. */
+const BringIn = ({ complaint, looking }: Props) => {
+  const client = useQueryClient();
+  const plan = useMutation({
+    mutationFn: () => planControl(complaint.tag, complaint.control, nowWithOffset().slice(0, 10)),
+    onSuccess: () => {
+      for (const queryKey of [keys.bench, keys.due, keys.machine(complaint.tag)])
+        void client.invalidateQueries({ queryKey });
+    },
+  });
+  return (
+    <Box marginTop="4">
+      <Button
+        look="vivid"
+        size="tall"
+        width="100%"
+        disabled={!looking.may || plan.isPending || plan.isSuccess}
+        onClick={() => plan.mutate()}
+        data-plan-today
+      >
+        {plan.isSuccess ? 'It is planned for today' : 'Plan it for today'}
+      </Button>
+      {plan.isError && <Refusal error={plan.error} />}
+    </Box>
+  );
+};
 
 /** After a cure it is gone or it is not; where nothing explains it, that is said. */
 const Ends = ({ complaint, looking }: Props) => {
