@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\Complaint;
+use App\Models\ComplaintAnswer;
 use App\Models\Control;
 use App\Models\Instrument;
 use App\Models\Intake;
@@ -198,6 +200,32 @@ final class DemoWorkshop
         }
         Intake::query()->create(['id' => DemoIds::next(), 'machine_id' => $this->control('QB-01', 'throttle')->machine_id, 'control_id' => $this->control('QB-01', 'throttle')->id,
             'words' => 'Grip comes back slowly when it is wet.', 'user_id' => $this->people['mirre']->id, 'at' => $this->now->subHours(3)]);
+        $this->complaints();
+    }
+
+    /** One whose cause is being looked for, and three that were found. */
+    private function complaints(): void
+    {
+        foreach ([['SC-02', 'slips', 'wrong_oil', 61], ['RT-11', 'bites_late', 'too_tight', 34], ['RT-02', 'creeps_in', 'too_loose', 12]] as [$tag, $symptom, $cause, $days]) {
+            $this->complaint($tag, ['symptom' => [$symptom => 'yes']], $this->now->subDays($days), $cause);
+        }
+        $this->complaint('RT-20', ['symptom' => ['slips' => 'yes', 'creeps_in' => 'no'], 'check' => ['wire' => 'right', 'play' => 'right']], $this->now->subMinutes(50), null, 'Slips in the hills since spring.');
+    }
+
+    /** @param  array<string, array<string, string>>  $answers  by kind, by what they are about */
+    private function complaint(string $tag, array $answers, CarbonImmutable $at, ?string $cause, ?string $words = null): void
+    {
+        $control = $this->control($tag, 'clutch');
+        $complaint = Complaint::query()->create(['id' => DemoIds::next(), 'control_id' => $control->id, 'open_control_id' => $cause === null ? $control->id : null, 'words' => $words, 'opened_by_id' => $this->people['mirre']->id,
+            'opened_at' => $at, 'closed_by_id' => $cause === null ? null : $this->people['tomas']->id, 'closed_at' => $cause === null ? null : $at->addMinutes(40), 'cause' => $cause]);
+        $seq = 0;
+        foreach ($answers as $kind => $given) {
+            foreach ($given as $about => $answer) {
+                $seq++;
+                ComplaintAnswer::query()->create(['id' => DemoIds::next(), 'complaint_id' => $complaint->id, 'seq' => $seq, 'kind' => $kind, 'about' => $about, 'answer' => $answer,
+                    'user_id' => $this->people[$kind === 'symptom' ? 'mirre' : 'tomas']->id, 'at' => $at->addMinutes(3 * $seq)]);
+            }
+        }
     }
 
     /** A throttle that hangs open with the bars full right. */

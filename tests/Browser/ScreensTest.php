@@ -80,7 +80,7 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->window($width, 844);
         $this->as('ines');
-        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/due', '/specs', '/specs/1', '/specs/new', '/shop'] as $path) {
+        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/causes', '/machines/RT-14/clutch/cause'] as $path) {
             $this->visit($path)->settledFonts();
             self::assertSame($width, (int) $this->browser->executeScript('return Math.max(document.documentElement.scrollWidth, window.innerWidth)'), $path);
         }

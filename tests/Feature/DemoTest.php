@@ -16,7 +16,7 @@ use Tests\TestCase;
 
 final class DemoTest extends TestCase
 {
-    private const TABLES = ['intakes', 'presences', 'meter_readings', 'audits', 'spec_sketches', 'entries', 'control_jobs', 'visits', 'controls', 'spec_versions', 'machines', 'instruments', 'users'];
+    private const TABLES = ['complaint_answers', 'complaints', 'intakes', 'presences', 'meter_readings', 'audits', 'spec_sketches', 'entries', 'control_jobs', 'visits', 'controls', 'spec_versions', 'machines', 'instruments', 'users'];
 
     public function test_the_demo_is_the_same_for_the_same_day_and_tells_its_stories(): void
     {
@@ -28,6 +28,7 @@ final class DemoTest extends TestCase
         $day = $this->getJson('/api/bench')->assertOk()->json();
         self::assertSame(['QB-05'], array_column($day['tagged'], 'tag'));
         self::assertContains('RT-14', array_column($day['queue'], 'tag'));
+        self::assertSame(['Slips in the hills since spring.'], array_column($day['complaints'], 'words'));
         self::assertContains('cooling', array_column($day['queue'], 'ready'));
         self::assertContains('hot', array_column($day['queue'], 'ready'));
         self::assertNotNull($day['carry_on']);

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice;
+
+use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Spec\FamilyKey;
+
+/** How many hidden complaints went, by each way of working. */
+final readonly class ComplaintTable
+{
+    /**
+     * @param  array<string, list<ComplaintTrial>>  $trials  by way
+     * @param  list<array{float, bool}>  $said  chances after two looks, and whether it was so
+     */
+    private function __construct(private array $trials, private array $said) {}
+
+    public static function none(): self
+    {
+        return new self([], []);
+    }
+
+    public static function of(FamilyKey $family, int $count, int $off): self
+    {
+        $knowledge = Causes::of($family);
+        [$trials, $said] = [[], []];
+        for ($seed = 1; $seed <= $count; $seed++) {
+            $chance = new SeededChance($seed);
+            $truth = DrawnComplaint::of($knowledge, $chance, $off);
+            $told = $truth->told($knowledge, $chance);
+            foreach (WayOfWorking::cases() as $way) {
+                $trials[$way->value][] = ComplaintTrial::of($knowledge, $truth, $told, $way);
+            }
+            foreach (end($trials[WayOfWorking::Ours->value])->chances as $cause => $one) {
+                $said[] = [$one, in_array($cause, $truth->causes, true)];
+            }
+        }
+
+        return new self($trials, $said);
+    }
+
+    public function and(self $other): self
+    {
+        return new self(array_merge_recursive($this->trials, $other->trials), [...$this->said, ...$other->said]);
+    }
+
+    /** The share in which a cause it has stood first after at most two looks. */
+    public function named(): float
+    {
+        $ours = $this->trials[WayOfWorking::Ours->value];
+
+        return count(array_filter($ours, static fn (ComplaintTrial $one): bool => $one->isNamed)) / count($ours);
+    }
+
+    /** Minutes until it is gone, on average. */
+    public function minutes(WayOfWorking $way): float
+    {
+        return array_sum(array_map(static fn (ComplaintTrial $one): float => $one->minutes, $this->trials[$way->value])) / count($this->trials[$way->value]);
+    }
+
+    public function looks(): float
+    {
+        $ours = $this->trials[WayOfWorking::Ours->value];
+
+        return array_sum(array_map(static fn (ComplaintTrial $one): int => $one->looks, $ours)) / count($ours);
+    }
+
+    /** The share of complaints that are gone in the end. */
+    public function gone(): float
+    {
+        $ours = $this->trials[WayOfWorking::Ours->value];
+
+        return count(array_filter($ours, static fn (ComplaintTrial $one): bool => $one->isGone)) / count($ours);
+    }
+
+    /** @return list<array{float, float, int}> chances in tenths: what was said on average, how often it was so, of how many */
+    public function calibration(): array
+    {
+        $tenths = [];
+        foreach ($this->said as [$chance, $was]) {
+            $tenths[min(9, (int) floor(10 * $chance))][] = [$chance, $was ? 1.0 : 0.0];
+        }
+        ksort($tenths);
+
+        return array_values(array_map(static fn (array $all): array => [array_sum(array_column($all, 0)) / count($all), array_sum(array_column($all, 1)) / count($all), count($all)], $tenths));
+    }
+}

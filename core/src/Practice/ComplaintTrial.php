@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice;
+
+use VividPull\Core\Diagnosis\Belief;
+use VividPull\Core\Diagnosis\Cause;
+use VividPull\Core\Diagnosis\Check;
+use VividPull\Core\Diagnosis\Evidence;
+use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Diagnosis\Model;
+use VividPull\Core\Diagnosis\NextStep;
+use VividPull\Core\Diagnosis\StepKind;
+use VividPull\Core\Diagnosis\Troubleshooter;
+use VividPull\Core\Diagnosis\Weights;
+
+/** How a complaint with a hidden truth goes by a way of working: minutes until it is gone, looks, and what was thought of it on the way. */
+final readonly class ComplaintTrial
+{
+    private const MOST_STEPS = 60;
+
+    /**
+     * @param  bool  $isNamed  whether a cause it has stood first after two looks
+     * @param  array<string, float>  $chances  after two looks, by cause
+     */
+    private function __construct(public float $minutes, public int $looks, public bool $isNamed, public array $chances, public bool $isGone) {}
+
+    public static function of(Knowledge $knowledge, DrawnComplaint $truth, Evidence $told, WayOfWorking $way): self
+    {
+        $model = Model::of($knowledge, Weights::ofTheTrade());
+        [$evidence, $minutes, $looks, $cured, $named] = [$told, 0.0, 0, [], null];
+        for ($n = 0; $n < self::MOST_STEPS && ! $truth->isGone($cured); $n++) {
+            $belief = Belief::of($model, $evidence);
+            $next = self::next($knowledge, $belief, $evidence, $way);
+            if ($looks >= 2 || $next->kind !== StepKind::Check) {
+                $named ??= $belief->chances();
+            }
+            $check = $knowledge->checks[$next->key] ?? null;
+            if ($next->kind === StepKind::Check && $check !== null) {
+                $minutes += $check->minutes + ($check->cover === null || in_array($check->cover, $evidence->coversOff, true) ? 0.0 : $check->coverMinutes);
+                $evidence = $evidence->answered($check->key, $truth->shows[$check->key]);
+                $evidence = $check->cover === null ? $evidence : $evidence->coverOff($check->cover);
+                $looks++;
+
+                continue;
+            }
+            $minutes += $knowledge->causes[$next->key]->minutes;
+            $cured[] = $next->key;
+            $evidence = $evidence->curedInVain($next->key);
+        }
+        $chances = $named ?? Belief::of($model, $evidence)->chances();
+        arsort($chances);
+
+        return new self($minutes, $looks, in_array(array_key_first($chances), $truth->causes, true), $chances, $truth->isGone($cured));
+    }
+
+    private static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, WayOfWorking $way): NextStep
+    {
+        if ($way === WayOfWorking::Ours) {
+            return Troubleshooter::next($knowledge, $belief, $evidence);
+        }
+        $chances = $belief->chances();
+        arsort($chances);
+        $first = (string) array_key_first($chances);
+        $open = array_filter($knowledge->checks, static fn (Check $one): bool => ! isset($evidence->seen[$one->key]));
+        $look = match ($way) {
+            // Until one is nearly certain, whatever takes the fewest minutes.
+            WayOfWorking::CheapestFirst => $chances[$first] > 0.9 ? null : self::cheapest($open, $evidence),
+            // The likeliest is looked for, then the next.
+            WayOfWorking::LikeliestFirst => self::cheapest(array_intersect_key($open, array_flip($knowledge->causes[$first]->telling())), $evidence),
+        };
+
+        // What is safe comes first by every way.
+        $safety = array_filter($open, static fn (Check $one): bool => $one->isSafety);
+        $look = $safety !== [] && ($look === null || $open[$look]->runs) ? self::cheapest($safety, $evidence) : $look;
+
+        return $look === null ? new NextStep($first === Cause::OTHER ? StepKind::Unexplained : StepKind::Cure, $first, '', '', 0.0, 0.0) : new NextStep(StepKind::Check, $look, '', '', 0.0, 0.0);
+    }
+
+    /** @param  array<string, Check>  $open */
+    private static function cheapest(array $open, Evidence $evidence): ?string
+    {
+        $minutes = array_map(static fn (Check $one): float => $one->minutes + ($one->cover === null || in_array($one->cover, $evidence->coversOff, true) ? 0.0 : $one->coverMinutes), $open);
+        asort($minutes);
+
+        return array_key_first($minutes);
+    }
+}
