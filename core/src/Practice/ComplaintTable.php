@@ -42,7 +42,12 @@ final readonly class ComplaintTable
 
     public function and(self $other): self
     {
-        return new self(array_merge_recursive($this->trials, $other->trials), [...$this->said, ...$other->said]);
+        $trials = [];
+        foreach (WayOfWorking::cases() as $way) {
+            $trials[$way->value] = [...$this->trials[$way->value] ?? [], ...$other->trials[$way->value] ?? []];
+        }
+
+        return new self($trials, [...$this->said, ...$other->said]);
     }
 
     /** The share in which a cause it has stood first after at most two looks. */

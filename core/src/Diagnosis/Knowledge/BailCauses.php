@@ -19,7 +19,7 @@ final readonly class BailCauses implements KnownFamily
         return Knowledge::of(
             [Symptom::StartsSometimes, Symptom::RopeHard, Symptom::RunsOn, Symptom::NoSpringBack, Symptom::Heavy, Symptom::AgainAndAgain],
             self::checks(),
-            [...self::settings(), ...self::parts()],
+            [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),
         );
     }
@@ -68,6 +68,22 @@ final readonly class BailCauses implements KnownFamily
     private static function parts(): array
     {
         return [
+            Cause::of('worn_lining', 'A worn brake lining', Commonness::Occasional, 'Replace the brake; time it again.', 35)
+                ->shows('lining:worn', Grade::Always, 'it is seen')
+                ->brings(Symptom::RunsOn, Grade::Always, 'it no longer holds the flywheel'),
+            Cause::of('dry_cable', 'A dry or rusty cable', Commonness::Common, 'Light oil; stiff still: replace it.', 10)
+                ->shows('drag:stiff', Grade::Always, 'a dry wire drags')
+                ->shows('stop:off', Grade::Sometimes, 'the wire does not come back')
+                ->brings(Symptom::Heavy, Grade::Usually, 'a dry wire drags')
+                ->brings(Symptom::NoSpringBack, Grade::Usually, 'the wire does not come back')
+                ->brings(Symptom::RunsOn, Grade::Sometimes, 'the wire does not come back'),
+        ];
+    }
+
+    /** @return list<Cause> what is mistaken for a bad setting */
+    private static function imitators(): array
+    {
+        return [
             Cause::of('broken_peg', 'A broken peg or a clip that came off', Commonness::Occasional, 'Replace the peg or clip: it imitates a bad cable.', 10)->imitates()
                 ->shows('peg:broken', Grade::Always, 'it is seen')
                 ->shows('contact:half', Grade::Usually, 'the conduit gives')
@@ -79,9 +95,6 @@ final readonly class BailCauses implements KnownFamily
                 ->shows('contact:half', Grade::Sometimes, 'bent it never opens')
                 ->brings(Symptom::StartsSometimes, Grade::Usually, 'it grounds now and then')
                 ->brings(Symptom::RunsOn, Grade::Sometimes, 'it does not ground when let go'),
-            Cause::of('worn_lining', 'A worn brake lining', Commonness::Occasional, 'Replace the brake; time it again.', 35)
-                ->shows('lining:worn', Grade::Always, 'it is seen')
-                ->brings(Symptom::RunsOn, Grade::Always, 'it no longer holds the flywheel'),
             Cause::of('broken_spring', 'A weak, broken or unhooked spring', Commonness::Occasional, 'Hook it on, or replace it. Pliers only where it cannot spring at you.', 15)->imitates()
                 ->shows('spring:broken', Grade::Always, 'it is seen')
                 ->shows('stop:off', Grade::Usually, 'nothing draws the brake on')
@@ -95,12 +108,6 @@ final readonly class BailCauses implements KnownFamily
                 ->brings(Symptom::Heavy, Grade::Usually, 'a tight bend drags')
                 ->brings(Symptom::StartsSometimes, Grade::Sometimes, 'the bend takes a part of the pull')
                 ->brings(Symptom::NoSpringBack, Grade::Sometimes, 'it holds the wire'),
-            Cause::of('dry_cable', 'A dry or rusty cable', Commonness::Common, 'Light oil; stiff still: replace it.', 10)
-                ->shows('drag:stiff', Grade::Always, 'a dry wire drags')
-                ->shows('stop:off', Grade::Sometimes, 'the wire does not come back')
-                ->brings(Symptom::Heavy, Grade::Usually, 'a dry wire drags')
-                ->brings(Symptom::NoSpringBack, Grade::Usually, 'the wire does not come back')
-                ->brings(Symptom::RunsOn, Grade::Sometimes, 'the wire does not come back'),
             Cause::of('no_spark', 'Plug, lead or coil', Commonness::Occasional, 'Plug first, then lead, then coil and its gap.', 25)->imitates()
                 ->shows('plug:none', Grade::Always, 'the tester tells')
                 ->brings(Symptom::StartsSometimes, Grade::Usually, 'it has no spark now and then'),

@@ -20,7 +20,7 @@ final readonly class EngageByPullCauses implements KnownFamily
         return Knowledge::of(
             [Symptom::Weak, Symptom::Slips, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::DeadTravel, Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::PlayChanges],
             self::checks(),
-            [...self::settings(), ...self::parts()],
+            [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),
         );
     }
@@ -66,27 +66,12 @@ final readonly class EngageByPullCauses implements KnownFamily
     private static function parts(): array
     {
         return [
-            Cause::of('stretched_belt', 'A stretched or glazed belt', Commonness::Common, 'Replace the belt, then set the cable.', 35)->imitates()
-                ->shows('belt:worn', Grade::Always, 'it is seen')
-                ->shows('load:slips', Grade::Usually, 'it slips on its wheel')
-                ->shows('play:loose', Grade::Sometimes, 'a long belt lets the arm come further')
-                ->brings(Symptom::Weak, Grade::Usually, 'it slips on its wheel')
-                ->brings(Symptom::Slips, Grade::Always, 'it slips on its wheel')
-                ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on stretching')
-                ->brings(Symptom::EndOfThread, Grade::Sometimes, 'the cable has made up for it'),
-            Cause::of('belt_off', 'Belt off its wheel or behind its guide', Commonness::Rare, 'Put it back; see that the guide is straight.', 15)->imitates()
-                ->shows('belt:off', Grade::Always, 'it is seen')
-                ->brings(Symptom::Weak, Grade::Always, 'it does not draw'),
             Cause::of('worn_lining', 'A worn, glazed or oily clutch', Commonness::Occasional, 'Clean it; a thin or oily lining is replaced.', 60)
                 ->shows('lining:worn', Grade::Always, 'it is seen')
                 ->shows('load:slips', Grade::Always, 'it does not hold')
                 ->brings(Symptom::Slips, Grade::Always, 'it does not hold')
                 ->brings(Symptom::Weak, Grade::Usually, 'it does not hold')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on wearing'),
-            Cause::of('broken_spring', 'A weak, broken or unhooked spring', Commonness::Occasional, 'Hook it on, or replace it.', 12)->imitates()
-                ->shows('spring:broken', Grade::Always, 'it is seen')
-                ->brings(Symptom::NoSpringBack, Grade::Always, 'nothing draws it back')
-                ->brings(Symptom::CreepsOut, Grade::Usually, 'the arm stays where it was drawn'),
             Cause::of('nut_loose', 'A nut that came loose', Commonness::Occasional, 'Back to its mark, both nuts tight, read again.', 6)
                 ->shows('nuts:slack', Grade::Always, 'a spanner tells')
                 ->shows('play:loose', Grade::Usually, 'the conduit has moved')
@@ -102,6 +87,28 @@ final readonly class EngageByPullCauses implements KnownFamily
                 ->shows('play:loose', Grade::Usually, 'the wire has come longer')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it slips a little each time')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it slips again'),
+        ];
+    }
+
+    /** @return list<Cause> what is mistaken for a bad setting */
+    private static function imitators(): array
+    {
+        return [
+            Cause::of('stretched_belt', 'A stretched or glazed belt', Commonness::Common, 'Replace the belt, then set the cable.', 35)->imitates()
+                ->shows('belt:worn', Grade::Always, 'it is seen')
+                ->shows('load:slips', Grade::Usually, 'it slips on its wheel')
+                ->shows('play:loose', Grade::Sometimes, 'a long belt lets the arm come further')
+                ->brings(Symptom::Weak, Grade::Usually, 'it slips on its wheel')
+                ->brings(Symptom::Slips, Grade::Always, 'it slips on its wheel')
+                ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on stretching')
+                ->brings(Symptom::EndOfThread, Grade::Sometimes, 'the cable has made up for it'),
+            Cause::of('belt_off', 'Belt off its wheel or behind its guide', Commonness::Rare, 'Put it back; see that the guide is straight.', 15)->imitates()
+                ->shows('belt:off', Grade::Always, 'it is seen')
+                ->brings(Symptom::Weak, Grade::Always, 'it does not draw'),
+            Cause::of('broken_spring', 'A weak, broken or unhooked spring', Commonness::Occasional, 'Hook it on, or replace it.', 12)->imitates()
+                ->shows('spring:broken', Grade::Always, 'it is seen')
+                ->brings(Symptom::NoSpringBack, Grade::Always, 'nothing draws it back')
+                ->brings(Symptom::CreepsOut, Grade::Usually, 'the arm stays where it was drawn'),
         ];
     }
 }

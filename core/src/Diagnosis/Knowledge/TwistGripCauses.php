@@ -20,7 +20,7 @@ final readonly class TwistGripCauses implements KnownFamily
         return Knowledge::of(
             [Symptom::StaysOpen, Symptom::IdleRises, Symptom::NotWideOpen, Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::Jerky],
             self::checks(),
-            [...self::settings(), ...self::parts()],
+            [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),
         );
     }
@@ -72,6 +72,22 @@ final readonly class TwistGripCauses implements KnownFamily
     private static function parts(): array
     {
         return [
+            Cause::of('grip_binds', 'Grip binds on the bar end', Commonness::Occasional, 'Leave a little room at the bar end, clean the tube, no grease on the bar.', 6)
+                ->shows('grip:binds', Grade::Always, 'a hand feels it')
+                ->brings(Symptom::StaysOpen, Grade::Usually, 'it rubs on the bar end')
+                ->brings(Symptom::Heavy, Grade::Usually, 'it rubs on the bar end')
+                ->brings(Symptom::NoSpringBack, Grade::Usually, 'it rubs on the bar end'),
+            Cause::of('closing_loose', 'Closing cable too loose', Commonness::Rare, 'Take up its slack, then read both.', 8)
+                ->shows('closing:loose', Grade::Always, 'it reads so')
+                ->shows('groove:out', Grade::Sometimes, 'a slack wire leaves its groove')
+                ->brings(Symptom::StaysOpen, Grade::Sometimes, 'it does not draw the throttle shut'),
+        ];
+    }
+
+    /** @return list<Cause> what is mistaken for a bad setting */
+    private static function imitators(): array
+    {
+        return [
             Cause::of('routed_tight', 'A cable too short for its route, or trapped at the steering head', Commonness::Occasional, 'Free it, route it as it was made, and sweep again.', 20)->imitates()
                 ->shows('steering:tight', Grade::Always, 'one side draws it')
                 ->shows('conduit:trapped', Grade::Usually, 'it is seen at the steering head')
@@ -86,19 +102,10 @@ final readonly class TwistGripCauses implements KnownFamily
                 ->brings(Symptom::StaysOpen, Grade::Usually, 'it jams on the edge of the drum')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it climbs and falls back')
                 ->brings(Symptom::Heavy, Grade::Sometimes, 'it rubs on the edge of the drum'),
-            Cause::of('grip_binds', 'Grip binds on the bar end', Commonness::Occasional, 'Leave a little room at the bar end, clean the tube, no grease on the bar.', 6)
-                ->shows('grip:binds', Grade::Always, 'a hand feels it')
-                ->brings(Symptom::StaysOpen, Grade::Usually, 'it rubs on the bar end')
-                ->brings(Symptom::Heavy, Grade::Usually, 'it rubs on the bar end')
-                ->brings(Symptom::NoSpringBack, Grade::Usually, 'it rubs on the bar end'),
             Cause::of('rubber_turns', 'Grip rubber turns on its tube', Commonness::Rare, 'Glue it, or replace it.', 15)->imitates()
                 ->shows('grip:slips', Grade::Always, 'a hand feels it')
                 ->brings(Symptom::DeadTravel, Grade::Usually, 'the hand turns, the tube does not')
                 ->brings(Symptom::NotWideOpen, Grade::Usually, 'the hand turns, the tube does not'),
-            Cause::of('closing_loose', 'Closing cable too loose', Commonness::Rare, 'Take up its slack, then read both.', 8)
-                ->shows('closing:loose', Grade::Always, 'it reads so')
-                ->shows('groove:out', Grade::Sometimes, 'a slack wire leaves its groove')
-                ->brings(Symptom::StaysOpen, Grade::Sometimes, 'it does not draw the throttle shut'),
             Cause::of('sticking_throttle', 'A throttle that sticks in the carburettor', Commonness::Rare, 'Clean it; a worn one is replaced.', 40)->imitates()
                 ->shows('throttle_pivot:sticks', Grade::Always, 'by hand it sticks, too')
                 ->brings(Symptom::StaysOpen, Grade::Always, 'it sticks by itself')
