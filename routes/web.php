@@ -69,6 +69,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('intakes/{intake}/answer', [MachineKeepingController::class, 'answer'])->middleware('may:sign_off');
         });
         Route::get('complaints', [ComplaintController::class, 'index']);
+        Route::get('complaints/{complaint}/sheet', [SheetController::class, 'complaint']);
         Route::get('complaints/{complaint}', [ComplaintController::class, 'show']);
         Route::get('machines/{tag}/controls/{control}/symptoms', [ComplaintController::class, 'start']);
         Route::get('jobs/{job}/sheet', [SheetController::class, 'job']);

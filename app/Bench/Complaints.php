@@ -206,6 +206,14 @@ final readonly class Complaints
         ];
     }
 
+    /** The complaint about a control whose cause is still looked for. */
+    public static function openOf(string $tag, string $control): ?string
+    {
+        $id = Complaint::query()->whereHas('control', static fn ($controls) => $controls->where('key', $control)->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag)))->whereNotNull('open_control_id')->value('id');
+
+        return is_string($id) ? $id : null;
+    }
+
     /** @return list<string> what a job that begins on the control is told of an open complaint: what was said and looked at, a line a person */
     public static function said(Control $control): array
     {

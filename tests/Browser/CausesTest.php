@@ -24,6 +24,12 @@ final class CausesTest extends BrowserTestCase
         $this->visit('/machines/RT-18/clutch/cause')->click('[data-symptom=soft] [data-says=yes]')->click('[data-primary]')->see('by what it was here 4 times', '1 of 4 here.');
     }
 
+    public function test_a_report_leads_to_its_cause_and_a_job_tells_it_what_it_knows(): void
+    {
+        $this->as('ines')->visit('/machines/QB-01')->click('[data-cause-of-report]')->see('What feels wrong?', 'Understood as: heavy, or slow to return')->await('[data-symptom=heavy] [aria-pressed=true]')->click('[data-primary]')->see('Look at this next');
+        $this->startJob('QB-01', 'throttle')->lookedOver()->settled()->click('[data-find-cause]')->see('By its open job');
+    }
+
     public function test_reverse_that_drives_forward_ends_at_the_bracket_with_its_direction(): void
     {
         $this->as('ines')->visit($this->machineOf('speed_selector'))->click('[data-symptom=wrong_direction] [data-says=yes]')->click('[data-primary]')->see('Do not run');

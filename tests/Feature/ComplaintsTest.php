@@ -57,6 +57,16 @@ final class ComplaintsTest extends TestCase
         self::assertSame('too_tight', $state['diagnosis']['causes'][0]['key']);
     }
 
+    public function test_a_closed_job_names_the_complaint_that_nobody_named_the_cause_of(): void
+    {
+        $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];
+        $job = HttpJob::open($this)->ready()->read('11.5', '11.5', '11.5');
+        $job->line('tag for the test')->assertOk()->assertJsonPath('complaint', null);
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk()->assertJsonPath('complaint', $id);
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'worn_plates'])->assertOk();
+        $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('complaint', null);
+    }
+
     public function test_an_answer_is_kept_once_taken_back_and_skipped(): void
     {
         $id = $this->signIn('mirre')->complain(['slips' => 'yes'])['id'];

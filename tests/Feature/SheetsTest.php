@@ -119,6 +119,24 @@ final class SheetsTest extends TestCase
     }
 
     /** The words of a PDF on one line, as another tool reads them. */
+    public function test_a_complaint_says_what_felt_wrong_what_was_looked_at_and_what_it_was(): void
+    {
+        $id = (string) Str::uuid();
+        $this->signIn('ines')->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => $id, 'symptoms' => ['creeps_in' => 'yes', 'slips' => 'no'], 'words' => 'pulls away <b>by itself</b>'])->assertCreated();
+        foreach ([['check', 'wire', 'right'], ['tried', 'too_loose', null]] as [$kind, $about, $answer]) {
+            $this->postJson("/api/complaints/{$id}/answers", ['id' => (string) Str::uuid(), 'kind' => $kind, 'about' => $about, 'answer' => $answer])->assertOk();
+        }
+        $text = $this->words("/api/complaints/{$id}/sheet");
+        foreach (['RT-14', 'Do not run until its cause is found', '“pulls away <b>by itself</b>”', 'Creeps or lurches with the lever in Yes', 'Slips under load No', 'Inner wire Sound', 'Play too large Put right, and it is still there', 'What it may be', 'Next:'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'notched_basket'])->assertOk();
+        $text = $this->words("/api/complaints/{$id}/sheet");
+        self::assertStringContainsString('What it was Ridges in the basket or hub File shallow ridges; replace what is deeper.', $text);
+        self::assertStringNotContainsString('What it may be', $text);
+        self::assertStringNotContainsString('Do not run', $text);
+    }
+
     private function words(string $path): string
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'sheet');

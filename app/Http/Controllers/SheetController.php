@@ -6,8 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Bench\JobHead;
 use App\Bench\Machines;
+use App\Models\Complaint;
 use App\Models\Control;
 use App\Sheets\BlankSheet;
+use App\Sheets\ComplaintSheet;
 use App\Sheets\JobSheet;
 use App\Sheets\MachineSheet;
 use App\Sheets\Paper;
@@ -30,6 +32,13 @@ final class SheetController
         $machine = Machines::find($tag);
 
         return $this->paper->of('machine', MachineSheet::of($machine), "{$machine->tag}-history");
+    }
+
+    public function complaint(string $complaint): Response
+    {
+        $found = Complaint::query()->with('control.machine')->findOrFail($complaint);
+
+        return $this->paper->of('complaint', ComplaintSheet::of($found), "{$found->control->machine->tag}-{$found->control->key}-complaint-{$found->opened_at->format('Y-m-d')}");
     }
 
     public function blank(string $tag, string $control): Response

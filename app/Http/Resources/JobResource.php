@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Bench\Complaints;
 use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
 use Carbon\CarbonImmutable;
@@ -33,6 +34,8 @@ final readonly class JobResource
             ],
             'control' => ['key' => $job->controlKey, 'name' => $job->controlName],
             'from_file' => $signed !== null,
+            // Asked for when the work is done, and not with every reading.
+            'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];
     }

@@ -56,6 +56,8 @@ final class JobEvidenceTest extends TestCase
     #[TestWith(['Lever feels soft since the engine was apart', ['soft']])]
     #[TestWith(['slips going uphill and is hard to shift', ['slips', 'hard_to_shift']])]
     #[TestWith(['I have to set it again every week', ['again_and_again']])]
+    #[TestWith(['Lever comes back slowly when it is wet', ['heavy']])]
+    #[TestWith(['does not spring back', ['no_spring_back']])]
     #[TestWith(['it is blue', []])]
     public function test_words_are_matched_to_symptoms(string $words, array $symptoms): void
     {

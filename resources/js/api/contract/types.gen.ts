@@ -904,6 +904,10 @@ export type Job = {
         at: string;
     }>;
     from_file: boolean;
+    /**
+     * Of a closed job: the complaint about its control whose cause nobody has named yet.
+     */
+    complaint: string | null;
 };
 
 export type OpenJob = {
@@ -4707,3 +4711,32 @@ export type CloseComplaintResponses = {
 };
 
 export type CloseComplaintResponse = CloseComplaintResponses[keyof CloseComplaintResponses];
+
+export type ComplaintSheetData = {
+    body?: never;
+    path: {
+        complaint: string;
+    };
+    query?: never;
+    url: '/complaints/{complaint}/sheet';
+};
+
+export type ComplaintSheetErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type ComplaintSheetError = ComplaintSheetErrors[keyof ComplaintSheetErrors];
+
+export type ComplaintSheetResponses = {
+    /**
+     * PDF
+     */
+    200: unknown;
+};

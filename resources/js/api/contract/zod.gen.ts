@@ -1518,7 +1518,8 @@ export const zJob = z.object({
         role: zRole,
         at: z.string()
     })),
-    from_file: z.boolean()
+    from_file: z.boolean(),
+    complaint: z.string().nullable()
 });
 
 export const zSymptoms = z.object({

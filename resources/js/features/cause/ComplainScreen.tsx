@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState } from 'react';
-import { Navigate, useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Problem } from '../../api/client';
 import { complain, complaintQuery, type Said, type Symptoms, symptomsQuery } from '../../api/complaints';
 import { keys } from '../../api/keys';
@@ -23,7 +23,8 @@ const answers = [
 /** What feels wrong about a control, chosen in the words people use. */
 export default function ComplainScreen() {
   const { tag = '', control = '' } = useParams();
-  const [words, setWords] = useState('');
+  const [found] = useSearchParams();
+  const [words, setWords] = useState(found.get('words') ?? '');
   const asked = useDeferredValue(words.trim());
   const { data, error, refetch } = useQuery({
     ...symptomsQuery(tag, control, asked),

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Problem } from '../../api/client';
 import { type Complaint, complaintQuery } from '../../api/complaints';
-import { Button, Chip, LinkButton, Sheet } from '../../components/Buttons';
+import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
@@ -79,6 +79,9 @@ const Head = ({ complaint, byPhone, isOpen }: { complaint: Complaint; byPhone: b
           {complaint.words === null ? '' : `: “${complaint.words}”`}
         </Box>
       </Box>
+      <Paper href={`/api/complaints/${complaint.id}/sheet`} look="quiet" textDecoration="none" data-screen-only>
+        Print
+      </Paper>
       {isOpen && person.may_log && (
         <Button
           look={byPhone ? 'dark' : 'quiet'}

@@ -43,14 +43,19 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
       </Box>
       <Flex gap="2" flexWrap="wrap">
         {control.job !== null ? (
-          <LinkButton to={`/jobs/${control.job}`} look={chosen ? 'vivid' : 'plain'} textDecoration="none" flex="1">
+          <LinkButton
+            to={`/jobs/${control.job}`}
+            look={chosen ? 'vivid' : 'plain'}
+            textDecoration="none"
+            flex="1 1 100%"
+          >
             Open at {control.stage}
           </LinkButton>
         ) : (
           person.may_log && (
             <Button
               look={chosen ? 'vivid' : 'plain'}
-              flex="1"
+              flex="1 1 100%"
               onClick={() => (machine.meter.read_today ? start.mutate() : setAsking(true))}
               disabled={start.isPending}
               data-start={control.key}

@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answerIntake, type Intake, machineQuery } from '../../api/machines';
-import { Button, Field, FieldLabel, Sheet } from '../../components/Buttons';
+import { Button, Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { useSignedIn } from '../../lib/signedIn';
@@ -38,6 +38,17 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
             {intake.control_name ?? 'The machine'}, {moment(intake.at)} by {intake.by}
           </Box>
         </Box>
+        {person.may_log && intake.control !== null && (
+          <LinkButton
+            to={`/machines/${encodeURIComponent(tag)}/${intake.control}/cause?words=${encodeURIComponent(intake.words)}`}
+            look="plain"
+            size="small"
+            textDecoration="none"
+            data-cause-of-report
+          >
+            Find the cause
+          </LinkButton>
+        )}
         {person.may_sign_off && answer === null && (
           <Button look="quiet" size="small" onClick={() => setAnswer('')}>
             Answer

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { type Setting, sight } from '../../../api/beside';
 import type { Judged } from '../../../api/jobs';
-import { Sheet } from '../../../components/Buttons';
+import { LinkButton, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { counted, withUncertainty } from '../../../lib/figures';
@@ -11,6 +11,13 @@ import { day, moment } from '../../../lib/time';
 import { Pictures } from '../beside/Pictures';
 import { useBench } from '../useBench';
 import { Correct } from './Correct';
+
+/** The work is done; what it was teaches the workshop. */
+const WhatWasIt = ({ id }: { id: string }) => (
+  <LinkButton to={`/causes/${id}`} look="vivid" textDecoration="none" marginBottom="3" data-what-was-it>
+    A complaint is open: say what it was
+  </LinkButton>
+);
 
 const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as const satisfies Record<string, MarkKind>;
 
@@ -37,6 +44,7 @@ export const JobSheet = () => {
         {job.machine.tag} {job.control.name.toLowerCase()}, {job.machine.name}, {counted(job.machine.usage)}{' '}
         {job.machine.usage_unit}, opened {moment(job.opened_at)}
       </Box>
+      {job.complaint !== null && <WhatWasIt id={job.complaint} />}
       <Notices />
       {state.spec.point !== null && (
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
