@@ -18,8 +18,10 @@ use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
+use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\Node;
@@ -39,6 +41,9 @@ final readonly class Complaints
         foreach ($node->at('symptoms')->entries() as $symptom => $answer) {
             DiagnosisCodec::symptom(Evidence::none(), $knowledge, $symptom, $answer);
             $symptoms[$symptom] = $answer->string(20);
+        }
+        if (! in_array(Evidence::YES, $symptoms, true)) {
+            throw Refused::because('Say yes to at least one thing that feels wrong.');
         }
         $words = $node->has('words') ? trim($node->at('words')->string(500)) : null;
 
@@ -202,7 +207,7 @@ final readonly class Complaints
             'control_name' => $control->name,
             'open' => Complaint::query()->where('open_control_id', $control->id)->value('id'),
             'symptoms' => array_map(static fn (Symptom $one): array => ['key' => $one->value, 'words' => $one->words(), 'stops' => $one->stopsTheMachine()], $symptoms),
-            'understood' => array_map(static fn (Symptom $one): string => $one->value, Symptom::understood($words, $symptoms)),
+            'understood' => array_map(static fn (Symptom $one): string => $one->value, OwnWords::understood($words, $symptoms)),
         ];
     }
 

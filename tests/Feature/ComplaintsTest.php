@@ -98,6 +98,9 @@ final class ComplaintsTest extends TestCase
     {
         $this->signIn('ines');
         $this->postJson(self::CONTROL.'/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['rope_hard' => 'yes']])->assertUnprocessable()->assertJsonPath('detail', '$.symptoms.rope_hard: “rope_hard” is no symptom of this family. Known are: slips, creeps_in, hard_to_shift, bites_early, bites_late, soft, heavy, no_spring_back, play_changes, end_of_thread, wobbles, again_and_again.');
+        foreach ([[], ['slips' => 'no'], ['slips' => 'not_tried']] as $nothing) {
+            $this->postJson(self::CONTROL.'/complaints', ['id' => (string) Str::uuid(), 'symptoms' => (object) $nothing])->assertUnprocessable()->assertJsonPath('detail', 'Say yes to at least one thing that feels wrong.');
+        }
         $this->postJson('/api/machines/RT-14/controls/wing/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes']])->assertNotFound();
         self::assertSame(0, Complaint::query()->count());
         $id = $this->complain(['slips' => 'yes'])['id'];

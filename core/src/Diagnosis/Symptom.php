@@ -72,55 +72,6 @@ enum Symptom: string
         };
     }
 
-    /**
-     * Those of a family that somebody's own words seem to name, in the family's order.
-     *
-     * @param  list<self>  $symptoms
-     * @return list<self>
-     */
-    public static function understood(string $words, array $symptoms): array
-    {
-        $plain = (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
-
-        return array_values(array_filter($symptoms, static fn (self $one): bool => preg_match('/\b(?:'.$one->saidLike().')/u', $plain) === 1));
-    }
-
-    /** How people say it, as a pattern; a word may go on after each. */
-    private function saidLike(): string
-    {
-        return match ($this) {
-            self::Slips => 'slip|revs? (?:up|rise)|spins? up',
-            self::CreepsIn => 'creep|lurch|drags? (?:on|with) the lever|pulls? away with the lever',
-            self::HardToShift => 'grind|grat|hard to (?:shift|change)|won.?t go in|gears? (?:stick|grind)',
-            self::BitesEarly => 'bites? (?:early|as it leaves|at the bar|right away)|grabs? early|grabs? at the bar',
-            self::BitesLate => 'bites? (?:late|at the (?:very )?end|far out)|grabs? late',
-            self::Soft => 'soft|spong|nothing behind|floppy|mush',
-            self::Heavy => 'heavy|stiff|hard to (?:pull|draw|press|push)|slow(?:ly)? to (?:return|come back)|(?:comes?|goes|springs?|returns?) (?:back )?(?:too )?slow',
-            self::PlayChanges => '(?:play|slack)[^.]*chang|chang[^.]*(?:play|slack)|different every|day to day',
-            self::Jerky => 'jerk|snatch|all at once',
-            self::DeadTravel => 'dead|nothing happens at first|takes? ages|free travel|too much slack',
-            self::LowTopSpeed => 'slow|top speed|no speed|won.?t go fast|gutless',
-            self::NotWideOpen => 'full throttle|not (?:wide )?open|half throttle|won.?t rev',
-            self::StaysOpen => '(?:throttle|grip|trigger|pedal|gas)[^.]*(?:stick|stay|hang)|stick|hangs?|does ?n.?t (?:snap|close|shut)|won.?t (?:close|shut)',
-            self::IdleRises => 'idle[^.]*(?:rise|climb|up|chang)|rev[^.]*(?:turn|steer|bars)|steer[^.]*(?:rev|idle)',
-            self::CreepsOut => 'creep|moves? by itself|turns? by itself|let go[^.]*(?:turn|move|goes)|keeps? (?:turning|going|moving)|does ?n.?t stop|rolls? on|head turns',
-            self::Weak => 'weak|slow|no drive|hardly|no pull|won.?t (?:pull|drive)|does ?n.?t (?:pull|drive)',
-            self::HardToPullBack => 'hard to pull back|backward|pull it back|won.?t roll back|wheels lock',
-            self::WrongDirection => 'wrong (?:way|direction)|forward in reverse|reverse[^.]*forward|r1[^.]*forward|f1[^.]*back|backward in forward',
-            self::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always)|(?:won.?t|does ?n.?t|hard to) start|sometimes[^.]*start|no start',
-            self::RopeHard => 'rope|pull ?cord|hard to pull',
-            self::RunsOn => 'runs? on|keeps? (?:running|spinning)|blade[^.]*(?:spin|run|stop)|does ?n.?t stop|stops? late|won.?t stop',
-            self::BangsOnUnlocking => 'bang|clunk|loud knock',
-            self::DashDisagrees => 'dash|lamp|light[^.]*(?:wrong|on)|display',
-            self::NoSpringBack => '(?:not|n.?t) (?:spring|come|snap|go) back|(?:not|n.?t) return|falls? forward|stays? (?:in|down|pulled)',
-            self::EndOfThread => 'end of (?:the )?thread|no thread|used up|all the way out|run out',
-            self::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|rattl',
-            self::AgainAndAgain => 'again|every (?:week|day|month)|keeps? (?:needing|coming|going out)|over and over',
-            self::DoesNotHold => 'does ?n.?t (?:hold|stop|brake|lock)|won.?t (?:hold|brake|lock)|no brake|weak brake|rolls? away',
-            self::Drags => 'drag|rub|gets hot|hot (?:drum|wheel|brake)',
-        };
-    }
-
     /** Whether the machine is not to be run until the cause is found. */
     public function stopsTheMachine(): bool
     {

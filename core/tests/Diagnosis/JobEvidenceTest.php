@@ -10,6 +10,7 @@ use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobEvidence;
+use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
@@ -61,14 +62,14 @@ final class JobEvidenceTest extends TestCase
     #[TestWith(['it is blue', []])]
     public function test_words_are_matched_to_symptoms(string $words, array $symptoms): void
     {
-        self::assertSame($symptoms, array_map(static fn (Symptom $one): string => $one->value, Symptom::understood($words, Causes::of(FamilyKey::ClutchLever)->symptoms)));
+        self::assertSame($symptoms, array_map(static fn (Symptom $one): string => $one->value, OwnWords::understood($words, Causes::of(FamilyKey::ClutchLever)->symptoms)));
     }
 
     public function test_words_mean_what_the_family_knows(): void
     {
-        self::assertSame([Symptom::WrongDirection], Symptom::understood('In reverse 1 it drives forward', Causes::of(FamilyKey::SpeedSelector)->symptoms));
-        self::assertSame([Symptom::StartsSometimes], Symptom::understood('Starts only sometimes', Causes::of(FamilyKey::Bail)->symptoms));
-        self::assertSame([Symptom::StaysOpen], Symptom::understood('throttle hangs', Causes::of(FamilyKey::TwistGrip)->symptoms));
+        self::assertSame([Symptom::WrongDirection], OwnWords::understood('In reverse 1 it drives forward', Causes::of(FamilyKey::SpeedSelector)->symptoms));
+        self::assertSame([Symptom::StartsSometimes], OwnWords::understood('Starts only sometimes', Causes::of(FamilyKey::Bail)->symptoms));
+        self::assertSame([Symptom::StaysOpen], OwnWords::understood('throttle hangs', Causes::of(FamilyKey::TwistGrip)->symptoms));
     }
 
     private static function of(TestJob $job): Evidence
