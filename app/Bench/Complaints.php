@@ -178,8 +178,12 @@ final readonly class Complaints
                 AnswerKind::Tried => $evidence->curedInVain($about),
                 AnswerKind::Back => $evidence,
             };
-            $cover = $kind === AnswerKind::Check ? ($knowledge->checks[$about] ?? null)?->cover : null;
-            $evidence = $cover === null ? $evidence : $evidence->coverOff($cover);
+            $check = $kind === AnswerKind::Check ? $knowledge->checks[$about] ?? null : null;
+            $evidence = match (true) {
+                $check?->runs === true => $evidence->coversBack(),
+                $check?->cover !== null => $evidence->coverOff($check->cover),
+                default => $evidence,
+            };
         }
 
         return $evidence;

@@ -46,6 +46,12 @@ final readonly class Evidence
         return new self($this->seen, $this->tried, [...$this->skipped, $check], $this->coversOff);
     }
 
+    /** What was off is back on, as it must be before anything runs. */
+    public function coversBack(): self
+    {
+        return new self($this->seen, $this->tried, $this->skipped, []);
+    }
+
     public function coverOff(string $cover): self
     {
         return new self($this->seen, $this->tried, $this->skipped, [...$this->coversOff, $cover]);

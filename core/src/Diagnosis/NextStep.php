@@ -14,6 +14,7 @@ final readonly class NextStep
      * @param  float  $minutes  what it takes by itself
      * @param  float  $expected  minutes until it is right, on average, if one goes on like this
      * @param  array<string, string>  $meanings  by answer
+     * @param  string|null  $before  what is put back before it runs
      */
     public function __construct(
         public StepKind $kind,
@@ -23,5 +24,6 @@ final readonly class NextStep
         public float $minutes,
         public float $expected,
         public array $meanings = [],
+        public ?string $before = null,
     ) {}
 }

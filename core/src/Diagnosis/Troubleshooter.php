@@ -186,7 +186,7 @@ final readonly class Troubleshooter
         }
             .($check?->cover === null || in_array($check->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->cover} to take off").'.';
 
-        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question));
+        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question), $check?->runs === true ? $this->backOn() : null);
     }
 
     /** What the check always shows, where that is the likeliest of all that is looked for. */
@@ -201,6 +201,12 @@ final readonly class Troubleshooter
         }
 
         return null;
+    }
+
+    /** Nothing runs with its covers off. */
+    private function backOn(): ?string
+    {
+        return $this->evidence->coversOff === [] ? null : 'Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff)).', with guards, springs and belt.';
     }
 
     /** @return array<string, string> what each answer would make likeliest */
@@ -230,7 +236,7 @@ final readonly class Troubleshooter
         $isCheap = $chances[$best->key] < 0.5;
 
         return $best->key === Cause::OTHER ? $this->unexplained($now) : new NextStep(StepKind::Cure, $best->key, $best->cure,
-            $isCheap ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '.self::percent($chances[$best->key]).' that it is that.' : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.', $best->minutes, $now);
+            $isCheap ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '.self::percent($chances[$best->key]).' that it is that.' : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.', $best->minutes, $now, before: $this->backOn());
     }
 
     private function unexplained(float $now): NextStep

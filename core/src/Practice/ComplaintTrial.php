@@ -40,7 +40,7 @@ final readonly class ComplaintTrial
             if ($next->kind === StepKind::Check && $check !== null) {
                 $minutes += $check->minutes + ($check->cover === null || in_array($check->cover, $evidence->coversOff, true) ? 0.0 : $check->coverMinutes);
                 $evidence = $evidence->answered($check->key, $truth->shows[$check->key]);
-                $evidence = $check->cover === null ? $evidence : $evidence->coverOff($check->cover);
+                $evidence = $check->runs ? $evidence->coversBack() : ($check->cover === null ? $evidence : $evidence->coverOff($check->cover));
                 $looks++;
 
                 continue;

@@ -181,7 +181,7 @@ final readonly class DiagnosisCodec
             'expected' => round($next->expected, 2),
             'cover' => $check?->cover,
             'tools' => $check?->tools,
-            'caution' => $check?->caution,
+            'caution' => $next->before === null && $check?->caution === null ? null : trim("{$next->before} {$check?->caution}"),
             'of' => $check?->of,
             'answers' => array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label, 'means' => $next->meanings[$key] ?? ''], array_keys($labels), array_values($labels)),
         ];

@@ -120,6 +120,28 @@ final class TroubleshooterTest extends TestCase
         self::assertContains(Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence->coverOff('lid'))->next->key, ['one', 'other']);
     }
 
+    /** Common practice, no source: covers, guards, springs and belt are on before anything runs. */
+    #[DataProvider('families')]
+    public function test_nothing_runs_and_nothing_is_tried_with_a_cover_off(FamilyKey $family): void
+    {
+        $knowledge = Causes::of($family);
+        $running = array_filter($knowledge->checks, static fn (Check $one): bool => $one->runs);
+        $cover = array_values(array_filter(array_map(static fn (Check $one): ?string => $one->cover, $knowledge->checks), is_string(...)))[0] ?? 'side cover';
+        foreach ($knowledge->symptoms as $symptom) {
+            $evidence = Evidence::none()->answered($symptom->value, Evidence::YES)->coverOff($cover);
+            for ($n = 0; $n < 25; $n++) {
+                $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;
+                $mustBeOn = $next->kind === StepKind::Cure || isset($running[$next->key]);
+                self::assertSame($mustBeOn, $next->before !== null, "{$symptom->value}: {$next->sentence}");
+                if ($next->kind !== StepKind::Check) {
+                    break;
+                }
+                $evidence = $evidence->answered($next->key, Check::RIGHT);
+            }
+        }
+        self::assertStringContainsString("the {$cover}", Diagnosis::of($knowledge, Weights::ofTheTrade(), array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => $all->skipped($one->key), Evidence::none()->answered($knowledge->symptoms[0]->value, Evidence::YES)->coverOff($cover)))->next->before ?? '');
+    }
+
     public function test_a_cheap_cure_is_tried_before_a_dear_look(): void
     {
         $knowledge = Knowledge::of([Symptom::Slips], [Check::of('inside', 'Inside', 'Open it.', 'Good', ['bad' => 'Bad'], 120.0)], [

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis\Knowledge;
 
 use VividPull\Core\Diagnosis\Cause;
-use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
@@ -19,29 +18,10 @@ final readonly class EngageByPullCauses implements KnownFamily
     {
         return Knowledge::of(
             [Symptom::Weak, Symptom::Slips, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::DeadTravel, Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::PlayChanges],
-            self::checks(),
-            [...self::settings(), ...self::parts(), ...self::imitators()],
+            SharedDrive::checks('Handle at rest, in gear', 'Engine off: roll it by hand. Is the clutch free?'),
+            [...self::settings(), ...self::parts(), ...SharedDrive::causes(), ...self::imitators()],
             Shared::ofAnyCable(),
         );
-    }
-
-    /** @return list<Check> */
-    private static function checks(): array
-    {
-        return [
-            Shared::wire(),
-            Shared::adjusters(),
-            Check::play(),
-            Check::of('rest', 'At rest, in gear', 'Engine off: rolled by hand, is the clutch free where it should be?', 'Free', ['held' => 'Held, or it drags'], 1.0)->first(),
-            Check::of('nuts', 'Nuts of the hollow bolts', 'A spanner on each, at either end: tight?', 'Tight', ['slack' => 'A nut has come loose'], 1.0)->using('spanner'),
-            Check::of('belt', 'Belt', 'Cover off: glazed, cracked, or longer than the idler takes up?', 'Good', ['worn' => 'Stretched, glazed or cracked', 'off' => 'Off its wheel, or behind its guide'], 2.0)->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
-            Check::of('lining', 'Clutch lining or cone', 'Look at it, and smell: thin, glazed, oily?', 'Good', ['worn' => 'Thin, glazed or oily'], 6.0)->under('belt cover', 8.0)->using('light'),
-            Check::of('spring', 'Springs', 'At the clutch arm and the handle: whole and hooked?', 'Whole and hooked', ['broken' => 'Weak, broken or unhooked'], 1.5),
-            Check::of('load', 'Under load', 'Engine speed holds: does ground speed drop?', 'It pulls', ['slips' => 'It slips'], 3.0)->as('proof:under_load')->running('Light load first. Outdoors: carbon monoxide kills. Operator in place, nobody in front.'),
-            Check::of('clamp', 'Pinch clamp', 'Mark the wire and pull: does it slip through?', 'Held', ['slips' => 'It slips'], 1.5)->using('pen'),
-            Shared::conduit(),
-            Shared::drag(5.0),
-        ];
     }
 
     /** @return list<Cause> */
@@ -72,21 +52,11 @@ final readonly class EngageByPullCauses implements KnownFamily
                 ->brings(Symptom::Slips, Grade::Always, 'it does not hold')
                 ->brings(Symptom::Weak, Grade::Usually, 'it does not hold')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on wearing'),
-            Cause::of('nut_loose', 'A nut that came loose', Commonness::Occasional, 'Back to its mark, both nuts tight, read again.', 6)
-                ->shows('nuts:slack', Grade::Always, 'a spanner tells')
-                ->shows('play:loose', Grade::Usually, 'the conduit has moved')
-                ->brings(Symptom::PlayChanges, Grade::Always, 'the conduit moves')
-                ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it comes loose again'),
             Cause::of('bolts_used_up', 'Bolts at the end of their thread', Commonness::Occasional, 'Run the bolts fully back, pull wire through the pinch clamp, start again with the whole bolt.', 20)
                 ->shows('thread:end', Grade::Always, 'it is seen')
                 ->brings(Symptom::EndOfThread, Grade::Always, 'that is what is seen')
                 ->shows('play:loose', Grade::Usually, 'nothing is left to take it up')
                 ->brings(Symptom::Weak, Grade::Sometimes, 'nothing is left to take it up'),
-            Cause::of('slipping_clamp', 'Wire slips through the pinch clamp', Commonness::Rare, 'Clamp it on sound wire, tight; a notched wire is replaced.', 15)
-                ->shows('clamp:slips', Grade::Always, 'the mark moves')
-                ->shows('play:loose', Grade::Usually, 'the wire has come longer')
-                ->brings(Symptom::PlayChanges, Grade::Usually, 'it slips a little each time')
-                ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it slips again'),
         ];
     }
 
@@ -102,9 +72,6 @@ final readonly class EngageByPullCauses implements KnownFamily
                 ->brings(Symptom::Slips, Grade::Always, 'it slips on its wheel')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on stretching')
                 ->brings(Symptom::EndOfThread, Grade::Sometimes, 'the cable has made up for it'),
-            Cause::of('belt_off', 'Belt off its wheel or behind its guide', Commonness::Rare, 'Put it back; see that the guide is straight.', 15)->imitates()
-                ->shows('belt:off', Grade::Always, 'it is seen')
-                ->brings(Symptom::Weak, Grade::Always, 'it does not draw'),
             Cause::of('broken_spring', 'A weak, broken or unhooked spring', Commonness::Occasional, 'Hook it on, or replace it.', 12)->imitates()
                 ->shows('spring:broken', Grade::Always, 'it is seen')
                 ->brings(Symptom::NoSpringBack, Grade::Always, 'nothing draws it back')
