@@ -19,6 +19,7 @@ use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\OwnWords;
+use VividPull\Core\Diagnosis\StoryEvidence;
 use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\Refused;
@@ -165,6 +166,7 @@ final readonly class Complaints
     {
         $job = $complaint->closed_at === null ? $complaint->control->openJob : null;
         $evidence = $job === null ? Evidence::none() : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
+        $evidence = StoryEvidence::into($evidence, $knowledge->checks['story'] ?? null, ControlStory::told($complaint->control));
         $latest = [];
         foreach ($complaint->answers->sortBy('seq') as $one) {
             unset($latest[$one->about]);

@@ -43,6 +43,12 @@ final readonly class ControlStory
         return new self($past, $looks, $unit, $story, $next);
     }
 
+    /** What the core makes of its past, where play is read. */
+    public static function told(Control $control): ?WearStory
+    {
+        return self::wear($control, ControlPast::of($control)->looks());
+    }
+
     /** @return array<string, mixed>|null null before the first signature */
     public function wire(): ?array
     {

@@ -26,12 +26,24 @@ final readonly class Check
         /** Whether it comes before anything runs. */
         public bool $isSafety = false,
         public bool $runs = false,
+        /** Whether it is told by what is on file, and asked of nobody. */
+        public bool $isOnFile = false,
     ) {}
 
     /** @param  array<string, string>  $finds */
     public static function of(string $key, string $label, string $how, string $right, array $finds, float $minutes): self
     {
         return new self($key, $label, $how, $right, $finds, $minutes);
+    }
+
+    /**
+     * How its play went from job to job: told by what is on file, and asked of nobody.
+     *
+     * @param  array<string, string>  $finds
+     */
+    public static function story(array $finds): self
+    {
+        return new self('story', 'Its wear story', 'From its jobs here.', 'No steady wear, no jump', $finds, 0.0, 'story', isOnFile: true);
     }
 
     /** Free play as the spec reads it. */
@@ -48,7 +60,7 @@ final readonly class Check
     /** The same look where its family asks for it nowhere else. */
     public function onlyHere(): self
     {
-        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, null, $this->cover, $this->coverMinutes, $this->tools, $this->caution, $this->isSafety, $this->runs);
+        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, null, $this->cover, $this->coverMinutes, $this->tools, $this->caution, $this->isSafety, $this->runs, $this->isOnFile);
     }
 
     /** @param  float  $minutes  to take it off and put it back; spent once for all that lies under it */
@@ -94,6 +106,6 @@ final readonly class Check
     private function with(?string $of = null, ?string $cover = null, ?float $coverMinutes = null, ?string $tools = null, ?string $caution = null, ?bool $isSafety = null, ?bool $runs = null): self
     {
         return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $of ?? $this->of, $cover ?? $this->cover, $coverMinutes ?? $this->coverMinutes,
-            $tools ?? $this->tools, $caution ?? $this->caution, $isSafety ?? $this->isSafety, $runs ?? $this->runs);
+            $tools ?? $this->tools, $caution ?? $this->caution, $isSafety ?? $this->isSafety, $runs ?? $this->runs, $this->isOnFile);
     }
 }

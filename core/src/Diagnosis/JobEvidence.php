@@ -41,6 +41,7 @@ final readonly class JobEvidence
             'inspection' => $this->inspection($check, $key),
             'proof' => $this->proof($check, $key),
             'thread' => $this->thread(),
+            'measure' => $this->measure($check, $key),
             default => [],
         };
     }
@@ -88,6 +89,22 @@ final readonly class JobEvidence
         $word = reset($failed)->answer;
 
         return isset($check->finds[$word]) ? [$word => 1.0] : array_fill_keys(array_keys($check->finds), 1.0);
+    }
+
+    /** @return array<string, float> a part that was measured, against its limit */
+    private function measure(Check $check, string $key): array
+    {
+        foreach ($this->state->judgement->measures as $one) {
+            if ($one->measure->key->value === $key && $one->found !== null) {
+                return match (true) {
+                    $one->verdict->kind->isOutside() => array_fill_keys(array_keys($check->finds), 1.0),
+                    $one->isWhole() && $one->verdict->is(VerdictKind::Inside) => [Check::RIGHT => 1.0],
+                    default => [],
+                };
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, float> */

@@ -33,7 +33,7 @@ final readonly class Looks
             foreach ($cause->telling() as $key) {
                 $check = $knowledge->checks[$key];
                 $cover = isset($off[$check->cover ?? '']) ? 0.0 : $check->coverMinutes;
-                if (! isset($closed[$key]) && ($best === null || $check->minutes + $cover < $best[0] + $best[1])) {
+                if (! isset($closed[$key]) && ! $check->isOnFile && ($best === null || $check->minutes + $cover < $best[0] + $best[1])) {
                     $best = [$check->minutes, $cover, $check->cover, $key];
                 }
             }

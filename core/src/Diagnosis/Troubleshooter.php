@@ -112,7 +112,7 @@ final readonly class Troubleshooter
 
     private function isOpen(Check $check, bool $byPhone): bool
     {
-        return ! isset($this->evidence->seen[$check->key]) && ! in_array($check->key, $this->evidence->skipped, true) && (! $byPhone || $check->isForThePhone());
+        return ! $check->isOnFile && ! isset($this->evidence->seen[$check->key]) && ! in_array($check->key, $this->evidence->skipped, true) && (! $byPhone || $check->isForThePhone());
     }
 
     /** A look that comes before anything runs, or is put right and tried; null where all are made. */

@@ -29,7 +29,8 @@ final readonly class ComplaintTrial
     public static function of(Knowledge $knowledge, DrawnComplaint $truth, Evidence $told, WayOfWorking $way): self
     {
         $model = Model::of($knowledge, Weights::ofTheTrade());
-        [$evidence, $minutes, $looks, $cured, $named] = [$told, 0.0, 0, [], null];
+        $evidence = isset($truth->shows['story']) ? $told->answered('story', $truth->shows['story']) : $told;
+        [$minutes, $looks, $cured, $named] = [0.0, 0, [], null];
         for ($n = 0; $n < self::MOST_STEPS && ! $truth->isGone($cured); $n++) {
             $belief = Belief::of($model, $evidence);
             $next = self::next($knowledge, $belief, $evidence, $way);
@@ -63,7 +64,7 @@ final readonly class ComplaintTrial
         $chances = $belief->chances();
         arsort($chances);
         $first = (string) array_key_first($chances);
-        $open = array_filter($knowledge->checks, static fn (Check $one): bool => ! isset($evidence->seen[$one->key]));
+        $open = array_filter($knowledge->checks, static fn (Check $one): bool => ! $one->isOnFile && ! isset($evidence->seen[$one->key]));
         $look = match ($way) {
             // Until one is nearly certain, whatever takes the fewest minutes.
             WayOfWorking::CheapestFirst => $chances[$first] > 0.9 ? null : self::cheapest($open, $evidence),

@@ -63,7 +63,7 @@ final class KnowledgeTest extends TestCase
         $measures = array_map(static fn (MeasureKey $one): string => "measure:{$one->value}", MeasureKey::cases());
         foreach (Causes::of($family)->checks as $check) {
             if ($check->of !== null) {
-                self::assertContains($check->of, ['reading', 'thread', ...$inspections, ...$proofs, ...$measures], "{$check->key} is called {$check->of}");
+                self::assertContains($check->of, ['reading', 'thread', 'story', ...$inspections, ...$proofs, ...$measures], "{$check->key} is called {$check->of}");
             }
         }
         self::assertNotSame([], $inspections);

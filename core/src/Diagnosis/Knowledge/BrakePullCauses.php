@@ -33,6 +33,7 @@ final readonly class BrakePullCauses implements KnownFamily
             Shared::adjusters(),
             Check::of('arm', 'Brake arm', 'Applied: does it stand past square, spring whole?', 'Before square, spring whole', ['past' => 'Past square', 'spring' => 'Spring weak or broken'], 1.0)->as('inspection:arm')->first(),
             Check::play(),
+            Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('shoes', 'Shoes or pads and the drum', 'Worn to their limit, oily, glazed?', 'Good', ['worn' => 'Worn to their limit', 'oily' => 'Oily or glazed'], 8.0)->as('inspection:shoes')->under('wheel or drum', 12.0)->saying('Chocked, on rated stands. Dust is not blown out.'),
             Check::of('clamp', 'Pinch clamp', 'Mark the wire, pull hard: does it slip?', 'Held', ['slips' => 'It slips'], 1.5)->using('pen'),
             Check::of('turn', 'Wheel with the brake off', 'Turn it by hand.', 'Turns freely', ['drags' => 'Drags'], 1.0)->as('proof:no_drag')->using('rated stands'),
@@ -63,6 +64,7 @@ final readonly class BrakePullCauses implements KnownFamily
             Cause::of('worn_shoes', 'Worn shoes or pads', Commonness::Common, 'Replace them; then set the cable.', 50)
                 ->shows('shoes:worn', Grade::Always, 'they are seen')
                 ->shows('play:loose', Grade::Usually, 'what wears away is play')
+                ->shows('story:grows', Grade::Usually, 'what wears away is play, from job to job')
                 ->shows('arm:past', Grade::Usually, 'the cam turns too far')
                 ->brings(Symptom::DoesNotHold, Grade::Usually, 'they do not reach the drum')
                 ->brings(Symptom::AgainAndAgain, Grade::Always, 'they go on wearing')
@@ -84,6 +86,7 @@ final readonly class BrakePullCauses implements KnownFamily
                 ->brings(Symptom::DoesNotHold, Grade::Sometimes, 'it takes the pull'),
             Cause::of('slipping_clamp', 'Wire slips through its clamp', Commonness::Occasional, 'Clamp it on sound wire, tight; a notched wire is replaced.', 12)
                 ->shows('clamp:slips', Grade::Always, 'the mark moves')
+                ->shows('story:jumped', Grade::Usually, 'it slips all at once')
                 ->shows('play:loose', Grade::Usually, 'the wire has come longer')
                 ->brings(Symptom::DoesNotHold, Grade::Usually, 'it gives under the pull')
                 ->brings(Symptom::PlayChanges, Grade::Always, 'it slips a little each time')

@@ -38,6 +38,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
             Shared::wire(),
             Shared::adjusters(),
             Check::play(),
+            Check::story([...Shared::SHRINKS, ...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('heat', 'Engine', 'A hand near the case: as cold, or as hot, as the figure is for?', 'As the figure wants it', ['other' => 'Hotter or colder than that'], 0.5)->saying('Hot case and exhaust burn.'),
             Check::of('springs_felt', 'Lever drawn slowly', 'Past the return spring it should grow much heavier.', 'The clutch springs are felt', ['return_only' => 'Only the return spring is felt'], 0.5)->as('proof:springs_felt'),
             Check::of('arm_free', 'Release arm', 'Wiggle it with the lever at rest.', 'Loose, just feelable', ['no' => 'Not loose at all'], 0.5)->as('proof:arm_loose'),
@@ -98,6 +99,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
         return [
             Cause::of('worn_barrel', 'A worn barrel or perch', Commonness::Occasional, 'Replace it; take the play up at the other end and bring it home.', 20)
                 ->shows('perch:loose', Grade::Always, 'a hand feels it')
+                ->shows('story:jumped', Grade::Sometimes, 'it shifts in its thread')
                 ->brings(Symptom::Wobbles, Grade::Always, 'its thread is worn')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it shifts in its thread')
                 ->brings(Symptom::EndOfThread, Grade::Sometimes, 'far out it has little thread left'),
@@ -116,6 +118,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
                 ->brings(Symptom::HardToShift, Grade::Usually, 'the plates never part'),
             Cause::of('bent_bracket', 'A bent bracket', Commonness::Occasional, 'Straighten it if it is not cracked, else replace it; then set the cable.', 15)->imitates()
                 ->shows('arm:bent', Grade::Always, 'it is seen, or gives under the lever')
+                ->shows('story:jumped', Grade::Usually, 'it bends all at once')
                 ->shows('play:loose', Grade::Sometimes, 'a bracket that gives lets the conduit come')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on bending')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it gives under the pull')
@@ -138,6 +141,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
             Cause::of('worn_plates', 'Worn or burnt plates', Commonness::Occasional, 'Replace the plates, soaked a day or two in oil.', 70)
                 ->shows('plates:worn', Grade::Always, 'they measure so')
                 ->shows('play:tight', Grade::Sometimes, 'a pack that wears takes the play away')
+                ->shows('story:shrinks', Grade::Usually, 'a pack that wears takes the play away from job to job')
                 ->brings(Symptom::Slips, Grade::Always, 'thin or glazed plates do not hold')
                 ->brings(Symptom::BitesLate, Grade::Sometimes, 'a thin pack meets late')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'the pack goes on wearing'),

@@ -18,7 +18,7 @@ final readonly class EngageByPullCauses implements KnownFamily
     {
         return Knowledge::of(
             [Symptom::Weak, Symptom::Slips, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::DeadTravel, Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::PlayChanges],
-            SharedDrive::checks('Handle at rest, in gear', 'Engine off: roll it by hand. Is the clutch free?'),
+            SharedDrive::checks('Handle at rest, in gear', 'Engine off: roll it by hand. Is the clutch free?', [...Shared::GROWS, ...Shared::JUMPED]),
             [...self::settings(), ...self::parts(), ...SharedDrive::causes(), ...self::imitators()],
             Shared::ofAnyCable(),
         );
@@ -68,6 +68,7 @@ final readonly class EngageByPullCauses implements KnownFamily
                 ->shows('belt:worn', Grade::Always, 'it is seen')
                 ->shows('load:slips', Grade::Usually, 'it slips on its wheel')
                 ->shows('play:loose', Grade::Sometimes, 'a long belt lets the arm come further')
+                ->shows('story:grows', Grade::Usually, 'a belt that stretches gives play from job to job')
                 ->brings(Symptom::Weak, Grade::Usually, 'it slips on its wheel')
                 ->brings(Symptom::Slips, Grade::Always, 'it slips on its wheel')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on stretching')

@@ -32,6 +32,7 @@ final readonly class OtherControlCauses implements KnownFamily
             Shared::wire(),
             Shared::adjusters(),
             Check::play(),
+            Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('bracket', 'Brackets and pegs', 'Look along them while somebody draws the control.', 'Straight and whole', ['bent' => 'Bent, broken, or gives'], 1.0)->first(),
             Check::of('spring', 'Springs', 'Where it is drawn back: whole and hooked?', 'Whole and hooked', ['broken' => 'Weak, broken or unhooked'], 1.5),
             Check::of('barrel', 'Adjuster', 'Wiggle it; look at its thread.', 'Firm', ['loose' => 'Wobbles or stripped'], 0.5),

@@ -33,6 +33,7 @@ final readonly class PedalThrottleCauses implements KnownFamily
             Shared::adjusters(),
             Check::of('pedal', 'Pedal and its return', 'Press it by hand, key out, and let go; look for the mat.', 'Springs back by itself', ['sticks' => 'Sticks, or the mat holds it'], 0.5)->as('inspection:pedal')->saying('Key out, in neutral: pressing the pedal may start the engine and drive off.')->first(),
             Check::play(),
+            Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('second', 'Play of the secondary cable', 'At the carburettor barrel, pedal up.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], 3.0)->using('rule'),
             Check::of('open', 'Carburettor at full pedal', 'Pedal held fully down, key out: can the throttle still be moved on by hand?', 'At its stop, and no more', ['short' => 'It can be moved on', 'over' => 'It is at its stop before the pedal is down'], 2.0)->as('proof:wide_open'),
             Check::of('governor', 'Governor arm, spring and nut', 'Arm straight, spring whole, half an inch of thread behind the nut?', 'As it should be', ['spring' => 'Spring weak, broken or in another hole', 'nut' => 'Nut screwed down'], 2.0)->as('inspection:governor'),

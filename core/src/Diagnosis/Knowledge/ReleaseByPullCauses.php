@@ -18,7 +18,7 @@ final readonly class ReleaseByPullCauses implements KnownFamily
     {
         return Knowledge::of(
             [Symptom::Weak, Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::DeadTravel, Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::PlayChanges],
-            SharedDrive::checks('Handle drawn and held, in gear', 'Engine off: roll it by hand. Is the clutch free?'),
+            SharedDrive::checks('Handle drawn and held, in gear', 'Engine off: roll it by hand. Is the clutch free?', [...Shared::SHRINKS, ...Shared::GROWS, ...Shared::JUMPED]),
             [...self::settings(), ...self::parts(), ...SharedDrive::causes()],
             Shared::ofAnyCable(),
         );
@@ -57,6 +57,7 @@ final readonly class ReleaseByPullCauses implements KnownFamily
                 ->shows('lining:worn', Grade::Always, 'it is seen')
                 ->shows('load:slips', Grade::Always, 'it does not hold')
                 ->shows('play:tight', Grade::Sometimes, 'what wears away takes the play')
+                ->shows('story:shrinks', Grade::Usually, 'what wears away takes the play from job to job')
                 ->brings(Symptom::Slips, Grade::Always, 'it does not hold')
                 ->brings(Symptom::Weak, Grade::Usually, 'it does not hold')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on wearing'),

@@ -40,6 +40,12 @@ final readonly class Shared
         return Check::of('thread', 'Adjusters', 'How far out does each of them stand?', 'In their healthy zone', ['end' => 'At the end of the thread, or nearly'], 0.5)->as('thread');
     }
 
+    public const GROWS = ['grows' => 'Its play grows from job to job'];
+
+    public const SHRINKS = ['shrinks' => 'Its play shrinks from job to job'];
+
+    public const JUMPED = ['jumped' => 'Its play jumped, which no wear does'];
+
     /** @return list<Cause> what becomes of any cable */
     public static function ofAnyCable(): array
     {
@@ -87,6 +93,7 @@ final readonly class Shared
         return Cause::of('shortened_conduit', 'A conduit that has shortened', Commonness::Rare, 'Replace the cable.', 35)->imitates()
             ->shows('conduit:shortened', Grade::Always, 'its spiral strands poke out')
             ->shows('play:loose', Grade::Usually, 'the wire is longer beside it')
+            ->shows('story:grows', Grade::Sometimes, 'it goes on shortening')
             ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on shortening')
             ->brings(Symptom::DeadTravel, Grade::Usually, 'the wire is longer beside it')
             ->brings(Symptom::NotWideOpen, Grade::Sometimes, 'the wire is longer beside it')
@@ -99,6 +106,7 @@ final readonly class Shared
         return Cause::of('unseated_ferrule', 'A ferrule out of its seat', Commonness::Occasional, 'Push it home, and read again.', 3)->imitates()
             ->shows('conduit:unseated', Grade::Always, 'it is seen at its seat')
             ->shows('play:tight', Grade::Usually, 'standing on its edge it draws the wire')
+            ->shows('story:jumped', Grade::Usually, 'it goes in and out of its seat')
             ->brings(Symptom::PlayChanges, Grade::Usually, 'it goes in and out of its seat')
             ->brings(Symptom::IdleRises, Grade::Sometimes, 'steering pushes it onto its edge')
             ->brings(Symptom::StaysOpen, Grade::Rarely, 'standing on its edge it draws the wire')
@@ -114,6 +122,7 @@ final readonly class Shared
         return Cause::of('used_up', 'A cable that is used up', Commonness::Occasional, 'Replace the cable.', 35)
             ->shows('thread:end', Grade::Always, 'its adjusters are used up')
             ->shows('play:loose', Grade::Usually, 'it has grown longer than its adjusters take up')
+            ->shows('story:grows', Grade::Usually, 'a cable that grows gives play from job to job')
             ->brings(Symptom::EndOfThread, Grade::Always, 'its adjusters are used up')
             ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on growing')
             ->brings(Symptom::DeadTravel, Grade::Sometimes, 'its slack cannot be taken up')

@@ -18,14 +18,16 @@ final readonly class SharedDrive
     /**
      * @param  string  $label  in which state the clutch should be free
      * @param  string  $how  how that is tried
+     * @param  array<string, string>  $story  how its play may go from job to job
      * @return list<Check>
      */
-    public static function checks(string $label, string $how): array
+    public static function checks(string $label, string $how, array $story): array
     {
         return [
             Shared::wire(),
             Shared::adjusters(),
             Check::play(),
+            Check::story($story),
             Check::of('rest', $label, $how, 'Free', ['held' => 'Held, or it drags'], 1.0)->first(),
             Check::of('nuts', 'Nuts of the hollow bolts', 'A spanner on each, at either end: tight?', 'Tight', ['slack' => 'A nut has come loose'], 1.0)->using('spanner'),
             Check::of('belt', 'Belt', 'Cover off: glazed, cracked, or longer than the idler takes up?', 'Good', ['worn' => 'Stretched, glazed or cracked', 'off' => 'Off its wheel, or behind its guide'], 2.0)->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
@@ -48,6 +50,7 @@ final readonly class SharedDrive
             Cause::of('nut_loose', 'A nut that came loose', Commonness::Occasional, 'Back to its mark, both nuts tight, read again.', 6)
                 ->shows('nuts:slack', Grade::Always, 'a spanner tells')
                 ->shows('play:loose', Grade::Usually, 'the conduit has moved')
+                ->shows('story:jumped', Grade::Usually, 'a nut lets go all at once')
                 ->brings(Symptom::PlayChanges, Grade::Always, 'the conduit moves')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it comes loose again'),
             Cause::of('slipping_clamp', 'Wire slips through the pinch clamp', Commonness::Rare, 'Clamp it on sound wire, tight; a notched wire is replaced.', 15)

@@ -35,6 +35,7 @@ final readonly class TriggerThrottleCauses implements KnownFamily
             Check::of('bracket', 'Bracket at the carburettor', 'Look along it, and draw the trigger.', 'Straight', ['bent' => 'Bent, or gives'], 1.0)->as('inspection:bracket')->under('filter cover', 2.0),
             Check::of('trigger', 'Trigger and lock-out', 'Draw it and let go.', 'Comes back by itself', ['sticks' => 'Sticks, or worn'], 0.5)->as('inspection:trigger'),
             Check::play(),
+            Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('barrel', 'Barrel at full trigger', 'Trigger held fully, engine off: can the barrel still be moved on by hand?', 'It stands at its stop', ['short' => 'It can be moved on'], 1.0)->as('proof:wide_open')->under('filter cover', 2.0),
             Check::of('idle_screw', 'Idle screw', 'Does it reach the barrel, and does the tool idle as the book says?', 'Set as the book says', ['high' => 'Turned in too far'], 2.0)->using('screwdriver'),
             Check::of('head', 'Clutch of the head', 'Drum off, engine cold: springs whole, shoes back?', 'Whole, shoes back', ['broken' => 'A spring weak or broken'], 10.0)->using('spanner'),

@@ -35,6 +35,7 @@ final readonly class TwistGripCauses implements KnownFamily
             Check::of('spring', 'Return spring and bracket', 'At the carburettor, grip let go: spring whole and hooked, bracket straight?', 'Whole and straight', ['weak' => 'Weak, broken or unhooked', 'bent' => 'Bracket bent'], 2.0)->as('inspection:spring'),
             Check::of('grip', 'Grip and drum', 'Push it along the bar end and turn it: does it bind or slip on its tube?', 'Turns freely', ['binds' => 'Binds on the bar end', 'slips' => 'Rubber turns on the tube'], 0.5)->as('inspection:grip'),
             Check::play(),
+            Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('steering', 'Play while steering', 'Read at full left and full right as well.', 'Inside everywhere', ['tight' => 'Goes tight at one side'], 2.0)->using('rule or caliper'),
             Check::of('closing', 'Closing cable', 'Play of the closing cable, read past the rest of the grip.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], 2.0)->using('rule or caliper'),
             Check::of('butterfly', 'Throttle at the carburettor', 'Grip held fully open, engine off: does it reach its stop?', 'Reaches its stop', ['short' => 'Stops short of it'], 3.0)->using('light'),
