@@ -64,6 +64,12 @@ final readonly class ComplaintTable
         return array_sum(array_map(static fn (ComplaintTrial $one): float => $one->minutes, $this->trials[$way->value])) / count($this->trials[$way->value]);
     }
 
+    /** Minutes beyond the looks for safety and putting right what it is, on average. */
+    public function searching(WayOfWorking $way): float
+    {
+        return array_sum(array_map(static fn (ComplaintTrial $one): float => $one->searching, $this->trials[$way->value])) / count($this->trials[$way->value]);
+    }
+
     public function looks(): float
     {
         $ours = $this->trials[WayOfWorking::Ours->value];

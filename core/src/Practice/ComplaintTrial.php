@@ -21,10 +21,11 @@ final readonly class ComplaintTrial
     private const MOST_STEPS = 60;
 
     /**
+     * @param  float  $searching  minutes beyond those that nobody is spared
      * @param  bool  $isNamed  whether a cause it has stood first after two looks
      * @param  array<string, float>  $chances  after two looks, by cause
      */
-    private function __construct(public float $minutes, public int $looks, public bool $isNamed, public array $chances, public bool $isGone) {}
+    private function __construct(public float $minutes, public float $searching, public int $looks, public bool $isNamed, public array $chances, public bool $isGone) {}
 
     public static function of(Knowledge $knowledge, DrawnComplaint $truth, Evidence $told, WayOfWorking $way): self
     {
@@ -53,7 +54,7 @@ final readonly class ComplaintTrial
         $chances = $named ?? Belief::of($model, $evidence)->chances();
         arsort($chances);
 
-        return new self($minutes, $looks, in_array(array_key_first($chances), $truth->causes, true), $chances, $truth->isGone($cured));
+        return new self($minutes, $minutes - $truth->least($knowledge), $looks, in_array(array_key_first($chances), $truth->causes, true), $chances, $truth->isGone($cured));
     }
 
     private static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, WayOfWorking $way): NextStep

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice;
 
 use VividPull\Core\Diagnosis\Cause;
+use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
@@ -98,6 +99,15 @@ final readonly class DrawnComplaint
         }
 
         return $evidence;
+    }
+
+    /** Minutes that nobody is spared: the looks for safety, and putting right what it is. */
+    public function least(Knowledge $knowledge): float
+    {
+        $cures = array_map(fn (string $one): float => $this->isGone([$one]) ? $knowledge->causes[$one]->minutes : INF, $this->causes);
+        $both = array_sum(array_map(static fn (string $one): float => $knowledge->causes[$one]->minutes, $this->causes));
+
+        return min($both, ...$cures) + array_sum(array_map(static fn (Check $one): float => $one->isSafety ? $one->minutes : 0.0, $knowledge->checks));
     }
 
     /** @param  list<string>  $cured */
