@@ -23,6 +23,7 @@ use VividPull\Core\Diagnosis\StoryEvidence;
 use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\Permission;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\Node;
@@ -97,15 +98,21 @@ final readonly class Complaints
         }, 3);
     }
 
-    /** What it was, in one tap. */
+    /** What it was, in one tap; a lead may put it right after. */
     public static function close(Complaint $complaint, Node $node, User $by): void
     {
         $node->object(['cause']);
         $cause = DiagnosisCodec::cause($node->at('cause'), Causes::of($complaint->control->spec()->family));
         DB::transaction(static function () use ($complaint, $cause, $by): void {
             $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
+            if ($held->closed_at !== null && $held->cause === $cause) {
+                return;
+            }
             if ($held->closed_at !== null) {
-                $held->cause === $cause ? null : throw new Conflict("This complaint is closed: it was {$held->cause}.");
+                // What was named wrongly would go on teaching the workshop.
+                $by->acting()->may(Permission::KeepShop) ? null : throw new Conflict('This complaint is closed. A lead may say that it was something else.');
+                Audit::note($by, 'cause put right', "{$held->control->machine->tag} {$held->control->name}", ['was' => $held->cause, 'is' => $cause], "complaint {$held->id}");
+                $held->forceFill(['cause' => $cause, 'closed_by_id' => $by->id])->save();
 
                 return;
             }

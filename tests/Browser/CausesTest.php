@@ -10,6 +10,15 @@ use Facebook\WebDriver\WebDriverKeys;
 /** From what feels wrong to what it was, as people come with it. */
 final class CausesTest extends BrowserTestCase
 {
+    /** Other tests find their controls without a complaint. */
+    protected function tearDown(): void
+    {
+        $database = $this->server->database();
+        $database->exec("delete complaint_answers from complaint_answers join complaints on complaints.id = complaint_id where open_control_id is not null and not (words <=> 'Slips in the hills since spring.')");
+        $database->exec("delete from complaints where open_control_id is not null and not (words <=> 'Slips in the hills since spring.')");
+        parent::tearDown();
+    }
+
     public function test_a_lever_that_feels_soft_ends_at_the_arm_on_its_wrong_spline(): void
     {
         $this->as('ines')->visit('/machines/RT-18')->click('[data-cause-of=clutch]')->see('What feels wrong?')->accessible('symptoms');
@@ -27,7 +36,7 @@ final class CausesTest extends BrowserTestCase
     public function test_a_report_leads_to_its_cause_and_a_job_tells_it_what_it_knows(): void
     {
         $this->as('ines')->visit('/machines/QB-01')->click('[data-cause-of-report]')->see('What feels wrong?', 'Understood as: heavy, or slow to return')->await('[data-symptom=heavy] [aria-pressed=true]')->click('[data-primary]')->see('Look at this next');
-        $this->startJob('QB-01', 'throttle')->lookedOver()->settled()->click('[data-find-cause]')->see('By its open job');
+        $this->startJob('QB-09', 'clutch')->lookedOver()->settled()->click('[data-find-cause]')->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('By its open job');
     }
 
     public function test_reverse_that_drives_forward_ends_at_the_bracket_with_its_direction(): void

@@ -36,6 +36,10 @@ final class ComplaintsTest extends TestCase
         $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'wrong_spline'])->assertOk()->assertJsonPath('was', 'Arm on the wrong spline')->assertJsonPath('closed_by', 'Ines')->assertJsonPath('diagnosis.counted', 1);
         $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'wrong_spline'])->assertOk();
         $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'too_tight'])->assertConflict();
+        $this->signIn('oda')->postJson("/api/complaints/{$id}/closed", ['cause' => 'too_tight'])->assertOk()->assertJsonPath('was', 'Play too small')->assertJsonPath('closed_by', 'Oda');
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'wrong_spline'])->assertOk();
+        self::assertSame(2, DB::table('audits')->where('action', 'cause put right')->count());
+        $this->signIn('ines');
         self::assertSame([], $this->getJson('/api/complaints')->json('complaints'));
         // What was found once is thought of sooner the next time.
         $next = $this->complain(['soft' => 'yes']);

@@ -31,7 +31,14 @@ export const CauseList = ({ complaint, looking }: Props) => {
           : `By common practice, and by what it was here ${counted} ${counted === 1 ? 'time' : 'times'}.`}
       </Box>
       {shown.map((one) => (
-        <OneCause key={one.key} cause={one} counted={counted} looking={looking} isOpen={complaint.closed_at === null} />
+        <OneCause
+          key={one.key}
+          cause={one}
+          counted={counted}
+          looking={looking}
+          isOpen={complaint.closed_at === null}
+          was={complaint.was}
+        />
       ))}
       {open.length > FIRST && (
         <Button look="quiet" size="small" marginTop="2" onClick={() => setAll(!all)}>
@@ -43,9 +50,9 @@ export const CauseList = ({ complaint, looking }: Props) => {
   );
 };
 
-type OneProps = { cause: Cause; counted: number; looking: Looking; isOpen: boolean };
+type OneProps = { cause: Cause; counted: number; looking: Looking; isOpen: boolean; was: string | null };
 
-const OneCause = ({ cause, counted, looking, isOpen }: OneProps) => (
+const OneCause = ({ cause, counted, looking, isOpen, was }: OneProps) => (
   <Box borderTopWidth="thin" borderColor="line" paddingBlock="2" data-cause={cause.key}>
     <Flex alignItems="baseline" gap="2">
       <Box flex="1" fontWeight="bold" lineHeight="snug">
@@ -69,11 +76,11 @@ const OneCause = ({ cause, counted, looking, isOpen }: OneProps) => (
         {one}
       </Box>
     ))}
-    {isOpen && (
+    {(isOpen || looking.mayName) && cause.label !== was && (
       <Button
         look="link"
         paddingInline="0"
-        disabled={!looking.may}
+        disabled={!looking.mayName}
         onClick={() => looking.close(cause.key)}
         data-it-was={cause.key}
       >

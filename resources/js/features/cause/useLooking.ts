@@ -13,6 +13,8 @@ import { uuid } from '../../lib/uuid';
 export type Looking = {
   /** Whether this person may answer, and nothing is on its way. */
   may: boolean;
+  /** Whether this person may say what it was, or put right what was said. */
+  mayName: boolean;
   error: Error | null;
   answer: (kind: GivenAnswer['kind'], about: string, answer?: string) => void;
   close: (cause: string) => void;
@@ -34,8 +36,10 @@ export function useLooking(complaint: Complaint, byPhone: boolean): Looking {
   };
   const send = useMutation({ mutationFn: (body: GivenAnswer) => answerComplaint(id, byPhone, body), onSuccess });
   const end = useMutation({ mutationFn: (cause: string) => closeComplaint(id, cause), onSuccess });
+  const isBusy = send.isPending || end.isPending;
   return {
-    may: person.may_log && complaint.closed_at === null && !send.isPending && !end.isPending,
+    may: person.may_log && complaint.closed_at === null && !isBusy,
+    mayName: !isBusy && (complaint.closed_at === null ? person.may_log : person.may_keep_shop),
     error: send.error ?? end.error,
     answer: (kind, about, answer) =>
       send.mutate({ id: uuid(), kind, about, ...(answer === undefined ? {} : { answer }) }),
