@@ -82,7 +82,7 @@ const StillEmpty = ({ missing }: { missing: string[] }) => (
     <Heading as="h2" fontSize="lg">
       Fill in before it is checked
     </Heading>
-    <Box as="ul" paddingLeft="5" marginTop="1">
+    <Box as="ul" listStyleType="disc" paddingLeft="5" marginTop="1">
       {missing.map((one) => (
         <li key={one}>{one}</li>
       ))}
