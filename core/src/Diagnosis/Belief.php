@@ -78,8 +78,9 @@ final readonly class Belief
 
     /**
      * Minutes until what people came with is gone, if causes are looked at one after the other, the surest for its minutes first, and each that
-     * is found is put right: exact over all hypotheses for that order. Of two causes the second is only needed if it keeps the symptom alive. (Heckerman, Breese and Rommelse, Decision-theoretic troubleshooting, Communications of
-     * the ACM 38(3), 1995: observe and repair by the ratio of chance to cost of observation.)
+     * is found is put right: exact over all hypotheses for that order. Of two causes the second is only needed if it keeps the symptom alive.
+     * (Heckerman, Breese and Rommelse, Decision-theoretic troubleshooting, Communications of the ACM 38(3), 1995: observe and repair by the
+     * ratio of chance to cost of observation.)
      */
     public function minutesLeft(Looks $looks): float
     {

@@ -82,19 +82,20 @@ final readonly class Troubleshooter
     /** @param  list<string>  $answered  what is taken for answered as well */
     private function looks(array $answered = [], ?string $coverOff = null): Looks
     {
-        return Looks::of($this->knowledge, $this->evidence->seen === [] && $answered === [] && $this->evidence->skipped === [] ? [] : array_fill_keys([...array_keys($this->evidence->seen), ...$this->evidence->skipped, ...$answered], true),
-            array_fill_keys([...$this->evidence->coversOff, ...($coverOff === null ? [] : [$coverOff])], true), $this->evidence->symptoms());
+        $closed = [...array_keys($this->evidence->seen), ...$this->evidence->skipped, ...$answered];
+        $off = [...$this->evidence->coversOff, ...($coverOff === null ? [] : [$coverOff])];
+
+        return Looks::of($this->knowledge, array_fill_keys($closed, true), array_fill_keys($off, true), $this->evidence->symptoms());
     }
 
     /**
-     * What is not answered yet. Before the safety of it is looked at nothing runs.
+     * What is not answered yet. Nothing runs before what it is safe by was looked at and found right; to pass that over is no leave to run it.
      *
      * @return list<string>
      */
     private function open(bool $byPhone): array
     {
         $open = [];
-        $isSafetyOpen = $this->safety($byPhone) !== null;
         // At the machine people said what they came with; at the other end of a line they are asked.
         foreach ($byPhone ? $this->knowledge->symptoms : [] as $symptom) {
             if (! isset($this->evidence->seen[$symptom->value]) && ! in_array($symptom->value, $this->evidence->skipped, true)) {
@@ -102,7 +103,7 @@ final readonly class Troubleshooter
             }
         }
         foreach ($this->knowledge->checks as $check) {
-            if ($this->isOpen($check, $byPhone) && ! ($isSafetyOpen && $check->runs)) {
+            if ($this->isOpen($check, $byPhone) && ! ($check->runs && $this->unsafe() !== [])) {
                 $open[] = $check->key;
             }
         }
@@ -113,6 +114,12 @@ final readonly class Troubleshooter
     private function isOpen(Check $check, bool $byPhone): bool
     {
         return ! $check->isOnFile && ! isset($this->evidence->seen[$check->key]) && ! in_array($check->key, $this->evidence->skipped, true) && (! $byPhone || $check->isForThePhone());
+    }
+
+    /** @return list<string> what must be right before it runs, and is not known to be */
+    private function unsafe(): array
+    {
+        return array_values(array_map(static fn (Check $one): string => lcfirst($one->label), array_filter($this->knowledge->checks, fn (Check $one): bool => $one->isSafety && $this->evidence->answer($one->key) !== Check::RIGHT)));
     }
 
     /** A look that comes before anything runs, or is put right and tried; null where all are made. */
@@ -186,7 +193,7 @@ final readonly class Troubleshooter
         }
             .($check?->cover === null || in_array($check->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->cover} to take off").'.';
 
-        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question), $check?->runs === true ? $this->backOn() : null);
+        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question), $check?->runs === true ? $this->beforeItRuns() : null);
     }
 
     /** What the check always shows, where that is the likeliest of all that is looked for. */
@@ -203,10 +210,16 @@ final readonly class Troubleshooter
         return null;
     }
 
-    /** Nothing runs with its covers off. */
-    private function backOn(): ?string
+    /** Nothing runs with its covers off, nor before what it is safe by is right. */
+    private function beforeItRuns(): ?string
     {
-        return $this->evidence->coversOff === [] ? null : 'Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff)).', with guards, springs and belt.';
+        $unsafe = $this->unsafe();
+        $said = [
+            ...($this->evidence->coversOff === [] ? [] : ['Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff)).', with guards, springs and belt.']),
+            ...($unsafe === [] ? [] : ['Right before it runs: '.implode(' and ', $unsafe).'.']),
+        ];
+
+        return $said === [] ? null : implode(' ', $said);
     }
 
     /** @return array<string, string> what each answer would make likeliest */
@@ -236,7 +249,7 @@ final readonly class Troubleshooter
         $isCheap = $chances[$best->key] < 0.5;
 
         return $best->key === Cause::OTHER ? $this->unexplained($now) : new NextStep(StepKind::Cure, $best->key, $best->cure,
-            $isCheap ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '.self::percent($chances[$best->key]).' that it is that.' : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.', $best->minutes, $now, before: $this->backOn());
+            $isCheap ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '.self::percent($chances[$best->key]).' that it is that.' : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.', $best->minutes, $now, before: $this->beforeItRuns());
     }
 
     private function unexplained(float $now): NextStep

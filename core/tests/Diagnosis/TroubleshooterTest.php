@@ -128,7 +128,8 @@ final class TroubleshooterTest extends TestCase
         $running = array_filter($knowledge->checks, static fn (Check $one): bool => $one->runs);
         $cover = array_values(array_filter(array_map(static fn (Check $one): ?string => $one->cover, $knowledge->checks), is_string(...)))[0] ?? 'side cover';
         foreach ($knowledge->symptoms as $symptom) {
-            $evidence = Evidence::none()->answered($symptom->value, Evidence::YES)->coverOff($cover);
+            $safe = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => $one->isSafety ? $all->answered($one->key, Check::RIGHT) : $all, Evidence::none());
+            $evidence = $safe->answered($symptom->value, Evidence::YES)->coverOff($cover);
             for ($n = 0; $n < 25; $n++) {
                 $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;
                 $mustBeOn = $next->kind === StepKind::Cure || isset($running[$next->key]);
@@ -140,6 +141,25 @@ final class TroubleshooterTest extends TestCase
             }
         }
         self::assertStringContainsString("the {$cover}", Diagnosis::of($knowledge, Weights::ofTheTrade(), array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => $all->skipped($one->key), Evidence::none()->answered($knowledge->symptoms[0]->value, Evidence::YES)->coverOff($cover)))->next->before ?? '');
+    }
+
+    #[DataProvider('families')]
+    public function test_what_is_not_known_to_be_safe_does_not_run(FamilyKey $family): void
+    {
+        $knowledge = Causes::of($family);
+        foreach ([true, false] as $isSkipped) {
+            $evidence = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => ! $one->isSafety ? $all
+                : ($isSkipped ? $all->skipped($one->key) : $all->answered($one->key, (string) array_key_first($one->finds))), Evidence::none()->answered($knowledge->symptoms[0]->value, Evidence::YES));
+            for ($n = 0; $n < 30; $n++) {
+                $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;
+                self::assertNotTrue(($knowledge->checks[$next->key] ?? null)?->runs, "{$next->key} is passed over or wrong, and yet it runs");
+                if ($next->kind !== StepKind::Check) {
+                    self::assertTrue($next->kind === StepKind::Unexplained || str_contains($next->before ?? '', 'Right before it runs:'), $next->sentence);
+                    break;
+                }
+                $evidence = $evidence->answered($next->key, Check::RIGHT);
+            }
+        }
     }
 
     public function test_a_cheap_cure_is_tried_before_a_dear_look(): void
