@@ -209,7 +209,7 @@ final class DemoWorkshop
         foreach ([['SC-02', 'slips', 'wrong_oil', 61], ['RT-11', 'bites_late', 'too_tight', 34], ['RT-02', 'creeps_in', 'too_loose', 12]] as [$tag, $symptom, $cause, $days]) {
             $this->complaint($tag, ['symptom' => [$symptom => 'yes']], $this->now->subDays($days), $cause);
         }
-        $this->complaint('RT-20', ['symptom' => ['slips' => 'yes', 'creeps_in' => 'no'], 'check' => ['wire' => 'right', 'play' => 'right']], $this->now->subMinutes(50), null, 'Slips in the hills since spring.');
+        $this->complaint('RT-11', ['symptom' => ['slips' => 'yes', 'creeps_in' => 'no'], 'check' => ['wire' => 'right', 'play' => 'right']], $this->now->subMinutes(50), null, 'Slips in the hills since spring.');
     }
 
     /** @param  array<string, array<string, string>>  $answers  by kind, by what they are about */

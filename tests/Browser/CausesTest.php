@@ -10,12 +10,13 @@ use Facebook\WebDriver\WebDriverKeys;
 /** From what feels wrong to what it was, as people come with it. */
 final class CausesTest extends BrowserTestCase
 {
-    /** Other tests find their controls without a complaint. */
+    /** Other tests find neither a complaint nor a control of these. */
     protected function tearDown(): void
     {
         $database = $this->server->database();
-        $database->exec("delete complaint_answers from complaint_answers join complaints on complaints.id = complaint_id where open_control_id is not null and not (words <=> 'Slips in the hills since spring.')");
-        $database->exec("delete from complaints where open_control_id is not null and not (words <=> 'Slips in the hills since spring.')");
+        $database->exec("delete complaint_answers from complaint_answers join complaints on complaints.id = complaint_id join controls on controls.id = control_id where open_control_id is not null and not (words <=> 'Slips in the hills since spring.') or `key` like 'tried\\_%'");
+        $database->exec("delete complaints from complaints join controls on controls.id = control_id where open_control_id is not null and not (words <=> 'Slips in the hills since spring.') or `key` like 'tried\\_%'");
+        $database->exec("delete from controls where `key` like 'tried\\_%'");
         parent::tearDown();
     }
 
@@ -63,7 +64,7 @@ final class CausesTest extends BrowserTestCase
 
     public function test_a_clutch_that_slips_ends_at_the_oil_after_the_cable_was_found_right(): void
     {
-        $this->as('ines')->visit('/machines/SC-05/clutch/cause')->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('Look at this next');
+        $this->as('ines')->visit($this->machineOf('clutch_lever'))->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('Look at this next');
         $this->answered(['oil' => 'wrong']);
         $this->see('The wrong oil, or old oil', 'Change it for the kind the book names.')->await('[data-answered=play]')->click('[data-back=play]')->gone('[data-answered=play]');
         // What was put right in vain is ruled out, and the next look comes; one that cannot be made is passed over.
@@ -72,7 +73,7 @@ final class CausesTest extends BrowserTestCase
 
     public function test_by_telephone_questions_need_no_tool_and_end_in_a_place_in_the_day(): void
     {
-        $this->as('mirre')->visit('/machines/RT-16/clutch/cause')->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('Look at this next')->click('[data-by-phone]')->see('Ask');
+        $this->as('mirre')->visit($this->machineOf('clutch_lever'))->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('Look at this next')->click('[data-by-phone]')->see('Ask');
         for ($n = 0; $n < 25 && $this->element('[data-next]')->getAttribute('data-next') !== 'bring_in'; $n++) {
             $about = (string) $this->element('[data-next]')->getAttribute('data-about');
             $this->click("[data-about={$about}] [data-skip]")->await("[data-answered={$about}]");
@@ -83,7 +84,7 @@ final class CausesTest extends BrowserTestCase
 
     public function test_a_lost_answer_says_so_and_is_given_again(): void
     {
-        $this->as('ines')->visit('/machines/SC-08/clutch/cause')->click('[data-symptom=heavy] [data-says=yes]')->click('[data-primary]')->see('Look at this next');
+        $this->as('ines')->visit($this->machineOf('clutch_lever'))->click('[data-symptom=heavy] [data-says=yes]')->click('[data-primary]')->see('Look at this next');
         $this->expectsTrouble = true;
         $this->browser->executeScript('window.keptFetch = window.fetch; window.fetch = (at, how) => how?.method === "POST" ? Promise.reject(new TypeError("gone")) : window.keptFetch(at, how);');
         $this->click('[data-next] [data-answer=right]')->see('The workshop server does not answer.');
@@ -111,13 +112,16 @@ final class CausesTest extends BrowserTestCase
         return $this;
     }
 
-    /** Where what feels wrong about a control of a family is said. */
+    /** Where what feels wrong is said about a control of a family of this test's own, which nobody worked on. */
     private function machineOf(string $family): string
     {
-        $query = $this->server->database()->prepare("select m.tag, c.`key` from controls c join machines m on m.id = c.machine_id join spec_versions s on s.id = c.spec_version_id where json_value(s.body, '$.family') = ? order by m.tag limit 1");
-        $query->execute([$family]);
-        $row = (array) $query->fetch();
+        $database = $this->server->database();
+        $key = "tried_{$family}";
+        $database->prepare("insert into controls (machine_id, spec_version_id, `key`, name, run, minutes, created_at, updated_at) select c.machine_id, c.spec_version_id, ?, concat('Tried ', lower(c.name)), c.run, c.minutes, now(), now() from controls c join spec_versions s on s.id = c.spec_version_id join machines m on m.id = c.machine_id where json_value(s.body, '$.family') = ? and m.retired_at is null order by c.id limit 1")
+            ->execute([$key, $family]);
+        $query = $database->prepare('select m.tag from controls c join machines m on m.id = c.machine_id where c.`key` = ?');
+        $query->execute([$key]);
 
-        return "/machines/{$row['tag']}/{$row['key']}/cause";
+        return "/machines/{$query->fetchColumn()}/{$key}/cause";
     }
 }
