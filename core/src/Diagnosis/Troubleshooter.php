@@ -187,9 +187,10 @@ final readonly class Troubleshooter
         $saved = $now - $expected;
         $likeliest = $this->likeliest($question);
         $why = match (true) {
-            $saved > 0.5 => 'It saves '.self::about($saved).' of '.self::about($now).' on average',
+            $saved > 0.05 => 'It saves '.self::about($saved).' of '.self::about($now).' on average',
             $likeliest !== null => "The cheapest look for what is likeliest here: {$likeliest}",
-            default => 'It comes before anything is put right and tried',
+            $check?->isSafety === true => 'It comes before anything is put right and tried',
+            default => 'A short look that tells a little',
         }
             .($check?->cover === null || in_array($check->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->cover} to take off").'.';
 

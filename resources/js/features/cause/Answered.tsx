@@ -49,7 +49,7 @@ export const Answered = ({ complaint, looking }: { complaint: Complaint; looking
       {known.map((one) => (
         <Box key={one.key} borderTopWidth="thin" borderColor="line" paddingBlock="2" data-known={one.key}>
           {one.label}: <b>{one.words}</b>
-          <Box textStyle="small">By its open job</Box>
+          <Box textStyle="small">{one.key === 'story' ? 'By its past jobs' : 'By its open job'}</Box>
         </Box>
       ))}
       {latest.length === 0 && known.length === 0 && <Box color="soft">Nothing yet.</Box>}
