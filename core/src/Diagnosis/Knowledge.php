@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 use LogicException;
+use VividPull\Core\Spec\Keys;
 
 /** What the trade knows of one family of controls: what people come with, what may be the cause, what tells. Common practice, no source. */
 final readonly class Knowledge
@@ -38,6 +39,8 @@ final readonly class Knowledge
             $causes += $brought === [] || count($brought) === count($here->links) ? [] : [$one->key => $here];
         }
         $causes[Cause::OTHER] = Cause::other($symptoms);
+        // An answer names what it is about by this key alone.
+        Keys::mustDiffer('Symptoms, checks and causes', [...array_map(static fn (Symptom $one): string => $one->value, $symptoms), ...array_keys($checks), ...array_keys($causes)]);
         foreach ($causes as $cause) {
             foreach (array_keys(array_diff_key($cause->links, $known)) as $unknown) {
                 throw new LogicException("{$cause->key} brings about {$unknown}, which nobody asks for.");

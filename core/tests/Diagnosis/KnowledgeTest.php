@@ -17,6 +17,7 @@ use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\Model;
 use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
+use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\FamilyKey;
@@ -114,6 +115,14 @@ final class KnowledgeTest extends TestCase
                 self::assertEqualsWithDelta(1.0, array_sum(array_column($answers, $h)), 1e-9, $question);
             }
         }
+    }
+
+    public function test_a_check_and_a_cause_never_share_a_key(): void
+    {
+        $this->expectException(OutOfRange::class);
+        $this->expectExceptionMessage('leak');
+
+        Knowledge::of([Symptom::Soft], [Check::of('leak', 'Lines', 'Look.', 'Dry', ['wet' => 'Wet'], 3)], [Cause::of('leak', 'A leak', Commonness::Rare, 'Mend it.', 60)->shows('leak:wet', Grade::Always, 'it is seen')]);
     }
 
     public function test_a_link_to_what_nobody_asks_is_refused(): void

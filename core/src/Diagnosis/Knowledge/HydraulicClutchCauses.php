@@ -28,7 +28,7 @@ final readonly class HydraulicClutchCauses implements KnownFamily
     {
         return [
             Check::of('fluid', 'Fluid', 'Level and colour at the reservoir.', 'Between the marks, clear', ['low' => 'Low', 'dark' => 'Dark or cloudy'], 1.0)->saying('Fluid takes paint and skin: gloves, goggles, water at hand.')->first(),
-            Check::of('leak', 'Lines and cylinders', 'Follow the line from end to end, under the boots as well.', 'Dry', ['wet' => 'Wet somewhere'], 3.0),
+            Check::of('lines', 'Lines and cylinders', 'Follow the line from end to end, under the boots as well.', 'Dry', ['wet' => 'Wet somewhere'], 3.0),
             Check::of('pump', 'Lever pumped', 'Draw it ten times: does it get harder?', 'It stays as it is', ['harder' => 'It gets harder'], 0.5),
             Check::of('hold', 'Lever held', 'Hold it for a minute: does it sink to the bar?', 'It stays', ['sinks' => 'It sinks'], 1.0),
             Check::of('lever', 'Lever and its pivot', 'Does it move freely, with its free travel before the piston?', 'Freely', ['binds' => 'It binds, or no free travel'], 1.0),
@@ -49,7 +49,7 @@ final readonly class HydraulicClutchCauses implements KnownFamily
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'the air moves')
                 ->shows('fluid:low', Grade::Sometimes, 'it was drawn in there'),
             Cause::of('leak', 'A leak', Commonness::Occasional, 'Find it; cylinder or line by the maker\'s procedure.', 60)
-                ->shows('leak:wet', Grade::Always, 'it is seen')
+                ->shows('lines:wet', Grade::Always, 'it is seen')
                 ->shows('fluid:low', Grade::Usually, 'it went there')
                 ->shows('hold:sinks', Grade::Usually, 'it goes past the seal')
                 ->brings(Symptom::Soft, Grade::Usually, 'fluid is lost')
