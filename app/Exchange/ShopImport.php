@@ -247,7 +247,7 @@ final class ShopImport
         try {
             match ($table) {
                 'users' => Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
-                'spec_versions' => [$row->checked_at === null ? SpecCodec::draft($read('body')) : SpecCodec::decode($read('body')), $row->run === null ? null : ($row->checked_at === null ? RunDraft::of($read('run')) : RunCodec::decode($read('run')))],
+                'spec_versions' => self::version($row->checked_at === null, $read('body'), $row->run === null ? null : $read('run')),
                 'controls' => RunCodec::decode($read('run')),
                 'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],
                 default => null,
@@ -257,6 +257,15 @@ final class ShopImport
         }
 
         return null;
+    }
+
+    /** A draft may have empty fields; a version that was checked has none. */
+    private static function version(bool $isDraft, Node $body, ?Node $run): void
+    {
+        $isDraft ? SpecCodec::draft($body) : SpecCodec::decode($body);
+        if ($run !== null) {
+            $isDraft ? RunDraft::of($run) : RunCodec::decode($run);
+        }
     }
 
     /** Every job is folded as a screen would fold it: a log that cannot be replayed is no log. */

@@ -136,19 +136,20 @@ final class SpecController
         $versions = SpecVersion::query()->where('model', $spec->model)->where('control', $spec->control)->orderByDesc('version')->get();
         $controls = Control::query()->with('machine')->whereIn('spec_version_id', $versions->pluck('id'))->get();
         $isOwn = $spec->entered_by_id === $user->id;
+        $missing = $spec->missing();
 
         return SpecList::brief($spec) + [
             'minutes' => $spec->minutes,
             'content' => SpecContent::of($spec),
             'spec' => $spec->body,
             'run' => $spec->run,
-            'missing' => $spec->missing(),
+            'missing' => $missing,
             'has_sketch' => DB::table('spec_sketches')->where('spec_version_id', $spec->id)->exists(),
             'checked_at' => $spec->checked_at?->toIso8601String(),
             'taught' => SpecTaught::of($spec, $controls),
             'may' => [
                 'change' => $spec->isDraft() && ($isOwn || $user->acting()->may(Permission::KeepShop)),
-                'check' => $spec->isDraft() && $spec->missing() === [] && ! $isOwn && $user->acting()->maySignOff(),
+                'check' => $spec->isDraft() && $missing === [] && ! $isOwn && $user->acting()->maySignOff(),
                 'adopt' => ! $spec->isDraft() && $user->acting()->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
             ],
             'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),

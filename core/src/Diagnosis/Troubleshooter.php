@@ -32,9 +32,10 @@ final readonly class Troubleshooter
     /** @param  bool  $byPhone  only what needs no tool, no cover and no running machine */
     public static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, bool $byPhone = false): NextStep
     {
-        $next = (new self($knowledge, $belief, $evidence))->best($byPhone);
+        $here = new self($knowledge, $belief, $evidence);
+        $next = $here->best($byPhone);
 
-        return $byPhone && in_array($next->kind, [StepKind::Cure, StepKind::Unexplained], true) ? self::bringIn((new self($knowledge, $belief, $evidence))->best(false)) : $next;
+        return $byPhone && in_array($next->kind, [StepKind::Cure, StepKind::Unexplained], true) ? self::bringIn($here->best(false)) : $next;
     }
 
     /** From afar nothing is put right: it comes in, and this is done first. */

@@ -70,12 +70,7 @@ final readonly class ModeCables extends CommonFamily
 
     private static function word(string $key, string $label, Stands $stands, ?float $half): OutcomeWord
     {
-        return match (true) {
-            $half === null => OutcomeWord::standing($key, $label, $stands, self::BEVEL),
-            $stands === Stands::Right => OutcomeWord::between($key, $label, -$half, $half),
-            $stands === Stands::Short => OutcomeWord::between($key, $label, null, -$half),
-            default => OutcomeWord::between($key, $label, $half, null),
-        };
+        return $half === null ? OutcomeWord::standing($key, $label, $stands, self::BEVEL) : OutcomeWord::between($key, $label, ...$stands->around($half, $half));
     }
 
     public function makeSafe(): array

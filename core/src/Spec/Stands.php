@@ -24,6 +24,16 @@ enum Stands: string
     {
         [$holds, $fails] = $unit === StepUnit::Bevel->value ? [5.0, 5.0] : [0.75, 0.5];
 
+        return $this->around($holds, $fails);
+    }
+
+    /**
+     * @param  float  $holds  how far from its place it still does what it should
+     * @param  float  $fails  from how far on it does not
+     * @return array{float|null, float|null} null is without end
+     */
+    public function around(float $holds, float $fails): array
+    {
         return match ($this) {
             self::Right => [-$holds, $holds],
             self::Short => [null, -$fails],

@@ -72,7 +72,7 @@ const Day = ({ day }: { day: BenchDay }) => (
       )}
       <DoNotRun rows={day.tagged} />
       <Reported intakes={day.intakes} />
-      <LookedFor complaints={day.complaints} />
+      <LookedFor title="Cause being looked for" complaints={day.complaints} />
       <DueSoon rows={day.due} />
       <DoneSheet done={day.done} />
     </Flex>

@@ -4,12 +4,14 @@ import { Sheet } from '../../components/Buttons';
 import { moment } from '../../lib/time';
 import { BenchLink } from './BenchLink';
 
+type Props = { title: string; complaints: readonly ComplaintBrief[] };
+
 /** Complaints whose cause is being looked for. */
-export const LookedFor = ({ complaints }: { complaints: readonly ComplaintBrief[] }) =>
+export const LookedFor = ({ title, complaints }: Props) =>
   complaints.length === 0 ? null : (
-    <Sheet padding="4" aria-label="Cause being looked for">
+    <Sheet padding="4" aria-label={title}>
       <Heading as="h2" fontSize="lg" marginBottom="2">
-        Cause being looked for
+        {title}
       </Heading>
       {complaints.map((one) => (
         <BenchLink key={one.id} to={`/causes/${one.id}`} tag={one.tag}>

@@ -7,8 +7,7 @@ import { Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
 import { Failure, Loading } from '../../components/States';
-import { moment } from '../../lib/time';
-import { BenchLink } from '../bench/BenchLink';
+import { LookedFor } from '../bench/LookedFor';
 
 const SHOWN = 8;
 
@@ -29,21 +28,7 @@ export default function CausesScreen() {
             <Loading what="complaints" />
           )
         ) : (
-          data.complaints.length > 0 && (
-            <Sheet padding="4" aria-label="Being looked for">
-              <Heading as="h2" fontSize="lg" marginBottom="2">
-                Being looked for
-              </Heading>
-              {data.complaints.map((one) => (
-                <BenchLink key={one.id} to={`/causes/${one.id}`} tag={one.tag}>
-                  {one.words}
-                  <Box textStyle="small">
-                    {one.control_name}, {moment(one.at)} by {one.by}
-                  </Box>
-                </BenchLink>
-              ))}
-            </Sheet>
-          )
+          <LookedFor title="Being looked for" complaints={data.complaints} />
         )}
       </Flex>
     </Frame>
