@@ -30,14 +30,16 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
   });
   return (
     <Box borderTopWidth="thin" borderColor="line" paddingBlock="2" _first={{ borderTopWidth: '0' }} data-intake>
-      <Flex gap="3" alignItems="flex-start">
-        <Mark kind="found" size="1.1rem" style={{ marginTop: '0.2rem' }} />
-        <Box flex="1">
-          <Box lineHeight="snug">“{intake.words}”</Box>
-          <Box textStyle="small">
-            {intake.control_name ?? 'The machine'}, {moment(intake.at)} by {intake.by}
+      <Flex gap="3" alignItems="flex-start" flexWrap="wrap">
+        <Flex gap="3" flex="1 1 15rem">
+          <Mark kind="found" size="1.1rem" style={{ marginTop: '0.2rem' }} />
+          <Box>
+            <Box lineHeight="snug">“{intake.words}”</Box>
+            <Box textStyle="small">
+              {intake.control_name ?? 'The machine'}, {moment(intake.at)} by {intake.by}
+            </Box>
           </Box>
-        </Box>
+        </Flex>
         {person.may_log && intake.control !== null && (
           <LinkButton
             to={`/machines/${encodeURIComponent(tag)}/${intake.control}/cause?words=${encodeURIComponent(intake.words)}`}
