@@ -70,15 +70,15 @@ final class InferenceTest extends TestCase
 
     public function test_minutes_left_are_what_a_list_of_them_gives(): void
     {
-        $cause = static fn (string $key, float $minutes): Cause => Cause::of($key, $key, Commonness::Common, 'Mend it.', $minutes)->brings(Symptom::Slips, Grade::Usually, 'it slips')->shows("{$key}:bad", Grade::Always, 'it is seen');
+        $cause = static fn (string $key, float $minutes): Cause => Cause::of($key, $key, Commonness::Common, 'Mend it.', $minutes)->brings(Symptom::Slips, Grade::Usually, 'it slips')->shows("look_{$key}:bad", Grade::Always, 'it is seen');
         $check = static fn (string $key, float $minutes): Check => Check::of($key, $key, 'Look.', 'Good', ['bad' => 'Bad'], $minutes)->under('lid', 10.0);
-        $knowledge = Knowledge::of([Symptom::Slips], [$check('one', 2.0), $check('two', 6.0)], [$cause('one', 40.0), $cause('two', 50.0)]);
+        $knowledge = Knowledge::of([Symptom::Slips], [$check('look_one', 2.0), $check('look_two', 6.0)], [$cause('one', 40.0), $cause('two', 50.0)]);
         $belief = Belief::of(Model::ofNumbers(['one', 'two', 'other'], [0.2, 0.2, 1e-12], [], 0.0), Evidence::none());
 
         // Alone 0.25 each of the odds, both 0.0625: shares 4/9, 4/9, 1/9. The lid and one: 12 min; two as well: 18.
         self::assertEqualsWithDelta(4 / 9 * (12 + 40) + 4 / 9 * (18 + 50) + 1 / 9 * (18 + 90), $belief->minutesLeft(Looks::of($knowledge, [], [], [])), 1e-6);
         // With the lid off, 2 and 8. With one of them answered, it is put right and tried: 8 min under the lid for two, then 40.
         self::assertEqualsWithDelta(4 / 9 * (2 + 40) + 4 / 9 * (8 + 50) + 1 / 9 * (8 + 90), $belief->minutesLeft(Looks::of($knowledge, [], ['lid' => true], [])), 1e-6);
-        self::assertEqualsWithDelta(4 / 9 * 56 + 4 / 9 * (16 + 50) + 1 / 9 * (56 + 50), $belief->minutesLeft(Looks::of($knowledge, ['one' => true], [], [])), 1e-6);
+        self::assertEqualsWithDelta(4 / 9 * 56 + 4 / 9 * (16 + 50) + 1 / 9 * (56 + 50), $belief->minutesLeft(Looks::of($knowledge, ['look_one' => true], [], [])), 1e-6);
     }
 }

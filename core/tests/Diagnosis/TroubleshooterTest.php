@@ -111,13 +111,13 @@ final class TroubleshooterTest extends TestCase
     public function test_what_lies_under_a_cover_that_is_off_comes_next(): void
     {
         $two = static fn (string $key): Check => Check::of($key, $key, 'Look.', 'Good', ['bad' => 'Bad'], 1.0)->under('lid', 30.0);
-        $cause = static fn (string $key): Cause => Cause::of($key, $key, Commonness::Common, 'Mend it.', 60)->shows("{$key}:bad", Grade::Always, 'it is seen')->brings(Symptom::Slips, Grade::Usually, 'it slips');
-        $outside = Check::of('outside', 'outside', 'Look.', 'Good', ['bad' => 'Bad'], 12.0);
-        $knowledge = Knowledge::of([Symptom::Slips], [$two('one'), $two('other'), $outside], [$cause('one'), $cause('other'), $cause('outside')]);
+        $cause = static fn (string $key): Cause => Cause::of($key, $key, Commonness::Common, 'Mend it.', 60)->shows("look_{$key}:bad", Grade::Always, 'it is seen')->brings(Symptom::Slips, Grade::Usually, 'it slips');
+        $outside = Check::of('look_outside', 'outside', 'Look.', 'Good', ['bad' => 'Bad'], 12.0);
+        $knowledge = Knowledge::of([Symptom::Slips], [$two('look_one'), $two('look_other'), $outside], [$cause('one'), $cause('other'), $cause('outside')]);
         $evidence = Evidence::none()->answered('slips', Evidence::YES);
 
-        self::assertSame('outside', Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next->key, 'the lid costs more');
-        self::assertContains(Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence->coverOff('lid'))->next->key, ['one', 'other']);
+        self::assertSame('look_outside', Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next->key, 'the lid costs more');
+        self::assertContains(Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence->coverOff('lid'))->next->key, ['look_one', 'look_other']);
     }
 
     /** Common practice, no source: covers, guards, springs and belt are on before anything runs. */
@@ -164,9 +164,9 @@ final class TroubleshooterTest extends TestCase
 
     public function test_a_cheap_cure_is_tried_before_a_dear_look(): void
     {
-        $knowledge = Knowledge::of([Symptom::Slips], [Check::of('inside', 'Inside', 'Open it.', 'Good', ['bad' => 'Bad'], 120.0)], [
+        $knowledge = Knowledge::of([Symptom::Slips], [Check::of('look_inside', 'Inside', 'Open it.', 'Good', ['bad' => 'Bad'], 120.0)], [
             Cause::of('setting', 'A setting', Commonness::Common, 'Half a turn, and try.', 3)->brings(Symptom::Slips, Grade::Usually, 'it holds it open'),
-            Cause::of('inside', 'Something inside', Commonness::Occasional, 'Replace it.', 200)->brings(Symptom::Slips, Grade::Usually, 'it is worn')->shows('inside:bad', Grade::Always, 'it is seen'),
+            Cause::of('inside', 'Something inside', Commonness::Occasional, 'Replace it.', 200)->brings(Symptom::Slips, Grade::Usually, 'it is worn')->shows('look_inside:bad', Grade::Always, 'it is seen'),
         ]);
         $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), Evidence::none()->answered('slips', Evidence::YES))->next;
 
