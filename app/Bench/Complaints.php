@@ -20,10 +20,10 @@ use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\StoryEvidence;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\Node;
@@ -250,6 +250,19 @@ final readonly class Complaints
             ...($complaint->words === null ? [] : ["Complaint taken by {$complaint->openedBy->name}: {$complaint->words}"]),
             ...array_map(static fn (string $name, array $said): string => "Looking for the cause, {$name}: ".implode('; ', $said).'.', array_keys($by), array_values($by)),
         ];
+    }
+
+    /** @return list<string> what an open complaint says is there: a job that begins asks of each whether it is gone */
+    public static function symptoms(Control $control): array
+    {
+        $complaint = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
+        $latest = [];
+        foreach ($complaint?->answers->sortBy('seq') ?? [] as $one) {
+            $latest[$one->about] = $one;
+        }
+        $here = array_filter($latest, static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value && $one->answer === Evidence::YES);
+
+        return array_keys($here);
     }
 
     /** @return list<array<string, mixed>> whose cause is not found yet, the oldest first; of one machine, or of all */

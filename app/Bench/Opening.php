@@ -30,10 +30,12 @@ final readonly class Opening
     private const VISITS_OF_DRIFT = 6;
 
     /**
-     * @throws Refused If the person may not log.
+     * @param  bool  $isCheck  whether only its play is to be read, as long as nothing is wrong
+     *
+     * @throws Refused If the person may not log, or there is no play to check.
      * @throws Conflict If a job is open on the control already, or the id stands for another job.
      */
-    public function open(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects = null, string $why = ''): ControlJob
+    public function open(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects = null, string $why = '', bool $isCheck = false): ControlJob
     {
         if (! $user->acting()->mayLog()) {
             throw Refused::because("{$user->name} may look at jobs but not start one. Ask a technician.");
@@ -45,14 +47,17 @@ final readonly class Opening
         if ($control->machine->retired_at !== null) {
             throw new Conflict("{$control->machine->tag} is retired: {$control->machine->retired_why}. A lead brings it back first.");
         }
+        if ($isCheck && $control->spec()->aim === null) {
+            throw Refused::because("No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job.");
+        }
         try {
-            return DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why), 3);
+            return DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why, $isCheck), 3);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict("A job on the {$control->name} of {$control->machine->tag} is open already. Open it from the Bench and join it.", previous: $e);
         }
     }
 
-    private function write(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects, string $why): ControlJob
+    private function write(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects, string $why, bool $isCheck): ControlJob
     {
         $control->machine()->lockForUpdate()->first();
         $visit = Visit::query()->where('machine_id', $control->machine_id)->whereNull('closed_at')->first()
@@ -69,7 +74,7 @@ final readonly class Opening
             'usage_reading' => $control->machine->usage(),
             'opened_at' => $now,
         ]);
-        $this->entry($job, $user, EntryKind::Opened, ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)], $now);
+        $this->entry($job, $user, EntryKind::Opened, ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)] + ($isCheck ? ['check' => true] : []), $now);
         if ($corrects !== null) {
             $this->entry($job, $user, EntryKind::Note, ['text' => "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}"], $now);
             Audit::note($user, 'job corrected', "{$control->machine->tag} {$control->name}", ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why]);
@@ -110,6 +115,7 @@ final readonly class Opening
             'again' => $past->again(),
             'cured' => $past->cured(),
             'wish' => $summary?->wish(),
+            'symptoms' => Complaints::symptoms($control),
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,

@@ -25,7 +25,7 @@ use VividPull\Core\Wire\LogRows;
 /** A job as it goes into the machine's folder: what was found and left against what, what was moved and tried, who stands for it. */
 final readonly class JobSheet
 {
-    private const OUTCOMES = ['fit' => 'Fit for use', 'by_choice' => 'Left outside the band by choice', 'tagged' => 'Do not run'];
+    private const OUTCOMES = ['fit' => 'Fit for use', 'by_choice' => 'Left outside the band by choice', 'tagged' => 'Do not run', 'checked' => 'Checked: play inside its band'];
 
     /** @return array<string, mixed> */
     public static function of(JobHead $job): array

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { BenchState, Item } from '../../resources/js/api/contract';
-import { asked, isSameTarget, settles } from '../../resources/js/features/job/asks';
+import { asked, isSameTarget, settles, typedTogether } from '../../resources/js/features/job/asks';
 import type { KeptEntry } from '../../resources/js/lib/keptEntries';
 
 const item = (key: string, kind: Item['kind'], words: [string, string][] = [], more: Partial<Item> = {}): Item => ({
@@ -84,6 +84,23 @@ describe('what is asked while entries wait to be sent', () => {
     const all: KeptEntry = { ...typed('', ''), draft: { kind: 'all_confirmed', body: { keys: [creep.key] } } };
     expect(settles(all, creep)).toBe(true);
     expect(settles(all, thread)).toBe(false);
+  });
+
+  it('takes a line for all that was shown, and in a check the state with it', () => {
+    const safe = item('engine_off', 'answer', [['ok', 'Done']]);
+    const cold = item('condition', 'answer', [['cold', 'Cold']], { topic: 'condition' });
+    const whole = stateOf(safe, cold);
+    const stages = whole.stages.map((stage) => ({
+      ...stage,
+      together: { word: 'all ok', label: 'All', keys: [safe.key] },
+    }));
+    const job: BenchState = { ...whole, stages, check: null };
+    const check: BenchState = { ...job, check: { on: true, over: null, says: [] } };
+    expect(typedTogether(job, safe.key, ' All OK ').map((one) => 'kind' in one && one.kind)).toEqual(['all_confirmed']);
+    expect(typedTogether(job, safe.key, 'ok cold')).toEqual([]);
+    expect(typedTogether(check, safe.key, 'ok cold')).toHaveLength(2);
+    expect(typedTogether(check, safe.key, 'cold')).toEqual([]);
+    expect(typedTogether(check, 'sign_off', 'ok cold')).toEqual([]);
   });
 
   it('keeps to one pose and one cable', () => {

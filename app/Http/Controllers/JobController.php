@@ -26,12 +26,12 @@ final class JobController
     {
         $user = $request->user();
         assert($user instanceof User);
-        $node = Node::fromJson($request->getContent())->object(['id', 'control']);
+        $node = Node::fromJson($request->getContent())->object(['id', 'control'], ['check']);
         $id = EntryRequest::uuid($node->at('id'));
         $control = Control::query()->with(['machine', 'specVersion'])
             ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))
             ->where('key', $node->at('control')->string(40))->firstOrFail();
-        $job = $opening->open($control, $user, $id, CarbonImmutable::now());
+        $job = $opening->open($control, $user, $id, CarbonImmutable::now(), isCheck: $node->has('check') && $node->at('check')->boolean());
 
         return new JsonResponse($this->whole($job->id), $job->wasRecentlyCreated ? 201 : 200);
     }

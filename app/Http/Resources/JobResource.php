@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Bench\Complaints;
 use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
+use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Wire\StateCodec;
@@ -32,12 +33,21 @@ final readonly class JobResource
                 'usage_unit' => $job->usageUnit,
                 'stood_minutes' => self::stood($job->ranUntil),
             ],
-            'control' => ['key' => $job->controlKey, 'name' => $job->controlName],
+            'control' => ['key' => $job->controlKey, 'name' => $job->controlName] + self::due($job, $state),
             'from_file' => $signed !== null,
             // Asked for when the work is done, and not with every reading.
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];
+    }
+
+    /** @return array{due_on: string|null, due_why: string|null} of the job that its control stands by, when it falls due next */
+    private static function due(JobHead $job, BenchState $state): array
+    {
+        $control = $state->facts->closed === null ? null : ControlJob::query()->with('control')->findOrFail($job->id)->control;
+        $control = $control?->summary?->job === $job->id ? $control : null;
+
+        return ['due_on' => $control?->due_on?->toDateString(), 'due_why' => $control?->due_why];
     }
 
     /**

@@ -60,6 +60,7 @@ use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
@@ -325,6 +326,9 @@ final readonly class Acceptance
         if ($state->spec->aim === null) {
             throw Refused::because('There is no band to aim in on this control.');
         }
+        if ($chosen->isWhole && $state->facts->chosen->isCheck !== true) {
+            throw Refused::because('This is a whole job already.');
+        }
         if ($chosen->wish !== null) {
             self::wish($state, $chosen->wish, $state->spec->aim->band);
         }
@@ -389,7 +393,7 @@ final readonly class Acceptance
 
     private static function checked(BenchState $state, Checked $check): void
     {
-        $proof = array_values(array_filter($state->spec->proofs($state->run), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
+        $proof = array_values(array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
         if ($proof === null) {
             throw Refused::because(Quoted::text($check->key).' is not a proof of this control.');
         }
@@ -398,7 +402,7 @@ final readonly class Acceptance
                 : "“{$proof->question}” is answered for one pose: ".self::poses($proof->poses).'.');
         }
         if ($proof->asksWhy($check->answer) && trim($check->remark ?? '') === '') {
-            throw Refused::because('Say why it cannot be seen, such as: arm inside its case.');
+            throw Refused::because(SymptomProofs::isOne($proof) ? 'Say why, such as: it shows only on a long ride.' : 'Say why it cannot be seen, such as: arm inside its case.');
         }
         if (! isset($proof->answers[$check->answer])) {
             throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers)).'.');
@@ -423,7 +427,7 @@ final readonly class Acceptance
 
     private static function proofInOrder(BenchState $state, Checked $check): void
     {
-        foreach ($state->spec->proofs($state->run) as $proof) {
+        foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
             if ($proof->key === $check->key) {
                 $isFound = isset($state->facts->observations->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
                 self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
@@ -559,6 +563,7 @@ final readonly class Acceptance
                 ClosingOutcome::Fit => 'This cannot be closed as fit for use.',
                 ClosingOutcome::ByChoice => 'This cannot be closed as left outside by choice.',
                 ClosingOutcome::Tagged => 'This cannot be closed as tagged.',
+                ClosingOutcome::Checked => 'This cannot be closed as checked.',
             }, $missing);
         }
     }

@@ -41,7 +41,7 @@ use VividPull\Core\Spec\Wheels;
  * It is also taken as it is said: `out 1 turn and 2 flats`, `2 rungs towards the engine`.
  * Where a thread or place is asked for, a bare value is that thread or place.
  * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
- * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
+ * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `whole job` goes on from a check, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
  * answer the item shown; what follows such a word is its remark. `seized` says that the adjuster shown will not turn.
  * `all ok` confirms the open lines of a stage together. `stop` says that what was turned last, and cannot be seen, has come to its stop.
  */
@@ -89,6 +89,7 @@ final readonly class BenchLine
             $word === 'park' => $this->parking($rest),
             mb_strtolower($line) === 'service' => new Draft(EntryKind::Policy, ['mode' => SettingMode::Service->value]),
             mb_strtolower($line) === 'touch-up' => new Draft(EntryKind::Policy, ['mode' => SettingMode::TouchUp->value]),
+            mb_strtolower($line) === 'whole job' => new Draft(EntryKind::Policy, ['whole' => true]),
             $line === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
             preg_match('/^[+\-]/', $line) === 1 => $this->move($line),

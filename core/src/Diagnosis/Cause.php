@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Symptom;
 
 /** What may be at the bottom of it, how common that is, what it brings about, and what cures it. */
 final readonly class Cause

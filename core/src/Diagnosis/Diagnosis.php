@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
+use VividPull\Core\Procedure\Symptom;
+
 /** Causes in order with their chances and reasons, and what to do next. */
 final readonly class Diagnosis
 {

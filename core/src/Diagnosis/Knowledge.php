@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 use LogicException;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\Keys;
 
 /** What the trade knows of one family of controls: what people come with, what may be the cause, what tells. Common practice, no source. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
+use VividPull\Core\Procedure\Symptom;
+
 /**
  * What somebody's own words seem to mean. It is shown as what was understood, and everybody may say otherwise: so a word too many does less
  * harm than one too few.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\Figure;
 
 /**

@@ -19,5 +19,7 @@ final readonly class ChosenFacts
         public ?Parking $parking,
         public ?SetLike $like,
         public ?LeftByChoice $byChoice,
+        /** Whether only play is to be read, as long as nothing is wrong; null where a whole job was begun. */
+        public ?bool $isCheck = null,
     ) {}
 }

@@ -14,6 +14,8 @@ use VividPull\Core\Log\StandingTag;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\SymptomProofs;
+use VividPull\Core\Spec\Spec;
 
 /** What the log says happened, nothing concluded from it yet. */
 final readonly class Facts
@@ -70,6 +72,12 @@ final readonly class Facts
     public function isSeized(Adjuster $adjuster): bool
     {
         return isset($this->observations->seized[$adjuster->id()]);
+    }
+
+    /** @return list<Proof> those of the control, and whether what it was brought in with is gone */
+    public function proofs(Spec $spec, Run $run): array
+    {
+        return [...$spec->proofs($run), ...SymptomProofs::of($this->standing->symptoms)];
     }
 
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */

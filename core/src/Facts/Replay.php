@@ -122,6 +122,8 @@ final class Replay
 
     private ?LeftByChoice $byChoice = null;
 
+    private ?bool $isCheck;
+
     private ?StandingTag $tag;
 
     private ?Closed $closed = null;
@@ -199,6 +201,7 @@ final class Replay
         $this->home = $this->positions;
         $this->tag = $standing->tag;
         $this->wish = $standing->wish;
+        $this->isCheck = $log->opened->isCheck ? true : null;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->crossings = ConcurrentMoves::in($log);
         $this->secondPulls = $run->secondPulls();
@@ -454,6 +457,7 @@ final class Replay
         }
         $this->mode = $chosen->mode ?? $this->mode;
         $this->parking = $chosen->parking ?? $this->parking;
+        $this->isCheck = $chosen->isWhole && $this->isCheck !== null ? false : $this->isCheck;
     }
 
     /** The mechanism itself is being set: nothing read before compares with what is read after. */
@@ -565,7 +569,7 @@ final class Replay
             $this->joined,
             new AdjusterFacts($this->positions, $this->home, $this->touched, $this->locked, $this->threads, $this->guides, $this->coversOff),
             new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->checks, $this->voidedChecks(), $this->notes, $this->parts),
-            new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice),
+            new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck),
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,

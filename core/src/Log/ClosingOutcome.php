@@ -10,4 +10,6 @@ enum ClosingOutcome: string
     case Fit = 'fit';
     case ByChoice = 'by_choice';
     case Tagged = 'tagged';
+    /** Play was read and is inside its band; nothing else was looked at. It says nothing of fit for use. */
+    case Checked = 'checked';
 }

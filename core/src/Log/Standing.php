@@ -10,6 +10,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\RidersWish;
 
@@ -44,6 +45,8 @@ final readonly class Standing
         public ?string $cured = null,
         /** How its rider wants it; null where nobody said. */
         public ?RidersWish $wish = null,
+        /** @var list<Symptom> what it was brought in with: each is gone before it is fit */
+        public array $symptoms = [],
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

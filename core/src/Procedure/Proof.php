@@ -15,6 +15,9 @@ final readonly class Proof
     /** The word for what cannot be seen on this machine, such as an arm inside its case. */
     public const NOT_HERE = 'not_here';
 
+    /** The word for what is seen to be wrong still, and left so with its reason. */
+    public const LEFT = 'left';
+
     /**
      * @param  non-empty-array<string, string>  $answers  word on the wire to words on the button
      * @param  list<string>  $passing  the words that pass
@@ -104,7 +107,7 @@ final readonly class Proof
     /** Whether an answer needs its reason. */
     public function asksWhy(string $answer): bool
     {
-        return $answer === self::NOT_HERE;
+        return $answer === self::NOT_HERE || $answer === self::LEFT;
     }
 
     /** @return non-empty-list<Pose|null> what it is tried in, one after the other; one null where the pose does not matter */

@@ -21,6 +21,7 @@ use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Running;
+use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\Mover;
@@ -143,8 +144,8 @@ final readonly class BesideItems
      */
     public function putRight(bool $finer): array
     {
-        $failing = array_filter($this->foundProofs(), fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
-        $said = implode(' ', array_map(static fn (Proof $proof): string => 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
+        $failing = array_filter([...$this->foundProofs(), ...SymptomProofs::of($this->facts->standing->symptoms)], fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
+        $said = implode(' ', array_map(static fn (Proof $proof): string => SymptomProofs::isOne($proof) ? SymptomProofs::stillThere($proof) : 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
         $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
         if ($failing === [] && ! $isProved && $this->facts->observations->putRight === []) {

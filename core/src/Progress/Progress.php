@@ -23,6 +23,8 @@ final readonly class Progress
         public array $blocksFit,
         public array $blocksByChoice,
         public array $blocksTagged,
+        /** Null where a whole job was begun. */
+        public ?QuickCheck $check = null,
     ) {}
 
     /** The first thing missing in the current stage; what was answered badly comes after what was not answered at all. */
@@ -88,6 +90,7 @@ final readonly class Progress
             ClosingOutcome::Fit => $this->blocksFit,
             ClosingOutcome::ByChoice => $this->blocksByChoice,
             ClosingOutcome::Tagged => $this->blocksTagged,
+            ClosingOutcome::Checked => $this->check?->missing() ?? ['It was begun as a whole job. Close it as one.'],
         };
     }
 }

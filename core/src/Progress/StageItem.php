@@ -37,6 +37,13 @@ final readonly class StageItem
         return ItemKey::of($this->key)->topic;
     }
 
+    /** The same, not done before it is so by another measure. */
+    public function doneOnlyIf(bool $isDone): self
+    {
+        return new self($this->key, $this->kind, $this->label, $this->done && $isDone, $this->failed, $this->said, $this->detail, $this->caution,
+            $this->answers, $this->about, $this->stamp, $this->isSecond, $this->measure, $this->mayStay);
+    }
+
     /** The same, asked of the second cable, as that is called. */
     public function ofSecond(string $name): self
     {

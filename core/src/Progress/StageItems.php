@@ -522,7 +522,7 @@ final readonly class StageItems
     private function proofs(Running $running): array
     {
         $items = [];
-        foreach (array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === $running) as $proof) {
+        foreach (array_filter($this->facts->proofs($this->spec, $this->run), static fn (Proof $proof): bool => $proof->running === $running) as $proof) {
             foreach ($proof->tries() as $pose) {
                 $items[] = $this->proof($proof, $pose);
             }
@@ -573,6 +573,7 @@ final readonly class StageItems
                 ClosingOutcome::Fit => 'Fit for use',
                 ClosingOutcome::ByChoice => 'Left outside by choice',
                 ClosingOutcome::Tagged => 'Tagged: do not run',
+                ClosingOutcome::Checked => 'Checked: play inside',
             });
     }
 

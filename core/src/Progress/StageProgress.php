@@ -19,8 +19,10 @@ final readonly class StageProgress
     /** @param  Judgement|null  $second  of a second cable */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second = null): Progress
     {
-        $items = (new StageItems($spec, $run, $facts, $judgement, $second))->all();
-        $missing = self::missing($items, false);
+        $whole = (new StageItems($spec, $run, $facts, $judgement, $second))->all();
+        $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
+        $items = $check?->isOn() === true ? $check->items : $whole;
+        $missing = self::missing($whole, false);
         $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
         $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));
         $gates = [...$failed, ...$unknown];
@@ -29,8 +31,9 @@ final readonly class StageProgress
             self::stage($items, $facts),
             $items,
             array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($facts, $judgement), ...$missing])),
-            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($items, true)])),
+            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($whole, true)])),
             $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
+            $check,
         );
     }
 

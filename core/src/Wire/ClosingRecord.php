@@ -19,6 +19,8 @@ use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Finding;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Steps;
 
 /** What is signed when a job closes. Kept with the entry, so that no later engine can change what was signed. */
@@ -52,7 +54,7 @@ final readonly class ClosingRecord
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->answers->parts),
             'wish' => $state->facts->observations->wish?->say(),
             'by_choice' => $state->facts->chosen->byChoice?->reason,
-            'left_faults' => self::leftFaults($state),
+            'left_faults' => $state->progress->check?->isOn() === true ? $state->facts->standing->left->faults ?? [] : self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
         ];
@@ -98,6 +100,11 @@ final readonly class ClosingRecord
             if ($faulty[$inspection->key] ?? false) {
                 $left[] = "{$inspection->label}: ".($state->facts->answers->inspected[$inspection->key]->remark ?? 'fault');
             }
+        }
+
+        foreach (SymptomProofs::of($state->facts->standing->symptoms) as $proof) {
+            $given = $state->facts->answers->checks[$proof->key] ?? null;
+            $left = $given?->answer === Proof::LEFT ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"] : $left;
         }
 
         return $left;

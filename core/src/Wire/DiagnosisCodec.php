@@ -13,10 +13,10 @@ use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\NextStep;
 use VividPull\Core\Diagnosis\Ranked;
 use VividPull\Core\Diagnosis\StepKind;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
 /** What is known of a complaint, from the wire, and what follows from it, to the wire. */

@@ -110,7 +110,7 @@ final class EntryCodec
     public function body(EntryKind $kind, Node $body, Stamp $stamp): Entry
     {
         return match ($kind) {
-            EntryKind::Opened => $this->opened($body->object(['control', 'standing']), $stamp),
+            EntryKind::Opened => $this->opened($body->object(['control', 'standing'], ['check']), $stamp),
             EntryKind::Joined => self::bare($body, new Joined($stamp)),
             EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
             EntryKind::AllConfirmed => new AllConfirmed($stamp, array_map(static fn (Node $key): string => $key->string(40), $body->object(['keys'])->at('keys')->items(20))),
@@ -133,7 +133,7 @@ final class EntryCodec
             EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
             EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
             EntryKind::Adjuster => $this->adjusterFitted($body->object(['cable', 'adjuster'], ['in_place_of', 'remark']), $stamp),
-            EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like', 'wish']), $stamp),
+            EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like', 'wish', 'whole']), $stamp),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose', 'remark']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
             EntryKind::Void => new Voided($stamp, $body->object(['entry', 'reason'])->at('entry')->string(40), self::reason($body)),
@@ -207,7 +207,7 @@ final class EntryCodec
             }
         }
 
-        return new Opened($stamp, $body->at('control')->string(60), $standing);
+        return new Opened($stamp, $body->at('control')->string(60), $standing, $body->has('check') && $body->at('check')->boolean());
     }
 
     private static function confirmed(Node $body, Stamp $stamp): Confirmed
@@ -332,9 +332,10 @@ final class EntryCodec
             $body->has('parking') ? $body->at('parking')->enum(Parking::class) : null,
             $like === null ? null : new SetLike($like->at('machine')->string(20), $like->at('mm')->number(0, 10_000)),
             $body->has('wish') ? StandingCodec::wish($body->at('wish')) : null,
+            $body->has('whole') && $body->at('whole')->boolean(),
         );
         if ($chosen->say() === '') {
-            throw BadFile::at($body->path, 'say a “policy”, a “mode”, a “parking”, a “wish” or whom to set it “like”.');
+            throw BadFile::at($body->path, 'say a “policy”, a “mode”, a “parking”, a “wish”, whom to set it “like”, or that it goes on as a “whole” job.');
         }
 
         return $chosen;

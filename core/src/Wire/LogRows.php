@@ -176,7 +176,7 @@ final readonly class LogRows
             $entry instanceof LeftByChoice => 'Left outside by choice: '.$entry->reason,
             $entry instanceof Tagged => 'Tagged, do not run: '.$entry->reason,
             $entry instanceof Untagged => 'Tag lifted: '.$entry->reason,
-            $entry instanceof Opened => 'Job opened',
+            $entry instanceof Opened => $entry->isCheck ? 'Check begun: play only' : 'Job opened',
             $entry instanceof Joined => "{$entry->stamp->by->name} joined",
             $entry instanceof Closed => 'Closed: '.self::outcomeOf($entry->outcome),
         };
@@ -206,6 +206,7 @@ final readonly class LogRows
             ClosingOutcome::Fit => 'fit for use',
             ClosingOutcome::ByChoice => 'left outside by choice',
             ClosingOutcome::Tagged => 'tagged, do not run',
+            ClosingOutcome::Checked => 'checked, play inside',
         };
     }
 
@@ -274,7 +275,7 @@ final readonly class LogRows
 
     private function proof(Checked $check): string
     {
-        foreach ($this->state->spec->proofs($this->state->run) as $proof) {
+        foreach ($this->state->facts->proofs($this->state->spec, $this->state->run) as $proof) {
             if ($proof->key === $check->key) {
                 return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer).($check->remark === null ? '' : ": {$check->remark}");
             }

@@ -18,6 +18,7 @@ use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\RidersWish;
 
@@ -28,7 +29,7 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again', 'cured', 'wish']);
+        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again', 'cured', 'wish', 'symptoms']);
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -50,6 +51,7 @@ final readonly class StandingCodec
             $node->has('again') ? array_map(static fn (Node $one): string => $one->string(300), $node->at('again')->items(10)) : [],
             $node->optionalString('cured', 40),
             $node->has('wish') ? self::wish($node->at('wish')) : null,
+            $node->has('symptoms') ? array_map(static fn (Node $one): Symptom => $one->enum(Symptom::class), $node->at('symptoms')->items(30)) : [],
         );
     }
 
@@ -76,6 +78,7 @@ final readonly class StandingCodec
             'again' => $standing->again,
             'cured' => $standing->cured,
             'wish' => $standing->wish === null ? null : self::encodeWish($standing->wish),
+            'symptoms' => array_map(static fn (Symptom $one): string => $one->value, $standing->symptoms),
             'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
         ];
     }

@@ -22,6 +22,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\InstrumentCapability;
 use VividPull\Core\Judging\Verdict;
+use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Measurement\Instrument;
@@ -125,7 +126,9 @@ final class StateCodec
         return [
             'closing' => [
                 'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice, 'tagged' => $state->progress->blocksTagged,
+                'checked' => $state->progress->blocks(ClosingOutcome::Checked),
             ],
+            'check' => $state->progress->check === null ? null : ['on' => $state->progress->check->isOn(), 'over' => $state->progress->check->over, 'says' => $state->progress->check->says],
             'tag' => $state->facts->tag === null ? null
                 : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
             'wish' => $state->facts->observations->wish === null ? null : ['say' => $state->facts->observations->wish->say()] + StandingCodec::encodeWish($state->facts->observations->wish),

@@ -14,7 +14,7 @@ use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\Looks;
 use VividPull\Core\Diagnosis\Model;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** Chances of causes against an enumeration in R that shares nothing with the core (`core/tests/References/diagnoses.R`). */
 final class InferenceTest extends TestCase

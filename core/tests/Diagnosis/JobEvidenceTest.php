@@ -11,7 +11,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\OwnWords;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
 

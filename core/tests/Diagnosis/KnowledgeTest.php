@@ -15,11 +15,11 @@ use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\Model;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
 /** What the trade knows of causes is whole: nothing is asked that tells nothing, nothing is blamed that nobody can find. */

@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\OwnWords;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
 /** Complaints in the words people use (common practice, no source), and what they mean. */

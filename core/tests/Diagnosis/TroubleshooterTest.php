@@ -15,8 +15,8 @@ use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\StepKind;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Diagnosis\Weights;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
 /** What is looked at next, and when a cure is tried instead. */

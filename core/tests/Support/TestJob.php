@@ -46,12 +46,12 @@ final class TestJob
      * @param  array<string, mixed>  $run
      * @param  array<string, mixed>  $standing
      */
-    private function __construct(array $spec, array $run, array $standing)
+    private function __construct(array $spec, array $run, array $standing, bool $isCheck = false)
     {
         $this->person = self::ines();
         $decoded = RunCodec::decode(Node::of($run));
         $this->codec = new EntryCodec($decoded);
-        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'test', 'standing' => $standing]), $this->stamp());
+        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'test', 'standing' => $standing] + ($isCheck ? ['check' => true] : [])), $this->stamp());
         $this->state = Bench::replay(SpecCodec::decode(Node::of($spec)), $decoded, Log::of($opened));
     }
 
@@ -115,13 +115,23 @@ final class TestJob
     }
 
     /**
+     * The same, begun as a check.
+     *
+     * @param  array<string, mixed>  $standing
+     */
+    public static function clutchCheck(array $standing = []): self
+    {
+        return new self(self::clutchSpec(), self::clutchRun(), $standing + self::standing(), true);
+    }
+
+    /**
      * A twist grip, 2 to 6 mm at the flange, drawn 21 to 15 mm: 1.4 mm of play for one of conduit.
      *
      * @param  array<string, mixed>  $spec
      * @param  array<string, mixed>  $standing
      * @param  list<array<string, mixed>>  $cables  beside the one that opens
      */
-    public static function throttle(array $spec = [], array $standing = [], array $cables = []): self
+    public static function throttle(array $spec = [], array $standing = [], array $cables = [], bool $isCheck = false): self
     {
         $job = new self(array_replace_recursive([
             'family' => 'twist_grip',
@@ -138,7 +148,7 @@ final class TestJob
                     'access' => ['minutes' => 8, 'cover' => 'cowl']],
             ]], ...$cables],
             'working_end' => 'carburettor',
-        ], $standing + self::standing(['grip' => 2.0, 'carburettor' => 3.0]));
+        ], $standing + self::standing(['grip' => 2.0, 'carburettor' => 3.0]), $isCheck);
         $job->adjuster = 'grip';
 
         return $job;

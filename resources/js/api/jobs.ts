@@ -63,8 +63,8 @@ export const modelPartsQuery = (id: string) =>
 export const alikeQuery = (id: string) =>
   queryOptions({ queryKey: keys.alike(id), queryFn: () => call('GET', `jobs/${id}/alike`, zAlike) });
 
-export const openJob = (machine: string, id: string, control: string) =>
-  call('POST', `machines/${encodeURIComponent(machine)}/jobs`, zJob, { id, control });
+export const openJob = (machine: string, id: string, control: string, check = false) =>
+  call('POST', `machines/${encodeURIComponent(machine)}/jobs`, zJob, check ? { id, control, check } : { id, control });
 
 export const postEntry = (jobId: string, entry: Record<string, unknown>) =>
   call('POST', `jobs/${jobId}/entries`, zJob, entry);

@@ -9,7 +9,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** A centrifugal clutch: a tight lever is normal, nothing is set by a cable. Common practice, no source. */
 final readonly class AutomaticClutchCauses implements KnownFamily

@@ -9,7 +9,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** An operator-presence bail: closed it frees the brake and opens the stop contact, let go it stops the blade. Common practice, no source. */
 final readonly class BailCauses implements KnownFamily

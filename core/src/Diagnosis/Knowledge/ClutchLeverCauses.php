@@ -9,8 +9,8 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Symptom;
 
 /** A clutch lever on a motorcycle or ATV. The order for a slipping clutch (play, oil, basket and plates, springs) follows from minutes and grades. */
 final readonly class ClutchLeverCauses implements KnownFamily

@@ -9,8 +9,8 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Symptom;
 
 /** A control whose Z-bend sits in one of several holes. Common practice, no source. */
 final readonly class HookControlCauses implements KnownFamily

@@ -9,7 +9,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** A hydraulic clutch: no cable play; fluid work is the maker\'s procedure. Common practice, no source. */
 final readonly class HydraulicClutchCauses implements KnownFamily

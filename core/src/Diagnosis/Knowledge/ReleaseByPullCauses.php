@@ -8,8 +8,8 @@ use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Symptom;
 
 /** A drive clutch that drives with its handle let go and stands with it pulled. Common practice, no source. */
 final readonly class ReleaseByPullCauses implements KnownFamily

@@ -8,7 +8,7 @@ use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** Looks and causes that most families share: a wire, its conduit, a cable that runs dry. Common practice, no source. */
 final readonly class Shared

@@ -8,7 +8,7 @@ use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** What the two drive clutches of a walking tractor share. Common practice, no source. */
 final readonly class SharedDrive

@@ -9,7 +9,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
+use VividPull\Core\Procedure\Symptom;
 
 /** A speed selector with detents on a friction disc. Common practice, no source. */
 final readonly class SpeedSelectorCauses implements KnownFamily

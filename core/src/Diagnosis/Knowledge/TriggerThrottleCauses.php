@@ -9,8 +9,8 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\Symptom;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Symptom;
 
 /** A throttle trigger on a trimmer, a pole saw or another tool held in the hands. Common practice, no source. */
 final readonly class TriggerThrottleCauses implements KnownFamily

@@ -23,6 +23,8 @@ final readonly class PolicyChosen extends Entry
         public ?Parking $parking = null,
         public ?SetLike $like = null,
         public ?RidersWish $wish = null,
+        /** Whether what was begun as a check goes on as a whole job. */
+        public bool $isWhole = false,
     ) {
         parent::__construct($stamp);
     }
@@ -40,6 +42,7 @@ final readonly class PolicyChosen extends Entry
             $this->wish === null ? null : 'Rider\'s wish: '.$this->wish->say(),
             $this->mode === null ? null : 'Work as '.$this->mode->label(),
             $this->parking === null ? null : 'Park at '.$this->parking->label(),
+            $this->isWhole ? 'Go on as a whole job' : null,
         ], is_string(...)));
     }
 }

@@ -722,6 +722,7 @@ export type BenchState = {
         fit: Array<string>;
         by_choice: Array<string>;
         tagged: Array<string>;
+        checked: Array<string>;
     };
     tag: Tag | null;
     by_choice: string | null;
@@ -876,6 +877,20 @@ export type BenchState = {
      * Whether where it bites is a matter of taste here.
      */
     may_wish_bite: boolean;
+    /**
+     * Of a job that was begun as a check; null where a whole job was begun.
+     */
+    check: {
+        on: boolean;
+        /**
+         * Why it is a whole job now.
+         */
+        over: string | null;
+        /**
+         * What whoever signs it says beside the reading.
+         */
+        says: Array<string>;
+    } | null;
 };
 
 export type Job = {
@@ -895,6 +910,11 @@ export type Job = {
     control: {
         key: string;
         name: string;
+        /**
+         * Of a job that was the last to be signed on its control: when it falls due next.
+         */
+        due_on: string | null;
+        due_why: string | null;
     };
     state: BenchState;
     corrects: string | null;
@@ -916,6 +936,10 @@ export type OpenJob = {
      */
     id: string;
     control: string;
+    /**
+     * Whether only its play is to be read, as long as nothing is wrong.
+     */
+    check?: boolean;
 };
 
 /**
@@ -1564,7 +1588,7 @@ export type AnswerTone = 'right' | 'plain' | 'wrong';
 
 export type CheckReason = 'named' | 'new_part' | 'new_machine' | 'drift' | 'book' | 'practice';
 
-export type ClosingOutcome = 'fit' | 'by_choice' | 'tagged';
+export type ClosingOutcome = 'fit' | 'by_choice' | 'tagged' | 'checked';
 
 export type DecisionRule = 'guarded' | 'plain';
 

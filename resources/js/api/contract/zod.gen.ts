@@ -33,7 +33,8 @@ export const zTag = z.object({
 
 export const zOpenJob = z.object({
     id: z.uuid(),
-    control: z.string().min(1).max(40)
+    control: z.string().min(1).max(40),
+    check: z.boolean().optional()
 });
 
 /**
@@ -166,7 +167,8 @@ export const zCheckReason = z.enum([
 export const zClosingOutcome = z.enum([
     'fit',
     'by_choice',
-    'tagged'
+    'tagged',
+    'checked'
 ]);
 
 export const zPastJob = z.object({
@@ -1381,7 +1383,8 @@ export const zBenchState = z.object({
     closing: z.object({
         fit: z.array(z.string()),
         by_choice: z.array(z.string()),
-        tagged: z.array(z.string())
+        tagged: z.array(z.string()),
+        checked: z.array(z.string())
     }),
     tag: zTag.nullable(),
     by_choice: z.string().nullable(),
@@ -1493,7 +1496,12 @@ export const zBenchState = z.object({
         bite: z.string().nullable(),
         said: z.string().nullable()
     }).nullable(),
-    may_wish_bite: z.boolean()
+    may_wish_bite: z.boolean(),
+    check: z.object({
+        on: z.boolean(),
+        over: z.string().nullable(),
+        says: z.array(z.string())
+    }).nullable()
 });
 
 export const zJob = z.object({
@@ -1509,7 +1517,9 @@ export const zJob = z.object({
     }),
     control: z.object({
         key: z.string(),
-        name: z.string()
+        name: z.string(),
+        due_on: z.iso.date().nullable(),
+        due_why: z.string().nullable()
     }),
     state: zBenchState,
     corrects: z.string().nullable(),

@@ -4,7 +4,7 @@ import { Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { BenchLink } from './BenchLink';
 
-const marks = { fit: 'inside', by_choice: 'found', tagged: 'tag' } as const;
+const marks = { fit: 'inside', by_choice: 'found', tagged: 'tag', checked: 'left' } as const;
 
 /** What was signed today, with the minutes it took. */
 export const DoneSheet = ({ done }: { done: readonly Done[] }) =>

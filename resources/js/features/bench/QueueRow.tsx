@@ -1,11 +1,15 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import type { BenchRow } from '../../api/bench';
+import { Button } from '../../components/Buttons';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
+import { Refusal } from '../../components/Refusal';
 import { bandText } from '../../lib/figures';
+import { useSignedIn } from '../../lib/signedIn';
 import { clock, duration, moment } from '../../lib/time';
+import { useStartJob } from '../machines/useStartJob';
 import { placeOf } from './place';
 
 const Row = chakra(Link);
@@ -17,64 +21,88 @@ type QueueRowProps = { row: BenchRow; fitted: boolean };
 export const QueueRow = ({ row, fitted }: QueueRowProps) => {
   const { control } = row;
   return (
-    <Row
-      to={placeOf(row)}
-      display="grid"
-      gridTemplateColumns={columns}
-      columnGap="4"
-      rowGap="1"
-      alignItems="center"
-      paddingInline="4"
-      paddingBlock="2.5"
-      minHeight="4rem"
-      textDecoration="none"
-      color="ink"
-      borderTopWidth="thin"
-      borderColor="line"
-      _first={{ borderTopWidth: '0' }}
-      _hover={{ bg: 'well' }}
-      _focusVisible={{ outlineOffset: '-3px' }}
-      data-row={`${row.tag} ${control.key}`}
-    >
-      <Box gridColumn={{ base: '1', md: 'auto' }}>
-        <MachineTag tag={row.tag} stop={control.tag !== null} />
-      </Box>
-      <Box gridRow={{ base: '2', md: 'auto' }} gridColumn={{ base: '1', md: 'auto' }}>
-        <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
-          {control.name}
+    <Flex borderTopWidth="thin" borderColor="line" _first={{ borderTopWidth: '0' }} alignItems="center">
+      <Row
+        to={placeOf(row)}
+        flex="1"
+        minWidth="0"
+        display="grid"
+        gridTemplateColumns={columns}
+        columnGap="4"
+        rowGap="1"
+        alignItems="center"
+        paddingInline="4"
+        paddingBlock="2.5"
+        minHeight="4rem"
+        textDecoration="none"
+        color="ink"
+        _hover={{ bg: 'well' }}
+        _focusVisible={{ outlineOffset: '-3px' }}
+        data-row={`${row.tag} ${control.key}`}
+      >
+        <Box gridColumn={{ base: '1', md: 'auto' }}>
+          <MachineTag tag={row.tag} stop={control.tag !== null} />
         </Box>
-        <Box textStyle="small">{row.machine}</Box>
-      </Box>
-      <Box
-        gridRow={{ base: '2', md: 'auto' }}
-        gridColumn={{ base: '2', md: 'auto' }}
-        textAlign={{ base: 'right', md: 'left' }}
+        <Box gridRow={{ base: '2', md: 'auto' }} gridColumn={{ base: '1', md: 'auto' }}>
+          <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
+            {control.name}
+          </Box>
+          <Box textStyle="small">{row.machine}</Box>
+        </Box>
+        <Box
+          gridRow={{ base: '2', md: 'auto' }}
+          gridColumn={{ base: '2', md: 'auto' }}
+          textAlign={{ base: 'right', md: 'left' }}
+        >
+          <Waits row={row} />
+        </Box>
+        <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+          {row.ready === 'cooling' && row.cooled_share !== null ? (
+            <Cooling share={row.cooled_share} />
+          ) : control.point_label === null ? null : (
+            <MiniTape
+              band={control.band}
+              found={control.found_mm}
+              now={control.found_mm === control.now_mm ? null : control.now_mm}
+              left={control.left_mm}
+            />
+          )}
+        </Box>
+        <Box
+          gridRow={{ base: '1', md: 'auto' }}
+          gridColumn={{ base: '2', md: 'auto' }}
+          textAlign="right"
+          whiteSpace="nowrap"
+        >
+          {row.spent === null ? `${row.minutes} min` : `${row.spent} of ${control.minutes} min`}
+          {fitted && <Whose row={row} />}
+          {row.covers_shared.length > 0 && <Box textStyle="small">{row.covers_shared.join(', ')} off already</Box>}
+        </Box>
+      </Row>
+      <CheckNow row={row} />
+    </Flex>
+  );
+};
+
+/** A glance at its play, where nothing is begun on it. */
+const CheckNow = ({ row }: { row: BenchRow }) => {
+  const person = useSignedIn();
+  const check = useStartJob(row.tag, row.control.key, true);
+  const { control } = row;
+  if (control.job !== null || control.point_label === null || control.tag !== null || !person.may_log) return null;
+  return (
+    <Box paddingRight="3" flexShrink="0">
+      <Button
+        look="plain"
+        onClick={() => check.mutate()}
+        disabled={check.isPending}
+        aria-label={`Check the ${control.name} of ${row.tag}`}
+        data-check={`${row.tag} ${control.key}`}
       >
-        <Waits row={row} />
-      </Box>
-      <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
-        {row.ready === 'cooling' && row.cooled_share !== null ? (
-          <Cooling share={row.cooled_share} />
-        ) : control.point_label === null ? null : (
-          <MiniTape
-            band={control.band}
-            found={control.found_mm}
-            now={control.found_mm === control.now_mm ? null : control.now_mm}
-            left={control.left_mm}
-          />
-        )}
-      </Box>
-      <Box
-        gridRow={{ base: '1', md: 'auto' }}
-        gridColumn={{ base: '2', md: 'auto' }}
-        textAlign="right"
-        whiteSpace="nowrap"
-      >
-        {row.spent === null ? `${row.minutes} min` : `${row.spent} of ${control.minutes} min`}
-        {fitted && <Whose row={row} />}
-        {row.covers_shared.length > 0 && <Box textStyle="small">{row.covers_shared.join(', ')} off already</Box>}
-      </Box>
-    </Row>
+        Check
+      </Button>
+      {check.isError && <Refusal error={check.error} />}
+    </Box>
   );
 };
 

@@ -1,5 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { StageKey } from '../../api/jobs';
+import { CheckStrip } from './ask/CheckCards';
 import { BesideTheMove } from './ask/NextMove';
 import { NowCard } from './ask/NowCard';
 import { Tools } from './ask/Tools';
@@ -59,6 +60,9 @@ export const JobFrame = () => {
         >
           <Place at={1}>
             <Notices />
+          </Place>
+          <Place at={1}>
+            <CheckStrip />
           </Place>
           <Place at={2}>
             <NowCard />

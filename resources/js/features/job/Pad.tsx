@@ -123,7 +123,7 @@ const Keys = ({ shown, numbers, line, onLine }: KeysProps) => {
       <PadKey label="space" says="Space" onPress={() => press(' ')} small />
       <PadKey label="0" onPress={() => press('0')} />
       <PadKey label="." says="point" onPress={() => press('.')} />
-      <Button type="submit" look="dark">
+      <Button type="submit" look="dark" data-key="enter">
         Log
       </Button>
     </Grid>
@@ -209,7 +209,15 @@ const PadKey = ({
   onPress: () => void;
   small?: boolean;
 }) => (
-  <Button look="key" bg="sheet" minHeight="3.25rem" fontSize={small ? 'sm' : 'xl'} aria-label={says} onClick={onPress}>
+  <Button
+    look="key"
+    bg="sheet"
+    minHeight="3.25rem"
+    fontSize={small ? 'sm' : 'xl'}
+    aria-label={says}
+    onClick={onPress}
+    data-key={text}
+  >
     {text}
   </Button>
 );

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { type Stage, stages } from '../../api/jobs';
+import type { BenchState, Stage } from '../../api/jobs';
 import { StageDisc } from '../../components/Marks';
 import { useBench } from './useBench';
 import { WayHome } from './WayHome';
@@ -22,7 +22,7 @@ export const StageRail = () => {
       overflow="auto"
       paddingBlock={{ base: '0', lg: '3' }}
     >
-      {state.stages.map((stage) => (
+      {shown(state).map((stage) => (
         <StageStep key={stage.key} stage={stage} />
       ))}
       <Box display={{ base: 'none', lg: 'block' }} padding="4" paddingTop="6">
@@ -31,6 +31,10 @@ export const StageRail = () => {
     </Flex>
   );
 };
+
+/** A check passes over some of them. */
+const shown = (state: BenchState) =>
+  state.check?.on === true ? state.stages.filter((stage) => stage.items.length > 0) : state.stages;
 
 const StageStep = ({ stage }: { stage: Stage }) => {
   const { state, viewed, view } = useBench();
@@ -59,7 +63,7 @@ const StageStep = ({ stage }: { stage: Stage }) => {
       _hover={{ bg: 'sheet' }}
       _focusVisible={{ outlineOffset: '-3px' }}
     >
-      <StageDisc number={stages.indexOf(stage.key) + 1} state={current ? 'current' : stage.done ? 'done' : 'ahead'} />
+      <StageDisc number={shown(state).indexOf(stage) + 1} state={current ? 'current' : stage.done ? 'done' : 'ahead'} />
       <Box
         minWidth="0"
         position={{ base: 'absolute', lg: 'static' }}

@@ -1,5 +1,5 @@
 import { zPose } from '../../api/contract/zod.gen';
-import type { BenchState, Item, Point, PoseKey, StageKey } from '../../api/jobs';
+import type { Answer, BenchState, Draft, Item, Point, PoseKey, StageKey } from '../../api/jobs';
 import type { KeptEntry } from '../../lib/outbox';
 
 export const items = (state: BenchState): readonly Item[] => state.stages.flatMap((stage) => stage.items);
@@ -54,6 +54,26 @@ export function asked(state: BenchState, kept: readonly KeptEntry[]): Item | nul
     if (missing.length === 0) return null;
   }
   return null;
+}
+
+/** The states that a check is made safe and read in with one answer, where its state is still asked. */
+export const statesSaidWith = (state: BenchState): readonly Answer[] =>
+  items(state)
+    .find((one) => one.topic === 'condition' && !one.done)
+    ?.answers.filter((one) => one.tone === 'right') ?? [];
+
+/** What is typed for a state together with all that makes it safe. */
+export const withAllOk = (answer: Answer): string => `ok ${answer.hint}`;
+
+/** What is logged for a line that speaks of all lines shown: it names each of them, as the button does. None where it does not. */
+export function typedTogether(state: BenchState, itemKey: string | undefined, line: string): readonly Draft[] {
+  const typed = line.trim().toLowerCase();
+  const together = state.stages.find((stage) => stage.items.some((one) => one.key === itemKey))?.together;
+  if (together == null) return [];
+  const all: Draft = { kind: 'all_confirmed', body: { keys: together.keys } };
+  if (typed === together.word) return [all];
+  const said = state.check?.on === true ? statesSaidWith(state).find((one) => withAllOk(one) === typed) : undefined;
+  return said === undefined ? [] : [all, { kind: said.kind, body: said.body }];
 }
 
 export const isPose = (about: string | null | undefined): about is PoseKey => zPose.safeParse(about).success;

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Draft, Job, Shown } from '../../api/jobs';
 import { type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
+import { typedTogether } from './asks';
 import type { Selection, Sent } from './useSelection';
 
 export type Sending = {
@@ -78,16 +79,15 @@ export function useSending(
         return;
       }
       keepLine(key, '');
-      // Typed for all lines: it names the lines that were shown, as the button does.
-      const together = state.stages.find((stage) => stage.items.some((one) => one.key === itemKey))?.together;
-      if (together != null && text.trim().toLowerCase() === together.word) {
-        send({ kind: 'all_confirmed', body: { keys: together.keys } });
+      const together = typedTogether(state, itemKey, text);
+      if (together.length > 0) {
+        for (const draft of together) send(draft);
         return;
       }
       sent.line(item);
       send({ line: text, shown });
     },
-    [key, send, sent, shown, item, itemKey, isHeld, state.stages],
+    [key, send, sent, shown, item, itemKey, isHeld, state],
   );
   const forgive = useCallback(() => setRefusal(null), []);
   return useMemo(() => ({ send, sendLine, refusal, forgive }), [send, sendLine, refusal, forgive]);

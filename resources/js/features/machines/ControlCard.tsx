@@ -17,6 +17,7 @@ type ControlCardProps = { machine: Machine; control: MachineControl; chosen: boo
 export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardProps) => {
   const person = useSignedIn();
   const start = useStartJob(machine.tag, control.key);
+  const check = useStartJob(machine.tag, control.key, true);
   const [asking, setAsking] = useState(false);
   return (
     <Sheet
@@ -55,7 +56,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           person.may_log && (
             <Button
               look={chosen ? 'vivid' : 'plain'}
-              flex="1 1 100%"
+              flex="1 1 55%"
               onClick={() => (machine.meter.read_today ? start.mutate() : setAsking(true))}
               disabled={start.isPending}
               data-start={control.key}
@@ -63,6 +64,17 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
               {start.isPending ? 'Starting' : 'Start a job'}
             </Button>
           )
+        )}
+        {control.job === null && person.may_log && control.point_label !== null && control.tag === null && (
+          <Button
+            look="plain"
+            flex="1 1 30%"
+            onClick={() => check.mutate()}
+            disabled={check.isPending}
+            data-check={control.key}
+          >
+            {check.isPending ? 'Starting' : 'Check'}
+          </Button>
         )}
         <LinkButton
           to={`/machines/${encodeURIComponent(machine.tag)}/${control.key}/cause`}
@@ -96,6 +108,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         />
       )}
       {start.isError && <Refusal error={start.error} />}
+      {check.isError && <Refusal error={check.error} />}
     </Sheet>
   );
 };

@@ -13,6 +13,7 @@ const outcomes = {
   fit: { mark: 'inside', word: 'fit for use' },
   by_choice: { mark: 'found', word: 'outside by choice' },
   tagged: { mark: 'tag', word: 'do not run' },
+  checked: { mark: 'left', word: 'checked, play inside' },
 } as const satisfies Record<NonNullable<PastJob['outcome']>, { mark: MarkKind; word: string }>;
 
 const Cell = chakra('td', {

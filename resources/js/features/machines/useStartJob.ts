@@ -5,13 +5,13 @@ import { openJob } from '../../api/jobs';
 import { keys } from '../../api/keys';
 import { uuid } from '../../lib/uuid';
 
-/** Starts a job; a second tap, or a try after a lost answer, is the same job and not another. */
-export function useStartJob(machine: string, control: string) {
+/** Starts a job, or a check; a second tap, or a try after a lost answer, is the same job and not another. */
+export function useStartJob(machine: string, control: string, check = false) {
   const id = useRef(uuid());
   const client = useQueryClient();
   const navigate = useNavigate();
   return useMutation({
-    mutationFn: () => openJob(machine, id.current, control),
+    mutationFn: () => openJob(machine, id.current, control, check),
     networkMode: 'always',
     onSuccess: (job) => {
       client.setQueryData(keys.job(job.id), job);

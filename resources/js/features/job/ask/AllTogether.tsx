@@ -61,10 +61,10 @@ export const AllTogether = ({ stage }: { stage: Stage }) => {
   );
 };
 
-type HoldButtonProps = { label: string; hint: string; onHeld: () => void };
+type HoldButtonProps = { label: string; hint?: string; vivid?: boolean; onHeld: () => void };
 
 /** Does its work only when it was held: by finger, mouse, Enter or space. */
-const HoldButton = ({ label, hint, onHeld }: HoldButtonProps) => {
+export const HoldButton = ({ label, hint, vivid = false, onHeld }: HoldButtonProps) => {
   const [held, setHeld] = useState(false);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const letGo = () => {
@@ -101,6 +101,8 @@ const HoldButton = ({ label, hint, onHeld }: HoldButtonProps) => {
       }}
       onKeyUp={letGo}
       onBlur={letGo}
+      borderColor={vivid ? 'action' : undefined}
+      minHeight={vivid ? 'tall' : undefined}
       data-hold
     >
       <Box

@@ -12,6 +12,7 @@ import { AskMeasure } from './AskMeasure';
 import { AskPhoto } from './AskPhoto';
 import { AskReading } from './AskReading';
 import { AskThread } from './AskThread';
+import { CheckSafe } from './CheckCards';
 import { Guided } from './Guided';
 import { MoveDialog } from './MoveDialog';
 import { NextMove } from './NextMove';
@@ -87,6 +88,14 @@ export const NowCard = () => {
         <SignOff />
       </Judged>
     );
+  const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
+  if (
+    state.check?.on === true &&
+    stage?.key === 'make_safe' &&
+    stage.together?.keys.includes(item.key) &&
+    person.may_sign_off
+  )
+    return <CheckSafe stage={stage} together={stage.together} />;
   // A part may be what is put right: its own adjuster can be picked there.
   const mends = item.topic === 'put_right' || item.topic === 'fault';
   if (viewed === 'set' && picked && adjuster !== null && item.topic !== 'in_band' && (state.stage !== 'set' || mends))

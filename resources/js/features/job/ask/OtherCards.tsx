@@ -6,7 +6,12 @@ import { day, moment } from '../../../lib/time';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
 
-const outcomes = { fit: 'Fit for use', by_choice: 'Left outside by choice', tagged: 'Do not run' } as const;
+const outcomes = {
+  fit: 'Fit for use',
+  by_choice: 'Left outside by choice',
+  tagged: 'Do not run',
+  checked: 'Checked, play inside',
+} as const;
 
 export const ClosedCard = () => {
   const { job, state } = useBench();
@@ -20,7 +25,8 @@ export const ClosedCard = () => {
     >
       <Box lineHeight="snug">
         Signed by {closed.by}.{state.now.mm !== null && ` Left at ${mm(state.now.mm)} mm.`}
-        {closed.next_check !== null && ` Next check ${day(closed.next_check)}.`}
+        {(job.control.due_on ?? closed.next_check) !== null &&
+          ` Next check ${day(job.control.due_on ?? closed.next_check ?? '')}${job.control.due_why === null ? '' : `, ${job.control.due_why}`}.`}
       </Box>
       {state.tag !== null && <Box lineHeight="snug">{state.tag.reason}</Box>}
       <LinkButton

@@ -4,6 +4,7 @@ import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { useSignedIn } from '../../../lib/signedIn';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
+import { SignCheck } from './CheckCards';
 import { HangTag } from './HangTag';
 import { LiftTag } from './LiftTag';
 
@@ -20,6 +21,7 @@ export const SignOff = () => {
   const sign = () =>
     send({ kind: 'closed', body: { outcome, ...(nextCheck === '' ? {} : { next_check: nextCheck }) } });
   if (state.tag !== null) return <LiftTag />;
+  if (state.check?.on === true && state.closing.checked.length === 0) return <SignCheck />;
   if (missing.length > 0) {
     return (
       <AskCard eyebrow="Sign the job" title="Not fit for use yet">

@@ -16,6 +16,8 @@ export const Checklist = ({ stage: key }: { stage: StageKey }) => {
   // Where one of its lines is asked, the card says them.
   const isAsked = mayWrite && stage.items.some((one) => one.key === asked?.key);
   const items = stage.items.filter((item) => item.topic !== 'pose');
+  // A check asks nothing more of its proving than the readings, which stand above.
+  if (items.length === 0) return null;
   return (
     <Sheet padding="4" aria-label={stage.title}>
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" marginBottom="3">

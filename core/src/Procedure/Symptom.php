@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace VividPull\Core\Diagnosis;
+namespace VividPull\Core\Procedure;
 
 /** What people come with, in the words they use. */
 enum Symptom: string

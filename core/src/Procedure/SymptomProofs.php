@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Procedure;
+
+/**
+ * What a machine was brought in with is tried again before it is called fit: play inside its band is no proof that what felt wrong is gone.
+ * Common practice, no source.
+ */
+final readonly class SymptomProofs
+{
+    private const BEGINNING = 'gone_';
+
+    private function __construct() {}
+
+    /**
+     * @param  list<Symptom>  $symptoms
+     * @return list<Proof>
+     */
+    public static function of(array $symptoms): array
+    {
+        return array_map(self::proof(...), $symptoms);
+    }
+
+    public static function isOne(Proof $proof): bool
+    {
+        return str_starts_with($proof->key, self::BEGINNING);
+    }
+
+    /** What is said of it where it is not gone. */
+    public static function stillThere(Proof $proof): string
+    {
+        return 'Still there: '.lcfirst(self::words($proof)).'. Find its cause, put that right, and try again.';
+    }
+
+    public static function words(Proof $proof): string
+    {
+        return Symptom::from(substr($proof->key, strlen(self::BEGINNING)))->words();
+    }
+
+    private static function proof(Symptom $symptom): Proof
+    {
+        $stops = $symptom->stopsTheMachine();
+        // What would hurt somebody is never left, and never taken as gone unseen.
+        $more = $stops ? [] : [Proof::LEFT => 'Still there, left so', Proof::NOT_HERE => 'Cannot be tried here'];
+
+        return Proof::choice(self::BEGINNING.$symptom->value, 'Brought in for: '.lcfirst($symptom->words()).'. Gone?', ['gone' => 'Gone', 'still' => 'Still there'] + $more,
+            ['gone', ...array_keys($more)], $stops ? 'Wheels blocked or off the ground, nobody in front, a hand at the switch.' : null)->running();
+    }
+}

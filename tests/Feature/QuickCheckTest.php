@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Control;
+use App\Models\ControlJob;
+use Illuminate\Support\Str;
+use Tests\Support\HttpJob;
+use Tests\Support\Yard;
+use Tests\TestCase;
+
+/** A check over HTTP: read, signed, and said to be no more than that wherever it is shown afterwards. */
+final class QuickCheckTest extends TestCase
+{
+    /** @return string id of a check that was begun */
+    private function begin(string $tag = 'RT-14', string $control = 'clutch'): string
+    {
+        $id = (string) Str::uuid();
+        $this->postJson("/api/machines/{$tag}/jobs", ['id' => $id, 'control' => $control, 'check' => true])->assertCreated()->assertJsonPath('state.check.on', true)->assertJsonPath('control.due_on', null);
+
+        return $id;
+    }
+
+    private function safe(string $id): HttpJob
+    {
+        $job = HttpJob::resume($this, $id);
+        $job->line('all ok')->assertOk();
+        $job->line('cold')->assertOk()->assertJsonPath('state.stage', 'as_found');
+
+        return $job;
+    }
+
+    public function test_inside_it_is_signed_kept_and_its_next_day_told(): void
+    {
+        $this->signIn('ines');
+        $id = $this->begin();
+        $this->safe($id)->read('15', '15', '15')->body('closed', ['outcome' => 'checked'])->assertOk()->assertJsonPath('state.closed.outcome', 'checked');
+
+        $due = $this->getJson("/api/jobs/{$id}")->assertOk()->json('control.due_on');
+        self::assertSame(Control::query()->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))->where('key', 'clutch')->firstOrFail()->due_on?->toDateString(), $due);
+        self::assertNotNull($due);
+        $control = array_column($this->getJson('/api/machines/RT-14')->json('controls'), null, 'key')['clutch'];
+        self::assertSame(['checked', 'checked'], [$control['left_outcome'], $control['history'][0]['outcome']]);
+        $log = $this->getJson("/api/jobs/{$id}/file")->assertOk()->json('log');
+        self::assertTrue($log[0]['body']['check']);
+        $sheet = (string) $this->get("/api/jobs/{$id}/sheet")->assertOk()->getContent();
+        self::assertStringContainsString('%PDF', $sheet);
+    }
+
+    public function test_outside_nothing_is_typed_again_and_it_cannot_be_signed_as_checked(): void
+    {
+        $this->signIn('ines');
+        $job = $this->safe($this->begin());
+        $job->read('4', '4', '4');
+        $job->body('closed', ['outcome' => 'checked'])->assertStatus(422);
+        $state = $this->getJson("/api/jobs/{$job->id}")->json('state');
+        self::assertSame([false, 'look_over'], [$state['check']['on'], $state['stage']]);
+        self::assertSame(3, count(array_filter($state['log'], static fn (array $row): bool => $row['kind'] === 'reading')));
+    }
+
+    public function test_it_is_begun_once_and_never_where_there_is_no_play_to_read(): void
+    {
+        Yard::add('SN-03');
+        $this->signIn('ines');
+        $id = $this->begin();
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch', 'check' => true])->assertOk();
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch', 'check' => true])->assertConflict();
+        $this->postJson('/api/machines/SN-03/jobs', ['id' => (string) Str::uuid(), 'control' => 'selector', 'check' => true])->assertStatus(422)
+            ->assertJsonPath('detail', 'No play is read on the Speed selector of SN-03, so there is nothing to check in a moment. Start a job.');
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'throttle', 'check' => 'yes'])->assertStatus(422);
+        self::assertSame(1, ControlJob::query()->count());
+    }
+
+    public function test_an_apprentice_reads_and_does_not_sign(): void
+    {
+        $this->signIn('mirre');
+        $id = $this->begin();
+        $job = HttpJob::resume($this, $id);
+        $job->line('all ok')->assertStatus(422);
+        $job->ready();
+        $job->read('25.5', '25.5', '25.5');
+        self::assertStringContainsString('cannot sign a job off', (string) $job->body('closed', ['outcome' => 'checked'])->assertStatus(422)->json('detail'));
+    }
+
+    public function test_what_it_was_brought_in_with_is_asked_before_it_is_fit(): void
+    {
+        $this->signIn('ines')->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes', 'heavy' => 'no', 'soft' => 'not_tried']])->assertCreated();
+        $job = HttpJob::open($this);
+        $log = $this->getJson("/api/jobs/{$job->id}/file")->json('log');
+        self::assertSame(['slips'], $log[0]['body']['standing']['symptoms']);
+        $asked = array_column(array_merge(...array_column($this->getJson("/api/jobs/{$job->id}")->json('state.stages'), 'items')), 'label', 'key');
+        self::assertSame('Brought in for: slips under load. Gone?', $asked['check:gone_slips'] ?? null);
+        self::assertArrayNotHasKey('check:gone_heavy', $asked);
+    }
+}
