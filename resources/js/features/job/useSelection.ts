@@ -66,8 +66,11 @@ type Turned = { turned: string | null; chosen: string | null; keptTo: string | n
 /** The item in hand, and the cable, adjuster, pose and instrument that it speaks of. */
 function useSpokenOf(whole: BenchState, kept: readonly KeptEntry[], { turned, chosen, keptTo, favourite }: Turned) {
   const first = asked(whole, kept);
+  // A check goes on as soon as a reading decides.
   const keeping =
-    items(whole).find((one) => one.key === keptTo && isPartRead(whole, one) && !isSameTarget(one, first)) ?? null;
+    whole.check?.on === true
+      ? null
+      : (items(whole).find((one) => one.key === keptTo && isPartRead(whole, one) && !isSameTarget(one, first)) ?? null);
   const item = items(whole).find((one) => one.key === turned) ?? keeping ?? first;
   // Asked of the closing cable, everything on the screen speaks of it.
   const closing = item?.is_second === true && whole.pair !== null;
