@@ -58,6 +58,19 @@ final readonly class Intakes
         $intake->forceFill(['answered_at' => CarbonImmutable::now(), 'answered_by_id' => $by->id, 'answer' => $answer])->save();
     }
 
+    /** What was said first about it that nobody answered; null where nothing was. */
+    public static function words(Control $control): ?string
+    {
+        return self::about($control)->first()?->words;
+    }
+
+    /** @return Builder<Intake> what was reported about it, or about the machine at large, and nobody answered */
+    private static function about(Control $control): Builder
+    {
+        return Intake::query()->where('machine_id', $control->machine_id)->whereNull('answered_at')
+            ->where(static fn (Builder $query) => $query->where('control_id', $control->id)->orWhereNull('control_id'))->orderBy('at');
+    }
+
     /**
      * A job begun on a control takes up what was reported about it, or about the machine at large.
      *
@@ -65,8 +78,7 @@ final readonly class Intakes
      */
     public static function takeUp(Control $control, string $job, User $by, CarbonImmutable $now): array
     {
-        $waiting = Intake::query()->with('user')->where('machine_id', $control->machine_id)->whereNull('answered_at')
-            ->where(static fn (Builder $query) => $query->where('control_id', $control->id)->orWhereNull('control_id'))->orderBy('at')->get();
+        $waiting = self::about($control)->with('user')->get();
         foreach ($waiting as $one) {
             $one->forceFill(['answered_at' => $now, 'answered_by_id' => $by->id, 'job_id' => $job])->save();
         }

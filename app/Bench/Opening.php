@@ -47,14 +47,26 @@ final readonly class Opening
         if ($control->machine->retired_at !== null) {
             throw new Conflict("{$control->machine->tag} is retired: {$control->machine->retired_why}. A lead brings it back first.");
         }
-        if ($isCheck && $control->spec()->aim === null) {
-            throw Refused::because("No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job.");
+        if ($isCheck) {
+            self::mustBeEnough($control);
         }
         try {
             return DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why, $isCheck), 3);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict("A job on the {$control->name} of {$control->machine->tag} is open already. Open it from the Bench and join it.", previous: $e);
         }
+    }
+
+    /** @throws Refused|Conflict If a look at its play does not answer what is asked of it. */
+    private static function mustBeEnough(Control $control): void
+    {
+        $reported = Intakes::words($control);
+        match (true) {
+            $control->spec()->aim === null => throw Refused::because("No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job."),
+            $reported !== null => throw new Conflict("Reported of it: “{$reported}” A check does not answer that. Start a job."),
+            Complaints::symptoms($control) !== [] => throw new Conflict('Its cause is being looked for. A check does not answer that. Start a job.'),
+            default => null,
+        };
     }
 
     private function write(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects, string $why, bool $isCheck): ControlJob

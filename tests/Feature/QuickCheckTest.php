@@ -84,6 +84,19 @@ final class QuickCheckTest extends TestCase
         self::assertStringContainsString('cannot sign a job off', (string) $job->body('closed', ['outcome' => 'checked'])->assertStatus(422)->json('detail'));
     }
 
+    public function test_what_was_reported_is_not_answered_by_a_check(): void
+    {
+        $this->signIn('ines')->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => 'Grip comes back slowly.', 'control' => 'throttle'])->assertOk();
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'throttle', 'check' => true])->assertConflict()
+            ->assertJsonPath('detail', 'Reported of it: “Grip comes back slowly.” A check does not answer that. Start a job.');
+        $this->begin();
+        $this->postJson('/api/machines/RT-14/controls/throttle/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['stays_open' => 'yes']])->assertCreated();
+        $this->postJson('/api/intakes/'.$this->getJson('/api/machines/RT-14')->json('intakes.0.id').'/answer', ['answer' => 'Cause looked for'])->assertOk();
+        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'throttle', 'check' => true])->assertConflict()
+            ->assertJsonPath('detail', 'Its cause is being looked for. A check does not answer that. Start a job.');
+        self::assertSame(1, ControlJob::query()->count());
+    }
+
     public function test_what_it_was_brought_in_with_is_asked_before_it_is_fit(): void
     {
         $this->signIn('ines')->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes', 'heavy' => 'no', 'soft' => 'not_tried']])->assertCreated();

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Judging;
 
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
+use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Spec\Spec;
@@ -35,7 +38,7 @@ final readonly class Gates
         $family = Families::of($spec->family);
         $pack = PackState::of($spec, $facts);
         $here = array_values(array_filter($family->gates(), static fn (Gate $gate): bool => match ($gate->key) {
-            GateKey::PackSound => $pack !== null,
+            GateKey::PackSound => $pack !== null && self::isPackSeen($pack, $facts),
             GateKey::SpringsReached => array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [],
             default => true,
         }));
@@ -91,7 +94,16 @@ final readonly class Gates
         return new GateState($gate, GateStatus::Passed, $gate->title);
     }
 
-    /** A pack that was not opened says nothing; one that was is as good as its weakest part. */
+    /** A pack that was not opened says nothing, and so there is nothing to pass. */
+    private static function isPackSeen(PackState $pack, Facts $facts): bool
+    {
+        $looked = array_filter(PackFindings::all(), static fn (Inspection $one): bool => isset($facts->answers->inspected[$one->key]));
+        $isNew = array_filter($facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates);
+
+        return $pack->items !== [] || $looked !== [] || $isNew !== [];
+    }
+
+    /** As good as its weakest part; what was not measured is not said to be within its limit. */
     private static function pack(Gate $gate, ?PackState $pack, Facts $facts): GateState
     {
         foreach (PackFindings::all() as $inspection) {
@@ -102,7 +114,7 @@ final readonly class Gates
 
         return $pack?->isWorn() === true
             ? new GateState($gate, GateStatus::Failed, $pack->sentence)
-            : new GateState($gate, GateStatus::Passed, $gate->title);
+            : new GateState($gate, GateStatus::Passed, $pack === null || $pack->items === [] ? 'Plates and springs: not measured' : 'Plates and springs: '.lcfirst($pack->sentence));
     }
 
     /**

@@ -89,9 +89,12 @@ const CheckNow = ({ row }: { row: BenchRow }) => {
   const person = useSignedIn();
   const check = useStartJob(row.tag, row.control.key, true);
   const { control } = row;
-  if (control.job !== null || control.point_label === null || control.tag !== null || !person.may_log) return null;
+  const offered = control.job === null && control.point_label !== null && control.tag === null;
+  if (!person.may_log) return null;
+  // The place is kept where none is offered, so that the rows stand in columns.
+  if (!offered) return <Box width="5.75rem" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
   return (
-    <Box paddingRight="3" flexShrink="0">
+    <Box width={{ md: '5.75rem' }} paddingRight="3" flexShrink="0">
       <Button
         look="plain"
         onClick={() => check.mutate()}

@@ -24,6 +24,7 @@ const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as con
 /** What goes on the record: found, left, against what, how it was proved, and by whom. */
 export const JobSheet = () => {
   const { job, state } = useBench();
+  const known = state.adjusters.filter((adjuster) => adjuster.at_mm !== null);
   return (
     <Sheet padding="4" aria-label="Job sheet">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" flexWrap="wrap">
@@ -62,15 +63,15 @@ export const JobSheet = () => {
           {state.spec.engine !== null && `, ${state.spec.engine}`}. {state.spec.source}.
           {state.wish !== null && <Box>Rider's wish: {state.wish.say}</Box>}
         </Entry>
-        <Entry title="Adjusters, found and left">
-          {state.adjusters
-            .filter((adjuster) => adjuster.at_mm !== null)
-            .map((adjuster) => (
+        {known.length > 0 && (
+          <Entry title="Adjusters, found and left">
+            {known.map((adjuster) => (
               <Box key={adjuster.id}>
                 {adjuster.name} {adjuster.home_say ?? '?'} → {adjuster.at_say}
               </Box>
             ))}
-        </Entry>
+          </Entry>
+        )}
         <Entry title="Gates">
           {state.gates.map((gate) => (
             <Flex key={gate.key} gap="2" alignItems="center">
