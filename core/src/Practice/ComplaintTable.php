@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice;
 
 use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Practice\Faulty\FaultyMachine;
 use VividPull\Core\Spec\FamilyKey;
 
 /** How many hidden complaints went, by each way of working. */
@@ -21,19 +23,34 @@ final readonly class ComplaintTable
         return new self([], []);
     }
 
+    /** Drawn from the grades themselves, or from grades that are off by so many either way. */
     public static function of(FamilyKey $family, int $count, int $off): self
     {
         $knowledge = Causes::of($family);
+
+        return self::tried($knowledge, $count, static fn (int $seed): HiddenComplaint => DrawnComplaint::of($knowledge, new SeededChance($seed), $off));
+    }
+
+    /** Machines with faults, which answer by their mechanics and not by the grades. */
+    public static function ofMachines(FamilyKey $family, int $count): self
+    {
+        $knowledge = Causes::of($family);
+
+        return self::tried($knowledge, $count, static fn (int $seed): HiddenComplaint => FaultyMachine::of($family, $knowledge, $seed));
+    }
+
+    /** @param  callable(int): HiddenComplaint  $made  by seed */
+    private static function tried(Knowledge $knowledge, int $count, callable $made): self
+    {
         [$trials, $said] = [[], []];
         for ($seed = 1; $seed <= $count; $seed++) {
-            $chance = new SeededChance($seed);
-            $truth = DrawnComplaint::of($knowledge, $chance, $off);
-            $told = $truth->told($knowledge, $chance);
+            $truth = $made($seed);
+            $told = $truth->told($knowledge, new SeededChance($count + $seed));
             foreach (WayOfWorking::cases() as $way) {
                 $trials[$way->value][] = ComplaintTrial::of($knowledge, $truth, $told, $way);
             }
             foreach (end($trials[WayOfWorking::Ours->value])->chances as $cause => $one) {
-                $said[] = [$one, in_array($cause, $truth->causes, true)];
+                $said[] = [$one, in_array($cause, $truth->causes(), true)];
             }
         }
 

@@ -27,10 +27,10 @@ final readonly class ComplaintTrial
      */
     private function __construct(public float $minutes, public float $searching, public int $looks, public bool $isNamed, public array $chances, public bool $isGone) {}
 
-    public static function of(Knowledge $knowledge, DrawnComplaint $truth, Evidence $told, WayOfWorking $way): self
+    public static function of(Knowledge $knowledge, HiddenComplaint $truth, Evidence $told, WayOfWorking $way): self
     {
         $model = Model::of($knowledge, Weights::ofTheTrade());
-        $evidence = isset($truth->shows['story']) ? $told->answered('story', $truth->shows['story']) : $told;
+        $evidence = isset($knowledge->checks['story']) ? $told->answered('story', $truth->shows('story')) : $told;
         [$minutes, $looks, $cured, $named] = [0.0, 0, [], null];
         for ($n = 0; $n < self::MOST_STEPS && ! $truth->isGone($cured); $n++) {
             $belief = Belief::of($model, $evidence);
@@ -41,7 +41,7 @@ final readonly class ComplaintTrial
             $check = $knowledge->checks[$next->key] ?? null;
             if ($next->kind === StepKind::Check && $check !== null) {
                 $minutes += $check->minutes + ($check->cover === null || in_array($check->cover, $evidence->coversOff, true) ? 0.0 : $check->coverMinutes);
-                $evidence = $evidence->answered($check->key, $truth->shows[$check->key]);
+                $evidence = $evidence->answered($check->key, $truth->shows($check->key));
                 $evidence = $check->runs ? $evidence->coversBack() : ($check->cover === null ? $evidence : $evidence->coverOff($check->cover));
                 $looks++;
 
@@ -54,7 +54,7 @@ final readonly class ComplaintTrial
         $chances = $named ?? Belief::of($model, $evidence)->chances();
         arsort($chances);
 
-        return new self($minutes, $minutes - $truth->least($knowledge), $looks, in_array(array_key_first($chances), $truth->causes, true), $chances, $truth->isGone($cured));
+        return new self($minutes, $minutes - $truth->least($knowledge), $looks, in_array(array_key_first($chances), $truth->causes(), true), $chances, $truth->isGone($cured));
     }
 
     private static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, WayOfWorking $way): NextStep

@@ -17,21 +17,21 @@ use VividPull\Core\Diagnosis\Weights;
  * A complaint with a hidden truth: one or two causes, what they brought about, and what each look will show. Drawn from the grades of a family,
  * or from grades that are off by chance, as the trade's word may be.
  */
-final readonly class DrawnComplaint
+final readonly class DrawnComplaint implements HiddenComplaint
 {
     /**
      * @param  list<string>  $causes  what it is
      * @param  array<string, list<string>>  $brought  symptoms, by the causes that each of them has
      * @param  array<string, string>  $shows  by check, what a look shows
      */
-    private function __construct(public array $causes, private array $brought, public array $shows) {}
+    private function __construct(private array $causes, private array $brought, private array $shows) {}
 
     /** @param  int  $off  by how many grades each link may be off, either way */
     public static function of(Knowledge $knowledge, SeededChance $chance, int $off = 0): self
     {
         $links = array_map(static fn (Cause $cause): array => array_map(static fn (Link $link): Grade => $off === 0 ? $link->grade : $link->grade->shifted(self::whole($chance, -$off, $off)), $cause->links), $knowledge->causes);
         for (; ;) {
-            $causes = self::causes($knowledge, $chance);
+            $causes = self::drawn($knowledge, $chance);
             $brought = [];
             foreach ($knowledge->symptoms as $symptom) {
                 foreach ($causes as $cause) {
@@ -42,13 +42,13 @@ final readonly class DrawnComplaint
             }
             // Nobody comes in with nothing.
             if ($brought !== []) {
-                return new self($causes, $brought, self::shows($knowledge, $links, $causes, $chance));
+                return new self($causes, $brought, self::seen($knowledge, $links, $causes, $chance));
             }
         }
     }
 
     /** @return list<string> one in six has two */
-    private static function causes(Knowledge $knowledge, SeededChance $chance): array
+    private static function drawn(Knowledge $knowledge, SeededChance $chance): array
     {
         $model = Model::of($knowledge, Weights::ofTheTrade());
         $draw = $chance->between(0.0, 1.0);
@@ -67,7 +67,7 @@ final readonly class DrawnComplaint
      * @param  list<string>  $causes
      * @return array<string, string>
      */
-    private static function shows(Knowledge $knowledge, array $links, array $causes, SeededChance $chance): array
+    private static function seen(Knowledge $knowledge, array $links, array $causes, SeededChance $chance): array
     {
         $shows = [];
         foreach ($knowledge->checks as $check) {
@@ -87,6 +87,16 @@ final readonly class DrawnComplaint
     private static function whole(SeededChance $chance, int $least, int $most): int
     {
         return min($most, (int) floor($chance->between($least, $most + 1)));
+    }
+
+    public function causes(): array
+    {
+        return $this->causes;
+    }
+
+    public function shows(string $check): string
+    {
+        return $this->shows[$check];
     }
 
     /** What whoever brings it in says: each symptom it has, and half of those it has not. */

@@ -83,6 +83,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
                 ->brings(Symptom::BitesEarly, Grade::Usually, 'the plates meet as soon as the lever leaves the bar'),
             Cause::setting('rod_tight', 'No gap at the push rod', Commonness::Rare, 'Full slack first, then set the screw, then the cable.', 25, Bearing::MoreSlack)
                 ->shows('rod_gap:none', Grade::Always, 'the screw sits on the rod')
+                ->shows('arm_free:no', Grade::Usually, 'the rod holds the arm, though the cable has play')
                 ->brings(Symptom::Slips, Grade::Usually, 'the rod rides on its bearing and holds the plates apart')
                 ->brings(Symptom::BitesLate, Grade::Sometimes, 'the rod holds the plates apart'),
             Cause::of('hot', 'Another heat than the figure is for', Commonness::Occasional, 'Let it cool, or warm it, and read again.', 20)->imitates()
