@@ -18,6 +18,7 @@ use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SpecController;
 use App\Http\Controllers\TrustController;
 use App\Http\Middleware\EnsureActiveUser;
+use App\Http\Middleware\SpeakUnits;
 use Illuminate\Support\Facades\Route;
 
 // Longer numbers are no id that the database has.
@@ -26,11 +27,12 @@ Route::pattern('spec', '[0-9]{1,12}');
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
-    Route::middleware(['auth', EnsureActiveUser::class])->group(function (): void {
+    Route::middleware(['auth', EnsureActiveUser::class, SpeakUnits::class])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::post('session/person', [SessionController::class, 'change'])->middleware('throttle:sign-in');
         Route::put('session/password', [PeopleController::class, 'ownPassword'])->middleware('throttle:sign-in');
         Route::put('session/pin', [PeopleController::class, 'ownPin']);
+        Route::put('session/units', [SessionController::class, 'units']);
         Route::get('sessions', [PeopleController::class, 'sessions']);
         Route::delete('sessions/{key}', [PeopleController::class, 'endSession']);
         Route::get('people', [PeopleController::class, 'index']);

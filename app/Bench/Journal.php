@@ -28,6 +28,7 @@ use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
@@ -87,11 +88,13 @@ final readonly class Journal
             Pictures::mustHold($job, $entry);
         }
         $after = Bench::accept($state, $entry);
-        $body = $entry instanceof Closed ? ['record' => ClosingRecord::of($state)] + $body : $body;
+        // What is kept is said in millimetres, whoever signs it.
+        $kept = $entry instanceof Closed ? Spoken::kept(static fn (): BenchState => JobLog::fromVisit($job->id, $job->frame, $rows)->replay()) : null;
+        $body = $kept === null ? $body : ['record' => Spoken::kept(static fn (): array => ClosingRecord::of($kept))] + $body;
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;
         EntryRow::write(Link::behind($job->visit, $rows), $of, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
-        if ($entry instanceof Closed) {
-            Closing::of($job, $entry, $after, $now);
+        if ($kept !== null) {
+            Spoken::kept(static fn () => Closing::of($job, $entry, Bench::accept($kept, $entry), $now));
         }
 
         return $after;

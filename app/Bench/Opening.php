@@ -22,6 +22,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Wire\StandingCodec;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */
@@ -51,7 +52,8 @@ final readonly class Opening
             self::mustBeEnough($control);
         }
         try {
-            return DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why, $isCheck), 3);
+            // What history hands to it is kept, and so said in millimetres.
+            return Spoken::kept(fn (): ControlJob => DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why, $isCheck), 3));
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict("A job on the {$control->name} of {$control->machine->tag} is open already. Open it from the Bench and join it.", previous: $e);
         }

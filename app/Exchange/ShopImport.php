@@ -20,6 +20,7 @@ use Throwable;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Role;
+use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\RunDraft;
@@ -246,7 +247,10 @@ final class ShopImport
         $read = static fn (string $column): Node => Node::of(json_decode((string) json_encode($row->{$column}), true), "\$.{$column}");
         try {
             match ($table) {
-                'users' => Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
+                'users' => [
+                    Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
+                    ($row->lengths ?? null) === null || LengthStyle::tryFrom($row->lengths) !== null ? null : throw Refused::because('lengths: nobody reads lengths so.'),
+                ],
                 'spec_versions' => self::version($row->checked_at === null, $read('body'), $row->run === null ? null : $read('run')),
                 'controls' => RunCodec::decode($read('run')),
                 'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],

@@ -9,6 +9,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
+use VividPull\Core\Quantity\LengthStyle;
 
 /**
  * @property int $id
@@ -18,6 +19,7 @@ use VividPull\Core\Log\Role;
  * @property string|null $pin
  * @property string|null $calendar_digest
  * @property CarbonImmutable|null $left_at
+ * @property LengthStyle|null $lengths
  */
 final class User extends Authenticatable
 {
@@ -48,9 +50,15 @@ final class User extends Authenticatable
         return new Person($this->login, $this->name, $this->acting());
     }
 
+    /** How the person reads lengths. */
+    public function reads(): LengthStyle
+    {
+        return $this->lengths ?? LengthStyle::Millimetres;
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
+        return ['role' => Role::class, 'lengths' => LengthStyle::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
     }
 }

@@ -8,6 +8,7 @@ import { type Session, sessionQuery } from './api/session';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
+import { readLengthsIn } from './lib/figures';
 import { outbox } from './lib/outbox';
 import { hearTabs } from './lib/sessionNews';
 import { LeaveContext, SignedInContext } from './lib/signedIn';
@@ -91,10 +92,11 @@ export const App = () => {
   if (session.isPending) return <Loading what="the workshop" />;
   if (session.data === undefined) return <Failure error={session.error} retry={() => session.refetch()} />;
   if (last.current === null) return <SignIn demo={session.data.demo} />;
+  readLengthsIn(last.current.lengths);
   return (
     <SignedInContext value={last.current}>
       <LeaveContext value={leave}>
-        <Screens />
+        <Screens key={last.current.lengths} />
         {user === null && <SignInAgain person={last.current} />}
       </LeaveContext>
     </SignedInContext>

@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
+use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Wire\Node;
 
 final class SessionController
@@ -80,6 +81,16 @@ final class SessionController
         return new JsonResponse(['user' => self::person($next), 'demo' => self::demo()]);
     }
 
+    /** How the person reads lengths from here on, on every device. */
+    public function units(Request $request): JsonResponse
+    {
+        $node = Node::fromJson($request->getContent())->object(['lengths']);
+        $user = User::of($request);
+        $user->forceFill(['lengths' => $node->at('lengths')->enum(LengthStyle::class)])->save();
+
+        return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
+    }
+
     public function destroy(Request $request): Response
     {
         self::guard()->logout();
@@ -109,6 +120,7 @@ final class SessionController
             'may_lift_tag' => $user->acting()->mayLiftTag(),
             'may_keep_shop' => $user->acting()->may(Permission::KeepShop),
             'asks_password' => $user->acting() !== $user->role,
+            'lengths' => $user->reads()->value,
         ] : null;
     }
 

@@ -169,7 +169,7 @@ final readonly class Acceptance
             throw Refused::because(Quoted::text($reading->instrument).' is not an instrument on the shelf. Choose one that is.');
         }
         if ($reading->mm > $instrument->reach) {
-            throw Refused::because('Read '.Figure::shortLength($reading->mm)->bare()." mm, but the {$instrument->name} reaches ".Figure::shortLength($instrument->reach).'. Type the reading again.');
+            throw Refused::because('Read '.Figure::shortLength($reading->mm).", but the {$instrument->name} reaches ".Figure::shortLength($instrument->reach).'. Type the reading again.');
         }
         if ($reading->mm < 0.0) {
             throw Refused::because('Read '.Figure::shortLength($reading->mm).', but play is never below zero. Type the reading again.');

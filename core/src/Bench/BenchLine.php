@@ -345,14 +345,14 @@ final readonly class BenchLine
     private function reading(string $line): Draft
     {
         if ($this->shown->measure !== null) {
-            return self::measured($this->shown->measure, $line, $this->shown->of);
+            return $this->measured($this->shown->measure, $line, $this->shown->of);
         }
         if ($this->item()?->kind === ItemKind::Thread) {
             return $this->thread($line);
         }
         $measure = $this->item()?->measure;
         if ($measure !== null) {
-            return self::measured($measure, $line);
+            return $this->measured($measure, $line);
         }
         $item = $this->item();
         $read = $this->quantity($line, $item);
@@ -370,12 +370,18 @@ final readonly class BenchLine
 
         return new Draft(EntryKind::Reading, [
             'mm' => $read->value,
-            'entered' => $read->entered,
+            'entered' => $this->asEntered($read),
             'written_step_mm' => $read->coarseness,
             'point' => ($this->shown->point ?? $this->pointAsked())->value,
             'pose' => ($this->shown->pose ?? Pose::Straight)->value,
             'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
         ] + array_filter(['engine' => $condition?->engine?->value, 'wheels' => $condition?->wheels?->value]));
+    }
+
+    /** A bare number is in the units of whoever typed it; the log says which, whoever reads it. */
+    private function asEntered(ReadQuantity $read): string
+    {
+        return $read->unit === Unit::Inch && is_numeric(strtr($read->entered, ',', '.')) ? "{$read->entered} in" : $read->entered;
     }
 
     /**
@@ -403,14 +409,15 @@ final readonly class BenchLine
     }
 
     /** A bare value is in the unit of what is asked; another unit of the same kind is turned into it. */
-    private static function measured(MeasureKey $key, string $line, ?string $of = null): Draft
+    private function measured(MeasureKey $key, string $line, ?string $of = null): Draft
     {
-        $read = QuantityReader::defaultingTo(Unit::usualOf($key->dimension()))->read($line);
+        $usual = $key->dimension() === Dimension::Length ? $this->shown->unit : Unit::usualOf($key->dimension());
+        $read = QuantityReader::defaultingTo($usual)->read($line);
         if ($read->dimension !== $key->dimension()) {
             throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())." is a {$key->dimension()->value}. Type it in {$key->dimension()->internalUnit()}.");
         }
 
-        return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $read->entered] + ($of === null ? [] : ['of' => $of]));
+        return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $this->asEntered($read)] + ($of === null ? [] : ['of' => $of]));
     }
 
     /** Where the item shown is read: a second cable's play at its own place, all else at the spec's. */

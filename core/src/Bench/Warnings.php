@@ -39,8 +39,8 @@ final readonly class Warnings
         $warnings = [];
         foreach ($state->beliefs->surprises as ['group' => $group, 'surprise' => $surprise]) {
             if ($group->setting === $state->facts->readings->setting) {
-                $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '.Figure::length($surprise->found)->bare()
-                    .' mm: turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
+                $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '.Figure::length($surprise->found)
+                    .': turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
             }
         }
 

@@ -64,7 +64,7 @@ final readonly class SteppedAdjuster extends FittedAdjuster
     {
         return match ($this->kind()->unit()) {
             StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind()->unit()->value.' '.Figure::number($position->toFloat()),
-            StepUnit::Millimetre => Figure::number($position->toFloat()).($this->kind() === AdjusterKind::PinchClamp ? ' mm pulled through' : ' mm along'),
+            StepUnit::Millimetre => Figure::shortLength($position->toFloat()).($this->kind() === AdjusterKind::PinchClamp ? ' pulled through' : ' along'),
             StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
         };
     }

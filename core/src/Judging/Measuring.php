@@ -90,7 +90,7 @@ final readonly class Measuring
         $onBook = Figure::speed($found->mean * $ceiling->tyreMm / $fitted);
 
         return abs($fitted / $ceiling->tyreMm - 1) < 0.01 ? null
-            : 'On '.Figure::length($fitted, 0)." tyres; on the book's {$ceiling->tyreMm} mm the same governor gives {$onBook}. The higher of the two is judged.";
+            : 'On '.Figure::length($fitted, 0)." tyres; on the book's ".Figure::shortLength($ceiling->tyreMm)." the same governor gives {$onBook}. The higher of the two is judged.";
     }
 
     /** How many more would decide it, where any number would. */

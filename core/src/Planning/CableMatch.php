@@ -78,15 +78,15 @@ final readonly class CableMatch
     {
         $least = $low + $difference;
         $most = $high + $takes + $difference;
-        $size = Figure::length(abs($difference))->bare();
+        $size = (string) Figure::length(abs($difference));
 
         return match (true) {
             $most < $low => new self(MatchVerdict::DoesNotFit,
-                "Its wire shows {$size} mm less than the old one's. However the old one was set, this one is too short.", null, null, null, $conduit),
+                "Its wire shows {$size} less than the old one's. However the old one was set, this one is too short.", null, null, null, $conduit),
             $least - $takes > $high => new self(MatchVerdict::DoesNotFit,
-                "Its wire shows {$size} mm more than the old one's. However the old one was set, the adjusters cannot take that up.", null, null, null, $conduit),
+                "Its wire shows {$size} more than the old one's. However the old one was set, the adjusters cannot take that up.", null, null, null, $conduit),
             abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, 'It shows as much wire as the old one did: where that could be set, this one can.', null, null, null, $conduit),
-            default => new self(MatchVerdict::CannotTell, "Its wire shows {$size} mm ".($difference < 0.0 ? 'less' : 'more')." than the old one's, and nobody read how that was set. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.", null, null, null, $conduit),
+            default => new self(MatchVerdict::CannotTell, "Its wire shows {$size} ".($difference < 0.0 ? 'less' : 'more')." than the old one's, and nobody read how that was set. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.", null, null, null, $conduit),
         };
     }
 

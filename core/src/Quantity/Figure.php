@@ -9,18 +9,18 @@ use Stringable;
 /** A figure as it is said in a sentence: so many decimals, or as few as it needs, grouped, and its unit. The one place that writes one. */
 final readonly class Figure implements Stringable
 {
-    private function __construct(private float $value, private int $decimals, private bool $isShort, private string $unit, private string $thousands = '') {}
+    private function __construct(private float $value, private int $decimals, private bool $isShort, private string $unit, private string $thousands = '', private bool $isLength = false) {}
 
-    /** A length in mm, said to a tenth where nothing else is told: `4.2 mm`. */
+    /** A length in mm, said to a tenth where nothing else is told, in the units of whoever reads it: `4.2 mm`. */
     public static function length(float $mm, int $decimals = 1): self
     {
-        return new self($mm, $decimals, false, 'mm');
+        return new self($mm, $decimals, false, 'mm', '', true);
     }
 
     /** A length as it was written down, without zeros that say nothing: `4 mm`, `4.25 mm`. */
     public static function shortLength(float $mm, int $most = 2): self
     {
-        return new self($mm, $most, true, 'mm');
+        return new self($mm, $most, true, 'mm', '', true);
     }
 
     public static function force(float $newtons): self
@@ -52,7 +52,7 @@ final readonly class Figure implements Stringable
     /** A measured quantity, to the decimals of what it is. */
     public static function measured(float $value, int $decimals, string $unit): self
     {
-        return new self($value, $decimals, false, $unit);
+        return new self($value, $decimals, false, $unit, '', $unit === Unit::Millimetre->value);
     }
 
     /** A bare number of anything: `1.5`, or `2`. */
@@ -67,9 +67,18 @@ final readonly class Figure implements Stringable
         return new self($number, $decimals, false, '');
     }
 
+    /** What a bare length is in. */
+    public static function lengthUnit(): string
+    {
+        return Spoken::lengths()->unit()->value;
+    }
+
     /** Without its unit, where a sentence names it once for several. */
     public function bare(): string
     {
+        if ($this->isLength) {
+            return Spoken::lengths()->bare($this->value, $this->decimals, $this->isShort);
+        }
         $text = number_format($this->value, $this->decimals, '.', $this->thousands);
 
         return $this->isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
@@ -77,6 +86,8 @@ final readonly class Figure implements Stringable
 
     public function __toString(): string
     {
-        return $this->unit === '' ? $this->bare() : "{$this->bare()} {$this->unit}";
+        $unit = $this->isLength ? self::lengthUnit() : $this->unit;
+
+        return $unit === '' ? $this->bare() : "{$this->bare()} {$unit}";
     }
 }

@@ -61,11 +61,12 @@ final readonly class SpecBand
     {
         $low = $this->low === null ? null : Figure::shortLength($this->low)->bare();
         $high = $this->high === null ? null : Figure::shortLength($this->high)->bare();
+        $unit = Figure::lengthUnit();
 
         return match (true) {
-            $low === null => "at most {$high} mm",
-            $high === null => "at least {$low} mm",
-            default => "{$low} to {$high} mm",
+            $low === null => "at most {$high} {$unit}",
+            $high === null => "at least {$low} {$unit}",
+            default => "{$low} to {$high} {$unit}",
         };
     }
 }

@@ -39,11 +39,11 @@ final readonly class WearWords
         }
         $over = self::COUNTS[$story->carried()] ?? "{$story->carried()} intervals";
         $way = $story->slope < 0.0 ? 'shrank' : 'grew';
-        $per = self::mm(abs($story->slope) * $unit->per()).' mm per '.$unit->say($unit->per());
+        $per = self::mm(abs($story->slope) * $unit->per()).' '.Figure::lengthUnit().' per '.$unit->say($unit->per());
 
         return match (true) {
             $story->error === null => "Play {$way} {$per} over it. One is no rule: a cause is named from two.",
-            $story->cause === null => "Over {$over} play moved ".self::signed($story->slope * $unit->per()).' ± '.self::mm(2 * $story->error * $unit->per()).' mm per '.$unit->say($unit->per()).': too little to tell from the readings.',
+            $story->cause === null => "Over {$over} play moved ".self::signed($story->slope * $unit->per()).' ± '.self::mm(2 * $story->error * $unit->per()).' '.Figure::lengthUnit().' per '.$unit->say($unit->per()).': too little to tell from the readings.',
             default => 'play '.($story->slope < 0.0 ? 'shrinks' : 'grows')." {$per}, steadily over {$over}.",
         };
     }
@@ -56,7 +56,7 @@ final readonly class WearWords
         }
         $which = $jump === $story->intervals[count($story->intervals) - 1] ? 'The last interval' : 'The interval up to '.$jump->to->day;
 
-        return "{$which} does not fit: play ".($jump->drift > 0.0 ? 'grew' : 'shrank').' by '.self::mm(abs($jump->drift)).' mm. Wear is slow; a lock nut that slipped, a cable out of its seat or somebody\'s hand is not.';
+        return "{$which} does not fit: play ".($jump->drift > 0.0 ? 'grew' : 'shrank').' by '.self::mm(abs($jump->drift)).' '.Figure::lengthUnit().'. Wear is slow; a lock nut that slipped, a cable out of its seat or somebody\'s hand is not.';
     }
 
     private static function mm(float $mm): string

@@ -18,6 +18,7 @@ use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\AimCodec;
 use VividPull\Core\Wire\EntryCodec;
@@ -36,6 +37,9 @@ final class TestJob
 
     /** The adjuster shown when a move is typed. */
     public ?string $adjuster = 'perch';
+
+    /** What a bare number is taken in. */
+    public Unit $unit = Unit::Millimetre;
 
     private int $count = 0;
 
@@ -238,7 +242,7 @@ final class TestJob
     public function line(string $line, ?string $item = null, ?Pose $pose = null, ?float $turns = null): self
     {
         $item ??= $this->state->progress->asks()?->key;
-        $shown = new Shown($this->adjuster, $turns, $pose, null, $this->instrument, $item);
+        $shown = new Shown($this->adjuster, $turns, $pose, null, $this->instrument, $item, $this->unit);
         $draft = BenchLine::read($line, $shown, $this->state, $this->person);
 
         return $this->entry($draft->kind->value, $draft->body);
@@ -269,6 +273,12 @@ final class TestJob
         $this->state = Bench::accept($this->state, $entry);
 
         return $this;
+    }
+
+    /** Replayed anew, as any reader would. */
+    public static function again(self $job): BenchState
+    {
+        return Bench::replay($job->state->spec, $job->state->run->asOpened(), $job->state->log);
     }
 
     public function as(Person $person): self

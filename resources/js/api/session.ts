@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call, nothing, Problem } from './client';
-import type { Session } from './contract';
+import type { LengthStyle, Session } from './contract';
 import { zRole, zSession } from './contract/zod.gen';
 import { keys } from './keys';
 
@@ -35,6 +35,7 @@ export const takeOver = (login: string, pin: string) => call('POST', 'session/pe
 export const changePassword = (now: string, next: string) => call('PUT', 'session/password', nothing, { now, next });
 export const changePin = (pin: string | null, password: string) =>
   call('PUT', 'session/pin', nothing, { pin, password });
+export const readIn = (lengths: LengthStyle) => call('PUT', 'session/units', zSession, { lengths });
 /** Signs out, or keeps it in mind until the server answers. */
 export async function signOut(): Promise<void> {
   try {

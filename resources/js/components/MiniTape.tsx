@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Band } from '../api/contract';
-import { bandText, mm } from '../lib/figures';
+import { bandText, lengthText, lengthUnit } from '../lib/figures';
 import { paint } from '../theme/paint';
 import { MarkShape } from './Marks';
 
@@ -16,10 +16,10 @@ export const MiniTape = ({ band, found = null, now = null, left = null, width = 
   const from = x(band.low_mm ?? 0);
   const to = band.high_mm === null ? width - 8 : x(band.high_mm);
   const said = [
-    `band ${bandText(band)} mm`,
-    found === null ? '' : `found ${mm(found)}`,
-    now === null ? '' : `now ${mm(now)}`,
-    left === null ? '' : `left ${mm(left)}`,
+    `band ${bandText(band)} ${lengthUnit()}`,
+    found === null ? '' : `found ${lengthText(found)}`,
+    now === null ? '' : `now ${lengthText(now)}`,
+    left === null ? '' : `left ${lengthText(left)}`,
   ].filter(Boolean);
   return (
     <Box width={`${width}px`} maxWidth="100%">

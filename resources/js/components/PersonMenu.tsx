@@ -8,6 +8,7 @@ import { useLeave, useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
 import { Button, LinkButton } from './Buttons';
+import { Lengths } from './Lengths';
 import { Modal } from './Modal';
 import { ShowPassword } from './ShowPassword';
 import { TakeOver } from './TakeOver';
@@ -59,6 +60,7 @@ export const PersonMenu = () => {
             People and data of the shop
           </LinkButton>
         </Flex>
+        <Lengths />
         <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer">
           <label>
             <chakra.input

@@ -24,7 +24,7 @@
   @foreach ($readings as $one)
   <tr>
     <td style="white-space: nowrap"><img class="mark" src="{{ \App\Sheets\Drawing::mark($one['mark']) }}" alt=""> {{ $one['name'] }}</td>
-    <td class="figure">{{ $one['mm'] }} ± {{ $one['expanded'] }} mm</td>
+    <td class="figure">{{ $one['mm'] }} ± {{ $one['expanded'] }} {{ \VividPull\Core\Quantity\Figure::lengthUnit() }}</td>
     <td>{{ $one['verdict'] }}@if ($one['chance'] !== null)<div class="small soft">{{ $one['chance'] }} % chance of inside</div>@endif</td>
     <td>@if ($one['count'] > 0){{ $one['instrument'] }}, {{ $one['count'] === 1 ? 'once' : "{$one['count']} times" }}@endif @if ($one['overdue'] !== null)<div class="small">calibration overdue since {{ $one['overdue'] }}</div>@endif</td>
     <td>{{ $one['state'] }}</td>
@@ -46,7 +46,7 @@
   @foreach ($log as $row)
   <tr>
     <td class="small soft" style="width: 17%; white-space: nowrap">{{ substr($row['at'], 0, 10) }} {{ substr($row['at'], 11, 5) }}</td>
-    <td class="{{ $row['voided'] === null ? '' : 'void' }}">{{ $row['what'] }}@if ($row['mean_mm'] !== null && ($row['count'] ?? 1) > 1) <b>mean {{ number_format($row['mean_mm'], 2) }} ± {{ number_format((float) $row['expanded_mm'], 2) }} mm</b>@endif
+    <td class="{{ $row['voided'] === null ? '' : 'void' }}">{{ $row['what'] }}@if ($row['mean_mm'] !== null && ($row['count'] ?? 1) > 1) <b>mean {{ \VividPull\Core\Quantity\Figure::length($row['mean_mm'], 2)->bare() }} ± {{ \VividPull\Core\Quantity\Figure::length((float) $row['expanded_mm'], 2) }}</b>@endif
       @if ($row['voided'] !== null)<span class="small">taken back: {{ $row['voided'] }}</span>@endif</td>
     <td class="small" style="width: 14%">{{ $row['by'] }}</td>
   </tr>

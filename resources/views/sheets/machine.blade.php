@@ -20,9 +20,9 @@
   <tr>
     <td style="white-space: nowrap">{{ substr((string) ($row['closed_at'] ?? $row['opened_at']), 0, 10) }}</td>
     <td>{{ number_format($row['usage'], 0, '.', ' ') }}</td>
-    <td>@if ($row['found_mm'] !== null)<img class="mark" src="{{ \App\Sheets\Drawing::mark('found') }}" alt=""> {{ number_format($row['found_mm'], 1) }}@endif</td>
-    <td>@if ($row['left_mm'] !== null)<img class="mark" src="{{ \App\Sheets\Drawing::mark('left') }}" alt=""> {{ number_format($row['left_mm'], 1) }} ± {{ number_format((float) $row['left_expanded_mm'], 1) }}@endif</td>
-    <td>{{ ['fit' => 'fit for use', 'by_choice' => 'outside by choice', 'tagged' => 'do not run'][$row['outcome'] ?? ''] ?? 'in work' }}@if ($row['reason'] !== null)<div class="small soft">{{ $row['reason'] }}</div>@endif
+    <td>@if ($row['found_mm'] !== null)<img class="mark" src="{{ \App\Sheets\Drawing::mark('found') }}" alt=""> {{ \VividPull\Core\Quantity\Figure::length($row['found_mm']) }}@endif</td>
+    <td>@if ($row['left_mm'] !== null)<img class="mark" src="{{ \App\Sheets\Drawing::mark('left') }}" alt=""> {{ \VividPull\Core\Quantity\Figure::length($row['left_mm'])->bare() }} ± {{ \VividPull\Core\Quantity\Figure::length((float) $row['left_expanded_mm']) }}@endif</td>
+    <td>{{ ['fit' => 'fit for use', 'by_choice' => 'outside by choice', 'tagged' => 'do not run', 'checked' => 'checked, play inside'][$row['outcome'] ?? ''] ?? 'in work' }}@if ($row['reason'] !== null)<div class="small soft">{{ $row['reason'] }}</div>@endif
       @if ($row['parts'] !== [])<div class="small">new {{ implode(', ', $row['parts']) }}</div>@endif</td>
     <td>{{ $row['by'] }}</td>
   </tr>

@@ -20,6 +20,7 @@ td { padding: 3pt 5pt 3pt 0; border-top: .6pt solid #C7D1D5; vertical-align: top
 .small { font-size: 8.4pt; }
 .outcome { border: 1.6pt solid #10222B; font-size: 15pt; padding: 6pt 10pt; margin-top: 10pt; }
 .outcome.fit { border-color: #0B6E6E; background: #E4F3F0; }
+.outcome.checked { border-color: #0B6B63; background: #E3F2EF; }
 .outcome.by_choice { border-color: #B45309; background: #FCE5D0; }
 .outcome.tagged { border-color: #B3221B; background: #FBE3E1; }
 .outcome .why { font-family: 'Atkinson Hyperlegible Next'; font-weight: normal; font-size: 10pt; }

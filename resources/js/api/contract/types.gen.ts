@@ -40,6 +40,7 @@ export type SignedIn = {
      * Took over by PIN: a lead's rights ask for the password first.
      */
     asks_password: boolean;
+    lengths: LengthStyle;
 };
 
 /**
@@ -1758,6 +1759,8 @@ export type ComplaintBrief = {
     by: string;
     at: string;
 };
+
+export type LengthStyle = 'mm' | 'in' | 'in8' | 'in16' | 'in32' | 'in64';
 
 export type SignOutData = {
     body?: never;
@@ -4764,3 +4767,46 @@ export type ComplaintSheetResponses = {
      */
     200: unknown;
 };
+
+export type OwnUnitsData = {
+    body: {
+        lengths: LengthStyle;
+    };
+    path?: never;
+    query?: never;
+    url: '/session/units';
+};
+
+export type OwnUnitsErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type OwnUnitsError = OwnUnitsErrors[keyof OwnUnitsErrors];
+
+export type OwnUnitsResponses = {
+    /**
+     * As it is from here on
+     */
+    200: Session;
+};
+
+export type OwnUnitsResponse = OwnUnitsResponses[keyof OwnUnitsResponses];

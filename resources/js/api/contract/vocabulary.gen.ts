@@ -79,6 +79,16 @@ export const instruments = [
   {"key":"coin","label":"coin"},
 ] as const;
 
+/** How a person may read lengths. */
+export const lengthStyles = [
+  {"key":"mm","label":"mm","marks":null},
+  {"key":"in","label":"inches, decimal: 0.394 in","marks":null},
+  {"key":"in8","label":"inches, eighths: 3/8 in","marks":8},
+  {"key":"in16","label":"inches, sixteenths: 7/16 in","marks":16},
+  {"key":"in32","label":"inches, thirty-seconds: 13/32 in","marks":32},
+  {"key":"in64","label":"inches, sixty-fourths: 25/64 in","marks":64},
+] as const;
+
 /** What meters count. */
 export const meters = [
   {"key":"km","label":"km"},

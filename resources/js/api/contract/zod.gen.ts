@@ -811,30 +811,6 @@ export const zRole = z.enum([
     'viewer'
 ]);
 
-export const zSignedIn = z.object({
-    id: z.string(),
-    name: z.string(),
-    role: zRole,
-    may_log: z.boolean(),
-    may_sign_off: z.boolean(),
-    may_lift_tag: z.boolean(),
-    may_keep_shop: z.boolean(),
-    asks_password: z.boolean()
-});
-
-/**
- * Who is signed in, and the sign-ins of a demo workshop; none of a real one.
- */
-export const zSession = z.object({
-    user: zSignedIn.nullable(),
-    demo: z.array(z.object({
-        login: z.string(),
-        name: z.string(),
-        role: zRole,
-        password: z.string()
-    }))
-});
-
 export const zPeople = z.object({
     people: z.array(z.object({
         login: z.string(),
@@ -1691,6 +1667,40 @@ export const zComplaints = z.object({
     complaints: z.array(zComplaintBrief)
 });
 
+export const zLengthStyle = z.enum([
+    'mm',
+    'in',
+    'in8',
+    'in16',
+    'in32',
+    'in64'
+]);
+
+export const zSignedIn = z.object({
+    id: z.string(),
+    name: z.string(),
+    role: zRole,
+    may_log: z.boolean(),
+    may_sign_off: z.boolean(),
+    may_lift_tag: z.boolean(),
+    may_keep_shop: z.boolean(),
+    asks_password: z.boolean(),
+    lengths: zLengthStyle
+});
+
+/**
+ * Who is signed in, and the sign-ins of a demo workshop; none of a real one.
+ */
+export const zSession = z.object({
+    user: zSignedIn.nullable(),
+    demo: z.array(z.object({
+        login: z.string(),
+        name: z.string(),
+        role: zRole,
+        password: z.string()
+    }))
+});
+
 /**
  * Signed out
  */
@@ -2017,3 +2027,8 @@ export const zAnswerComplaintResponse = zComplaint;
  * As it stands after
  */
 export const zCloseComplaintResponse = zComplaint;
+
+/**
+ * As it is from here on
+ */
+export const zOwnUnitsResponse = zSession;

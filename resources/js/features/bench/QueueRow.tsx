@@ -6,7 +6,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
-import { bandText } from '../../lib/figures';
+import { bandText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { clock, duration, moment } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
@@ -124,7 +124,9 @@ const Whose = ({ row }: { row: BenchRow }) =>
 const Waits = ({ row }: { row: BenchRow }) => {
   const { control } = row;
   const band =
-    control.point_label === null ? control.family : `${bandText(control.band)} mm at the ${control.point_label}`;
+    control.point_label === null
+      ? control.family
+      : `${bandText(control.band)} ${lengthUnit()} at the ${control.point_label}`;
   if (row.ready === 'soaking' && row.soaked_at !== null) {
     return <Words first={`Plates soak until ${moment(row.soaked_at)}`} second={`at ${control.stage ?? 'work'}`} />;
   }

@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import type { LogRow } from '../../api/jobs';
 import { Sheet } from '../../components/Buttons';
 import { Mark, type MarkKind } from '../../components/Marks';
-import { change, mm, withUncertainty } from '../../lib/figures';
+import { change, lengthText, withUncertainty } from '../../lib/figures';
 import { clock } from '../../lib/time';
 import { EntryDialog } from './EntryDialog';
 import { type ShownRow, shownRows } from './logGroups';
@@ -166,7 +166,7 @@ const Readings = ({ rows, open }: { rows: readonly LogRow[]; open: (row: LogRow)
       {what}
       {': '}
       {rows.map((row) => {
-        const figure = mm(row.mm ?? 0, decimals(row.mm ?? 0));
+        const figure = lengthText(row.mm ?? 0, decimals(row.mm ?? 0));
         return row.can_void || row.can_amend ? (
           <button key={row.id} type="button" onClick={() => open(row)} aria-label={`${figure}, change this reading`}>
             {figure}

@@ -4,7 +4,7 @@ import { Brand } from '../../components/Brand';
 import { FindMachine } from '../../components/FindMachine';
 import { MachineTag } from '../../components/MachineTag';
 import { PersonMenu } from '../../components/PersonMenu';
-import { bandText, counted } from '../../lib/figures';
+import { bandText, counted, lengthUnit } from '../../lib/figures';
 import { duration } from '../../lib/time';
 import { isOnBars } from '../specs/words';
 import { useBench } from './useBench';
@@ -45,7 +45,7 @@ export const JobHeader = () => {
           <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'block', md: 'none' }}>
             {state.spec.point === null
               ? state.family.title
-              : `${bandText(state.spec.band)} mm, ${state.spec.point_label}`}
+              : `${bandText(state.spec.band)} ${lengthUnit()}, ${state.spec.point_label}`}
           </Box>
         </Box>
         <Box flex="1" display={{ base: 'none', lg: 'block' }} />

@@ -5,7 +5,7 @@ import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
-import { trimmed } from '../../lib/figures';
+import { lengthUnit, trimmed } from '../../lib/figures';
 import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
@@ -79,7 +79,7 @@ export const Pad = () => {
             paddingRight="4rem"
           />
           <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
-            {picking === null ? unitOf(item, state, adjuster) : 'mm'}
+            {picking === null ? unitOf(item, state, adjuster) : lengthUnit()}
           </Box>
         </Box>
         <Refused sentence={refusal} />
@@ -154,9 +154,12 @@ const Refused = ({ sentence }: { sentence: string | null }) => (
 
 /** What a bare number would be taken in. */
 function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null): string {
-  if (item?.kind === 'measure') return state.beside.measures.find((one) => one.key === item.measure)?.unit ?? '';
-  if (item?.kind === 'thread') return adjuster?.thread === null ? adjuster.units : 'mm';
-  return takesReading(item, state) ? 'mm' : '';
+  if (item?.kind === 'measure') {
+    const unit = state.beside.measures.find((one) => one.key === item.measure)?.unit ?? '';
+    return unit === 'mm' ? lengthUnit() : unit;
+  }
+  if (item?.kind === 'thread') return adjuster?.thread === null ? adjuster.units : lengthUnit();
+  return takesReading(item, state) ? lengthUnit() : '';
 }
 
 const takesReading = (item: Item | null, state: BenchState) =>

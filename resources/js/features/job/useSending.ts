@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Draft, Job, Shown } from '../../api/jobs';
+import { isInches } from '../../lib/figures';
 import { type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { typedTogether } from './asks';
@@ -52,6 +53,7 @@ export function useSending(
       point: point?.key,
       instrument: instrument?.id,
       item: itemKey,
+      unit: isInches() ? ('in' as const) : undefined,
       measure: picking?.key,
       of: picking?.of,
     }),

@@ -5,7 +5,7 @@ import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
-import { bandText, mm } from '../../lib/figures';
+import { bandText, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, moment } from '../../lib/time';
 import { MeterDialog } from './MeterDialog';
@@ -119,7 +119,7 @@ const HeldAgainst = ({ control }: { control: MachineControl }) => (
     <Box color="soft" marginBottom="2">
       {control.point_label === null
         ? 'proved by what it does'
-        : `${bandText(control.band)} mm at the ${control.point_label}`}
+        : `${bandText(control.band)} ${lengthUnit()} at the ${control.point_label}`}
       {control.engine !== null && `, ${control.engine}`}
     </Box>
     {control.wish !== null && (
@@ -159,7 +159,8 @@ const Standing = ({ control }: { control: MachineControl }) => {
   if (control.job !== null) return <Box lineHeight="snug">{control.next}</Box>;
   if (control.left_at === null) return <Box color="soft">Never worked on here.</Box>;
   const byChoice = control.left_outcome === 'by_choice';
-  const left = control.left_mm === null ? (byChoice ? 'as it was' : 'fit') : `${mm(control.left_mm)} mm`;
+  const left =
+    control.left_mm === null ? (byChoice ? 'as it was' : 'fit') : `${lengthText(control.left_mm)} ${lengthUnit()}`;
   return (
     <Box>
       <Flex gap="2" alignItems="center" flexWrap="wrap">

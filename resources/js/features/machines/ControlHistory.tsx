@@ -4,7 +4,7 @@ import type { MachineControl, PastJob } from '../../api/machines';
 import { Sheet } from '../../components/Buttons';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { Empty } from '../../components/States';
-import { counted, mm, withUncertainty } from '../../lib/figures';
+import { counted, lengthText, lengthUnit, withUncertainty } from '../../lib/figures';
 import { day } from '../../lib/time';
 import { Story } from './Story';
 import { WearChart } from './WearChart';
@@ -33,7 +33,7 @@ export const ControlHistory = ({ control, usageUnit }: { control: MachineControl
       <Box color="soft">
         {control.point_label === null
           ? 'proved by what it does'
-          : `play at the ${control.point_label}, mm, against ${usageUnit}`}
+          : `play at the ${control.point_label}, ${lengthUnit()}, against ${usageUnit}`}
       </Box>
     </Flex>
     {control.history.length === 0 ? (
@@ -75,7 +75,11 @@ const JobRow = ({ job }: { job: PastJob }) => {
       </Cell>
       <Cell>{counted(job.usage)}</Cell>
       <Cell whiteSpace="nowrap">
-        {job.found_mm === null ? <Stood job={job} at="found" /> : <Figure mark="found" text={mm(job.found_mm)} />}
+        {job.found_mm === null ? (
+          <Stood job={job} at="found" />
+        ) : (
+          <Figure mark="found" text={lengthText(job.found_mm)} />
+        )}
       </Cell>
       <Cell whiteSpace="nowrap">
         {job.left_mm === null ? (

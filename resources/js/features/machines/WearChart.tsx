@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineControl, PastJob, WearStory } from '../../api/machines';
 import { MarkShape } from '../../components/Marks';
-import { counted, trimmed } from '../../lib/figures';
+import { counted, shortLength } from '../../lib/figures';
 import { useWidth } from '../../lib/useWidth';
 import { paint } from '../../theme/paint';
 
@@ -88,7 +88,7 @@ const Band = ({ low, high, most, at }: { low: number | null; high: number | null
                 fontWeight="bold"
                 fill={paint['petrol.text']}
               >
-                {trimmed(edge)}
+                {shortLength(edge)}
               </text>
             </g>
           ),

@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ShelfInstrument } from '../../api/shelf';
 import { Button } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
-import { trimmed } from '../../lib/figures';
+import { lengthText, lengthUnit, shortLength, trimmed } from '../../lib/figures';
 import { day, due } from '../../lib/time';
 import { Scale } from './Scale';
 import { kindNames, stateMarks } from './words';
@@ -30,8 +30,8 @@ export const InstrumentRow = ({ instrument, onEdit }: Props) => (
         {instrument.name}
       </Box>
       <Box textStyle="small">
-        {kindNames[instrument.kind]}, shows {trimmed(instrument.resolution_mm)} mm, reaches{' '}
-        {trimmed(instrument.reach_mm)} mm
+        {kindNames[instrument.kind]}, shows {shortLength(instrument.resolution_mm)} {lengthUnit()}, reaches{' '}
+        {shortLength(instrument.reach_mm)} {lengthUnit()}
       </Box>
     </Box>
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
@@ -42,8 +42,11 @@ export const InstrumentRow = ({ instrument, onEdit }: Props) => (
         'You have not repeated readings with it yet'
       ) : (
         <>
-          In your hands it repeats to <b>{instrument.my_deviation_mm.toFixed(2)} mm</b>, from{' '}
-          {trimmed(instrument.my_freedom ?? 0)} repeats
+          In your hands it repeats to{' '}
+          <b>
+            {lengthText(instrument.my_deviation_mm, 2)} {lengthUnit()}
+          </b>
+          , from {trimmed(instrument.my_freedom ?? 0)} repeats
         </>
       )}
     </Box>
@@ -74,7 +77,7 @@ const Calibration = ({ instrument }: { instrument: ShelfInstrument }) => {
                 : `Due ${day(calibration.due)}`}
         </Box>
         <Box textStyle="small">
-          ± {trimmed(calibration.expanded_mm)} mm, k = {trimmed(calibration.factor)}
+          ± {shortLength(calibration.expanded_mm)} {lengthUnit()}, k = {trimmed(calibration.factor)}
         </Box>
       </Box>
     </Flex>

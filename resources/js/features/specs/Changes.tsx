@@ -5,7 +5,7 @@ import { changesQuery, type SpecWhole } from '../../api/specs';
 import { Sheet } from '../../components/Buttons';
 import { MachineTag } from '../../components/MachineTag';
 import { verdictWord } from '../../components/VerdictChip';
-import { mm } from '../../lib/figures';
+import { lengthText, lengthUnit } from '../../lib/figures';
 import { day } from '../../lib/time';
 
 /** What this version would have said of jobs that other versions judged. What was signed stays signed. */
@@ -35,7 +35,9 @@ export const Changes = ({ spec }: { spec: SpecWhole }) => {
         >
           <MachineTag tag={one.tag} size="sm" />
           <Link to={`/jobs/${one.job}`}>{one.at === null ? 'job' : day(one.at)}</Link>
-          <Box>left {mm(one.left_mm)} mm</Box>
+          <Box>
+            left {lengthText(one.left_mm)} {lengthUnit()}
+          </Box>
           <Box>
             was <b>{verdictWord(one.was)}</b>, would be <b>{verdictWord(one.would_be)}</b>
           </Box>

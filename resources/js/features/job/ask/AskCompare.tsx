@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Item } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
-import { isNoSize, quantity } from '../../../lib/figures';
+import { isNoSize, lengthTyped, quantity } from '../../../lib/figures';
 import { SideBySide } from '../beside/MatchPanel';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
@@ -27,7 +27,7 @@ export const AskCompare = ({ item }: { item: Item }) => {
   const log = () => {
     const lengths = Object.fromEntries(
       fields.flatMap(({ key }) => {
-        const size = quantity(typed[key] ?? '');
+        const size = lengthTyped(typed[key] ?? '');
         return size === undefined ? [] : [[key, size]];
       }),
     );

@@ -4,7 +4,7 @@ import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { withUncertainty } from '../../../lib/figures';
+import { lengthUnit, withUncertainty } from '../../../lib/figures';
 import { useSignedIn } from '../../../lib/signedIn';
 import { statesSaidWith, withAllOk } from '../asks';
 import { useBench } from '../useBench';
@@ -105,7 +105,7 @@ export const SignCheck = () => {
     <AskCard eyebrow="Sign the check" title="Play is inside">
       <Flex gap="3" alignItems="center" flexWrap="wrap">
         <Box textStyle="figure" fontSize="3xl">
-          {state.now.mm === null ? '–' : `${withUncertainty(state.now.mm, state.now.expanded_mm)} mm`}
+          {state.now.mm === null ? '–' : `${withUncertainty(state.now.mm, state.now.expanded_mm)} ${lengthUnit()}`}
         </Box>
         <VerdictChip judged={state.now} />
       </Flex>

@@ -4,7 +4,7 @@ import type { Adjuster, BenchState, Item, Option } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { useArmed } from '../useArmed';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
@@ -138,8 +138,14 @@ const Expectation = ({ option }: { option: Option }) => {
   const room = option.room_say === null ? 'What is left is not known.' : `Then ${option.room_say} left that way.`;
   return (
     <>
-      Expect <b>{mm(option.expected_mm)} mm</b>
-      {option.low_mm !== null && option.high_mm !== null && ` (${mm(option.low_mm)} to ${mm(option.high_mm)})`}. {room}
+      Expect{' '}
+      <b>
+        {lengthText(option.expected_mm)} {lengthUnit()}
+      </b>
+      {option.low_mm !== null &&
+        option.high_mm !== null &&
+        ` (${lengthText(option.low_mm)} to ${lengthText(option.high_mm)})`}
+      . {room}
       {!option.healthy_after && option.room_say !== null && ' That leaves it past its healthy zone.'}
     </>
   );
@@ -153,8 +159,12 @@ const ReadIt = () => {
       <HowToReadHere />
       {state.expected !== null && (
         <Box lineHeight="snug">
-          Expect <b>{mm(state.expected.mm)} mm</b> ({mm(state.expected.low_mm)} to {mm(state.expected.high_mm)}).
-          Something else means that it slipped, or was turned the wrong way.
+          Expect{' '}
+          <b>
+            {lengthText(state.expected.mm)} {lengthUnit()}
+          </b>{' '}
+          ({lengthText(state.expected.low_mm)} to {lengthText(state.expected.high_mm)}). Something else means that it
+          slipped, or was turned the wrong way.
         </Box>
       )}
       <Button look="link" alignSelf="flex-start" onClick={() => setMoving(true)}>

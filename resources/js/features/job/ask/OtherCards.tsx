@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { Button, LinkButton } from '../../../components/Buttons';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { useSignedIn } from '../../../lib/signedIn';
 import { day, moment } from '../../../lib/time';
 import { useBench } from '../useBench';
@@ -24,7 +24,7 @@ export const ClosedCard = () => {
       stop={closed.outcome === 'tagged'}
     >
       <Box lineHeight="snug">
-        Signed by {closed.by}.{state.now.mm !== null && ` Left at ${mm(state.now.mm)} mm.`}
+        Signed by {closed.by}.{state.now.mm !== null && ` Left at ${lengthText(state.now.mm)} ${lengthUnit()}.`}
         {(job.control.due_on ?? closed.next_check) !== null &&
           ` Next check ${day(job.control.due_on ?? closed.next_check ?? '')}${job.control.due_why === null ? '' : `, ${job.control.due_why}`}.`}
       </Box>

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Option } from '../../../api/jobs';
 import { Mark } from '../../../components/Marks';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const Folded = chakra('details');
@@ -50,7 +50,7 @@ const PlanStep = ({ step, first }: { step: Option; first: boolean }) => {
       </Box>
       {step.expected_mm !== null && (
         <Box as="span" whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
-          → {mm(step.expected_mm)} mm
+          → {lengthText(step.expected_mm)} {lengthUnit()}
         </Box>
       )}
     </Flex>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
-import { isNoSize, quantity } from '../../../lib/figures';
+import { isNoSize, lengthTyped } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const bites = [
@@ -26,7 +26,7 @@ export const RidersWish = () => {
     setSaid(wish?.said ?? '');
     setOpen(true);
   };
-  const size = quantity(mm);
+  const size = lengthTyped(mm);
   const save = () => {
     send({
       kind: 'policy',

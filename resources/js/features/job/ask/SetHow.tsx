@@ -2,7 +2,7 @@ import { Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { alikeQuery, type BenchState } from '../../../api/jobs';
 import { type Named, SmallChoice } from '../../../components/SmallChoice';
-import { mm } from '../../../lib/figures';
+import { lengthText } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const aims: readonly Named[] = [
@@ -82,10 +82,11 @@ const AimFor = () => {
             : { like: { machine: other.machine, mm: other.left_mm } },
     });
   };
-  const wished = state.wish?.play_mm == null ? [] : [{ key: 'wish', name: `Rider's wish, ${mm(state.wish.play_mm)}` }];
+  const wished =
+    state.wish?.play_mm == null ? [] : [{ key: 'wish', name: `Rider's wish, ${lengthText(state.wish.play_mm)}` }];
   const others = fitting.map((one) => ({
     key: `like ${one.machine}`,
-    name: `Like ${one.machine}, ${mm(one.left_mm)}`,
+    name: `Like ${one.machine}, ${lengthText(one.left_mm)}`,
   }));
   const gone = like !== null && !fitting.some((one) => one.machine === like);
   return (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Field, FieldLabel, LinkButton } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
-import { isNoSize, quantity } from '../../../lib/figures';
+import { isNoSize, lengthTyped, lengthUnit, quantity, shortLength } from '../../../lib/figures';
 import { useBench } from '../useBench';
 import { ChangedOnTheBench } from './ChangedOnTheBench';
 import { FitAdjuster } from './FitAdjuster';
@@ -92,8 +92,8 @@ const PullAndDrag = () => {
   const usual = state.beside.pull_at_mm;
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState({ lever_pull: '', lever_release: '' });
-  const [at, setAt] = useState(usual === null ? '' : String(usual));
-  const distance = quantity(at);
+  const [at, setAt] = useState(usual === null ? '' : shortLength(usual));
+  const distance = lengthTyped(at);
   const wrong = forces.some(({ key }) => isNoSize(typed[key])) || isNoSize(at);
   const ready = forces.every(({ key }) => quantity(typed[key]) !== undefined) && !wrong;
   const log = () => {
@@ -142,13 +142,13 @@ const PullAndDrag = () => {
           ))}
         </Grid>
         <FieldLabel htmlFor="pull-at" marginTop="3">
-          How far from the pivot, in mm
+          How far from the pivot, in {lengthUnit()}
         </FieldLabel>
         <Field id="pull-at" inputMode="decimal" value={at} onChange={(event) => setAt(event.target.value)} />
         {usual !== null && (
           <Box textStyle="small" marginTop="1">
-            The figure of the new cable was taken at {usual} mm; a pull at another place is turned into it by its
-            moment.
+            The figure of the new cable was taken at {shortLength(usual)} {lengthUnit()}; a pull at another place is
+            turned into it by its moment.
           </Box>
         )}
         {wrong && (

@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { Engagement } from '../../../api/beside';
 import { Sheet } from '../../../components/Buttons';
 import { MarkShape } from '../../../components/Marks';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -23,7 +23,7 @@ export const EngagementPanel = ({ engagement }: { engagement: Engagement }) => {
         <Heading as="h2" fontSize="lg">
           Rest to full drive
         </Heading>
-        <Box textStyle="small">handle travel, mm</Box>
+        <Box textStyle="small">handle travel, {lengthUnit()}</Box>
       </Flex>
       <Box ref={box} role="img" aria-label={engagement.sentence}>
         <svg width={width} height={HEIGHT} aria-hidden="true">
@@ -47,7 +47,7 @@ export const EngagementPanel = ({ engagement }: { engagement: Engagement }) => {
             <g key={edge}>
               <path d={`M${x(edge)} 30V62`} stroke={paint.inside} strokeWidth="2.5" />
               <text x={x(edge)} y="78" textAnchor="middle" fontSize="14" fontWeight="bold" fill={paint['petrol.text']}>
-                {mm(edge, 0)}
+                {lengthText(edge, 0)}
               </text>
             </g>
           ))}
@@ -62,7 +62,7 @@ export const EngagementPanel = ({ engagement }: { engagement: Engagement }) => {
           </text>
           <path d={`M${x(engagement.full_by_mm)} 26V66`} stroke={paint.ink} strokeWidth="3" />
           <text x={x(engagement.full_by_mm)} y="20" textAnchor="end" fontSize="14" fontWeight="bold" fill={paint.ink}>
-            full drive by {mm(engagement.full_by_mm, 0)}
+            full drive by {lengthText(engagement.full_by_mm, 0)}
           </text>
           {engagement.first_mm !== null && engagement.full_mm !== null && (
             <path

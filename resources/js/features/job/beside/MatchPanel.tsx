@@ -5,7 +5,7 @@ import type { CableMatch } from '../../../api/beside';
 import { modelPartsQuery } from '../../../api/jobs';
 import { Button, Chip, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { day } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -127,14 +127,22 @@ const TakeUp = ({ match }: { match: CableMatch }) => {
   const all = used + (match.reserve_mm ?? 0);
   const share = all === 0 ? 0 : (100 * used) / all;
   return (
-    <Box marginBlock="2" role="img" aria-label={`${mm(used)} of ${mm(all)} mm of take-up used`}>
+    <Box
+      marginBlock="2"
+      role="img"
+      aria-label={`${lengthText(used)} of ${lengthText(all)} ${lengthUnit()} of take-up used`}
+    >
       <Flex height="1.5rem" borderWidth="thin" borderColor="graphite.edge" borderRadius="sm" overflow="hidden">
         <Box width={`${share}%`} bg="found" />
         <Box flex="1" bg="petrol.wash" />
       </Flex>
       <Flex justifyContent="space-between" textStyle="small">
-        <span>{mm(used)} mm taken up</span>
-        <span>{mm(match.reserve_mm ?? 0)} mm left for stretch</span>
+        <span>
+          {lengthText(used)} {lengthUnit()} taken up
+        </span>
+        <span>
+          {lengthText(match.reserve_mm ?? 0)} {lengthUnit()} left for stretch
+        </span>
       </Flex>
     </Box>
   );

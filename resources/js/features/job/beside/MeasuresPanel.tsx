@@ -2,6 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import type { Measure } from '../../../api/beside';
 import { Button, Chip, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
+import { measuredText, unitText } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
@@ -34,7 +35,7 @@ export const MeasuresPanel = () => {
 
 const One = ({ measure }: { measure: Measure }) => {
   const { turnTo, mayWrite } = useBench();
-  const figure = (value: number) => value.toFixed(measure.decimals);
+  const figure = (value: number) => measuredText(value, measure.decimals, measure.unit);
   return (
     <Box>
       <Flex justifyContent="space-between" alignItems="baseline" gap="2">
@@ -59,7 +60,7 @@ const One = ({ measure }: { measure: Measure }) => {
           <Box textStyle="figure" fontSize="3xl" lineHeight="1.1">
             {measure.mean === null ? '–' : figure(measure.mean)}{' '}
             <Box as="span" fontSize="md">
-              {measure.unit}
+              {unitText(measure.unit)}
             </Box>
           </Box>
           {measure.expanded !== null && (
@@ -69,7 +70,7 @@ const One = ({ measure }: { measure: Measure }) => {
           )}
           {measure.high !== null && (
             <Box textStyle="small">
-              at most {figure(measure.high)} {measure.unit}
+              at most {figure(measure.high)} {unitText(measure.unit)}
             </Box>
           )}
           <Chip

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Pack } from '../../../api/beside';
 import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
-import { counted, quantity } from '../../../lib/figures';
+import { counted, lengthText, lengthTyped, lengthUnit, shortLength } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -18,7 +18,11 @@ export const PackPanel = ({ pack }: { pack: Pack }) => (
       <Heading as="h2" fontSize="lg">
         Plates and springs
       </Heading>
-      {pack.stack_mm !== null && <Box textStyle="small">friction stack {pack.stack_mm.toFixed(2)} mm</Box>}
+      {pack.stack_mm !== null && (
+        <Box textStyle="small">
+          friction stack {lengthText(pack.stack_mm, 2)} {lengthUnit()}
+        </Box>
+      )}
     </Flex>
     <Grid templateColumns={{ base: '1fr', md: '1fr 11rem' }} gap="4" marginTop="2">
       <Box>
@@ -106,7 +110,11 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
   const chosen = picking?.key === kind.key ? Number(picking.of) : null;
   const life = pack.lives.find((one) => one.key === kind.key);
   const limit =
-    kind.low !== null ? `at least ${kind.low}` : kind.high !== null ? `at most ${kind.high}` : 'no limit given';
+    kind.low !== null
+      ? `at least ${shortLength(kind.low)}`
+      : kind.high !== null
+        ? `at most ${shortLength(kind.high)}`
+        : 'no limit given';
   return (
     <Box marginBottom="3">
       <Flex justifyContent="space-between" gap="2" alignItems="baseline">
@@ -114,7 +122,7 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
           {kind.label}
         </Box>
         <Box textStyle="small">
-          {limit} mm
+          {limit} {lengthUnit()}
           {life !== undefined && (
             <Box as="span" data-life>
               {' '}
@@ -134,13 +142,13 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
               disabled={!mayWrite}
               onClick={() => pick(chosen === n ? null : { key: kind.key, of: String(n), label: `${kind.label} ${n}` })}
               aria-pressed={chosen === n}
-              aria-label={`${kind.label} ${n}${item === undefined ? ', not measured' : `, ${item.mean.toFixed(kind.decimals)} mm, ${item.sentence}`}`}
+              aria-label={`${kind.label} ${n}${item === undefined ? ', not measured' : `, ${lengthText(item.mean, kind.decimals)} ${lengthUnit()}, ${item.sentence}`}`}
               data-plate={`${kind.key} ${n}`}
               fontFamily="body"
               fontSize="sm"
               gap="1"
             >
-              <b>{n}</b> {item === undefined ? '–' : item.mean.toFixed(kind.decimals)}
+              <b>{n}</b> {item === undefined ? '–' : lengthText(item.mean, kind.decimals)}
               {item !== undefined && <Mark kind={markOf(item.verdict)} size="0.9em" />}
             </Button>
           );
@@ -154,7 +162,7 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
 const Value = ({ kind, of }: { kind: Pack['kinds'][number]; of: number }) => {
   const { send } = useBench();
   const [typed, setTyped] = useState('');
-  const value = quantity(typed);
+  const value = lengthTyped(typed);
   return (
     <form
       onSubmit={(event) => {
@@ -173,7 +181,7 @@ const Value = ({ kind, of }: { kind: Pack['kinds'][number]; of: number }) => {
           inputMode="decimal"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="mm"
+          placeholder={lengthUnit()}
           autoFocus
         />
         <Button type="submit" look="dark" disabled={value === undefined} data-log-plate>

@@ -1,6 +1,5 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Sheet } from '../../../components/Buttons';
-import { mm } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 /** Pull and drag of the run: what arrives at the far end, beside what arrived when the cable was new. */
@@ -42,7 +41,7 @@ export const PullPanel = () => {
                 />
               </Box>
               <Box textStyle="figure" fontSize="sm" textAlign="right">
-                {mm(side.pull_n, 0)} / {mm(side.release_n, 0)} N · {Math.round(side.efficiency * 100)} %
+                {side.pull_n.toFixed(0)} / {side.release_n.toFixed(0)} N · {Math.round(side.efficiency * 100)} %
               </Box>
             </Grid>
           ),

@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ThrottleWindow } from '../../../api/beside';
 import { Sheet } from '../../../components/Buttons';
 import { MarkShape } from '../../../components/Marks';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { paint } from '../../../theme/paint';
 
@@ -28,7 +28,7 @@ export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
         <Heading as="h2" fontSize="lg">
           Closing and opening
         </Heading>
-        <Box textStyle="small">slack at the wire, mm</Box>
+        <Box textStyle="small">slack at the wire, {lengthUnit()}</Box>
       </Flex>
       <Box ref={box} role="img" aria-label={window.sentence}>
         <svg width={width} height={HEIGHT} aria-hidden="true">
@@ -48,7 +48,7 @@ export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
                 {word}
               </text>
               <text x={x(at)} y="80" textAnchor="middle" fontSize="14" fill={paint['petrol.text']} fontWeight="bold">
-                {mm(at)}
+                {lengthText(at)}
               </text>
             </g>
           ))}

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Adjuster } from '../../../api/jobs';
 import { Mark } from '../../../components/Marks';
-import { trimmed } from '../../../lib/figures';
+import { shortLength } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const Card = chakra('button');
@@ -59,7 +59,7 @@ const stands = (adjuster: Adjuster): string => {
   if (adjuster.sets === 'mechanism')
     return adjuster.guide_done === 0 ? adjuster.kind_label : `${adjuster.guide_done} of ${adjuster.guide.length} steps`;
   if (adjuster.at_say === null) return adjuster.thread === null ? 'not looked at yet' : 'thread not measured';
-  return adjuster.thread === null ? adjuster.at_say : `${adjuster.at_say} of ${trimmed(adjuster.travel_mm)}`;
+  return adjuster.thread === null ? adjuster.at_say : `${adjuster.at_say} of ${shortLength(adjuster.travel_mm)}`;
 };
 
 const reserve = (adjuster: Adjuster): string => {

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { Adjuster, BenchState } from '../../../api/jobs';
 import { Button, Sheet } from '../../../components/Buttons';
 import { capital } from '../../../lib/capital';
-import { mm } from '../../../lib/figures';
+import { lengthText, lengthUnit } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -111,7 +111,7 @@ const Learned = ({ state }: { state: BenchState }) => {
   if (!state.learned.taught && state.learned.machines > 0)
     return `expected from ${state.learned.machines === 1 ? 'one machine' : `${state.learned.machines} machines`} like this one`;
   if (!state.learned.taught || step === undefined) return 'adjusters to scale, the rest is not';
-  return `learned here: ${mm(Math.abs(step.mm))} mm a ${step.unit} of the ${adjuster?.name}, ± ${mm(step.expanded_mm)}, from ${state.learned.moves === 1 ? 'one move' : `${state.learned.moves} moves`}`;
+  return `learned here: ${lengthText(Math.abs(step.mm))} ${lengthUnit()} a ${step.unit} of the ${adjuster?.name}, ± ${lengthText(step.expanded_mm)}, from ${state.learned.moves === 1 ? 'one move' : `${state.learned.moves} moves`}`;
 };
 
 const Drawing = ({ state, width }: { state: BenchState; width: number }) => {
@@ -242,9 +242,9 @@ const PlayNow = ({ state }: { state: BenchState }) => {
   return (
     <Box>
       <Box textStyle="figure" fontSize="2xl">
-        {shown === null ? '–' : mm(shown)}{' '}
+        {shown === null ? '–' : lengthText(shown)}{' '}
         <Box as="span" fontSize="md">
-          mm
+          {lengthUnit()}
         </Box>
       </Box>
       <Box textStyle="small">

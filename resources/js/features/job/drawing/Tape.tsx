@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { BenchState, Judged, Option } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { bandText, mm, withUncertainty } from '../../../lib/figures';
+import { bandText, lengthText, lengthUnit, withUncertainty } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { useBench } from '../useBench';
 import {
@@ -88,12 +88,17 @@ function predicted(state: BenchState, option: Option | null): Prediction | null 
 /** The figure in full: how sure, from how many, with what. */
 const Said = ({ judged }: { judged: Judged }) => {
   const { state } = useBench();
-  if (judged.mm === null) return <Box textStyle="small">mm at the {state.spec.point_label}</Box>;
+  if (judged.mm === null)
+    return (
+      <Box textStyle="small">
+        {lengthUnit()} at the {state.spec.point_label}
+      </Box>
+    );
   const chance = judged.chance_inside === null ? null : chanceWords(judged.chance_inside);
   return (
     <Box fontSize="sm" lineHeight="snug">
       <Box as="span" textStyle="figure" fontSize="md">
-        {withUncertainty(judged.mm, judged.expanded_mm)} mm
+        {withUncertainty(judged.mm, judged.expanded_mm)} {lengthUnit()}
       </Box>
       <Box as="span" color="soft" display={{ base: 'none', md: 'inline' }}>
         {' '}
@@ -113,10 +118,10 @@ const chanceWords = (chance: number) =>
 
 const spoken = (state: BenchState, next: number | null): string =>
   [
-    `Band ${bandText(state.spec.band)} mm`,
-    state.found.mm === null ? 'not read yet' : `found ${mm(state.found.mm)}, ${state.found.sentence}`,
-    state.now.mm === null ? '' : `now ${mm(state.now.mm)}, ${state.now.sentence}`,
-    next === null ? '' : `next expected ${mm(next)}`,
+    `Band ${bandText(state.spec.band)} ${lengthUnit()}`,
+    state.found.mm === null ? 'not read yet' : `found ${lengthText(state.found.mm)}, ${state.found.sentence}`,
+    state.now.mm === null ? '' : `now ${lengthText(state.now.mm)}, ${state.now.sentence}`,
+    next === null ? '' : `next expected ${lengthText(next)}`,
   ]
     .filter(Boolean)
     .join('; ');

@@ -1,7 +1,7 @@
 import type { Band as SpecBand } from '../../../api/contract';
 import type { Judged } from '../../../api/jobs';
 import { MarkShape } from '../../../components/Marks';
-import { bandText, mm, trimmed } from '../../../lib/figures';
+import { bandText, isInches, lengthText, MM_PER_INCH, marks, shortLength } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
@@ -15,8 +15,30 @@ type Place = (value: number) => number;
 
 export type Prediction = { mm: number; low_mm: number | null; high_mm: number | null; word: string };
 
-/** Ticks a person can count: ones, twos or fives, with a figure at every fifth or so. */
+/** As a rule is marked in inches: what is between two marks, and between two figures, up to so many inches. */
+const INCHES = [
+  { most: 0.2, small: 1 / 64, large: 1 / 16 },
+  { most: 0.5, small: 1 / 32, large: 1 / 8 },
+  { most: 1.6, small: 1 / 16, large: 1 / 4 },
+  { most: 4, small: 1 / 8, large: 1 / 2 },
+  { most: Number.POSITIVE_INFINITY, small: 1 / 4, large: 1 },
+] as const;
+
+const DECIMALS = [
+  { most: 0.2, small: 0.01, large: 0.05 },
+  { most: 0.5, small: 0.02, large: 0.1 },
+  { most: 1.6, small: 0.05, large: 0.2 },
+  { most: 4, small: 0.1, large: 0.5 },
+  { most: Number.POSITIVE_INFINITY, small: 0.5, large: 1 },
+] as const;
+
+/** Ticks a person can count, in mm: ones, twos or fives, or the marks of an inch, with a figure at every fifth or so. */
 export function ticks(most: number): { small: number; large: number } {
+  if (isInches()) {
+    const { small, large } =
+      (marks() === null ? DECIMALS : INCHES).find((one) => most / MM_PER_INCH <= one.most) ?? DECIMALS[4];
+    return { small: small * MM_PER_INCH, large: large * MM_PER_INCH };
+  }
   if (most <= 4) return { small: 0.2, large: 1 };
   if (most <= 12) return { small: 0.5, large: 1 };
   if (most <= 40) return { small: 1, large: 5 };
@@ -40,7 +62,7 @@ export const Scale = ({ x, most }: { x: Place; most: number }) => {
       <path d={ticksAt(true, 17)} stroke={paint.ink} strokeWidth={1.6} />
       {steps(large, most).map((value) => (
         <text key={value} x={x(value)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill={paint.ink}>
-          {trimmed(value)}
+          {shortLength(value)}
         </text>
       ))}
     </g>
@@ -52,7 +74,7 @@ type BandProps = { from: number; to: number; band: SpecBand; label: Label };
 export type Label = { at: number; anchor: 'start' | 'end' };
 
 /** Widths the words over the tape take, so that they do not lie on each other. */
-const SPEC_WORDS = 84;
+const SPEC_WORDS = 96;
 const FOUND_WORDS = 44;
 
 /** Over the band from its low edge, else to its high edge, else beside it: the first place that the word found leaves free. */
@@ -132,8 +154,7 @@ export const WorkingBand = ({ x, crowded }: { x: Place; crowded: boolean }) => {
       />
       {to - from > 120 && !crowded && (
         <text x={to - 2} y={TOP - 9} fontSize="13" textAnchor="end" fill={paint['petrol.text']}>
-          straight {trimmed(Number((working.low_mm ?? 0).toFixed(1)))}–
-          {trimmed(Number((working.high_mm ?? 0).toFixed(1)))}
+          straight {lengthText(working.low_mm ?? 0)}–{lengthText(working.high_mm ?? 0)}
         </text>
       )}
     </g>
@@ -156,7 +177,7 @@ export const Found = ({ at, judged, x, width }: FoundProps) => (
       fontWeight="bold"
       fill={paint.ink}
     >
-      found {mm(judged.mm ?? 0)}
+      found {lengthText(judged.mm ?? 0)}
     </text>
   </g>
 );
@@ -168,7 +189,7 @@ export const Now = ({ judged, mm: value, x }: { judged: Judged; mm: number; x: P
       <MarkShape kind="now" r={7} />
     </g>
     <Label x={x(value) + 14} y={TOP + 29} anchor="start">
-      now {mm(value)}
+      now {lengthText(value)}
     </Label>
   </g>
 );
@@ -225,7 +246,7 @@ export const Predicted = ({ x, next, from, bandFrom }: PredictedProps) => {
         <MarkShape kind="next" r={8} />
       </g>
       <Label x={onLeft ? edge : far} y={y + 5} anchor={onLeft ? 'end' : 'start'}>
-        {next.word} {mm(next.mm)}
+        {next.word} {lengthText(next.mm)}
       </Label>
     </g>
   );

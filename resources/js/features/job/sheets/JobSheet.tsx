@@ -6,7 +6,7 @@ import type { Judged } from '../../../api/jobs';
 import { LinkButton, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { counted, withUncertainty } from '../../../lib/figures';
+import { counted, lengthUnit, measuredText, unitText, withUncertainty } from '../../../lib/figures';
 import { day, moment } from '../../../lib/time';
 import { Pictures } from '../beside/Pictures';
 import { useBench } from '../useBench';
@@ -145,7 +145,8 @@ const Told = () => {
       {measured.map((one) => (
         <Flex key={one.key} gap="2" alignItems="center">
           <Mark kind={one.verdict === 'inside' ? 'inside' : 'wrong'} size="0.9rem" />
-          <b>{one.label}</b> {one.mean?.toFixed(one.decimals)} ± {one.expanded?.toFixed(one.decimals)} {one.unit}
+          <b>{one.label}</b> {measuredText(one.mean ?? 0, one.decimals, one.unit)} ±{' '}
+          {measuredText(one.expanded ?? 0, one.decimals, one.unit)} {unitText(one.unit)}
         </Flex>
       ))}
       {pull !== null && <Box>{pull.sentence}</Box>}
@@ -162,7 +163,7 @@ const Figure = ({ word, mark, judged }: { word: string; mark: MarkKind; judged: 
     <Box textStyle="figure" fontSize="3xl" marginBlock="1">
       {judged.mm === null ? '–' : withUncertainty(judged.mm, judged.expanded_mm)}
       <Box as="span" fontSize="lg">
-        {judged.mm === null ? '' : ' mm'}
+        {judged.mm === null ? '' : ` ${lengthUnit()}`}
       </Box>
     </Box>
     <VerdictChip judged={judged} />

@@ -3,7 +3,7 @@ import type { Item, PoseKey, PoseReading } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { MarkShape } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { bandText, change, withUncertainty } from '../../../lib/figures';
+import { bandText, change, lengthUnit, withUncertainty } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
@@ -22,7 +22,7 @@ export const Poses = () => {
           Bars from stop to stop
         </Heading>
         <Box textStyle="small">
-          {bandText(state.spec.band)} mm in every pose
+          {bandText(state.spec.band)} {lengthUnit()} in every pose
           {state.working_band !== null &&
             `, so ${bandText({ low_mm: round(state.working_band.low_mm), high_mm: round(state.working_band.high_mm) })} straight`}
         </Box>
@@ -111,7 +111,7 @@ const LockedReading = () => {
             Proved at
           </Heading>
           <Box textStyle="figure" fontSize="2xl">
-            {state.now.mm === null ? '–' : `${withUncertainty(state.now.mm, state.now.expanded_mm)} mm`}
+            {state.now.mm === null ? '–' : `${withUncertainty(state.now.mm, state.now.expanded_mm)} ${lengthUnit()}`}
           </Box>
           <Box textStyle="small">{state.spec.say}</Box>
         </Box>
