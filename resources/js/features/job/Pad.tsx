@@ -5,7 +5,7 @@ import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
-import { lengthUnit, trimmed } from '../../lib/figures';
+import { lengthUnit, shortLength } from '../../lib/figures';
 import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
@@ -261,7 +261,7 @@ const With = () => {
       says="Read with"
       pick="instrument"
       value={instrument.id}
-      options={state.shelf.map((one) => ({ key: one.id, name: `${one.name} ${trimmed(one.resolution_mm)}` }))}
+      options={state.shelf.map((one) => ({ key: one.id, name: `${one.name} ${shortLength(one.resolution_mm)}` }))}
       onChange={chooseInstrument}
       wide={state.spec.points.length < 2}
     />

@@ -6,7 +6,7 @@ import { useWidth } from '../../lib/useWidth';
 import { paint } from '../../theme/paint';
 
 const HEIGHT = 236;
-const MARGIN = { left: 44, right: 26, top: 26, bottom: 34 };
+const MARGIN = { left: 58, right: 26, top: 26, bottom: 34 };
 
 type Scale = { x: (usage: number) => number; y: (play: number) => number; width: number };
 
