@@ -76,6 +76,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('machines/{tag}/controls/{control}/symptoms', [ComplaintController::class, 'start']);
         Route::get('jobs/{job}/sheet', [SheetController::class, 'job']);
         Route::get('machines/{tag}/sheet', [SheetController::class, 'machine']);
+        Route::get('machines/{tag}/service', [MachineController::class, 'service']);
+        Route::get('machines/{tag}/service/sheet', [SheetController::class, 'service']);
         Route::get('machines/{tag}/controls/{control}/blank', [SheetController::class, 'blank']);
         Route::get('export/history', [ExchangeController::class, 'history']);
         Route::get('export/readings', [ExchangeController::class, 'readings']);

@@ -17,6 +17,7 @@ import { keepAnswer } from './offline/register';
 const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
 const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
 const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
+const ServiceScreen = lazy(() => import('./features/machines/ServiceScreen'));
 const JobScreen = lazy(() => import('./features/job/JobScreen'));
 const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
 const SpecScreen = lazy(() => import('./features/specs/SpecScreen'));
@@ -109,6 +110,7 @@ const Screens = () => (
       <Route path="/" element={<BenchScreen />} />
       <Route path="/machines" element={<MachinesScreen />} />
       <Route path="/machines/:tag" element={<MachineScreen />} />
+      <Route path="/machines/:tag/service" element={<ServiceScreen />} />
       <Route path="/machines/:tag/:control/cause" element={<ComplainScreen />} />
       <Route path="/causes" element={<CausesScreen />} />
       <Route path="/causes/:id" element={<ComplaintScreen />} />

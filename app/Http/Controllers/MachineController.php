@@ -10,6 +10,7 @@ use App\Bench\ControlResource;
 use App\Bench\ControlStory;
 use App\Bench\Intakes;
 use App\Bench\Machines;
+use App\Bench\Service;
 use App\Bench\ShopClock;
 use App\Bench\Today;
 use App\Chain\Version;
@@ -18,6 +19,7 @@ use App\Models\Control;
 use App\Models\FormerTag;
 use App\Models\Machine;
 use App\Models\SearchTerms;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -74,6 +76,12 @@ final class MachineController
             'intakes' => Intakes::open($machine),
             'complaints' => Complaints::waiting($machine),
         ]);
+    }
+
+    /** All of its controls in one visit. */
+    public function service(string $tag): JsonResponse
+    {
+        return new JsonResponse(Service::of(Machines::find($tag), CarbonImmutable::now()));
     }
 
     /** @return array{face: int, replaced: bool, read_at: string|null, read_today: bool} */

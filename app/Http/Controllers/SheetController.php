@@ -13,6 +13,7 @@ use App\Sheets\ComplaintSheet;
 use App\Sheets\JobSheet;
 use App\Sheets\MachineSheet;
 use App\Sheets\Paper;
+use App\Sheets\ServiceSheet;
 use Illuminate\Http\Response;
 
 /** What is printed: for the machine's folder, for the owner, and for a day without power. */
@@ -32,6 +33,13 @@ final class SheetController
         $machine = Machines::find($tag);
 
         return $this->paper->of('machine', MachineSheet::of($machine), "{$machine->tag}-history");
+    }
+
+    public function service(string $tag): Response
+    {
+        $machine = Machines::find($tag);
+
+        return $this->paper->of('service', ServiceSheet::of($machine), "{$machine->tag}-service");
     }
 
     public function complaint(string $complaint): Response

@@ -5,6 +5,7 @@ export const keys = {
   bench: ['bench'],
   machines: ['machines'],
   machine: (tag: string) => ['machine', tag],
+  service: (tag: string) => ['service', tag],
   job: (id: string) => ['job', id],
   parts: (id: string) => ['parts', id],
   alike: (id: string) => ['alike', id],

@@ -1,10 +1,11 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
-import type { AddMachineData, ReadMeterData, WearStory } from './contract';
-import { zMachine, zMachinesResponse } from './contract/zod.gen';
+import type { AddMachineData, ReadMeterData, Service, WearStory } from './contract';
+import { zMachine, zMachinesResponse, zService } from './contract/zod.gen';
 import { keys } from './keys';
 
-export type { Intake, Machine, MachineBrief, MachineControl, PastJob, WearStory } from './contract';
+export type { Intake, Machine, MachineBrief, MachineControl, PastJob, Service, WearStory } from './contract';
+export type ServiceStop = Service['stops'][number];
 export type Check = NonNullable<WearStory['next']>['all'][number];
 
 export const machinesQuery = (find: string, retired = false) =>
@@ -18,6 +19,12 @@ export const machineQuery = (tag: string) =>
   queryOptions({
     queryKey: keys.machine(tag),
     queryFn: () => call('GET', `machines/${encodeURIComponent(tag)}`, zMachine),
+  });
+
+export const serviceQuery = (tag: string) =>
+  queryOptions({
+    queryKey: keys.service(tag),
+    queryFn: () => call('GET', `machines/${encodeURIComponent(tag)}/service`, zService),
   });
 
 /** What is done to a machine outside its jobs; each answers with the machine as it stands after. */

@@ -1762,6 +1762,45 @@ export type ComplaintBrief = {
 
 export type LengthStyle = 'mm' | 'in' | 'in8' | 'in16' | 'in32' | 'in64';
 
+export type Service = {
+    tag: string;
+    machine: string;
+    minutes: number;
+    stops: Array<{
+        control: Control;
+        ready: Readiness;
+        minutes: number;
+        covers_shared: Array<string>;
+        may_check: boolean;
+        /**
+         * What was signed on it today.
+         */
+        done: {
+            job: string;
+            outcome: ClosingOutcome | null;
+        } | null;
+    }>;
+    kit: {
+        tools: Array<{
+            what: string;
+            for: Array<string>;
+        }>;
+        covers: Array<{
+            what: string;
+            minutes: number;
+        }>;
+        torques: Array<{
+            what: string;
+            nm: number;
+            of: string;
+        }>;
+        figures: Array<{
+            what: string;
+            says: string;
+        }>;
+    };
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -4810,3 +4849,66 @@ export type OwnUnitsResponses = {
 };
 
 export type OwnUnitsResponse = OwnUnitsResponses[keyof OwnUnitsResponses];
+
+export type ServiceData = {
+    body?: never;
+    path: {
+        /**
+         * The tag on the machine
+         */
+        tag: string;
+    };
+    query?: never;
+    url: '/machines/{tag}/service';
+};
+
+export type ServiceErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type ServiceError = ServiceErrors[keyof ServiceErrors];
+
+export type ServiceResponses = {
+    /**
+     * As it stands
+     */
+    200: Service;
+};
+
+export type ServiceResponse = ServiceResponses[keyof ServiceResponses];
+
+export type ServiceSheetData = {
+    body?: never;
+    path: {
+        tag: string;
+    };
+    query?: never;
+    url: '/machines/{tag}/service/sheet';
+};
+
+export type ServiceSheetErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type ServiceSheetError = ServiceSheetErrors[keyof ServiceSheetErrors];
+
+export type ServiceSheetResponses = {
+    /**
+     * PDF
+     */
+    200: unknown;
+};

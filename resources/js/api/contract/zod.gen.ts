@@ -1701,6 +1701,42 @@ export const zSession = z.object({
     }))
 });
 
+export const zService = z.object({
+    tag: z.string(),
+    machine: z.string(),
+    minutes: z.number(),
+    stops: z.array(z.object({
+        control: zControl,
+        ready: zReadiness,
+        minutes: z.number(),
+        covers_shared: z.array(z.string()),
+        may_check: z.boolean(),
+        done: z.object({
+            job: z.string(),
+            outcome: zClosingOutcome.nullable()
+        }).nullable()
+    })),
+    kit: z.object({
+        tools: z.array(z.object({
+            what: z.string(),
+            for: z.array(z.string())
+        })),
+        covers: z.array(z.object({
+            what: z.string(),
+            minutes: z.number()
+        })),
+        torques: z.array(z.object({
+            what: z.string(),
+            nm: z.number(),
+            of: z.string()
+        })),
+        figures: z.array(z.object({
+            what: z.string(),
+            says: z.string()
+        }))
+    })
+});
+
 /**
  * Signed out
  */
@@ -2032,3 +2068,8 @@ export const zCloseComplaintResponse = zComplaint;
  * As it is from here on
  */
 export const zOwnUnitsResponse = zSession;
+
+/**
+ * As it stands
+ */
+export const zServiceResponse = zService;

@@ -17,6 +17,7 @@ export function useStartJob(machine: string, control: string, check = false) {
       client.setQueryData(keys.job(job.id), job);
       void client.invalidateQueries({ queryKey: keys.bench });
       void client.invalidateQueries({ queryKey: keys.machine(machine) });
+      void client.invalidateQueries({ queryKey: keys.service(machine) });
       void navigate(`/jobs/${job.id}`);
     },
   });

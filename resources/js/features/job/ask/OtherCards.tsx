@@ -37,6 +37,14 @@ export const ClosedCard = () => {
       >
         To {job.machine.tag}
       </LinkButton>
+      <LinkButton
+        to={`/machines/${encodeURIComponent(job.machine.tag)}/service`}
+        look="quiet"
+        textDecoration="none"
+        data-rest
+      >
+        Its other controls
+      </LinkButton>
       <LinkButton to="/" look="quiet" textDecoration="none">
         To the Bench
       </LinkButton>

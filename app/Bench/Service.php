@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Control;
+use App\Models\ControlJob;
+use App\Models\Machine;
+use Carbon\CarbonImmutable;
+use LogicException;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Day\MachineService;
+use VividPull\Core\Day\Readiness;
+use VividPull\Core\Day\ServiceStop;
+
+/** All controls of a machine in one visit: in which order, what to lay out before, and how far it is today. */
+final readonly class Service
+{
+    /** @return array<string, mixed> */
+    public static function of(Machine $machine, CarbonImmutable $now): array
+    {
+        $controls = Control::query()->with(['machine', 'specVersion', 'openJob'])->where('machine_id', $machine->id)->get()->keyBy('key');
+        $states = Today::openStates($controls->values()->toBase());
+        $service = MachineService::of(array_values($controls->map(static fn (Control $control): ServiceStop => self::stop($control, $now))->all()));
+        $done = self::doneToday($machine);
+        $rows = array_map(static function (int $place, ServiceStop $stop) use ($service, $controls, $states, $done): array {
+            $control = $controls->get($stop->key) ?? throw new LogicException("{$stop->key} is no control of it.");
+            $open = $states[$control->id] ?? null;
+
+            return [
+                'control' => ControlResource::of($control, $open),
+                'ready' => $stop->ready->value,
+                'minutes' => (int) round($service->minutesAt($place)),
+                'covers_shared' => $service->sharedBefore($place),
+                'may_check' => self::mayCheck($control, $open),
+                'done' => $done[$control->id] ?? null,
+            ];
+        }, array_keys($service->stops), $service->stops);
+
+        return ['tag' => $machine->tag, 'machine' => $machine->name, 'minutes' => (int) round($service->minutes()), 'stops' => $rows, 'kit' => self::kit($service)];
+    }
+
+    private static function stop(Control $control, CarbonImmutable $now): ServiceStop
+    {
+        $spec = $control->spec();
+
+        return new ServiceStop($control->key, $control->name, Readiness::of($spec->conditions->engine, $control->machine->ran_until?->diffInMinutes($now), false), $spec, $control->fitted(), (float) $control->minutes);
+    }
+
+    private static function mayCheck(Control $control, ?BenchState $open): bool
+    {
+        return $open === null && $control->spec()->aim !== null && $control->summary?->tag === null && Intakes::words($control) === null && Complaints::symptoms($control) === [];
+    }
+
+    /** @return array<int, array{job: string, outcome: string|null}> by control, what was signed last since the day began */
+    private static function doneToday(Machine $machine): array
+    {
+        $since = CarbonImmutable::parse(ShopClock::today(), ShopClock::now()->getTimezone())->utc();
+        $jobs = ControlJob::query()->with('control')->whereIn('control_id', Control::query()->where('machine_id', $machine->id)->select('id'))->where('closed_at', '>=', $since)->orderBy('closed_at')->get();
+
+        return $jobs->mapWithKeys(static fn (ControlJob $job): array => [$job->control_id => ['job' => $job->id, 'outcome' => $job->control->summary?->job === $job->id ? $job->control->summary->outcome->value : null]])->all();
+    }
+
+    /** @return array<string, mixed> what is laid out before anything is begun */
+    private static function kit(MachineService $service): array
+    {
+        $named = static fn (array $of, string $value): array => array_map(static fn (string $name, mixed $one): array => ['what' => $name, $value => $one], array_keys($of), array_values($of));
+
+        return [
+            'tools' => $named($service->tools(), 'for'),
+            'covers' => $named($service->covers(), 'minutes'),
+            'torques' => $service->torques(),
+            'figures' => $named($service->figures(), 'says'),
+        ];
+    }
+}
