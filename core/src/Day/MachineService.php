@@ -128,6 +128,6 @@ final readonly class MachineService
     /** @return list<string> */
     private static function shared(ServiceStop $one, ServiceStop $other): array
     {
-        return array_keys(array_intersect_key($other->covers(), $one->covers()));
+        return array_keys(SharedCovers::of($other->covers(), $one->covers()));
     }
 }

@@ -27,6 +27,6 @@ final readonly class Waiting
     /** @return array<string, float> covers that this control and another of the same machine both want off */
     public function sharedWith(self $other): array
     {
-        return $this->machine === $other->machine ? array_intersect_key($this->covers, $other->covers) : [];
+        return $this->machine === $other->machine ? SharedCovers::of($this->covers, $other->covers) : [];
     }
 }

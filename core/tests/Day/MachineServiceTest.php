@@ -57,6 +57,14 @@ final class MachineServiceTest extends TestCase
         self::assertSame(['cowl' => 6.0], $service->covers());
     }
 
+    public function test_every_adjuster_has_a_boot_of_its_own(): void
+    {
+        $service = MachineService::of([self::stop('lever', cover: 'boot', minutes: 1.0), self::stop('grip', cover: 'boot', minutes: 2.0)]);
+
+        self::assertSame([[], []], array_map($service->sharedBefore(...), [0, 1]));
+        self::assertSame(3.0, $service->minutes());
+    }
+
     public function test_a_cover_is_not_shared_with_what_is_read_in_another_heat(): void
     {
         $service = MachineService::of([self::stop('cold', Readiness::Cold, cover: 'cowl'), self::stop('any', minutes: 1.0), self::stop('late', cover: 'cowl', minutes: 2.0)]);

@@ -86,11 +86,11 @@ const Whole = ({ service }: { service: Service }) => {
 };
 
 const heat = {
-  cold: 'cold, before it runs',
-  any: 'in any heat',
-  cooling: 'once it is cold',
-  soaking: 'once its plates have soaked',
-  hot: 'after it ran',
+  cold: 'Cold, before it runs',
+  any: 'In any heat',
+  cooling: 'Once it is cold',
+  soaking: 'Once its plates have soaked',
+  hot: 'After it ran',
 } as const satisfies Record<ServiceStop['ready'], string>;
 
 const signed = {
