@@ -56,6 +56,9 @@ export const App = () => {
     const answered = (job: Job) => {
       client.setQueryData(keys.job(job.id), job);
       void keepAnswer(`/api/jobs/${job.id}`, job);
+      // Whoever goes there next sees what this entry made of it.
+      for (const queryKey of [keys.bench, keys.machine(job.machine.tag), keys.service(job.machine.tag)])
+        void client.invalidateQueries({ queryKey, refetchType: 'none' });
     };
     outbox.attend(user?.id ?? null, { answered, signedOut, another: ask });
   }, [user?.id, client, signedOut, ask]);
