@@ -9,12 +9,15 @@ use Dompdf\Options;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Http\Response;
 
-/** A view as a sheet of paper, in the fonts of the screens. Nothing is fetched from anywhere. */
+/**
+ * A view as a sheet of paper, in the fonts of the screens. Nothing is fetched from anywhere; the fonts lie with the app, for the packages of the screens
+ * are there to build them and cannot be read by whoever serves.
+ */
 final readonly class Paper
 {
     private const FONTS = [
-        'Atkinson Hyperlegible Next' => ['node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-%d-normal.woff', [400 => 'normal', 700 => 'bold']],
-        'Sofia Sans Condensed' => ['node_modules/@fontsource/sofia-sans-condensed/files/sofia-sans-condensed-latin-%d-normal.woff', [400 => 'normal', 700 => 'bold']],
+        'Atkinson Hyperlegible Next' => ['atkinson-hyperlegible-next-latin-%d-normal.woff', [400 => 'normal', 700 => 'bold']],
+        'Sofia Sans Condensed' => ['sofia-sans-condensed-latin-%d-normal.woff', [400 => 'normal', 700 => 'bold']],
     ];
 
     public function __construct(private Factory $views) {}
@@ -36,7 +39,7 @@ final readonly class Paper
         $folder = storage_path('framework/fonts');
         is_dir($folder) || mkdir($folder, 0775, true);
         $options = new Options(['fontDir' => $folder, 'fontCache' => $folder, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false,
-            'chroot' => [base_path('node_modules/@fontsource'), $folder], 'defaultFont' => 'Atkinson Hyperlegible Next', 'isFontSubsettingEnabled' => true]);
+            'chroot' => [resource_path('fonts'), $folder], 'defaultFont' => 'Atkinson Hyperlegible Next', 'isFontSubsettingEnabled' => true]);
         $paper = new Dompdf($options);
         foreach (self::FONTS as $family => [$file, $weights]) {
             foreach ($weights as $weight => $word) {
@@ -56,7 +59,7 @@ final readonly class Paper
         if (! is_file($file)) {
             // Written beside and moved into place, for two sheets may be asked for at once.
             $half = tempnam($folder, 'font');
-            file_put_contents($half, TrueType::fromWoff((string) file_get_contents(base_path($woff))));
+            file_put_contents($half, TrueType::fromWoff((string) file_get_contents(resource_path("fonts/{$woff}"))));
             rename($half, $file);
         }
 

@@ -51,6 +51,15 @@ final class ServedTest extends TestCase
         self::assertSame(array_map(static fn (int $n): string => "word {$n}", range(0, 19)), array_column(array_filter($seen['state']['log'], static fn (array $row): bool => $row['kind'] === 'note'), 'what'));
     }
 
+    /** Whoever serves is nobody who may read what the screens were built from. */
+    public function test_paper_is_printed_by_the_account_that_serves(): void
+    {
+        $ines = self::client('ines');
+        foreach (['machines/RT-14/sheet', 'machines/RT-14/service/sheet', 'machines/RT-14/controls/clutch/blank'] as $path) {
+            self::assertSame(200, $ines->send('GET', $path)[0], $path);
+        }
+    }
+
     public function test_plain_http_only_says_how_to_trust_the_workshop(): void
     {
         [$status, $headers] = self::get(self::served()->plain.'/machines/RT-14');

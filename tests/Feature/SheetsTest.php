@@ -153,4 +153,16 @@ final class SheetsTest extends TestCase
     {
         return trim((string) preg_replace('/\s+/u', ' ', $text));
     }
+
+    /** The screens are set in the same fonts: what lies with the app is what their packages have. */
+    public function test_paper_is_set_in_the_fonts_of_the_screens(): void
+    {
+        $fonts = (array) glob(resource_path('fonts/*.woff'));
+        self::assertCount(4, $fonts);
+        foreach ($fonts as $font) {
+            $family = preg_replace('/-latin-.*$/', '', basename((string) $font));
+            self::assertFileEquals(base_path("node_modules/@fontsource/{$family}/files/".basename((string) $font)), (string) $font);
+            self::assertFileExists(resource_path("fonts/{$family}-LICENSE"));
+        }
+    }
 }
