@@ -48,7 +48,7 @@ final readonly class Drawing
 
         return match ($kind) {
             'found', 'by_choice' => "<path {$at} d=\"M-8 -6.5H8L0 8Z\" fill=\"#FFFFFF\" stroke=\"".self::AMBER.'" stroke-width="3"/>',
-            'left' => "<rect {$at} x=\"-7\" y=\"-7\" width=\"14\" height=\"14\" fill=\"".self::PETROL.'"/>',
+            'left', 'checked' => "<rect {$at} x=\"-7\" y=\"-7\" width=\"14\" height=\"14\" fill=\"".self::PETROL.'"/>',
             'fit' => "<path {$at} d=\"M-7 0L-2 6L8 -6\" fill=\"none\" stroke=\"".self::PETROL.'" stroke-width="3.6"/>',
             'tagged' => "<path {$at} d=\"M-4 -9H4L9 -4V4L4 9H-4L-9 4V-4Z\" fill=\"".self::RED.'"/>',
             'wrong' => "<path {$at} d=\"M-6 -6L6 6M-6 6L6 -6\" stroke=\"".self::RED.'" stroke-width="3"/>',

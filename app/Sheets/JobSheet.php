@@ -14,6 +14,8 @@ use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Judging\GateState;
+use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Procedure\JobStage;
@@ -41,7 +43,7 @@ final readonly class JobSheet
             'state' => $state,
             'outcome' => $closed?->outcome->value,
             'outcome_words' => $closed === null ? 'Still open: this is no record yet' : self::OUTCOMES[$closed->outcome->value],
-            'reason' => $closed?->outcome === ClosingOutcome::Tagged ? $state->facts->tag?->reason : $state->facts->chosen->byChoice?->reason,
+            'reason' => self::reason($state),
             'from_file' => $signed !== null,
             'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),
@@ -65,6 +67,18 @@ final readonly class JobSheet
             'next' => $control->summary?->job === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
+    }
+
+    /** What stands under how it ended. */
+    private static function reason(BenchState $state): ?string
+    {
+        $untried = array_map(static fn (GateState $gate): string => lcfirst($gate->gate->title), $state->judgement->gatesThat(GateStatus::Unknown));
+
+        return match ($state->facts->closed?->outcome) {
+            ClosingOutcome::Tagged => $state->facts->tag?->reason,
+            ClosingOutcome::Checked => 'Only its play was read: this does not say that it is fit for use.'.($untried === [] ? '' : ' Not tried: '.implode(', ', $untried).'.'),
+            ClosingOutcome::Fit, ClosingOutcome::ByChoice, null => $state->facts->chosen->byChoice?->reason,
+        };
     }
 
     /** The first digits of the chain as it was when the job was closed: what stood before cannot be altered without altering these. */

@@ -154,6 +154,20 @@ final class SheetsTest extends TestCase
         return trim((string) preg_replace('/\s+/u', ' ', $text));
     }
 
+    public function test_a_check_says_on_paper_what_nobody_tried(): void
+    {
+        $id = (string) Str::uuid();
+        $this->signIn('ines')->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch', 'check' => true])->assertCreated();
+        $job = HttpJob::resume($this, $id);
+        $job->line('all ok')->assertOk();
+        $job->line('cold')->assertOk();
+        $job->read('15')->body('closed', ['outcome' => 'checked'])->assertOk();
+        $text = $this->words("/api/jobs/{$id}/sheet");
+        foreach (['Checked: play inside its band', 'does not say that it is fit for use', 'Not tried: inner wire sound'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+    }
+
     /** The screens are set in the same fonts: what lies with the app is what their packages have. */
     public function test_paper_is_set_in_the_fonts_of_the_screens(): void
     {

@@ -27,7 +27,7 @@
   <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ $one['what'] }}</b></td><td class="soft">{{ implode('; ', $one['for']) }}</td></tr>
   @endforeach
   @foreach ($service['kit']['covers'] as $one)
-  <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ ucfirst($one['what']) }} off</b></td><td class="soft">{{ (int) round($one['minutes']) }} min, once</td></tr>
+  <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ ucfirst($one['what']) }} off</b></td><td class="soft">{{ (int) round($one['minutes']) }} min</td></tr>
   @endforeach
   @foreach ($service['kit']['torques'] as $one)
   <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ $one['nm'] }} N·m</b></td><td class="soft">{{ $one['what'] }}, {{ lcfirst($one['of']) }}</td></tr>

@@ -221,7 +221,7 @@ const Kit = ({ service: { kit } }: { service: Service }) => (
     </Part>
     <Part title="Covers that come off" empty="None.">
       {kit.covers.map((one) => (
-        <Line key={one.what} what={one.what} of={`${Math.round(one.minutes)} min, once`} />
+        <Line key={one.what} what={one.what} of={`${Math.round(one.minutes)} min`} />
       ))}
     </Part>
     <Part title="Torques" empty="None is given.">
