@@ -38,6 +38,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('people', [PeopleController::class, 'index']);
         Route::get('bench', [BenchController::class, 'show']);
         Route::get('machines', [MachineController::class, 'index']);
+        Route::get('yard', [MachineController::class, 'yard']);
         Route::get('machines/{tag}', [MachineController::class, 'show']);
         Route::post('machines/{tag}/jobs', [JobController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}', [JobController::class, 'show']);

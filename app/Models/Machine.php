@@ -52,6 +52,22 @@ final class Machine extends Model
         return new Meter(MeterUnit::from($this->usage_unit), (float) $this->usage_reading, (float) $this->usage_before);
     }
 
+    /** @return array<string, mixed> what a list says of it */
+    public function brief(): array
+    {
+        return [
+            'tag' => $this->tag,
+            'plate' => $this->plate,
+            'name' => $this->name,
+            'kind' => $this->kind,
+            'year' => $this->year,
+            'place' => $this->place,
+            'usage' => $this->usage(),
+            'usage_unit' => $this->usage_unit,
+            'retired' => $this->retired_at !== null,
+        ];
+    }
+
     /** Use in all, over meters that were replaced. */
     public function usage(): int
     {

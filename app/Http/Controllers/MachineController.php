@@ -13,6 +13,7 @@ use App\Bench\Machines;
 use App\Bench\Service;
 use App\Bench\ShopClock;
 use App\Bench\Today;
+use App\Bench\Yard;
 use App\Chain\Version;
 use App\Http\Resources\JobResource;
 use App\Models\Control;
@@ -50,7 +51,7 @@ final class MachineController
             })->orWhereIn('id', $former)))
             ->orderByRaw('tag = ? desc, tag', [$find])->limit($find === '' ? 500 : self::MOST_FOUND)->pluck('id');
         $place = $ids->flip();
-        $machines = Machine::query()->whereIn('id', $ids)->get()->sortBy(static fn (Machine $one): int => $place[$one->id] ?? 0)->toBase()->map(self::brief(...))->values()->all();
+        $machines = Machine::query()->whereIn('id', $ids)->get()->sortBy(static fn (Machine $one): int => $place[$one->id] ?? 0)->toBase()->map(static fn (Machine $one): array => $one->brief())->values()->all();
 
         return new JsonResponse(['machines' => $machines]);
     }
@@ -61,7 +62,7 @@ final class MachineController
         $controls = Control::query()->with(['machine', 'specVersion', 'openJob'])->where('machine_id', $machine->id)->orderBy('id')->get();
         $states = Today::openStates($controls);
 
-        return new JsonResponse(self::brief($machine) + [
+        return new JsonResponse($machine->brief() + [
             'meter' => self::meter($machine),
             'etag' => Version::of(Machines::said($machine)),
             'former_tags' => $machine->formerTags()->orderByDesc('until')->pluck('tag')->all(),
@@ -78,6 +79,12 @@ final class MachineController
         ]);
     }
 
+    /** Every machine with how it stands; those that are retired apart. */
+    public function yard(Request $request): JsonResponse
+    {
+        return new JsonResponse(['machines' => Yard::of($request->query('retired') === 'only')]);
+    }
+
     /** All of its controls in one visit. */
     public function service(string $tag): JsonResponse
     {
@@ -90,22 +97,6 @@ final class MachineController
         $last = $machine->meterReadings()->latest('at')->first()?->at;
 
         return ['face' => $machine->usage_reading, 'replaced' => $machine->usage_before !== 0, 'read_at' => $last?->toIso8601String(), 'read_today' => $last !== null && ShopClock::dayOf($last) === ShopClock::today()];
-    }
-
-    /** @return array<string, mixed> */
-    private static function brief(Machine $machine): array
-    {
-        return [
-            'tag' => $machine->tag,
-            'plate' => $machine->plate,
-            'name' => $machine->name,
-            'kind' => $machine->kind,
-            'year' => $machine->year,
-            'place' => $machine->place,
-            'usage' => $machine->usage(),
-            'usage_unit' => $machine->usage_unit,
-            'retired' => $machine->retired_at !== null,
-        ];
     }
 
     /** @return array<string, mixed> */

@@ -1,10 +1,19 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
 import type { AddMachineData, ReadMeterData, Service, WearStory } from './contract';
-import { zMachine, zMachinesResponse, zService } from './contract/zod.gen';
+import { zMachine, zMachinesResponse, zService, zYardResponse } from './contract/zod.gen';
 import { keys } from './keys';
 
-export type { Intake, Machine, MachineBrief, MachineControl, PastJob, Service, WearStory } from './contract';
+export type {
+  Intake,
+  Machine,
+  MachineBrief,
+  MachineControl,
+  PastJob,
+  Service,
+  WearStory,
+  YardMachine,
+} from './contract';
 export type ServiceStop = Service['stops'][number];
 export type Check = NonNullable<WearStory['next']>['all'][number];
 
@@ -13,6 +22,12 @@ export const machinesQuery = (find: string, retired = false) =>
     queryKey: [...keys.machines, find, retired],
     queryFn: () =>
       call('GET', `machines?find=${encodeURIComponent(find)}${retired ? '&retired=too' : ''}`, zMachinesResponse),
+  });
+
+export const yardQuery = (retired: boolean) =>
+  queryOptions({
+    queryKey: [...keys.machines, 'yard', retired],
+    queryFn: () => call('GET', retired ? 'yard?retired=only' : 'yard', zYardResponse),
   });
 
 export const machineQuery = (tag: string) =>

@@ -1801,6 +1801,27 @@ export type Service = {
     };
 };
 
+export type YardMachine = {
+    tag: string;
+    plate: string | null;
+    name: string;
+    kind: string;
+    year: number;
+    place: string;
+    usage: number;
+    usage_unit: MeterUnit;
+    retired: boolean;
+    due_on: string | null;
+    is_due: boolean;
+    controls: Array<{
+        key: string;
+        name: string;
+        mark: ControlMark;
+    }>;
+};
+
+export type ControlMark = 'tagged' | 'in_work' | 'left_open' | 'fit' | 'checked' | 'never';
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -1932,7 +1953,7 @@ export type MachinesError = MachinesErrors[keyof MachinesErrors];
 
 export type MachinesResponses = {
     /**
-     * Those found; all of them for an empty search
+     * Those found; the first five hundred for an empty search
      */
     200: {
         machines: Array<MachineBrief>;
@@ -4912,3 +4933,32 @@ export type ServiceSheetResponses = {
      */
     200: unknown;
 };
+
+export type YardData = {
+    body?: never;
+    path?: never;
+    query?: {
+        retired?: 'only';
+    };
+    url: '/yard';
+};
+
+export type YardErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type YardError = YardErrors[keyof YardErrors];
+
+export type YardResponses = {
+    /**
+     * By tag; those that are retired, or all others
+     */
+    200: {
+        machines: Array<YardMachine>;
+    };
+};
+
+export type YardResponse = YardResponses[keyof YardResponses];

@@ -1737,6 +1737,34 @@ export const zService = z.object({
     })
 });
 
+export const zControlMark = z.enum([
+    'tagged',
+    'in_work',
+    'left_open',
+    'fit',
+    'checked',
+    'never'
+]);
+
+export const zYardMachine = z.object({
+    tag: z.string(),
+    plate: z.string().nullable(),
+    name: z.string(),
+    kind: z.string(),
+    year: z.int(),
+    place: z.string(),
+    usage: z.int(),
+    usage_unit: zMeterUnit,
+    retired: z.boolean(),
+    due_on: z.iso.date().nullable(),
+    is_due: z.boolean(),
+    controls: z.array(z.object({
+        key: z.string(),
+        name: z.string(),
+        mark: zControlMark
+    }))
+});
+
 /**
  * Signed out
  */
@@ -1758,7 +1786,7 @@ export const zSignInResponse = zSession;
 export const zBenchResponse = zBenchDay;
 
 /**
- * Those found; all of them for an empty search
+ * Those found; the first five hundred for an empty search
  */
 export const zMachinesResponse = z.object({
     machines: z.array(zMachineBrief)
@@ -2073,3 +2101,10 @@ export const zOwnUnitsResponse = zSession;
  * As it stands
  */
 export const zServiceResponse = zService;
+
+/**
+ * By tag; those that are retired, or all others
+ */
+export const zYardResponse = z.object({
+    machines: z.array(zYardMachine)
+});

@@ -1,26 +1,32 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type MachineBrief, machinesQuery } from '../../api/machines';
-import { Button, Sheet } from '../../components/Buttons';
+import { type YardMachine, yardQuery } from '../../api/machines';
+import { Button, Choice, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
+import { Mark, type MarkKind } from '../../components/Marks';
 import { Empty, Failure, Loading } from '../../components/States';
 import { capital } from '../../lib/capital';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
+import { due } from '../../lib/time';
 import { NewMachine } from './NewMachine';
 
-const Card = chakra(Link);
+const Row = chakra(Link);
 
-/** The yard, tag by tag, as it hangs on the board. */
+/** So many rows are drawn at once; more when they are asked for. */
+const AT_ONCE = 60;
+
+/** The yard, a machine a row, with how each of its controls stands. */
 export default function MachinesScreen() {
-  const { data, error, refetch } = useQuery(machinesQuery(''));
+  const [retired, setRetired] = useState(false);
+  const { data, error, refetch } = useQuery(yardQuery(retired));
   return (
     <Frame>
       {data !== undefined ? (
-        <Yard machines={data.machines} />
+        <Yard machines={data.machines} retired={retired} onRetired={() => setRetired(!retired)} />
       ) : error !== null ? (
         <Failure error={error} retry={() => refetch()} />
       ) : (
@@ -30,19 +36,77 @@ export default function MachinesScreen() {
   );
 }
 
-const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
+const states = [
+  { key: 'all', label: 'All', holds: () => true },
+  {
+    key: 'tagged',
+    label: 'Do not run',
+    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'tagged'),
+  },
+  { key: 'due', label: 'Due', holds: (one: YardMachine) => one.is_due },
+  {
+    key: 'in_work',
+    label: 'In work',
+    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'in_work'),
+  },
+  {
+    key: 'left_open',
+    label: 'Left open',
+    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'left_open'),
+  },
+] as const;
+
+const orders = [
+  { key: 'tag', label: 'by tag', of: (one: YardMachine) => one.tag },
+  { key: 'due', label: 'by due date', of: (one: YardMachine) => one.due_on ?? '9999' },
+  { key: 'name', label: 'by name', of: (one: YardMachine) => one.name },
+  { key: 'place', label: 'by place', of: (one: YardMachine) => one.place },
+] as const;
+
+const alphabetical = new Intl.Collator('en', { numeric: true });
+
+type Asked = { words: string; state: string; kind: string; place: string; order: string };
+
+function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMachine[] {
+  const words = asked.words.toLowerCase().split(/\s+/).filter(Boolean);
+  const holds = states.find((one) => one.key === asked.state)?.holds ?? (() => true);
+  const of = orders.find((one) => one.key === asked.order)?.of ?? ((one: YardMachine) => one.tag);
+  const those = machines.filter((one) => {
+    const said = `${one.tag} ${one.plate ?? ''} ${one.name} ${one.kind} ${one.place}`.toLowerCase();
+    return (
+      holds(one) &&
+      (asked.kind === '' || one.kind === asked.kind) &&
+      (asked.place === '' || one.place === asked.place) &&
+      words.every((word) => said.includes(word))
+    );
+  });
+
+  return those.sort((a, b) => alphabetical.compare(of(a), of(b)) || alphabetical.compare(a.tag, b.tag));
+}
+
+type YardProps = { machines: readonly YardMachine[]; retired: boolean; onRetired: () => void };
+
+const Yard = ({ machines, retired, onRetired }: YardProps) => {
   const person = useSignedIn();
   const [adding, setAdding] = useState(false);
-  const kinds = [...new Set(machines.map((machine) => machine.kind))];
+  const [asked, setAsked] = useState<Asked>({ words: '', state: 'all', kind: '', place: '', order: 'tag' });
+  const [many, setMany] = useState(AT_ONCE);
+  const late = useDeferredValue(asked);
+  const rows = useMemo(() => shown(machines, late), [machines, late]);
   return (
     <>
-      <Flex alignItems="baseline" gap="4" marginBottom="4">
+      <Flex alignItems="baseline" gap="4" marginBottom="3" flexWrap="wrap">
         <Heading as="h1" fontSize="2xl">
-          Machines
+          {retired ? 'Retired machines' : 'Machines'}
         </Heading>
-        <Box color="soft" flex="1">
-          {machines.length} in the yard
+        <Box color="soft" flex="1" aria-live="polite" data-shown={rows.length}>
+          {rows.length === machines.length
+            ? `${machines.length} ${retired ? 'retired' : 'in the yard'}`
+            : `${rows.length} of ${machines.length}`}
         </Box>
+        <Button look="quiet" onClick={onRetired} data-retired>
+          {retired ? 'Those in the yard' : 'Retired ones'}
+        </Button>
         {person.may_keep_shop && (
           <Button look="vivid" onClick={() => setAdding(true)} data-primary>
             Add a machine
@@ -50,50 +114,183 @@ const Yard = ({ machines }: { machines: readonly MachineBrief[] }) => {
         )}
       </Flex>
       {adding && <NewMachine onClose={() => setAdding(false)} />}
-      {machines.length === 0 && (
-        <Empty title="No machines yet">The workshop's machines show here once they are entered.</Empty>
+      {machines.length === 0 ? (
+        <Empty title={retired ? 'None is retired' : 'No machines yet'}>
+          {retired ? 'A lead retires one on its page.' : "The workshop's machines show here once they are entered."}
+        </Empty>
+      ) : (
+        <>
+          <Sift machines={machines} asked={asked} onAsk={setAsked} />
+          {rows.length === 0 ? (
+            <Empty title="None of them">Ask for less: another word, kind, place or state.</Empty>
+          ) : (
+            <Sheet overflow="hidden">
+              <ul>
+                {rows.slice(0, many).map((machine) => (
+                  <MachineRow key={machine.tag} machine={machine} />
+                ))}
+              </ul>
+            </Sheet>
+          )}
+          {rows.length > many && (
+            <Button look="plain" marginTop="3" onClick={() => setMany(many + 5 * AT_ONCE)} data-more>
+              {counted(rows.length - many)} more
+            </Button>
+          )}
+        </>
       )}
-      {kinds.map((kind) => (
-        <Box as="section" key={kind} marginBottom="6" aria-label={kind}>
-          <Heading as="h2" fontSize="lg" marginBottom="2">
-            {plural(kind)}
-          </Heading>
-          <Grid templateColumns="repeat(auto-fill, minmax(17rem, 1fr))" gap="3">
-            {machines
-              .filter((machine) => machine.kind === kind)
-              .map((machine) => (
-                <Sheet key={machine.tag} overflow="hidden">
-                  <Card
-                    to={`/machines/${encodeURIComponent(machine.tag)}`}
-                    display="flex"
-                    gap="3"
-                    alignItems="center"
-                    padding="3"
-                    minHeight="4.25rem"
-                    textDecoration="none"
-                    color="ink"
-                    _hover={{ bg: 'well' }}
-                    _focusVisible={{ outlineOffset: '-3px' }}
-                  >
-                    <Box width="5.25rem" flexShrink="0">
-                      <MachineTag tag={machine.tag} />
-                    </Box>
-                    <Box minWidth="0">
-                      <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
-                        {machine.name}
-                      </Box>
-                      <Box textStyle="small">
-                        {machine.place} · {counted(machine.usage)} {machine.usage_unit}
-                      </Box>
-                    </Box>
-                  </Card>
-                </Sheet>
-              ))}
-          </Grid>
-        </Box>
-      ))}
     </>
   );
 };
 
-const plural = (kind: string) => `${capital(kind)}s`;
+type SiftProps = { machines: readonly YardMachine[]; asked: Asked; onAsk: (asked: Asked) => void };
+
+/** What is asked for: a state, words, a kind, a place, and an order. */
+const Sift = ({ machines, asked, onAsk }: SiftProps) => {
+  const values = (of: (one: YardMachine) => string) => [...new Set(machines.map(of))].sort(alphabetical.compare);
+  return (
+    <Flex gap="2" flexWrap="wrap" marginBottom="3" role="group" aria-label="Which machines">
+      {states.map(({ key, label, holds }) => (
+        <Button
+          key={key}
+          look={asked.state === key ? 'dark' : 'plain'}
+          aria-pressed={asked.state === key}
+          onClick={() => onAsk({ ...asked, state: key })}
+          data-state={key}
+        >
+          {label} {key === 'all' ? '' : machines.filter(holds).length}
+        </Button>
+      ))}
+      <Box flex="1 1 11rem">
+        <Field
+          aria-label="Words: tag, plate, name or place"
+          placeholder="tag, plate, name or place"
+          value={asked.words}
+          onChange={(event) => onAsk({ ...asked, words: event.target.value })}
+          data-words
+        />
+      </Box>
+      <Pick
+        says="Kind"
+        all="any kind"
+        values={values((one) => one.kind)}
+        value={asked.kind}
+        onPick={(kind) => onAsk({ ...asked, kind })}
+      />
+      <Pick
+        says="Place"
+        all="any place"
+        values={values((one) => one.place)}
+        value={asked.place}
+        onPick={(place) => onAsk({ ...asked, place })}
+      />
+      <Box flex="0 1 9rem">
+        <Choice
+          aria-label="Order"
+          value={asked.order}
+          onChange={(event) => onAsk({ ...asked, order: event.target.value })}
+        >
+          {orders.map((one) => (
+            <option key={one.key} value={one.key}>
+              {one.label}
+            </option>
+          ))}
+        </Choice>
+      </Box>
+    </Flex>
+  );
+};
+
+type PickProps = {
+  says: string;
+  all: string;
+  values: readonly string[];
+  value: string;
+  onPick: (value: string) => void;
+};
+
+const Pick = ({ says, all, values, value, onPick }: PickProps) => (
+  <Box flex="0 1 11rem">
+    <Choice aria-label={says} value={value} onChange={(event) => onPick(event.target.value)}>
+      <option value="">{all}</option>
+      {values.map((one) => (
+        <option key={one} value={one}>
+          {capital(one)}
+        </option>
+      ))}
+    </Choice>
+  </Box>
+);
+
+const marks = {
+  tagged: { mark: 'tag', says: 'do not run' },
+  in_work: { mark: 'now', says: 'in work' },
+  left_open: { mark: 'found', says: 'left open' },
+  fit: { mark: 'inside', says: 'fit for use' },
+  checked: { mark: 'left', says: 'checked' },
+  never: { mark: 'to_do', says: 'never worked on here' },
+} as const satisfies Record<YardMachine['controls'][number]['mark'], { mark: MarkKind; says: string }>;
+
+const columns = { base: '6.5rem 1fr', md: '6.5rem minmax(11rem, 1fr) 2fr 10rem' };
+
+const MachineRow = ({ machine }: { machine: YardMachine }) => (
+  <chakra.li borderTopWidth="thin" borderColor="line" _first={{ borderTopWidth: '0' }}>
+    <Row
+      to={`/machines/${encodeURIComponent(machine.tag)}`}
+      display="grid"
+      gridTemplateColumns={columns}
+      columnGap="4"
+      rowGap="1"
+      alignItems="center"
+      paddingInline="4"
+      paddingBlock="2.5"
+      minHeight="4rem"
+      textDecoration="none"
+      color="ink"
+      _hover={{ bg: 'well' }}
+      _focusVisible={{ outlineOffset: '-3px' }}
+      data-machine={machine.tag}
+    >
+      <MachineTag tag={machine.tag} stop={machine.controls.some(({ mark }) => mark === 'tagged')} />
+      <Box minWidth="0">
+        <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
+          {machine.name}
+        </Box>
+        <Box textStyle="small">
+          {machine.place} · {counted(machine.usage)}&nbsp;{machine.usage_unit}
+        </Box>
+      </Box>
+      <Flex
+        gap="3"
+        rowGap="1"
+        flexWrap="wrap"
+        gridColumn={{ base: '1 / -1', md: 'auto' }}
+        role="list"
+        aria-label="How its controls stand"
+      >
+        {machine.controls.map((one) => (
+          <Flex key={one.key} gap="1.5" alignItems="center" role="listitem" data-mark={one.mark}>
+            <Mark kind={marks[one.mark].mark} size="0.95em" />
+            <Box fontSize="sm">
+              {one.name}
+              {['fit', 'never'].includes(one.mark) ? (
+                <chakra.span srOnly>, {marks[one.mark].says}</chakra.span>
+              ) : (
+                <b>, {marks[one.mark].says}</b>
+              )}
+            </Box>
+          </Flex>
+        ))}
+        {machine.controls.length === 0 && <Box color="soft">no control yet</Box>}
+      </Flex>
+      <Box
+        gridColumn={{ base: '1 / -1', md: 'auto' }}
+        textAlign={{ md: 'right' }}
+        fontWeight={machine.is_due ? 'bold' : 'normal'}
+        color={machine.is_due ? 'ink' : 'soft'}
+      >
+        {machine.due_on !== null && `due ${due(machine.due_on)}`}
+      </Box>
+    </Row>
+  </chakra.li>
+);

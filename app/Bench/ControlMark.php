@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+/** How a control stands, at a glance: what matters most of it. */
+enum ControlMark: string
+{
+    case Tagged = 'tagged';
+    case InWork = 'in_work';
+    /** Left outside its band by choice, or with a fault. */
+    case LeftOpen = 'left_open';
+    case Fit = 'fit';
+    case Checked = 'checked';
+    case Never = 'never';
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Control;
+use App\Models\Machine;
+use Carbon\CarbonImmutable;
+use Tests\Support\HttpJob;
+use Tests\Support\Yard as Fleet;
+use Tests\TestCase;
+
+/** How every machine stands, at a glance, over HTTP. */
+final class YardTest extends TestCase
+{
+    /** @return array<string, string> marks of a machine, by control */
+    private function marks(string $tag = 'RT-14'): array
+    {
+        $machines = array_column($this->getJson('/api/yard')->assertOk()->json('machines'), null, 'tag');
+
+        return array_column($machines[$tag]['controls'], 'mark', 'key');
+    }
+
+    public function test_each_control_shows_what_matters_most_of_it(): void
+    {
+        $this->signIn('ines');
+        self::assertSame(['clutch' => 'never', 'throttle' => 'never'], $this->marks());
+        $job = HttpJob::open($this)->ready();
+        self::assertSame('in_work', $this->marks()['clutch']);
+        $job->line('tag frayed behind the lever')->assertOk();
+        self::assertSame('tagged', $this->marks()['clutch'], 'a tag hung in a job that is still open counts');
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        self::assertSame('tagged', $this->marks()['clutch']);
+        $again = HttpJob::open($this);
+        self::assertSame('tagged', $this->marks()['clutch'], 'until a lead lifts it');
+        self::assertNotSame($job->id, $again->id);
+    }
+
+    public function test_it_knows_what_is_due_by_day_and_by_use(): void
+    {
+        $this->signIn('ines');
+        $control = Control::query()->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))->where('key', 'clutch')->firstOrFail();
+        $due = function () use ($control): array {
+            $machine = array_column($this->getJson('/api/yard')->json('machines'), null, 'tag')[$control->machine->tag];
+
+            return [$machine['is_due'], $machine['due_on']];
+        };
+        $control->forceFill(['due_on' => '2099-01-01', 'due_usage' => null])->save();
+        self::assertSame([false, '2099-01-01'], $due());
+        $control->forceFill(['due_usage' => $control->machine->usage()])->save();
+        self::assertSame([true, CarbonImmutable::now()->toDateString()], $due());
+        $control->forceFill(['due_on' => '2020-01-01', 'due_usage' => null])->save();
+        self::assertSame([true, '2020-01-01'], $due());
+    }
+
+    public function test_retired_ones_stand_apart_and_none_is_left_out(): void
+    {
+        Fleet::fill();
+        $all = Machine::query()->count();
+        Machine::query()->where('tag', 'RT-14')->update(['retired_at' => CarbonImmutable::now(), 'retired_why' => 'sold']);
+        $this->signIn('office');
+        self::assertCount($all - 1, $this->getJson('/api/yard')->json('machines'));
+        self::assertSame(['RT-14'], array_column($this->getJson('/api/yard?retired=only')->json('machines'), 'tag'));
+        Machine::query()->insert(array_map(static fn (int $n): array => ['tag' => "ZZ-{$n}", 'name' => 'Many', 'kind' => 'mower', 'year' => 2020, 'place' => 'yard', 'usage_reading' => 0, 'usage_unit' => 'h'], range(1000, 1700)));
+        self::assertCount($all + 700, $this->getJson('/api/yard')->json('machines'));
+    }
+}
