@@ -36,7 +36,7 @@ final class ScreensTest extends BrowserTestCase
         $this->click('[role=combobox]')->keys('zz')->see('No machine answers to “zz”')->accessible('a search that finds nothing');
         $this->answering('/api/bench', ['day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'present' => [], 'queue' => [], 'done' => [], 'intakes' => [], 'complaints' => [], 'carry_on' => null, 'tagged' => [], 'due' => []]);
         $this->visit('/')->see('Nothing waits on the bench', 'No machine is tagged.')->accessible('an empty bench');
-        $this->answering('/api/machines', ['machines' => []])->visit('/machines')->see('No machines yet')->accessible('an empty yard');
+        $this->answering('/api/yard', ['machines' => []])->visit('/machines')->see('No machines yet')->accessible('an empty yard');
     }
 
     public function test_a_viewer_reads_along_and_nothing_more(): void

@@ -8,12 +8,16 @@ use App\Models\Control;
 use App\Models\Machine;
 use Carbon\CarbonImmutable;
 use Tests\Support\HttpJob;
-use Tests\Support\Yard as Fleet;
 use Tests\TestCase;
 
 /** How every machine stands, at a glance, over HTTP. */
 final class YardTest extends TestCase
 {
+    private function clutch(): string
+    {
+        return $this->marks()['clutch'];
+    }
+
     /** @return array<string, string> marks of a machine, by control */
     private function marks(string $tag = 'RT-14'): array
     {
@@ -27,13 +31,13 @@ final class YardTest extends TestCase
         $this->signIn('ines');
         self::assertSame(['clutch' => 'never', 'throttle' => 'never'], $this->marks());
         $job = HttpJob::open($this)->ready();
-        self::assertSame('in_work', $this->marks()['clutch']);
+        self::assertSame('in_work', $this->clutch());
         $job->line('tag frayed behind the lever')->assertOk();
-        self::assertSame('tagged', $this->marks()['clutch'], 'a tag hung in a job that is still open counts');
+        self::assertSame('tagged', $this->clutch(), 'a tag hung in a job that is still open counts');
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
-        self::assertSame('tagged', $this->marks()['clutch']);
+        self::assertSame('tagged', $this->clutch());
         $again = HttpJob::open($this);
-        self::assertSame('tagged', $this->marks()['clutch'], 'until a lead lifts it');
+        self::assertSame('tagged', $this->clutch(), 'until a lead lifts it');
         self::assertNotSame($job->id, $again->id);
     }
 
@@ -56,7 +60,6 @@ final class YardTest extends TestCase
 
     public function test_retired_ones_stand_apart_and_none_is_left_out(): void
     {
-        Fleet::fill();
         $all = Machine::query()->count();
         Machine::query()->where('tag', 'RT-14')->update(['retired_at' => CarbonImmutable::now(), 'retired_why' => 'sold']);
         $this->signIn('office');
