@@ -18,16 +18,6 @@ export const MachineActions = ({ machine }: { machine: Machine }) => {
     <Flex gap="2" flexWrap="wrap" marginLeft={{ md: 'auto' }} data-screen-only>
       {person.may_log && (
         <>
-          {machine.controls.length > 1 && !machine.retired && (
-            <LinkButton
-              to={`/machines/${encodeURIComponent(machine.tag)}/service`}
-              look="plain"
-              textDecoration="none"
-              data-service
-            >
-              Service it all
-            </LinkButton>
-          )}
           <Button look="plain" onClick={() => setOpen('report')} data-report>
             Something feels odd
           </Button>

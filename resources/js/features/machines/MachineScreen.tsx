@@ -80,6 +80,16 @@ const Whole = ({ machine }: { machine: Machine }) => {
       )}
       <Grid templateColumns={{ base: '1fr', lg: '20.5rem 1fr' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" role="group" aria-label="Controls">
+          {machine.controls.length > 1 && !machine.retired && (
+            <LinkButton
+              to={`/machines/${encodeURIComponent(machine.tag)}/service`}
+              look="plain"
+              textDecoration="none"
+              data-service
+            >
+              Service all {machine.controls.length} controls
+            </LinkButton>
+          )}
           {machine.controls.map((one) => (
             <ControlCard
               key={one.key}
