@@ -1,18 +1,16 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
-import { Link } from 'react-router';
+import { Box, Flex } from '@chakra-ui/react';
 import type { BenchRow } from '../../api/bench';
 import { Button } from '../../components/Buttons';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
+import { RowLink } from '../../components/RowLink';
 import { bandText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { clock, duration, moment } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
 import { placeOf } from './place';
-
-const Row = chakra(Link);
 
 const columns = { base: '1fr auto', md: '6.5rem 1fr 1fr 11rem 6.5rem' };
 
@@ -22,22 +20,11 @@ export const QueueRow = ({ row, fitted }: QueueRowProps) => {
   const { control } = row;
   return (
     <Flex borderTopWidth="thin" borderColor="line" _first={{ borderTopWidth: '0' }} alignItems="center">
-      <Row
+      <RowLink
         to={placeOf(row)}
         flex="1"
         minWidth="0"
-        display="grid"
         gridTemplateColumns={columns}
-        columnGap="4"
-        rowGap="1"
-        alignItems="center"
-        paddingInline="4"
-        paddingBlock="2.5"
-        minHeight="4rem"
-        textDecoration="none"
-        color="ink"
-        _hover={{ bg: 'well' }}
-        _focusVisible={{ outlineOffset: '-3px' }}
         data-row={`${row.tag} ${control.key}`}
       >
         <Box gridColumn={{ base: '1', md: 'auto' }}>
@@ -78,7 +65,7 @@ export const QueueRow = ({ row, fitted }: QueueRowProps) => {
           {fitted && <Whose row={row} />}
           {row.covers_shared.length > 0 && <Box textStyle="small">{row.covers_shared.join(', ')} off already</Box>}
         </Box>
-      </Row>
+      </RowLink>
       <CheckNow row={row} />
     </Flex>
   );

@@ -1,20 +1,18 @@
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { type YardMachine, yardQuery } from '../../api/machines';
 import { Button, Choice, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
+import { RowLink } from '../../components/RowLink';
 import { Empty, Failure, Loading } from '../../components/States';
 import { capital } from '../../lib/capital';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due } from '../../lib/time';
 import { NewMachine } from './NewMachine';
-
-const Row = chakra(Link);
 
 /** So many rows are drawn at once; more when they are asked for. */
 const AT_ONCE = 60;
@@ -235,20 +233,9 @@ const columns = { base: '6.5rem 1fr', md: '6.5rem minmax(11rem, 1fr) 2fr 10rem' 
 
 const MachineRow = ({ machine }: { machine: YardMachine }) => (
   <chakra.li borderTopWidth="thin" borderColor="line" _first={{ borderTopWidth: '0' }}>
-    <Row
+    <RowLink
       to={`/machines/${encodeURIComponent(machine.tag)}`}
-      display="grid"
       gridTemplateColumns={columns}
-      columnGap="4"
-      rowGap="1"
-      alignItems="center"
-      paddingInline="4"
-      paddingBlock="2.5"
-      minHeight="4rem"
-      textDecoration="none"
-      color="ink"
-      _hover={{ bg: 'well' }}
-      _focusVisible={{ outlineOffset: '-3px' }}
       data-machine={machine.tag}
     >
       <MachineTag tag={machine.tag} stop={machine.controls.some(({ mark }) => mark === 'tagged')} />
@@ -291,6 +278,6 @@ const MachineRow = ({ machine }: { machine: YardMachine }) => (
       >
         {machine.due_on !== null && `due ${due(machine.due_on)}`}
       </Box>
-    </Row>
+    </RowLink>
   </chakra.li>
 );
