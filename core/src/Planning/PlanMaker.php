@@ -125,6 +125,12 @@ final readonly class PlanMaker
         return null;
     }
 
+    /** Both the place past it and the place that is come back to. */
+    private static function hasRoom(Adjuster $adjuster, Steps $at, Steps $past, Steps $home): bool
+    {
+        return $adjuster->safe()->contains($at->plus($past)) && $adjuster->safe()->contains($at->plus($home));
+    }
+
     /** Past and back with one adjuster so that the last turn goes this way; null where that is no surer, or there is no room. */
     private function finishing(Adjuster $adjuster, float $way, float $surer): ?AdjustmentPlan
     {
@@ -137,7 +143,7 @@ final readonly class PlanMaker
         $back = $options->slack * $way > 0.0 ? $past : -$past;
         $there = Steps::fromCount(($net - $back) * $options->step);
         $shift = $net * $options->slack;
-        if ($there->isNone() || $window->chance($shift) <= $surer || $window->chance($shift) < ShiftWindow::LEAST || ($at !== null && ! $adjuster->safe()->contains($at->plus($there)))) {
+        if ($there->isNone() || $window->chance($shift) <= $surer || $window->chance($shift) < ShiftWindow::LEAST || ($at !== null && ! self::hasRoom($adjuster, $at, $there, Steps::fromCount($net * $options->step)))) {
             return null;
         }
 

@@ -6,6 +6,8 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\MadeUp;
@@ -35,6 +37,16 @@ final class NoDeadEndTest extends TestCase
     {
         for ($walk = 0; $walk < self::WALKS; $walk++) {
             self::assertGreaterThan(0, Walk::through(FamilyJob::of($key), 500 + $walk, self::STEPS, $key->value));
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_nor_of_one_that_was_brought_in_with_all_that_can_feel_wrong(FamilyKey $key): void
+    {
+        $symptoms = array_map(static fn (Symptom $one): string => $one->value, Causes::of($key)->symptoms);
+        // One of these once was sent past the end of its thread and back.
+        for ($walk = 0; $walk < self::WALKS / 2; $walk++) {
+            self::assertGreaterThan(0, Walk::through(FamilyJob::of($key, ['symptoms' => $symptoms]), 700 + $walk, 2 * self::STEPS, "{$key->value} with a complaint"));
         }
     }
 

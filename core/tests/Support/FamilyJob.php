@@ -12,7 +12,8 @@ use VividPull\Core\Wire\AimCodec;
 /** A job of any family, as a spec of it begins, with one barrel under a belt cover. */
 final class FamilyJob
 {
-    public static function of(FamilyKey $key): TestJob
+    /** @param  array<string, mixed>  $standing  beside its shelf and positions */
+    public static function of(FamilyKey $key, array $standing = []): TestJob
     {
         $start = Families::of($key)->starting();
         $plays = $start->aims === [] && Families::of($key)->notSettable() === null;
@@ -24,6 +25,6 @@ final class FamilyJob
                     ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 10, 'access' => ['minutes' => 2, 'cover' => 'belt cover']],
                 ]]],
                 'working_end' => $start->workingEnd,
-            ], ['barrel' => 3.0]);
+            ], ['barrel' => 3.0], $standing);
     }
 }
