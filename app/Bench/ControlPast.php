@@ -89,9 +89,18 @@ final readonly class ControlPast
     /** The day that the last signature named for the next look. */
     public function namedDay(): ?string
     {
-        $closed = $this->closed();
+        $checked = '';
+        foreach (array_reverse($this->closed()) as $job) {
+            $closing = $this->closings->get($job->id);
+            $named = $closing->body['next_check'] ?? null;
+            if ($closing === null || ($closing->body['outcome'] ?? null) !== ClosingOutcome::Checked->value || $named !== null) {
+                // A check before that day does not put it off.
+                return $named !== null && $named > $checked ? $named : null;
+            }
+            $checked = max($checked, substr($closing->at, 0, 10));
+        }
 
-        return $closed === [] ? null : $this->closings->get($closed[count($closed) - 1]->id)?->body['next_check'] ?? null;
+        return null;
     }
 
     /** @return list<string> what was taken up again and again within the last year */
@@ -139,6 +148,7 @@ final readonly class ControlPast
                 'too_tight', 'taut' => FoundSide::Tight,
                 default => FoundSide::Inside,
             },
+            ($this->closings->get($job->id)->body['outcome'] ?? null) !== ClosingOutcome::Checked->value,
         );
     }
 

@@ -38,9 +38,22 @@ final readonly class ControlStory
         $next = $looks === [] ? null : NextCheck::after(
             $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks), $past->namedDay(),
             Families::of($control->spec()->family)->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
+            self::lastWhole($looks),
         );
 
         return new self($past, $looks, $unit, $story, $next);
+    }
+
+    /**
+     * The last that was looked over and proved; where there is none, nothing is known from before the first.
+     *
+     * @param  non-empty-list<JobRecord>  $looks
+     */
+    private static function lastWhole(array $looks): JobRecord
+    {
+        $whole = array_filter($looks, static fn (JobRecord $one): bool => $one->isWhole);
+
+        return $whole === [] ? $looks[0] : $whole[array_key_last($whole)];
     }
 
     /** What the core makes of its past, where play is read. */

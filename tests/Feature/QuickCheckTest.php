@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Control;
 use App\Models\ControlJob;
+use App\Models\EntryRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Tests\Support\HttpJob;
 use Tests\Support\Yard;
@@ -82,6 +84,42 @@ final class QuickCheckTest extends TestCase
         $job->ready();
         $job->read('25.5', '25.5', '25.5');
         self::assertStringContainsString('cannot sign a job off', (string) $job->body('closed', ['outcome' => 'checked'])->assertStatus(422)->json('detail'));
+    }
+
+    /** Nobody looked at its wire: what the book and practice want is not put off by reading its play. */
+    public function test_a_check_does_not_put_off_the_whole_job(): void
+    {
+        $this->signIn('ines');
+        $whole = HttpJob::open($this)->ready()->read('15', '15', '15');
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
+            $whole->line($answer)->assertOk();
+        }
+        $whole->body('closed', ['outcome' => 'fit'])->assertOk();
+        // As if it had been signed two months ago.
+        $then = CarbonImmutable::now()->subMonths(2);
+        ControlJob::query()->whereKey($whole->id)->toBase()->update(['opened_at' => $then, 'closed_at' => $then]);
+        EntryRow::query()->where('job_id', $whole->id)->where('kind', 'closed')->toBase()->update(['at' => $then->toIso8601String()]);
+
+        $this->safe($this->begin())->read('15')->body('closed', ['outcome' => 'checked'])->assertOk();
+        $next = array_column($this->getJson('/api/machines/RT-14')->json('controls'), null, 'key')['clutch']['story']['next']['all'];
+        self::assertSame($then->addMonths(6)->toDateString(), array_column($next, 'day', 'why')['practice']);
+    }
+
+    public function test_a_day_that_was_named_is_not_put_off_by_a_check_before_it(): void
+    {
+        $this->signIn('ines');
+        $whole = HttpJob::open($this)->ready()->read('15', '15', '15');
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
+            $whole->line($answer)->assertOk();
+        }
+        $named = CarbonImmutable::now()->addWeeks(3)->toDateString();
+        $whole->body('closed', ['outcome' => 'fit', 'next_check' => $named])->assertOk();
+        $then = CarbonImmutable::now()->subDays(4);
+        ControlJob::query()->whereKey($whole->id)->toBase()->update(['opened_at' => $then, 'closed_at' => $then]);
+        $id = $this->begin();
+        $this->safe($id)->read('15')->body('closed', ['outcome' => 'checked'])->assertOk();
+
+        self::assertSame($named, $this->getJson("/api/jobs/{$id}")->json('control.due_on'));
     }
 
     public function test_what_was_reported_is_not_answered_by_a_check(): void

@@ -25,6 +25,8 @@ final readonly class JobRecord
         /** @var list<Part> fitted new in this job */
         public array $parts = [],
         public FoundSide $side = FoundSide::Inside,
+        /** Whether it was looked over and proved; a check only read its play. */
+        public bool $isWhole = true,
     ) {}
 
     public function isLike(self $other): bool

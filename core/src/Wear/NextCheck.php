@@ -35,26 +35,30 @@ final readonly class NextCheck
      * @param  float|null  $bound  use from the last look until drift may reach an edge; null where nothing says so
      * @param  bool  $bedsIn  whether it is the first look at a new machine whose belt and cable bed in
      * @param  string|null  $named  the day that was named at the last job, which stands alone
+     * @param  JobRecord|null  $whole  the last that was looked over and proved, where that is another: what book and practice want is counted from it
      */
-    public static function after(JobRecord $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?UsageRate $pace, ?string $named = null, bool $bedsIn = false): self
+    public static function after(JobRecord $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?UsageRate $pace, ?string $named = null, bool $bedsIn = false, ?JobRecord $whole = null): self
     {
         if ($named !== null) {
             $only = new Candidate(CheckReason::Named, null, $named);
 
             return new self($only, [$only]);
         }
-        $at = static fn (CheckReason $why, ?float $use, ?int $months): Candidate => new Candidate(
+        $whole ??= $last;
+        $from = static fn (JobRecord $job, CheckReason $why, ?float $use, ?int $months): Candidate => new Candidate(
             $why,
-            $use === null ? null : $last->usage + $use,
+            $use === null ? null : $job->usage + $use,
             self::earliest([
-                $months === null ? null : (new DateTimeImmutable($last->day))->modify("+{$months} months")->format('Y-m-d'),
-                $use === null ? null : $pace?->dayOf($last->day, $use),
+                $months === null ? null : (new DateTimeImmutable($job->day))->modify("+{$months} months")->format('Y-m-d'),
+                $use === null ? null : $pace?->dayOf($job->day, $use),
             ]),
         );
+        $at = static fn (CheckReason $why, ?float $use, ?int $months): Candidate => $from($last, $why, $use, $months);
         $usual = $unit->usualCheck();
         $all = [
-            $at(CheckReason::Practice, $usual, self::USUAL_MONTHS),
-            ...($book === null ? [] : [$at(CheckReason::Book, $book->in($unit), $book->months)]),
+            // A check looked at nothing else than play.
+            $from($whole, CheckReason::Practice, $usual, self::USUAL_MONTHS),
+            ...($book === null ? [] : [$from($whole, CheckReason::Book, $book->in($unit), $book->months)]),
             ...($bound === null ? [] : [$at(CheckReason::Drift, $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual), null)->notBefore((new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d'))]),
             ...($bedsIn ? [$at(CheckReason::NewMachine, $unit->firstUses(), self::MONTHS_OF_NEW)] : []),
             ...($last->parts === [] ? [] : [$at(CheckReason::NewPart, $usual === null ? null : $usual * self::SHARE_OF_NEW, self::MONTHS_OF_NEW)]),

@@ -39,6 +39,20 @@ final class NextCheckTest extends TestCase
         self::assertEqualsWithDelta(6000 + 6000 * 1.609344, $check->all[2]->usage ?? 0.0, 1e-9);
     }
 
+    /** A machine whose play is read now and then is not looked over by that. */
+    public function test_what_book_and_practice_want_is_not_put_off_by_a_check(): void
+    {
+        $whole = self::look();
+        $check = new JobRecord(7000.0, '2026-06-01', $whole->point, null, $whole->found, $whole->left, isWhole: false);
+        $book = BookInterval::of(null, null, 12);
+        $next = NextCheck::after($check, MeterUnit::Kilometres, $book, 900.0, null, whole: $whole);
+        $at = array_column(array_map(static fn ($one): array => [$one->why->value, [$one->usage, $one->day]], $next->all), 1, 0);
+
+        self::assertSame([7600.0, '2026-07-15'], $at[CheckReason::Practice->value], 'half a year from the whole job');
+        self::assertSame('2027-01-15', $at[CheckReason::Book->value][1]);
+        self::assertSame(7900.0, $at[CheckReason::Drift->value][0], 'drift goes on from what was read last');
+    }
+
     public function test_a_new_part_is_looked_at_soon(): void
     {
         $check = NextCheck::after(self::look([Part::Cable]), MeterUnit::Kilometres, null, null, null);

@@ -165,7 +165,7 @@ const Standing = ({ control }: { control: MachineControl }) => {
     <Box>
       <Flex gap="2" alignItems="center" flexWrap="wrap">
         <Mark kind={byChoice ? 'found' : 'left'} size="0.9em" />
-        left {left}, {moment(control.left_at)}
+        {control.left_outcome === 'checked' ? 'checked' : 'left'} {left}, {moment(control.left_at)}
         {byChoice && <Chip tone="outside">outside by choice</Chip>}
       </Flex>
       {control.left_open.map((one) => (
