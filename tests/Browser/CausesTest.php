@@ -73,11 +73,15 @@ final class CausesTest extends BrowserTestCase
 
     public function test_by_telephone_questions_need_no_tool_and_end_in_a_place_in_the_day(): void
     {
-        $this->as('mirre')->visit($this->machineOf('clutch_lever'))->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('Look at this next')->click('[data-by-phone]')->see('Ask');
+        $this->as('mirre')->visit($this->machineOf('clutch_lever'))->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('Look at this next')->click('[data-by-phone]')->await('[data-by-phone][aria-pressed=true]');
+        $kinds = [];
         for ($n = 0; $n < 25 && $this->element('[data-next]')->getAttribute('data-next') !== 'bring_in'; $n++) {
+            $kinds[] = $this->element('[data-next]')->getAttribute('data-next');
             $about = (string) $this->element('[data-next]')->getAttribute('data-about');
             $this->click("[data-about={$about}] [data-skip]")->await("[data-answered={$about}]");
         }
+        self::assertContains('ask', $kinds);
+        self::assertSame([], array_diff($kinds, ['ask', 'check']), 'nothing is put right from afar');
         $this->see('It has to come in', 'Bring it in.')->accessible('by telephone')->click('[data-plan-today]')->see('It is planned for today');
         $this->visit('/')->see('Cause being looked for', 'Slips under load');
     }
