@@ -14,9 +14,6 @@ enum LengthStyle: string
     case ThirtySeconds = 'in32';
     case SixtyFourths = 'in64';
 
-    /** Exact by definition (ISO 31-1, and the inch of 1959). */
-    private const MM_PER_INCH = 25.4;
-
     /** Decimals that a figure in inches has more than the same in millimetres, to be no coarser. */
     private const MORE_DECIMALS = 2;
 
@@ -62,12 +59,13 @@ enum LengthStyle: string
     public function bare(float $mm, int $decimals, bool $isShort): string
     {
         $marks = $this->marks();
+        $inches = $mm / Unit::Inch->factor();
         // Of what would be written in decimals, so that what is read back is written alike.
-        $inches = round($mm / self::MM_PER_INCH, $decimals + self::MORE_DECIMALS);
-        if ($marks !== null && self::isNear($inches, $marks)) {
-            return self::fraction($inches, $marks);
+        $written = round($inches, $decimals + self::MORE_DECIMALS);
+        if ($marks !== null && self::isNear($written, $marks)) {
+            return self::fraction($written, $marks);
         }
-        $text = $this === self::Millimetres ? number_format($mm, $decimals, '.', '') : number_format($mm / self::MM_PER_INCH, $decimals + self::MORE_DECIMALS, '.', '');
+        $text = $this === self::Millimetres ? number_format($mm, $decimals, '.', '') : number_format($inches, $decimals + self::MORE_DECIMALS, '.', '');
 
         return $isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
@@ -78,8 +76,8 @@ enum LengthStyle: string
         return abs(round($inches * $marks) / $marks - $inches) <= self::OFF * abs($inches);
     }
 
-    /** To the nearest mark, in its lowest terms: `1 3/16`. */
-    private static function fraction(float $inches, int $marks): string
+    /** To the nearest of so many marks in an inch, in lowest terms: `1 3/16`. */
+    public static function fraction(float $inches, int $marks): string
     {
         $count = (int) round(abs($inches) * $marks);
         $whole = intdiv($count, $marks);

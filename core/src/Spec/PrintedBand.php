@@ -8,9 +8,11 @@ use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Figure;
+use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\ReadQuantity;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Unit;
 
 /**
@@ -125,16 +127,8 @@ final readonly class PrintedBand
     private static function inOther(ReadQuantity $one, ReadQuantity $two): string
     {
         $of = "{$one->entered} is about ";
-        if ($two->unit !== Unit::Inch) {
-            return $of.Figure::shortLength($one->value, 1);
-        }
-        $parts = (int) round($one->value / 25.4 * 64);
-        [$whole, $over] = [intdiv($parts, 64), $parts % 64];
-        $below = 64;
-        while ($over > 0 && $over % 2 === 0) {
-            [$over, $below] = [intdiv($over, 2), intdiv($below, 2)];
-        }
 
-        return $of.trim(($whole > 0 ? "{$whole} " : '').($over > 0 ? "{$over}/{$below}" : '')).' in';
+        // Beside what is printed in one unit stands the other, whatever its reader reads.
+        return $of.($two->unit === Unit::Inch ? LengthStyle::fraction($one->value / Unit::Inch->factor(), 64).' in' : Spoken::kept(static fn (): string => (string) Figure::shortLength($one->value, 1)));
     }
 }

@@ -7,6 +7,8 @@ namespace VividPull\Core\Tests\Spec;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Quantity\LengthStyle;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Spec\PrintedBand;
 
 final class PrintedBandTest extends TestCase
@@ -40,6 +42,13 @@ final class PrintedBandTest extends TestCase
     {
         // The top of this figure is common in print and wrong: 20 mm is not 1 in.
         self::assertSame(['“20 mm” beside “1 in”: 20 mm is about 25/32 in.'], PrintedBand::read('10–20 mm (3/8–1 in)')->disagreements);
+    }
+
+    public function test_an_inch_is_answered_in_millimetres_also_to_who_reads_inches(): void
+    {
+        $told = Spoken::in(LengthStyle::SixtyFourths, static fn (): array => PrintedBand::read('3/8–1 in (10–20 mm)')->disagreements);
+
+        self::assertSame(['“1 in” beside “20 mm”: 1 in is about 25.4 mm.'], $told);
     }
 
     public function test_the_edge_of_printed_rounding_is_allowed_and_a_step_further_is_not(): void
