@@ -168,18 +168,25 @@ final readonly class Complaints
         }];
     }
 
+    /** @return array<string, ComplaintAnswer> what was said last about each thing, in the order in which it was */
+    private static function latest(Complaint $complaint): array
+    {
+        $latest = [];
+        foreach ($complaint->answers->sortBy('seq') as $one) {
+            unset($latest[$one->about]);
+            $latest[$one->about] = $one;
+        }
+
+        return $latest;
+    }
+
     /** What an open job knows by itself, then what was answered here: the latest about a thing counts. */
     private static function evidence(Complaint $complaint, Knowledge $knowledge): Evidence
     {
         $job = $complaint->closed_at === null ? $complaint->control->openJob : null;
         $evidence = $job === null ? Evidence::none() : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
         $evidence = StoryEvidence::into($evidence, $knowledge->checks['story'] ?? null, ControlStory::told($complaint->control));
-        $latest = [];
-        foreach ($complaint->answers->sortBy('seq') as $one) {
-            unset($latest[$one->about]);
-            $latest[$one->about] = $one;
-        }
-        foreach ($latest as $about => $one) {
+        foreach (self::latest($complaint) as $about => $one) {
             $kind = AnswerKind::from($one->kind);
             $evidence = match ($kind) {
                 AnswerKind::Symptom, AnswerKind::Check => $evidence->answered($about, (string) $one->answer),
@@ -256,11 +263,7 @@ final readonly class Complaints
     public static function symptoms(Control $control): array
     {
         $complaint = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
-        $latest = [];
-        foreach ($complaint?->answers->sortBy('seq') ?? [] as $one) {
-            $latest[$one->about] = $one;
-        }
-        $here = array_filter($latest, static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value && $one->answer === Evidence::YES);
+        $here = array_filter($complaint === null ? [] : self::latest($complaint), static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value && $one->answer === Evidence::YES);
 
         return array_keys($here);
     }

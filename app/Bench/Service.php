@@ -45,7 +45,7 @@ final readonly class Service
     {
         $spec = $control->spec();
 
-        return new ServiceStop($control->key, $control->name, Readiness::of($spec->conditions->engine, $control->machine->ran_until?->diffInMinutes($now), false), $spec, $control->fitted(), (float) $control->minutes);
+        return new ServiceStop($control->key, $control->name, Readiness::of($spec->conditions->engine, $control->machine->stood($now), false), $spec, $control->fitted(), (float) $control->minutes);
     }
 
     private static function mayCheck(Control $control, ?BenchState $open): bool
@@ -56,8 +56,7 @@ final readonly class Service
     /** @return array<int, array{job: string, outcome: string|null}> by control, what was signed last since the day began */
     private static function doneToday(Machine $machine): array
     {
-        $since = CarbonImmutable::parse(ShopClock::today(), ShopClock::now()->getTimezone())->utc();
-        $jobs = ControlJob::query()->with('control')->whereIn('control_id', Control::query()->where('machine_id', $machine->id)->select('id'))->where('closed_at', '>=', $since)->orderBy('closed_at')->get();
+        $jobs = ControlJob::query()->with('control')->whereIn('control_id', Control::query()->where('machine_id', $machine->id)->select('id'))->where('closed_at', '>=', ShopClock::now()->startOfDay()->utc())->orderBy('closed_at')->get();
 
         return $jobs->mapWithKeys(static fn (ControlJob $job): array => [$job->control_id => ['job' => $job->id, 'outcome' => $job->control->summary?->job === $job->id ? $job->control->summary->outcome->value : null]])->all();
     }

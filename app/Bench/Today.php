@@ -159,7 +159,7 @@ final readonly class Today
     /** Minutes since the engine ran. */
     private function stood(Control $control): ?float
     {
-        return $control->machine->ran_until?->diffInMinutes($this->now);
+        return $control->machine->stood($this->now);
     }
 
     private function cooledShare(Control $control): ?float

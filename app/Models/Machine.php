@@ -68,6 +68,12 @@ final class Machine extends Model
         ];
     }
 
+    /** Minutes since the engine ran; null where nobody noted it. */
+    public function stood(CarbonImmutable $now): ?float
+    {
+        return $this->ran_until?->diffInMinutes($now);
+    }
+
     /** Use in all, over meters that were replaced. */
     public function usage(): int
     {

@@ -6,7 +6,6 @@ namespace VividPull\Core\Practice;
 
 use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Check;
-use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\Link;
@@ -17,7 +16,7 @@ use VividPull\Core\Diagnosis\Weights;
  * A complaint with a hidden truth: one or two causes, what they brought about, and what each look will show. Drawn from the grades of a family,
  * or from grades that are off by chance, as the trade's word may be.
  */
-final readonly class DrawnComplaint implements HiddenComplaint
+final readonly class DrawnComplaint extends HiddenComplaint
 {
     /**
      * @param  list<string>  $causes  what it is
@@ -99,25 +98,9 @@ final readonly class DrawnComplaint implements HiddenComplaint
         return $this->shows[$check];
     }
 
-    /** What whoever brings it in says: each symptom it has, and half of those it has not. */
-    public function told(Knowledge $knowledge, SeededChance $chance): Evidence
+    public function symptoms(): array
     {
-        $evidence = Evidence::none();
-        foreach ($knowledge->symptoms as $symptom) {
-            $isThere = isset($this->brought[$symptom->value]);
-            $evidence = $isThere || $chance->between(0.0, 1.0) < 0.5 ? $evidence->answered($symptom->value, $isThere ? Evidence::YES : Evidence::NO) : $evidence;
-        }
-
-        return $evidence;
-    }
-
-    /** Minutes that nobody is spared: the looks for safety, and putting right what it is. */
-    public function least(Knowledge $knowledge): float
-    {
-        $cures = array_map(fn (string $one): float => $this->isGone([$one]) ? $knowledge->causes[$one]->minutes : INF, $this->causes);
-        $both = array_sum(array_map(static fn (string $one): float => $knowledge->causes[$one]->minutes, $this->causes));
-
-        return min($both, ...$cures) + array_sum(array_map(static fn (Check $one): float => $one->isSafety ? $one->minutes : 0.0, $knowledge->checks));
+        return array_keys($this->brought);
     }
 
     /** @param  list<string>  $cured */

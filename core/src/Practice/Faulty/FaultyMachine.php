@@ -6,7 +6,6 @@ namespace VividPull\Core\Practice\Faulty;
 
 use LogicException;
 use VividPull\Core\Diagnosis\Check;
-use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Practice\HiddenComplaint;
 use VividPull\Core\Practice\SeededChance;
@@ -16,7 +15,7 @@ use VividPull\Core\Spec\FamilyKey;
  * A machine with one fault or two, which answers by its mechanics: what it does, what is seen where one looks, and what is gone once a fault is put
  * right. Of the search it takes only how often each fault comes in.
  */
-final readonly class FaultyMachine implements HiddenComplaint
+final readonly class FaultyMachine extends HiddenComplaint
 {
     private const SECOND_FAULT = 1 / 6;
 
@@ -53,8 +52,8 @@ final readonly class FaultyMachine implements HiddenComplaint
     /** @return list<string> */
     private static function drawn(FamilyKey $family, Knowledge $knowledge, SeededChance $chance): array
     {
-        $often = array_map(static fn (string $fault): float => $knowledge->causes[$fault]->commonness->chance(), array_keys(FaultyFamilies::of($family)->faults()));
         $names = array_keys(FaultyFamilies::of($family)->faults());
+        $often = array_map(static fn (string $fault): float => $knowledge->causes[$fault]->commonness->chance(), $names);
         $faults = [];
         for ($many = $chance->between(0.0, 1.0) < self::SECOND_FAULT ? 2 : 1; $many > 0; $many--) {
             $draw = $chance->between(0.0, array_sum($often));
@@ -103,23 +102,9 @@ final readonly class FaultyMachine implements HiddenComplaint
         return $this->seen[$check] ?? Check::RIGHT;
     }
 
-    public function told(Knowledge $knowledge, SeededChance $chance): Evidence
+    public function symptoms(): array
     {
-        $evidence = Evidence::none();
-        foreach ($knowledge->symptoms as $symptom) {
-            $isThere = in_array($symptom->value, $this->noticed, true);
-            $evidence = $isThere || $chance->between(0.0, 1.0) < 0.5 ? $evidence->answered($symptom->value, $isThere ? Evidence::YES : Evidence::NO) : $evidence;
-        }
-
-        return $evidence;
-    }
-
-    public function least(Knowledge $knowledge): float
-    {
-        $of = static fn (string ...$faults): float => array_sum(array_map(static fn (string $one): float => $knowledge->causes[$one]->minutes, $faults));
-        $alone = array_map($of, array_filter($this->faults, fn (string $one): bool => $this->isGone([$one])));
-
-        return min([$of(...$this->faults), ...$alone]) + array_sum(array_map(static fn (Check $one): float => $one->isSafety ? $one->minutes : 0.0, $knowledge->checks));
+        return $this->noticed;
     }
 
     public function isGone(array $cured): bool

@@ -9,6 +9,7 @@ import { RowLink } from '../../components/RowLink';
 import { bandText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { clock, duration, moment } from '../../lib/time';
+import { offersCheck } from '../machines/offersCheck';
 import { useStartJob } from '../machines/useStartJob';
 import { placeOf } from './place';
 
@@ -76,10 +77,9 @@ const CheckNow = ({ row }: { row: BenchRow }) => {
   const person = useSignedIn();
   const check = useStartJob(row.tag, row.control.key, true);
   const { control } = row;
-  const offered = control.job === null && control.point_label !== null && control.tag === null;
   if (!person.may_log) return null;
   // The place is kept where none is offered, so that the rows stand in columns.
-  if (!offered) return <Box width="5.75rem" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
+  if (!offersCheck(control)) return <Box width="5.75rem" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
   return (
     <Box width={{ md: '5.75rem' }} paddingRight="3" flexShrink="0">
       <Button

@@ -1,5 +1,5 @@
 import { zPose } from '../../api/contract/zod.gen';
-import type { Answer, BenchState, Draft, Item, Point, PoseKey, StageKey } from '../../api/jobs';
+import type { Answer, BenchState, Draft, Item, Point, PoseKey, Stage, StageKey } from '../../api/jobs';
 import type { KeptEntry } from '../../lib/outbox';
 
 export const items = (state: BenchState): readonly Item[] => state.stages.flatMap((stage) => stage.items);
@@ -68,7 +68,7 @@ export const withAllOk = (answer: Answer): string => `ok ${answer.hint}`;
 /** What is logged for a line that speaks of all lines shown: it names each of them, as the button does. None where it does not. */
 export function typedTogether(state: BenchState, itemKey: string | undefined, line: string): readonly Draft[] {
   const typed = line.trim().toLowerCase();
-  const together = state.stages.find((stage) => stage.items.some((one) => one.key === itemKey))?.together;
+  const together = stageAsking(state, itemKey)?.together;
   if (together == null) return [];
   const all: Draft = { kind: 'all_confirmed', body: { keys: together.keys } };
   if (typed === together.word) return [all];
@@ -105,5 +105,9 @@ export function targetOf(whole: BenchState, point: Point | null, pose: PoseKey, 
   return [`At the ${point.label}`, named, cable ?? undefined].filter(Boolean).join(', ');
 }
 
+/** The stage that asks this. */
+export const stageAsking = (state: BenchState, itemKey: string | undefined): Stage | undefined =>
+  state.stages.find((stage) => stage.items.some((one) => one.key === itemKey));
+
 export const stageOf = (state: BenchState, item: Item | null): StageKey | undefined =>
-  state.stages.find((stage) => stage.items.some((one) => one.key === item?.key))?.key;
+  stageAsking(state, item?.key)?.key;

@@ -9,6 +9,7 @@ import { bandText, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, moment } from '../../lib/time';
 import { MeterDialog } from './MeterDialog';
+import { offersCheck } from './offersCheck';
 import { useStartJob } from './useStartJob';
 
 type ControlCardProps = { machine: Machine; control: MachineControl; chosen: boolean; onChoose: () => void };
@@ -65,7 +66,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
             </Button>
           )
         )}
-        {control.job === null && person.may_log && control.point_label !== null && control.tag === null && (
+        {person.may_log && offersCheck(control) && (
           <Button
             look="plain"
             flex="1 1 30%"

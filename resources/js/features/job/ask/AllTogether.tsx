@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, type BoxProps, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { Item, Stage } from '../../../api/jobs';
 import { useSignedIn } from '../../../lib/signedIn';
@@ -35,23 +35,12 @@ export const AllTogether = ({ stage }: { stage: Stage }) => {
   const { send } = useBench();
   const together = stage.together;
   if (together === null || !person.may_sign_off) return null;
-  const lines = together.keys
-    .map((key) => stage.items.find((one) => one.key === key))
-    .filter((one): one is Item => one !== undefined);
   return (
     <Box borderTopWidth="thin" borderColor="line" paddingTop="3" data-together>
       <Box textStyle="eyebrow" id="together">
         Or all of them at once
       </Box>
-      {/* On a wide screen they stand beside it, each with its caution. */}
-      <Box as="ul" marginTop="1" display={{ base: 'block', lg: 'none' }} aria-labelledby="together">
-        {lines.map((one) => (
-          <Box as="li" key={one.key} listStyleType="disc" marginLeft="5" lineHeight="snug" paddingBlock="0.5">
-            {one.label}
-            {(one.caution ?? one.detail) !== null && <Box textStyle="small">{one.caution ?? one.detail}</Box>}
-          </Box>
-        ))}
-      </Box>
+      <TogetherLines stage={stage} keys={together.keys} marginTop="1" aria-labelledby="together" />
       <HoldButton
         label={`Hold: ${together.label.toLowerCase()}`}
         hint={together.word}
@@ -60,6 +49,27 @@ export const AllTogether = ({ stage }: { stage: Stage }) => {
     </Box>
   );
 };
+
+type TogetherLinesProps = { stage: Stage; keys: readonly string[] } & BoxProps;
+
+/** What is confirmed together, on a narrow screen; on a wide one it stands beside it, each line with its caution. */
+export const TogetherLines = ({ stage, keys, ...box }: TogetherLinesProps) => (
+  <Box as="ul" display={{ base: 'block', lg: 'none' }} {...box}>
+    {keys
+      .map((key) => stage.items.find((one) => one.key === key))
+      .filter((one): one is Item => one !== undefined)
+      .map((one) => (
+        <Box as="li" key={one.key} listStyleType="disc" marginLeft="5" lineHeight="snug" paddingBlock="0.5">
+          {one.label}
+          {(one.caution ?? one.detail) !== null && (
+            <Box textStyle="small" fontWeight="normal">
+              {one.caution ?? one.detail}
+            </Box>
+          )}
+        </Box>
+      ))}
+  </Box>
+);
 
 type HoldButtonProps = { label: string; hint?: string; vivid?: boolean; onHeld: () => void };
 

@@ -4,6 +4,7 @@ import type { Answer, Item } from '../../../api/jobs';
 import { Button, Field } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
+import { stageAsking } from '../asks';
 import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
 import { AllTogether } from './AllTogether';
@@ -16,7 +17,7 @@ export const AskAnswers = ({ item }: { item: Item }) => {
   const { state, send, viewed } = useBench();
   const [remarking, setRemarking] = useState<Answer | null>(null);
   const armed = useArmed(item.key);
-  const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
+  const stage = stageAsking(state, item.key);
   const torque = state.adjusters.find((one) => one.id === item.about)?.lock_torque_nm;
   const answer = (one: Answer) => {
     if (!armed) return;

@@ -2,6 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Sheet } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
+import { stageAsking } from '../asks';
 import { useBench } from '../useBench';
 
 type AskCardProps = { eyebrow: string; title: ReactNode; aside?: ReactNode; stop?: boolean; children: ReactNode };
@@ -30,7 +31,7 @@ export const AskCard = ({ eyebrow, title, aside, stop = false, children }: AskCa
 /** What is written for a stage stands at each of its questions; beside a move it stands under the pad. */
 const StageCautions = () => {
   const { state, item, mayWrite } = useBench();
-  const stage = state.stages.find((one) => one.items.some((other) => other.key === item?.key));
+  const stage = stageAsking(state, item?.key);
   if (!mayWrite || item === null || (item.kind === 'in_band' && state.spec.point !== null)) return null;
   return stage?.cautions.map((caution) => (
     <Caution key={caution} compact>

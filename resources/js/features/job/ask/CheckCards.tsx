@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Answer, Item, Stage } from '../../../api/jobs';
+import type { Answer, Stage } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
@@ -8,7 +8,7 @@ import { lengthUnit, withUncertainty } from '../../../lib/figures';
 import { useSignedIn } from '../../../lib/signedIn';
 import { statesSaidWith, withAllOk } from '../asks';
 import { useBench } from '../useBench';
-import { HoldButton } from './AllTogether';
+import { HoldButton, TogetherLines } from './AllTogether';
 import { AskCard } from './AskCard';
 
 /** What a check is, and the way from it into the whole job; once it became one, why. */
@@ -51,30 +51,17 @@ export const CheckStrip = () => {
   );
 };
 
-const HELD = 'all ok';
-
 /** Everything that makes it safe, named, and the state it is in: held once, for all of it. */
 export const CheckSafe = ({ stage, together }: { stage: Stage; together: NonNullable<Stage['together']> }) => {
   const { state, send } = useBench();
   const fitting = statesSaidWith(state);
-  const lines = together.keys
-    .map((key) => stage.items.find((one) => one.key === key))
-    .filter((one): one is Item => one !== undefined);
   const hold = (answer: Answer | null) => {
     send({ kind: 'all_confirmed', body: { keys: together.keys } });
     if (answer !== null) send({ kind: answer.kind, body: answer.body });
   };
   return (
     <AskCard eyebrow={stage.title} title="All of it, before you touch it">
-      {/* On a wide screen they stand beside it, each with its caution. */}
-      <Box as="ul" display={{ base: 'block', lg: 'none' }}>
-        {lines.map((one) => (
-          <Box as="li" key={one.key} listStyleType="disc" marginLeft="5" lineHeight="snug" paddingBlock="0.5">
-            <b>{one.label}</b>
-            {(one.caution ?? one.detail) !== null && <Box textStyle="small">{one.caution ?? one.detail}</Box>}
-          </Box>
-        ))}
-      </Box>
+      <TogetherLines stage={stage} keys={together.keys} fontWeight="bold" />
       <Box>
         {fitting.map((one) => (
           <HoldButton
@@ -88,7 +75,7 @@ export const CheckSafe = ({ stage, together }: { stage: Stage; together: NonNull
         <HoldButton
           vivid={fitting.length === 0}
           label={fitting.length === 0 ? 'Hold: all of it is done' : 'Hold: done, in another state'}
-          hint={HELD}
+          hint={together.word}
           onHeld={() => hold(null)}
         />
       </Box>

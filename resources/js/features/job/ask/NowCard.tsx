@@ -4,6 +4,7 @@ import type { Adjuster, Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { useSignedIn } from '../../../lib/signedIn';
+import { stageAsking } from '../asks';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskAnswers } from './AskAnswers';
 import { AskCard } from './AskCard';
@@ -88,7 +89,7 @@ export const NowCard = () => {
         <SignOff />
       </Judged>
     );
-  const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
+  const stage = stageAsking(state, item.key);
   if (
     state.check?.on === true &&
     stage?.key === 'make_safe' &&
