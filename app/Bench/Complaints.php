@@ -63,6 +63,7 @@ final readonly class Complaints
             foreach (array_filter($symptoms, static fn (string $answer): bool => $answer !== 'not_tried') as $symptom => $answer) {
                 self::write($complaint, (string) Str::uuid7($now), AnswerKind::Symptom, $symptom, $answer, $by, $now);
             }
+            ComplaintInJob::on($control)?->feelsWrong(array_map(Symptom::from(...), array_keys($symptoms, Evidence::YES, true)), $by, $now);
 
             return $complaint;
         }, 3);
@@ -94,8 +95,25 @@ final readonly class Complaints
             if ($held->closed_at !== null) {
                 throw new Conflict('This complaint is closed. Say anew what feels wrong.');
             }
-            self::write($held, $id, $kind, $about, $answer, $by, CarbonImmutable::now());
+            $before = self::latest($held)[$about] ?? null;
+            $now = CarbonImmutable::now();
+            self::write($held, $id, $kind, $about, $answer, $by, $now);
+            self::inItsJob($held, $id, $kind, $about, $answer, $before, $by, $now);
         }, 3);
+    }
+
+    /** What the open job is told of it. */
+    private static function inItsJob(Complaint $complaint, string $id, AnswerKind $kind, string $about, ?string $answer, ?ComplaintAnswer $before, User $by, CarbonImmutable $now): void
+    {
+        $job = ComplaintInJob::on($complaint->control);
+        $check = Causes::of($complaint->control->spec()->family)->checks[$about] ?? null;
+        match (true) {
+            $job === null => null,
+            $kind === AnswerKind::Symptom && $answer === Evidence::YES => $job->feelsWrong([Symptom::from($about)], $by, $now),
+            $kind === AnswerKind::Check && $check !== null => $job->seen($check, (string) $answer, $id, $by, $now),
+            $kind === AnswerKind::Back && $before !== null => $job->takenBack($before->id, $by, $now),
+            default => null,
+        };
     }
 
     /** What it was, in one tap; a lead may put it right after. */

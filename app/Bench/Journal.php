@@ -41,8 +41,11 @@ final readonly class Journal
 {
     private const TAKEN = 'Another entry was already written under this id. Nothing was changed.';
 
-    /** Kinds that the server writes by itself. */
-    private const OWN = [EntryKind::Opened];
+    /** Kinds that the server writes by itself, and from where. */
+    private const OWN = [
+        EntryKind::Opened->value => 'A job is opened from the machine\'s page.',
+        EntryKind::Complaint->value => 'What feels wrong is said under Find the cause, from the machine\'s page.',
+    ];
 
     /** Kinds that belong to the whole visit. */
     private const VISIT_WIDE = [EntryKind::Condition];
@@ -73,13 +76,40 @@ final readonly class Journal
             return $state;
         }
         [$kind, $body] = $this->resolve($request, $state, $by);
-        if (in_array($kind, self::OWN, true)) {
-            throw Refused::because('A job is opened from the machine\'s page.');
+        if (isset(self::OWN[$kind->value])) {
+            throw Refused::because(self::OWN[$kind->value]);
         }
         if (in_array($kind, self::SIGNED, true)) {
             self::mustHaveSeen($rows, $job->id, $request->after, $by);
         }
         $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
+
+        return $this->put($job, $rows, $state, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
+    }
+
+    /**
+     * What follows in the job from something said elsewhere.
+     *
+     * @param  array<string, mixed>  $body
+     *
+     * @throws CoreError If the core refuses the entry.
+     */
+    public function add(JobHead $job, User $user, string $id, EntryKind $kind, array $body, CarbonImmutable $now): void
+    {
+        DB::transaction(function () use ($job, $user, $id, $kind, $body, $now): void {
+            DB::table('visits')->where('id', $job->visit)->lockForUpdate()->first(['id']);
+            $rows = StoredEntry::ofVisit($job->visit);
+            $stamp = new Stamp($id, $now->toIso8601String(), $user->person(), receivedAt: $now->utc()->format('Y-m-d\TH:i:s.vP'));
+            $this->put($job, $rows, JobLog::fromVisit($job->id, $job->frame, $rows)->replay(), $kind, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now, null);
+        });
+    }
+
+    /**
+     * @param  Collection<int, StoredEntry>  $rows
+     * @param  array<string, mixed>  $body
+     */
+    private function put(JobHead $job, Collection $rows, BenchState $state, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device): BenchState
+    {
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         if ($entry instanceof PolicyChosen) {
             ComparableControls::mustHold($job, $entry);
@@ -92,7 +122,7 @@ final readonly class Journal
         $kept = $entry instanceof Closed ? Spoken::kept(static fn (): BenchState => JobLog::fromVisit($job->id, $job->frame, $rows)->replay()) : null;
         $body = $kept === null ? $body : ['record' => Spoken::kept(static fn (): array => ClosingRecord::of($kept))] + $body;
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;
-        EntryRow::write(Link::behind($job->visit, $rows), $of, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
+        EntryRow::write(Link::behind($job->visit, $rows), $of, $kind, $body, $stamp, $userId, $digest, $now, $device);
         if ($kept !== null) {
             Spoken::kept(static fn () => Closing::of($job, $entry, Bench::accept($kept, $entry), $now));
         }

@@ -71,6 +71,46 @@ final class ComplaintsTest extends TestCase
         $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('complaint', null);
     }
 
+    public function test_what_feels_wrong_while_a_job_is_open_is_asked_of_that_job(): void
+    {
+        $job = HttpJob::open($this->signIn('ines'));
+        $id = $this->signIn('mirre')->complain(['creeps_in' => 'yes', 'heavy' => 'no'])['id'];
+        $this->answer($id, 'symptom', 'slips', 'yes')->assertOk();
+        $log = $this->inJob($job);
+        self::assertSame([['opened', 'complaint', 'complaint'], ['symptoms' => ['creeps_in']], 'Mirre'], [array_column($log, 'kind'), $log[1]['body'], $log[1]['by']['name']]);
+        $state = (string) $this->getJson("/api/jobs/{$job->id}")->assertOk()->getContent();
+        self::assertStringContainsString('"key":"check:gone_creeps_in"', $state);
+        self::assertStringContainsString('"key":"check:gone_slips"', $state);
+        self::assertStringNotContainsString('gone_heavy', $state);
+    }
+
+    public function test_a_look_at_what_the_job_asks_for_is_its_entry_and_is_taken_back_with_it(): void
+    {
+        $job = HttpJob::open($this->signIn('ines'));
+        $id = $this->signIn('tomas')->complain(['slips' => 'yes'])['id'];
+        $this->answer($id, 'check', 'wire', 'frayed')->assertOk();
+        $this->answer($id, 'check', 'oil', 'wrong')->assertOk();
+        $log = $this->inJob($job);
+        self::assertSame(['opened', 'complaint', 'joined', 'inspected'], array_column($log, 'kind'));
+        self::assertSame([['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed, rusty or kinked'], 'Tomas'], [$log[3]['body'], $log[3]['by']['name']]);
+
+        $this->answer($id, 'back', 'wire')->assertOk();
+        $log = $this->inJob($job);
+        self::assertSame(['void', $log[3]['id']], [$log[4]['kind'], $log[4]['body']['entry']]);
+        self::assertNull(array_column($this->getJson("/api/complaints/{$id}")->json('diagnosis.checks'), 'answer', 'key')['wire']);
+
+        $this->answer($id, 'check', 'wire', 'right')->assertOk();
+        self::assertSame(['key' => 'wire', 'finding' => 'sound'], $this->inJob($job)[5]['body']);
+    }
+
+    public function test_nobody_writes_what_feels_wrong_into_a_job_by_hand(): void
+    {
+        $job = HttpJob::open($this->signIn('ines'));
+
+        $this->postJson("/api/jobs/{$job->id}/entries", ['id' => (string) Str::uuid(), 'at' => '2026-03-02T09:00:00+00:00', 'kind' => 'complaint', 'body' => ['symptoms' => ['slips']]])
+            ->assertStatus(422)->assertJsonPath('detail', 'What feels wrong is said under Find the cause, from the machine\'s page.');
+    }
+
     public function test_an_answer_is_kept_once_taken_back_and_skipped(): void
     {
         $id = $this->signIn('mirre')->complain(['slips' => 'yes'])['id'];
@@ -119,6 +159,12 @@ final class ComplaintsTest extends TestCase
         $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'other'])->assertOk();
         $this->answer($id, 'check', 'play', 'tight')->assertConflict();
         self::assertSame(1, DB::table('audits')->where('action', 'complaint closed')->count());
+    }
+
+    /** @return list<array<string, mixed>> its log as it lies in the job file */
+    private function inJob(HttpJob $job): array
+    {
+        return array_values($this->getJson("/api/jobs/{$job->id}/file")->assertOk()->json('log'));
     }
 
     /**

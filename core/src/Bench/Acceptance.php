@@ -24,6 +24,7 @@ use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\CablesCompared;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\Complained;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
@@ -107,7 +108,7 @@ final readonly class Acceptance
             $entry instanceof Untagged => self::untag($state, $entry),
             $entry instanceof Closed => self::closing($state, $entry),
             // Who may write them is all there is to ask.
-            $entry instanceof ConditionNoted, $entry instanceof Joined, $entry instanceof Noted, $entry instanceof Opened, $entry instanceof PartRefused, $entry instanceof PhotoTaken, $entry instanceof PutRight, $entry instanceof Tagged => null,
+            $entry instanceof Complained, $entry instanceof ConditionNoted, $entry instanceof Joined, $entry instanceof Noted, $entry instanceof Opened, $entry instanceof PartRefused, $entry instanceof PhotoTaken, $entry instanceof PutRight, $entry instanceof Tagged => null,
         };
     }
 
@@ -130,13 +131,14 @@ final readonly class Acceptance
 
     private static function author(BenchState $state, Entry $entry): void
     {
-        self::mayWrite($state, $entry->stamp->by, $entry instanceof Joined);
+        // Whoever notices that something feels wrong says so, also of a job they are not on.
+        self::mayWrite($state, $entry->stamp->by, $entry instanceof Joined || $entry instanceof Complained);
     }
 
     /**
      * Whether this person may add anything to the job, an entry or a picture.
      *
-     * @param  bool  $joins  whether that is what joins it
+     * @param  bool  $joins  whether it needs no part in it
      *
      * @throws Refused If it is closed, they only look, or have not joined it.
      */

@@ -77,7 +77,7 @@ final readonly class Facts
     /** @return list<Proof> those of the control, and whether what it was brought in with is gone */
     public function proofs(Spec $spec, Run $run): array
     {
-        return [...$spec->proofs($run), ...SymptomProofs::of($this->standing->symptoms)];
+        return [...$spec->proofs($run), ...SymptomProofs::of($this->observations->symptoms)];
     }
 
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */

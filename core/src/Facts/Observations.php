@@ -10,6 +10,7 @@ use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Log\Replacing;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\RidersWish;
 
 /** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
@@ -43,5 +44,7 @@ final readonly class Observations
         public array $seized = [],
         /** How its rider wants it; null where nobody said. */
         public ?RidersWish $wish = null,
+        /** @var list<Symptom> what was said to feel wrong, before the job and since, each once */
+        public array $symptoms = [],
     ) {}
 }

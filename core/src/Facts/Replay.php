@@ -15,6 +15,7 @@ use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\CablesCompared;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\Complained;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
@@ -52,6 +53,8 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
@@ -187,6 +190,9 @@ final class Replay
 
     private ?RidersWish $wish;
 
+    /** @var list<Symptom> what was said to feel wrong, before the job and since */
+    private array $symptoms;
+
     /** @var array<string, true> adjusters that will not turn */
     private array $seized = [];
 
@@ -201,6 +207,7 @@ final class Replay
         $this->home = $this->positions;
         $this->tag = $standing->tag;
         $this->wish = $standing->wish;
+        $this->symptoms = $standing->symptoms;
         $this->isCheck = $log->opened->isCheck ? true : null;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->crossings = ConcurrentMoves::in($log);
@@ -251,6 +258,7 @@ final class Replay
             $entry instanceof LeftByChoice => $this->byChoice = $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
+            $entry instanceof Complained => $this->complain($entry),
             $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
@@ -381,6 +389,15 @@ final class Replay
         $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->series);
         if ($this->setting === 0) {
             $this->foundChecks[$key] = $check;
+        }
+    }
+
+    /** What was called gone before and is felt again is asked again. */
+    private function complain(Complained $complaint): void
+    {
+        foreach ($complaint->symptoms as $symptom) {
+            $this->symptoms[] = $symptom;
+            unset($this->checks[SymptomProofs::key($symptom)]);
         }
     }
 
@@ -573,7 +590,7 @@ final class Replay
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,
-            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish),
+            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR))),
             $second,
         );
     }

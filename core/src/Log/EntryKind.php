@@ -9,6 +9,7 @@ enum EntryKind: string
 {
     case Opened = 'opened';
     case Joined = 'joined';
+    case Complaint = 'complaint';
     case Confirmed = 'confirmed';
     case AllConfirmed = 'all_confirmed';
     case Inspected = 'inspected';

@@ -39,13 +39,19 @@ final readonly class SymptomProofs
         return Symptom::from(substr($proof->key, strlen(self::BEGINNING)))->words();
     }
 
+    /** The key under which it is asked whether a symptom is gone. */
+    public static function key(Symptom $symptom): string
+    {
+        return self::BEGINNING.$symptom->value;
+    }
+
     private static function proof(Symptom $symptom): Proof
     {
         $stops = $symptom->stopsTheMachine();
         // What would hurt somebody is never left, and never taken as gone unseen.
         $more = $stops ? [] : [Proof::LEFT => 'Still there, left so', Proof::NOT_HERE => 'Cannot be tried here'];
 
-        return Proof::choice(self::BEGINNING.$symptom->value, 'Brought in for: '.lcfirst($symptom->words()).'. Gone?', ['gone' => 'Gone', 'still' => 'Still there'] + $more,
+        return Proof::choice(self::key($symptom), 'Brought in for: '.lcfirst($symptom->words()).'. Gone?', ['gone' => 'Gone', 'still' => 'Still there'] + $more,
             ['gone', ...array_keys($more)], $stops ? 'Wheels blocked or off the ground, nobody in front, a hand at the switch.' : null)->running();
     }
 }

@@ -144,7 +144,7 @@ final readonly class BesideItems
      */
     public function putRight(bool $finer): array
     {
-        $failing = array_filter([...$this->foundProofs(), ...SymptomProofs::of($this->facts->standing->symptoms)], fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
+        $failing = array_filter([...$this->foundProofs(), ...SymptomProofs::of($this->facts->observations->symptoms)], fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
         $said = implode(' ', array_map(static fn (Proof $proof): string => SymptomProofs::isOne($proof) ? SymptomProofs::stillThere($proof) : 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
         $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());

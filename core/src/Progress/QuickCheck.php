@@ -119,7 +119,7 @@ final readonly class QuickCheck
             $spec->aim === null => 'No play is read on this control: it is a whole job',
             $facts->chosen->isCheck === false => 'It was gone on with as a whole job',
             $facts->tag !== null => "A tag stands ({$facts->tag->reason}): only a whole job lifts it",
-            $facts->standing->symptoms !== [] => 'It was brought in with something that feels wrong: that takes a whole job',
+            $facts->observations->symptoms !== [] => 'It was brought in with something that feels wrong: that takes a whole job',
             $facts->chosen->byChoice !== null, $isFailed, $isFault => 'Something is not right: it is a whole job now',
             $facts->observations->putRight !== [] || $facts->answers->parts !== [] || $facts->observations->replacing !== null => 'More was done than reading: it is a whole job now',
             $facts->readings->isChanged() => 'Something was moved: it is a whole job now',

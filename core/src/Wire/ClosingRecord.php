@@ -102,7 +102,7 @@ final readonly class ClosingRecord
             }
         }
 
-        foreach (SymptomProofs::of($state->facts->standing->symptoms) as $proof) {
+        foreach (SymptomProofs::of($state->facts->observations->symptoms) as $proof) {
             $given = $state->facts->answers->checks[$proof->key] ?? null;
             $left = $given?->answer === Proof::LEFT ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"] : $left;
         }

@@ -21,6 +21,7 @@ use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\CablesCompared;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\Complained;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
@@ -57,6 +58,7 @@ use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\ReplacementReason;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\Steps;
@@ -112,6 +114,7 @@ final class EntryCodec
         return match ($kind) {
             EntryKind::Opened => $this->opened($body->object(['control', 'standing'], ['check']), $stamp),
             EntryKind::Joined => self::bare($body, new Joined($stamp)),
+            EntryKind::Complaint => new Complained($stamp, array_map(static fn (Node $one): Symptom => $one->enum(Symptom::class), $body->object(['symptoms'])->at('symptoms')->items(30))),
             EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
             EntryKind::AllConfirmed => new AllConfirmed($stamp, array_map(static fn (Node $key): string => $key->string(40), $body->object(['keys'])->at('keys')->items(20))),
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),

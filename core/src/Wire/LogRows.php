@@ -16,6 +16,7 @@ use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\CablesCompared;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\Complained;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
@@ -49,6 +50,7 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\ArmLook;
 
@@ -177,6 +179,7 @@ final readonly class LogRows
             $entry instanceof Tagged => 'Tagged, do not run: '.$entry->reason,
             $entry instanceof Untagged => 'Tag lifted: '.$entry->reason,
             $entry instanceof Opened => $entry->isCheck ? 'Check begun: play only' : 'Job opened',
+            $entry instanceof Complained => 'Feels wrong: '.implode('; ', array_map(static fn (Symptom $one): string => lcfirst($one->words()), $entry->symptoms)),
             $entry instanceof Joined => "{$entry->stamp->by->name} joined",
             $entry instanceof Closed => 'Closed: '.self::outcomeOf($entry->outcome),
         };

@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Tests\Diagnosis;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\Bench;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Evidence;
+use VividPull\Core\Diagnosis\JobAnswer;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\OwnWords;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
+use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
 
 /** What a job knows is not asked again; what people say in their own words is matched to what they may mean. */
 final class JobEvidenceTest extends TestCase
@@ -51,6 +60,54 @@ final class JobEvidenceTest extends TestCase
 
         self::assertSame('no', self::of($job)->answer('arm_free'));
         self::assertSame(Check::RIGHT, self::of($job->entry('check', ['key' => 'arm_loose', 'answer' => 'yes']))->answer('arm_free'));
+    }
+
+    /**
+     * @param  string  $entry  nothing where the job has no entry that says the same
+     */
+    #[TestWith(['wire', 'right', 'inspected {"key":"wire","finding":"sound"}'])]
+    #[TestWith(['wire', 'frayed', 'inspected {"key":"wire","finding":"fault","remark":"frayed, rusty or kinked"}'])]
+    #[TestWith(['arm', 'weak_spring', 'inspected {"key":"arm","finding":"fault","remark":"return spring weak, broken or unhooked"}'])]
+    #[TestWith(['arm_free', 'no', 'check {"key":"arm_loose","answer":"no"}'])]
+    #[TestWith(['play', 'tight', ''])]
+    #[TestWith(['oil', 'wrong', ''])]
+    #[TestWith(['plates', 'worn', ''])]
+    public function test_a_look_is_the_same_entry_in_the_job(string $check, string $answer, string $entry): void
+    {
+        $look = Causes::of(FamilyKey::ClutchLever)->checks[$check];
+        $said = JobAnswer::of($look, $answer, TestJob::clutch()->state);
+
+        self::assertSame($entry, $said === null ? '' : "{$said->kind->value} ".json_encode($said->body));
+    }
+
+    #[DataProvider('looks')]
+    public function test_what_goes_into_a_job_comes_out_of_it_as_it_went_in(FamilyKey $family, string $check, string $answer): void
+    {
+        $job = FamilyJob::of($family)->state;
+        $look = Causes::of($family)->checks[$check];
+        $said = JobAnswer::of($look, $answer, $job);
+        if ($said === null) {
+            self::assertDoesNotMatchRegularExpression('/^inspection:/', $look->of ?? '', 'an inspection that the job does not know');
+
+            return;
+        }
+        $entry = (new EntryCodec($job->run))->body($said->kind, Node::of($said->body), new Stamp('0197a000-0000-7000-8000-000000000001', '2026-03-02T09:00:00+00:00', new Person('ines', 'Ines', Role::Technician)));
+        $seen = JobEvidence::of(Bench::replay($job->spec, $job->run, $job->log->with($entry)), Causes::of($family))->seen[$check] ?? [];
+
+        self::assertSame(1.0, $seen[$answer] ?? null);
+        self::assertSame($answer === Check::RIGHT, isset($seen[Check::RIGHT]));
+    }
+
+    /** @return iterable<string, array{FamilyKey, string, string}> every look that is of something the product asks elsewhere, with each of its answers */
+    public static function looks(): iterable
+    {
+        foreach (FamilyKey::cases() as $family) {
+            foreach (Causes::of($family)->checks as $check) {
+                foreach ($check->of === null ? [] : array_keys($check->answers()) as $answer) {
+                    yield "{$family->value} {$check->key} {$answer}" => [$family, $check->key, $answer];
+                }
+            }
+        }
     }
 
     /** @param  list<string>  $symptoms */

@@ -7,6 +7,8 @@ namespace VividPull\Core\Tests\Progress;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
@@ -15,6 +17,7 @@ use VividPull\Core\Progress\AnswerTone;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\ClosingRecord;
+use VividPull\Core\Wire\LogRows;
 
 /** Play inside its band is no proof that what felt wrong is gone. Common practice, no source. */
 final class SymptomGoneTest extends TestCase
@@ -79,6 +82,41 @@ final class SymptomGoneTest extends TestCase
         $job = self::all('heavy')->line('gone')->line('+1f', 'in_band');
 
         self::assertFalse($job->state->progress->item('check:gone_heavy')?->done);
+    }
+
+    public function test_what_is_said_to_feel_wrong_while_the_job_is_open_is_asked_as_well(): void
+    {
+        $job = TestJob::clutch(standing: ['symptoms' => ['heavy']])->ready()->entry('complaint', ['symptoms' => ['creeps_in', 'heavy']]);
+
+        self::assertSame([Symptom::Heavy, Symptom::CreepsIn], $job->state->facts->observations->symptoms);
+        self::assertNotNull($job->state->progress->item('check:gone_creeps_in'));
+        self::assertStringContainsString('brought in for: creeps or lurches', implode(' ', $job->state->progress->blocks(ClosingOutcome::Fit)));
+        self::assertSame('Feels wrong: creeps or lurches with the lever in; heavy, or slow to return', LogRows::of($job->state)[count($job->state->log->entries) - 1]['what'] ?? null);
+    }
+
+    public function test_what_was_gone_and_is_felt_again_is_asked_again(): void
+    {
+        $job = self::all('heavy')->line('gone');
+        self::assertTrue($job->state->progress->item('check:gone_heavy')?->done);
+
+        self::assertFalse($job->entry('complaint', ['symptoms' => ['heavy']])->state->progress->item('check:gone_heavy')?->done);
+    }
+
+    public function test_whoever_notices_it_need_not_work_on_the_job(): void
+    {
+        $job = TestJob::clutch();
+        $job->person = new Person('mirre', 'Mirre', Role::Apprentice);
+
+        self::assertSame([Symptom::Slips], $job->entry('complaint', ['symptoms' => ['slips']])->state->facts->observations->symptoms);
+        self::assertStringContainsString('is not on this job', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('note', ['text' => 'slips'])));
+    }
+
+    public function test_a_check_ends_where_something_feels_wrong(): void
+    {
+        $check = TestJob::clutchCheck();
+        self::assertTrue($check->state->progress->check?->isOn());
+
+        self::assertFalse($check->entry('complaint', ['symptoms' => ['slips']])->state->progress->check?->isOn());
     }
 
     public function test_of_what_it_was_not_brought_in_with_nothing_is_asked(): void

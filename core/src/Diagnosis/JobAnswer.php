@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Diagnosis;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Finding;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\Proof;
+
+/** What was seen while a cause was looked for, as the entry of the open job that says the same: an inspection, or a proof. The way back is `JobEvidence`. */
+final readonly class JobAnswer
+{
+    /** @param  array<string, mixed>  $body */
+    private function __construct(public EntryKind $kind, public array $body) {}
+
+    /** @return self|null null where the job asks for no such thing, or asks for more: a reading, a pose, a measure */
+    public static function of(Check $check, string $answer, BenchState $state): ?self
+    {
+        [$kind, $key] = [...explode(':', $check->of ?? '', 2), ''];
+
+        return match ($kind) {
+            'inspection' => self::inspection($check, $key, $answer, $state),
+            'proof' => self::proof($check, $key, $answer, $state),
+            default => null,
+        };
+    }
+
+    private static function inspection(Check $check, string $key, string $answer, BenchState $state): ?self
+    {
+        $isAsked = array_filter($state->spec->inspections(), static fn (Inspection $one): bool => $one->key === $key) !== [];
+        if (! $isAsked) {
+            return null;
+        }
+
+        return new self(EntryKind::Inspected, ['key' => $key] + ($answer === Check::RIGHT
+            ? ['finding' => Finding::Sound->value]
+            : ['finding' => Finding::Fault->value, 'remark' => lcfirst($check->answers()[$answer] ?? $answer)]));
+    }
+
+    private static function proof(Check $check, string $key, string $answer, BenchState $state): ?self
+    {
+        foreach ($state->spec->proofs($state->run) as $proof) {
+            if ($proof->key !== $key || $proof->poses !== []) {
+                continue;
+            }
+            $word = $answer === Check::RIGHT ? $proof->passing[0] ?? null : self::failing($proof, $answer);
+
+            return $word === null ? null : new self(EntryKind::Check, ['key' => $key, 'answer' => $word]);
+        }
+
+        return null;
+    }
+
+    /** Its own word where the proof has it; the only one that fails, where there is only one. */
+    private static function failing(Proof $proof, string $answer): ?string
+    {
+        $failing = array_values(array_filter(array_map(strval(...), array_keys($proof->answers)), static fn (string $word): bool => ! $proof->passes($word)));
+
+        return match (true) {
+            in_array($answer, $failing, true) => $answer,
+            count($failing) === 1 => $failing[0],
+            default => null,
+        };
+    }
+}
