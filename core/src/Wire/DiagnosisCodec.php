@@ -10,6 +10,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Diagnosis;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Diagnosis\Knowledge\Remedies;
 use VividPull\Core\Diagnosis\NextStep;
 use VividPull\Core\Diagnosis\Ranked;
 use VividPull\Core\Diagnosis\StepKind;
@@ -138,7 +139,7 @@ final readonly class DiagnosisCodec
             'symptoms' => array_map(static fn (Symptom $one): array => ['key' => $one->value, 'words' => $one->words(), 'answer' => $evidence->answer($one->value)], $knowledge->symptoms),
             'causes' => array_map(static fn (Ranked $one): array => self::ranked($one, $weights), $diagnosis->causes),
             'counted' => $weights->total(),
-            'next' => self::step($diagnosis->next, $knowledge),
+            'next' => self::step($diagnosis->next, $knowledge, $family),
             'checks' => array_map(static fn (Check $one): array => self::look($one, $evidence), array_values($knowledge->checks)),
         ];
     }
@@ -162,8 +163,9 @@ final readonly class DiagnosisCodec
     }
 
     /** @return array<string, mixed> */
-    private static function step(NextStep $next, Knowledge $knowledge): array
+    private static function step(NextStep $next, Knowledge $knowledge, FamilyKey $family): array
     {
+        $remedy = $next->kind === StepKind::Cure ? Remedies::of($family, $knowledge->causes[$next->key]) : null;
         $check = $knowledge->checks[$next->key] ?? null;
         $labels = match ($next->kind) {
             StepKind::Check => $check?->answers() ?? [],
@@ -180,11 +182,20 @@ final readonly class DiagnosisCodec
             'minutes' => $next->minutes,
             'expected' => round($next->expected, 2),
             'cover' => $check?->cover,
-            'tools' => $check?->tools,
-            'caution' => $next->before === null && $check?->caution === null ? null : trim("{$next->before} {$check?->caution}"),
+            'tools' => $check->tools ?? $remedy?->tools,
+            'caution' => self::words($next->before, $check?->caution, $remedy?->caution),
+            'steps' => $remedy->steps ?? [],
             'of' => $check?->of,
             'answers' => array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label, 'means' => $next->meanings[$key] ?? ''], array_keys($labels), array_values($labels)),
         ];
+    }
+
+    /** What is said of it together; null where nothing is. */
+    private static function words(?string ...$said): ?string
+    {
+        $said = array_filter($said, static fn (?string $one): bool => $one !== null);
+
+        return $said === [] ? null : implode(' ', $said);
     }
 
     /** @return array<string, mixed> */

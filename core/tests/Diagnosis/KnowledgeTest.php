@@ -14,6 +14,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Diagnosis\Knowledge\Remedies;
 use VividPull\Core\Diagnosis\Model;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\OutOfRange;
@@ -43,6 +44,34 @@ final class KnowledgeTest extends TestCase
             self::assertGreaterThan(0.0, $cause->minutes);
             self::assertMatchesRegularExpression('/\.$/', $cause->cure);
         }
+    }
+
+    #[DataProvider('families')]
+    public function test_a_cause_that_is_no_setting_has_its_own_steps(FamilyKey $family): void
+    {
+        foreach (Causes::of($family)->causes as $cause) {
+            $remedy = Remedies::of($family, $cause);
+            if ($cause->wants !== null || $cause->key === Cause::OTHER) {
+                self::assertNull($remedy, "{$cause->key} is set by its job");
+
+                continue;
+            }
+            self::assertNotNull($remedy, "nobody says how {$cause->key} is put right");
+            self::assertGreaterThan(1, count($remedy->steps), $cause->key);
+            foreach ([...$remedy->steps, ...($remedy->caution === null ? [] : [$remedy->caution])] as $step) {
+                self::assertMatchesRegularExpression('/^[A-Z].*[.]$/u', $step, $cause->key);
+            }
+        }
+    }
+
+    public function test_no_steps_are_written_for_what_is_no_cause(): void
+    {
+        preg_match_all("/^            (?:\\[FamilyKey::\\w+, )?('\\w+'(?:, '\\w+')*)\\]? => Remedy/m", (string) file_get_contents((string) (new ReflectionClass(Remedies::class))->getFileName()), $found);
+        $written = array_unique(explode(', ', str_replace("'", '', implode(', ', $found[1]))));
+        $known = array_merge(...array_map(static fn (FamilyKey $family): array => array_keys(Causes::of($family)->causes), FamilyKey::cases()));
+
+        self::assertGreaterThan(60, count($written));
+        self::assertSame([], array_values(array_diff($written, $known)));
     }
 
     #[DataProvider('families')]

@@ -231,6 +231,7 @@ export const zControl = z.object({
 export const zEntryKind = z.enum([
     'opened',
     'joined',
+    'complaint',
     'confirmed',
     'all_confirmed',
     'inspected',
@@ -1561,6 +1562,7 @@ export const zDiagnosis = z.object({
         cover: z.string().nullable(),
         tools: z.string().nullable(),
         caution: z.string().nullable(),
+        steps: z.array(z.string()),
         of: z.string().nullable(),
         answers: z.array(z.object({
             key: z.string(),

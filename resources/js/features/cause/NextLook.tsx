@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Complaint } from '../../api/complaints';
 import { planControl } from '../../api/due';
@@ -34,6 +34,7 @@ export const NextLook = ({ complaint, looking }: Props) => {
         {whatToDo(next)}
       </Box>
       {next.kind !== 'ask' && <Facts next={next} />}
+      {next.steps.length > 0 && <Steps steps={next.steps} />}
       {next.caution !== null && (
         <Box marginTop="3">
           <Caution>{next.caution}</Caution>
@@ -74,6 +75,28 @@ const Facts = ({ next }: { next: Next }) => {
     </Box>
   );
 };
+
+/** How it is put right, in its order. */
+const Steps = ({ steps }: { steps: readonly string[] }) => (
+  <chakra.ol listStyleType="none" marginTop="3" aria-label="How it is put right" data-steps>
+    {steps.map((one, place) => (
+      <chakra.li
+        key={one}
+        display="flex"
+        gap="3"
+        paddingBlock="2"
+        borderTopWidth="thin"
+        borderColor="line"
+        lineHeight="snug"
+      >
+        <Box fontWeight="bold" fontVariantNumeric="tabular-nums" minWidth="5" color="soft" aria-hidden="true">
+          {place + 1}
+        </Box>
+        <Box fontSize="lg">{one}</Box>
+      </chakra.li>
+    ))}
+  </chakra.ol>
+);
 
 const Answers = ({ next, looking }: { next: Next; looking: Looking }) => (
   <>
