@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CauseCountController;
 use App\Http\Controllers\ComplaintController;
 use App\Http\Controllers\DueController;
 use App\Http\Controllers\EntryController;
@@ -61,6 +62,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('machines/{tag}/controls', [MachineKeepingController::class, 'addControl']);
             Route::put('machines/{tag}', [MachineKeepingController::class, 'change']);
             Route::put('machines/{tag}/retired', [MachineKeepingController::class, 'retire']);
+            Route::put('causes/{family}', [CauseCountController::class, 'update']);
             Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt']);
         });
         Route::middleware('may:report')->group(function (): void {
@@ -72,6 +74,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('intakes/{intake}/answer', [MachineKeepingController::class, 'answer'])->middleware('may:sign_off');
         });
         Route::get('complaints', [ComplaintController::class, 'index']);
+        Route::get('causes/{family}', [CauseCountController::class, 'show']);
         Route::get('complaints/{complaint}/sheet', [SheetController::class, 'complaint']);
         Route::get('complaints/{complaint}', [ComplaintController::class, 'show']);
         Route::get('machines/{tag}/controls/{control}/symptoms', [ComplaintController::class, 'start']);
@@ -83,6 +86,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('export/history', [ExchangeController::class, 'history']);
         Route::get('export/readings', [ExchangeController::class, 'readings']);
         Route::get('export/specs', [ExchangeController::class, 'specs']);
+        Route::get('export/causes', [ExchangeController::class, 'causes']);
         Route::get('due', [DueController::class, 'index']);
         Route::put('machines/{tag}/controls/{control}/plan', [DueController::class, 'plan'])->middleware('may:log');
         Route::put('bench/present', [DueController::class, 'present'])->middleware('may:log');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Library\CauseCounts;
 use App\Models\Audit;
 use App\Models\Complaint;
 use App\Models\ComplaintAnswer;
@@ -20,11 +21,9 @@ use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\StoryEvidence;
-use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\Symptom;
-use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\Node;
 
@@ -167,7 +166,7 @@ final readonly class Complaints
             'was' => $complaint->cause === null ? null : ($knowledge->causes[$complaint->cause] ?? null)?->label,
             'job' => $control->openJob?->id,
             'answers' => array_values($complaint->answers->sortBy('seq')->map(static fn (ComplaintAnswer $one): array => self::saying($one, $knowledge))->all()),
-            'diagnosis' => DiagnosisCodec::encode($family, self::evidence($complaint, $knowledge), self::counted($family), $byPhone),
+            'diagnosis' => DiagnosisCodec::encode($family, self::evidence($complaint, $knowledge), CauseCounts::weights($family), $byPhone),
         ];
     }
 
@@ -221,16 +220,6 @@ final readonly class Complaints
         }
 
         return $evidence;
-    }
-
-    /** What this workshop found in the controls of a family. */
-    private static function counted(FamilyKey $family): Weights
-    {
-        $counts = DB::table('complaints')->join('controls', 'controls.id', '=', 'complaints.control_id')->join('spec_versions', 'spec_versions.id', '=', 'controls.spec_version_id')
-            ->whereNotNull('complaints.cause')->whereRaw("json_value(spec_versions.body, '$.family') = ?", [$family->value])
-            ->groupBy('complaints.cause')->selectRaw('complaints.cause as cause, count(*) as jobs')->pluck('jobs', 'cause');
-
-        return Weights::counted(array_map(intval(...), $counts->all()));
     }
 
     /** @return array<string, mixed> what may be chosen about a control that nobody complained of yet, and what somebody's words seem to mean */

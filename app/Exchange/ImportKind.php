@@ -13,6 +13,7 @@ enum ImportKind: string
     case History = 'history';
     case Readings = 'readings';
     case Specs = 'specs';
+    case Causes = 'causes';
 
     public function import(User $by): LineImport
     {
@@ -22,6 +23,7 @@ enum ImportKind: string
             self::History => new HistoryImport($by, $today),
             self::Readings => new ReadingsImport($by, $today),
             self::Specs => new SpecImport($by),
+            self::Causes => new CauseImport($by),
         };
     }
 }

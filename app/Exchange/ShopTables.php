@@ -27,12 +27,13 @@ final readonly class ShopTables
         'intakes' => ['id'],
         'complaints' => ['id'],
         'complaint_answers' => ['complaint_id', 'seq'],
+        'cause_weights' => ['id'],
         'presences' => ['day', 'user_id'],
         'audits' => ['id'],
     ];
 
     /** Tables that came after shops had been exported without them: they are empty there. */
-    public const SINCE = ['complaints', 'complaint_answers'];
+    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights'];
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',

@@ -23,6 +23,7 @@ const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
 const SpecScreen = lazy(() => import('./features/specs/SpecScreen'));
 const SpecEditScreen = lazy(() => import('./features/specs/SpecEditScreen'));
 const CausesScreen = lazy(() => import('./features/cause/CausesScreen'));
+const CountsScreen = lazy(() => import('./features/cause/CountsScreen'));
 const ComplainScreen = lazy(() => import('./features/cause/ComplainScreen'));
 const ComplaintScreen = lazy(() => import('./features/cause/ComplaintScreen'));
 const DueScreen = lazy(() => import('./features/due/DueScreen'));
@@ -116,6 +117,7 @@ const Screens = () => (
       <Route path="/machines/:tag/service" element={<ServiceScreen />} />
       <Route path="/machines/:tag/:control/cause" element={<ComplainScreen />} />
       <Route path="/causes" element={<CausesScreen />} />
+      <Route path="/causes/counts" element={<CountsScreen />} />
       <Route path="/causes/:id" element={<ComplaintScreen />} />
       <Route path="/jobs/:id" element={<JobScreen />} />
       <Route path="/specs" element={<SpecsScreen />} />

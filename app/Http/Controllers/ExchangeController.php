@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\EntryRequest;
+use App\Exchange\CauseExport;
 use App\Exchange\HistoryExport;
 use App\Exchange\ImportKind;
 use App\Exchange\ReadingsExport;
@@ -47,6 +48,11 @@ final class ExchangeController
     public function specs(Request $request): StreamedResponse
     {
         return $this->out($request, new SpecExport, 'specs');
+    }
+
+    public function causes(Request $request): StreamedResponse
+    {
+        return $this->out($request, new CauseExport, 'causes');
     }
 
     /** The whole shop, without what is as good as a password. */

@@ -13,28 +13,37 @@ final readonly class Weights
     /** What the chances of a family's causes come to together, about; what a cause would have that was found in every job (ours). */
     private const ALL = 0.25;
 
-    /** @param  array<string, int>  $found  jobs, by cause */
-    private function __construct(public array $found) {}
+    /**
+     * @param  array<string, int>  $found  jobs here, by cause
+     * @param  array<string, int>  $elsewhere  jobs that other workshops counted
+     */
+    private function __construct(public array $found, private array $elsewhere) {}
 
     public static function ofTheTrade(): self
     {
-        return new self([]);
+        return new self([], []);
     }
 
-    /** @param  array<string, int>  $found */
-    public static function counted(array $found): self
+    /**
+     * @param  array<string, int>  $found
+     * @param  array<string, int>  $elsewhere
+     */
+    public static function counted(array $found, array $elsewhere = []): self
     {
-        return new self($found);
+        return new self($found, $elsewhere);
     }
 
+    /** Jobs counted here. */
     public function total(): int
     {
         return array_sum($this->found);
     }
 
-    /** The chance of a cause before anything is known of this machine: the trade's word and the workshop's own count, weighed. */
+    /** The chance of a cause before anything is known of this machine: the trade's word and what workshops counted, weighed. */
     public function chance(Cause $cause): float
     {
-        return (self::WORTH * $cause->commonness->chance() + ($this->found[$cause->key] ?? 0) * self::ALL) / (self::WORTH + $this->total());
+        $jobs = ($this->found[$cause->key] ?? 0) + ($this->elsewhere[$cause->key] ?? 0);
+
+        return (self::WORTH * $cause->commonness->chance() + $jobs * self::ALL) / (self::WORTH + $this->total() + array_sum($this->elsewhere));
     }
 }

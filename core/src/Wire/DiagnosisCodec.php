@@ -111,6 +111,12 @@ final readonly class DiagnosisCodec
         return self::known($node->string(40), $node, array_keys($knowledge->causes), 'no cause of this family');
     }
 
+    /** A cause by its key, said of a family. */
+    public static function causeOf(FamilyKey $family, string $cause, Node $at): string
+    {
+        return self::known($cause, $at, array_keys(Causes::of($family)->causes), 'no cause of this family');
+    }
+
     private static function counted(Node $node, Knowledge $knowledge): Weights
     {
         $counted = [];

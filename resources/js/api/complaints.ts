@@ -1,10 +1,10 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
-import type { AnswerComplaintData } from './contract';
-import { zComplaint, zComplaints, zSymptoms } from './contract/zod.gen';
+import type { AnswerComplaintData, ChangeCauseCountsData } from './contract';
+import { zCauseCounts, zComplaint, zComplaints, zSymptoms } from './contract/zod.gen';
 import { keys } from './keys';
 
-export type { Complaint, ComplaintBrief, Diagnosis, Symptoms } from './contract';
+export type { CauseCounts, Complaint, ComplaintBrief, Diagnosis, Symptoms } from './contract';
 
 const at = (tag: string, control: string) =>
   `machines/${encodeURIComponent(tag)}/controls/${encodeURIComponent(control)}`;
@@ -37,3 +37,12 @@ export const answerComplaint = (id: string, byPhone: boolean, body: GivenAnswer)
   call('POST', `complaints/${id}/answers${asked(byPhone)}`, zComplaint, body);
 export const closeComplaint = (id: string, cause: string) =>
   call('POST', `complaints/${id}/closed`, zComplaint, { cause });
+
+/** How often each cause of a family was found. */
+export const causeCountsQuery = (family: string) =>
+  queryOptions({
+    queryKey: keys.causeCounts(family),
+    queryFn: () => call('GET', `causes/${encodeURIComponent(family)}`, zCauseCounts),
+  });
+export const changeCounts = (family: string, body: ChangeCauseCountsData['body'], seen: string | undefined) =>
+  call('PUT', `causes/${encodeURIComponent(family)}`, zCauseCounts, body, seen);

@@ -15,6 +15,7 @@ export const keys = {
   shelf: ['shelf'],
   complaints: ['complaints'],
   complaint: (id: string) => ['complaint', id],
+  causeCounts: (family: string) => ['causeCounts', family],
   symptoms: (tag: string, control: string) => ['symptoms', tag, control],
   due: ['due'],
   people: ['people'],

@@ -1605,7 +1605,7 @@ export type GateStatus = 'passed' | 'failed' | 'unknown';
 
 export type HandKind = 'lever' | 'grip' | 'trigger' | 'handle' | 'bail' | 'pedal' | 'selector';
 
-export type ImportKind = 'history' | 'readings' | 'specs';
+export type ImportKind = 'history' | 'readings' | 'specs' | 'causes';
 
 export type InstrumentKind = 'steel_rule' | 'tape_marks' | 'caliper' | 'feeler' | 'coin';
 
@@ -1659,6 +1659,32 @@ export type ItemTopic = 'step' | 'condition' | 'thread' | 'reading' | 'pose' | '
 
 export type Complaints = {
     complaints: Array<ComplaintBrief>;
+};
+
+export type CauseCounts = {
+    family: FamilyKey;
+    title: string;
+    etag: string;
+    causes: Array<{
+        key: string;
+        label: string;
+        /**
+         * Jobs here that it was at the bottom of
+         */
+        here: number;
+        /**
+         * Jobs that other workshops counted
+         */
+        elsewhere: number;
+        /**
+         * The chance that the trade starts from
+         */
+        practice: number;
+        /**
+         * The chance a search here starts from
+         */
+        chance: number;
+    }>;
 };
 
 export type Symptoms = {
@@ -4289,6 +4315,34 @@ export type ExportSpecsResponses = {
     200: unknown;
 };
 
+export type ExportCausesData = {
+    body?: never;
+    path?: never;
+    query?: {
+        /**
+         * csv, spreadsheet or json
+         */
+        as?: string;
+    };
+    url: '/export/causes';
+};
+
+export type ExportCausesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type ExportCausesError = ExportCausesErrors[keyof ExportCausesErrors];
+
+export type ExportCausesResponses = {
+    /**
+     * CSV, or JSON where asked
+     */
+    200: unknown;
+};
+
 export type ExportShopData = {
     body?: never;
     path?: never;
@@ -4548,6 +4602,109 @@ export type ComplaintsResponses = {
 };
 
 export type ComplaintsResponse = ComplaintsResponses[keyof ComplaintsResponses];
+
+export type CauseCountsData = {
+    body?: never;
+    path: {
+        family: string;
+    };
+    query?: never;
+    url: '/causes/{family}';
+};
+
+export type CauseCountsErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type CauseCountsError = CauseCountsErrors[keyof CauseCountsErrors];
+
+export type CauseCountsResponses = {
+    /**
+     * In the family's order
+     */
+    200: CauseCounts;
+};
+
+export type CauseCountsResponse = CauseCountsResponses[keyof CauseCountsResponses];
+
+export type ChangeCauseCountsData = {
+    body: {
+        /**
+         * Jobs, by cause; what is left out stays.
+         */
+        here: {
+            [key: string]: number;
+        };
+        /**
+         * Whether what other workshops counted is left out from now on.
+         */
+        without_elsewhere?: boolean;
+    };
+    headers?: {
+        /**
+         * The etag of what was looked at (a spec's content); without it what stands there is overwritten
+         */
+        'If-Match'?: string;
+    };
+    path: {
+        family: string;
+    };
+    query?: never;
+    url: '/causes/{family}';
+};
+
+export type ChangeCauseCountsErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Somebody changed it since; etag and now say what it is
+     */
+    412: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type ChangeCauseCountsError = ChangeCauseCountsErrors[keyof ChangeCauseCountsErrors];
+
+export type ChangeCauseCountsResponses = {
+    /**
+     * As it stands after
+     */
+    200: CauseCounts;
+};
+
+export type ChangeCauseCountsResponse = ChangeCauseCountsResponses[keyof ChangeCauseCountsResponses];
 
 export type SymptomsData = {
     body?: never;

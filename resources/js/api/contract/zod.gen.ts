@@ -418,7 +418,8 @@ export const zHandKind = z.enum([
 export const zImportKind = z.enum([
     'history',
     'readings',
-    'specs'
+    'specs',
+    'causes'
 ]);
 
 export const zImportFile = z.object({
@@ -1509,6 +1510,20 @@ export const zJob = z.object({
     complaint: z.string().nullable()
 });
 
+export const zCauseCounts = z.object({
+    family: zFamilyKey,
+    title: z.string(),
+    etag: z.string(),
+    causes: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        here: z.int(),
+        elsewhere: z.int(),
+        practice: z.number(),
+        chance: z.number()
+    }))
+});
+
 export const zSymptoms = z.object({
     tag: z.string(),
     machine: z.string(),
@@ -2068,6 +2083,16 @@ export const zRunImportResponse = zImportFile;
  * The oldest first
  */
 export const zComplaintsResponse = zComplaints;
+
+/**
+ * In the family's order
+ */
+export const zCauseCountsResponse = zCauseCounts;
+
+/**
+ * As it stands after
+ */
+export const zChangeCauseCountsResponse = zCauseCounts;
 
 /**
  * Its symptoms

@@ -16,9 +16,14 @@ export default function CausesScreen() {
   const { data, error, refetch } = useQuery(complaintsQuery);
   return (
     <Frame>
-      <Heading as="h1" fontSize="2xl" marginBottom="3">
-        Find the cause
-      </Heading>
+      <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
+        <Heading as="h1" fontSize="2xl" marginRight="auto">
+          Find the cause
+        </Heading>
+        <LinkButton to="/causes/counts" look="quiet" textDecoration="none">
+          What it was
+        </LinkButton>
+      </Flex>
       <Flex direction="column" gap="4" maxWidth="48rem">
         <Begin />
         {data === undefined ? (

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\IfMatch;
+use App\Library\CauseCounts;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Wire\DiagnosisCodec;
+use VividPull\Core\Wire\Node;
+
+/** How often each cause was found: everybody may look, a lead changes it. */
+final class CauseCountController
+{
+    private const MOST = 100_000;
+
+    public function show(string $family): JsonResponse
+    {
+        return new JsonResponse(CauseCounts::of(self::family($family))->wire());
+    }
+
+    public function update(Request $request, string $family): JsonResponse
+    {
+        $key = self::family($family);
+        $node = Node::fromJson($request->getContent())->object(['here'], ['without_elsewhere']);
+        $here = [];
+        foreach ($node->at('here')->entries() as $cause => $count) {
+            $here[DiagnosisCodec::causeOf($key, $cause, $count)] = $count->integer(0, self::MOST);
+        }
+        CauseCounts::of($key)->change($here, $node->has('without_elsewhere') && $node->at('without_elsewhere')->boolean(), User::of($request), IfMatch::of($request));
+
+        return $this->show($family);
+    }
+
+    private static function family(string $family): FamilyKey
+    {
+        return FamilyKey::tryFrom($family) ?? throw new NotFoundHttpException;
+    }
+}
