@@ -26,8 +26,9 @@ final class CauseCountController
 
     public function update(Request $request, string $family): JsonResponse
     {
+        $node = Node::fromJson($request->getContent());
         $key = self::family($family);
-        $node = Node::fromJson($request->getContent())->object(['here'], ['without_elsewhere']);
+        $node->object(['here'], ['without_elsewhere']);
         $here = [];
         foreach ($node->at('here')->entries() as $cause => $count) {
             $here[DiagnosisCodec::causeOf($key, $cause, $count)] = $count->integer(0, self::MOST);
