@@ -12,6 +12,7 @@ use App\Models\Control;
 use App\Models\Machine;
 use App\Models\User;
 use App\Refusals\Conflict;
+use App\Refusals\WrittenByAnother;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -25,6 +26,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Wire\DiagnosisCodec;
+use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 
 /** What feels wrong about a control: answers added one by one, and what the core makes of them together with an open job. */
@@ -71,7 +73,9 @@ final readonly class Complaints
     /** One answer more; the same id again changes nothing. */
     public static function answer(Complaint $complaint, Node $node, User $by): void
     {
-        $node->object(['id', 'kind', 'about'], ['answer']);
+        $node->object(['id', 'kind', 'about'], ['answer', 'at', 'by']);
+        WrittenByAnother::unless($node->optionalString('by', 40), $by);
+        $at = $node->has('at') ? CarbonImmutable::parse(EntryCodec::instant($node->at('at')))->utc() : CarbonImmutable::now();
         $id = EntryRequest::uuid($node->at('id'));
         $kind = $node->at('kind')->enum(AnswerKind::class);
         $about = $node->at('about')->string(40);
@@ -83,7 +87,7 @@ final readonly class Complaints
             AnswerKind::Skip, AnswerKind::Back => DiagnosisCodec::question($node->at('about'), $knowledge),
         };
         $answer = in_array($kind, [AnswerKind::Symptom, AnswerKind::Check], true) ? $node->at('answer')->string(40) : null;
-        DB::transaction(static function () use ($complaint, $id, $kind, $about, $answer, $by): void {
+        DB::transaction(static function () use ($complaint, $id, $kind, $about, $answer, $by, $at): void {
             $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
             $same = ComplaintAnswer::query()->find($id);
             if ($same !== null) {
@@ -95,9 +99,8 @@ final readonly class Complaints
                 throw new Conflict('This complaint is closed. Say anew what feels wrong.');
             }
             $before = self::latest($held)[$about] ?? null;
-            $now = CarbonImmutable::now();
-            self::write($held, $id, $kind, $about, $answer, $by, $now);
-            self::inItsJob($held, $id, $kind, $about, $answer, $before, $by, $now);
+            self::write($held, $id, $kind, $about, $answer, $by, $at);
+            self::inItsJob($held, $id, $kind, $about, $answer, $before, $by, CarbonImmutable::now());
         }, 3);
     }
 

@@ -2,14 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useCallback, useEffect, useRef } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
-import type { Job } from './api/jobs';
+import { complaintQuery } from './api/complaints';
 import { keys } from './api/keys';
 import { type Session, sessionQuery } from './api/session';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { readLengthsIn } from './lib/figures';
-import { outbox } from './lib/outbox';
+import { type Answered, outbox } from './lib/outbox';
 import { hearTabs } from './lib/sessionNews';
 import { LeaveContext, SignedInContext } from './lib/signedIn';
 import { keepAnswer } from './offline/register';
@@ -54,7 +54,16 @@ export const App = () => {
   const ask = useCallback(() => void client.refetchQueries({ queryKey: sessionQuery.queryKey }), [client]);
 
   useEffect(() => {
-    const answered = (job: Job) => {
+    const answered = (after: Answered) => {
+      if ('diagnosis' in after) {
+        client.setQueryData(complaintQuery(after.id, false).queryKey, after);
+        void keepAnswer(`/api/complaints/${after.id}`, after);
+        void client.invalidateQueries({ queryKey: complaintQuery(after.id, true).queryKey });
+        for (const queryKey of [keys.complaints, keys.bench, keys.machine(after.tag)])
+          void client.invalidateQueries({ queryKey, refetchType: 'none' });
+        return;
+      }
+      const job = after;
       client.setQueryData(keys.job(job.id), job);
       void keepAnswer(`/api/jobs/${job.id}`, job);
       // Whoever goes there next sees what this entry made of it.

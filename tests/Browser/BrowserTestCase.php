@@ -144,6 +144,13 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** A server of its own, on the same data, so that the others keep theirs. */
+    protected function ownServer(): void
+    {
+        $this->server = new Server(Server::freePort(), Server::environment());
+        $this->server->start();
+    }
+
     protected function window(int $width, int $height): void
     {
         (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
-use Tests\Support\Server;
 
 final class LostConnectionTest extends BrowserTestCase
 {
@@ -116,13 +115,6 @@ final class LostConnectionTest extends BrowserTestCase
         $this->gone('[data-kept]')->settled()->see('All entries saved');
         self::assertSame(0, count(array_filter($this->state()['stages'][0]['items'], static fn (array $one): bool => ! $one['done'])));
         $this->server->stop();
-    }
-
-    /** A server of its own, on the same data, so that the others keep theirs. */
-    private function ownServer(): void
-    {
-        $this->server = new Server(Server::freePort(), Server::environment());
-        $this->server->start();
     }
 
     /** Types fifteen notes, one right after the other, as fast as the page takes them. */

@@ -129,6 +129,17 @@ final class ComplaintsTest extends TestCase
         self::assertSame(['symptom', 'check', 'back', 'skip', 'tried'], array_column($tried['answers'], 'kind'));
     }
 
+    public function test_an_answer_keeps_its_author_and_their_time(): void
+    {
+        $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];
+        $body = ['id' => (string) Str::uuid(), 'kind' => 'check', 'about' => 'oil', 'answer' => 'right', 'at' => '2026-03-02T09:00:00+02:00', 'by' => 'ines'];
+        $this->postJson("/api/complaints/{$id}/answers", $body)->assertOk()->assertJsonPath('answers.1.at', '2026-03-02T07:00:00+00:00');
+        $this->postJson("/api/complaints/{$id}/answers", $body)->assertOk();
+        $this->postJson("/api/complaints/{$id}/answers", ['id' => (string) Str::uuid(), 'by' => 'tomas'] + $body)->assertConflict()->assertJsonPath('type', '/problems/written-by-another');
+        $this->postJson("/api/complaints/{$id}/answers", ['id' => (string) Str::uuid(), 'at' => 'noon'] + $body)->assertStatus(422);
+        self::assertSame(2, ComplaintAnswer::query()->where('complaint_id', $id)->count());
+    }
+
     public function test_by_telephone_nothing_needs_a_tool(): void
     {
         $id = $this->signIn('mirre')->complain(['slips' => 'yes'])['id'];

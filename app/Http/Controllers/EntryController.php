@@ -24,9 +24,7 @@ final class EntryController
         assert($user instanceof User);
         $entry = EntryRequest::from(Node::fromJson($request->getContent()));
         $found = JobHead::find($job);
-        if ($entry->by !== null && $entry->by !== $user->login) {
-            throw WrittenByAnother::than(User::query()->where('login', $entry->by)->value('name') ?? 'somebody else', $user->name);
-        }
+        WrittenByAnother::unless($entry->by, $user);
 
         return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now(), Device::of($request)?->short())));
     }

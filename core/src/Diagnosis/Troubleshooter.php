@@ -267,6 +267,11 @@ final readonly class Troubleshooter
 
     private static function percent(float $chance): string
     {
-        return Figure::number(100 * $chance, 0)->bare().' %';
+        // Never surer than it is.
+        return match (true) {
+            $chance >= 0.995 => 'more than 99 %',
+            $chance < 0.01 => 'less than 1 %',
+            default => Figure::number(100 * $chance, 0)->bare().' %',
+        };
     }
 }

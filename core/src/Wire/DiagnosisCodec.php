@@ -209,6 +209,7 @@ final readonly class DiagnosisCodec
     {
         $answer = $evidence->answer($one->key);
 
-        return ['key' => $one->key, 'label' => $one->label, 'answer' => $answer, 'words' => $answer === null ? null : $one->answers()[$answer], 'skipped' => in_array($one->key, $evidence->skipped, true)];
+        return ['key' => $one->key, 'label' => $one->label, 'answer' => $answer, 'words' => $answer === null ? null : $one->answers()[$answer], 'skipped' => in_array($one->key, $evidence->skipped, true),
+            'answers' => $one->isOnFile ? [] : array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label], array_keys($one->answers()), array_values($one->answers()))];
     }
 }

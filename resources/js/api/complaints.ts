@@ -33,8 +33,8 @@ export type Said = Record<string, 'yes' | 'no' | 'not_tried'>;
 export const complain = (tag: string, control: string, body: { id: string; symptoms: Said; words?: string }) =>
   call('POST', `${at(tag, control)}/complaints`, zComplaint, body);
 export type GivenAnswer = AnswerComplaintData['body'];
-export const answerComplaint = (id: string, byPhone: boolean, body: GivenAnswer) =>
-  call('POST', `complaints/${id}/answers${asked(byPhone)}`, zComplaint, body);
+export const answerComplaint = (id: string, body: GivenAnswer) =>
+  call('POST', `complaints/${id}/answers`, zComplaint, body);
 export const closeComplaint = (id: string, cause: string) =>
   call('POST', `complaints/${id}/closed`, zComplaint, { cause });
 

@@ -1,4 +1,5 @@
 import { onAnswer, Problem, Unreachable } from '../api/client';
+import { answerComplaint, type Complaint } from '../api/complaints';
 import { type Draft, type Job, postEntry } from '../api/jobs';
 import { KeptEntries, type KeptEntry } from './keptEntries';
 import { nowWithOffset } from './time';
@@ -18,12 +19,14 @@ const NOT_THEIRS = '/problems/written-by-another';
 /** One tab at a time sends, so that what two of them wrote keeps its order. */
 const TURN = 'vivid-pull.sending';
 
-type Listener = { answered: (job: Job) => void; signedOut: () => void; another: () => void };
+/** What the server makes of an entry: the job anew, or the complaint that was answered. */
+export type Answered = Job | Complaint;
+type Listener = { answered: (after: Answered) => void; signedOut: () => void; another: () => void };
 
 /**
  * Entries on their way to the server, in the order they were written in whatever tab. What the server does not acknowledge stays here, in
- * this browser and under the name of who wrote it, through reloads and lost networks. One that was refused holds what follows it in its job
- * until its person has looked.
+ * this browser and under the name of who wrote it, through reloads and lost networks. One that was refused holds what follows it in its job,
+ * or in its complaint, until its person has looked.
  */
 export class Outbox {
   readonly entries = new KeptEntries();
@@ -39,7 +42,7 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly watchers = new Set<() => void>();
 
-  constructor(private readonly send: typeof postEntry = postEntry) {
+  constructor(private readonly send: (place: string, entry: Record<string, unknown>) => Promise<Answered> = deliver) {
     window.addEventListener('online', () => this.hurry());
     window.addEventListener('offline', () => this.become('cut'));
     onAnswer((live) => this.heard(live));
@@ -141,7 +144,7 @@ export class Outbox {
   /** Whether to go on with the next one. */
   private async deliver(entry: KeptEntry): Promise<boolean> {
     try {
-      const job = await this.send(entry.job, {
+      const after = await this.send(entry.job, {
         id: entry.id,
         at: entry.at,
         by: entry.by,
@@ -152,7 +155,7 @@ export class Outbox {
       this.savedAt = nowWithOffset();
       await this.entries.remove(entry.id);
       this.become('sending');
-      this.listener?.answered(job);
+      this.listener?.answered(after);
       return true;
     } catch (error) {
       return this.settle(entry, error);
@@ -200,6 +203,17 @@ export const isHeld = (before: readonly KeptEntry[], entry: KeptEntry): boolean 
 /** Browsers know turns only where the page is secure; elsewhere the server's own rule of ids keeps what two tabs send from counting twice. */
 async function inTurn(work: () => Promise<boolean>): Promise<boolean> {
   return 'locks' in navigator ? await navigator.locks.request(TURN, async () => await work()) : await work();
+}
+
+/** Where answers about a complaint go; every other place is a job. */
+const COMPLAINT = 'complaint ';
+export const ofComplaint = (id: string): string => `${COMPLAINT}${id}`;
+
+/** An answer is an entry of its complaint: who gave it and when, and what is answered. */
+async function deliver(place: string, entry: Record<string, unknown>): Promise<Answered> {
+  if (!place.startsWith(COMPLAINT)) return await postEntry(place, entry);
+  const { id, at, by, body } = entry as { id: string; at: string; by: string; body: Record<string, unknown> };
+  return await answerComplaint(place.slice(COMPLAINT.length), { id, at, by, ...body } as never);
 }
 
 export const outbox = new Outbox();

@@ -1751,6 +1751,13 @@ export type Diagnosis = {
         answer: string | null;
         words: string | null;
         skipped: boolean;
+        /**
+         * What it may show; empty for what is told by what is on file
+         */
+        answers: Array<{
+            key: string;
+            label: string;
+        }>;
     }>;
 };
 
@@ -4844,6 +4851,14 @@ export type AnswerComplaintData = {
         kind: 'symptom' | 'check' | 'skip' | 'tried' | 'back';
         about: string;
         answer?: string | null;
+        /**
+         * When it was answered, by the author's clock: ISO 8601 with offset; without it, now
+         */
+        at?: string;
+        /**
+         * Sign-in name of who answered it; another is told that it is not theirs
+         */
+        by?: string;
     };
     path: {
         complaint: string;

@@ -1590,7 +1590,11 @@ export const zDiagnosis = z.object({
         label: z.string(),
         answer: z.string().nullable(),
         words: z.string().nullable(),
-        skipped: z.boolean()
+        skipped: z.boolean(),
+        answers: z.array(z.object({
+            key: z.string(),
+            label: z.string()
+        }))
     }))
 });
 

@@ -13,6 +13,7 @@ import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { uuid } from '../../lib/uuid';
+import { keepAnswer } from '../../offline/register';
 
 const answers = [
   { key: 'yes', label: 'Yes' },
@@ -71,6 +72,7 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
       }),
     onSuccess: (complaint) => {
       client.setQueryData(complaintQuery(complaint.id, false).queryKey, complaint);
+      void keepAnswer(`/api/complaints/${complaint.id}`, complaint);
       for (const queryKey of [keys.complaints, keys.bench, keys.machine(start.tag)])
         void client.invalidateQueries({ queryKey });
       void navigate(`/causes/${complaint.id}`, { replace: true });

@@ -14,6 +14,7 @@ import { moment } from '../../lib/time';
 import { Answered } from './Answered';
 import { CauseList } from './CauseList';
 import { NextLook } from './NextLook';
+import { OtherLooks } from './OtherLooks';
 import { type Looking, useLooking } from './useLooking';
 
 /** One complaint on the way to its cause: what to look at next, and the causes in order. */
@@ -53,7 +54,14 @@ const Whole = ({ complaint, byPhone }: { complaint: Complaint; byPhone: boolean 
       <Grid templateColumns={{ base: '1fr', lg: '1fr 24rem' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" minWidth="0">
           {isOpen && complaint.diagnosis.do_not_run && <DoNotRun />}
-          {isOpen ? <NextLook complaint={complaint} looking={looking} /> : <Was complaint={complaint} />}
+          {!isOpen ? (
+            <Was complaint={complaint} />
+          ) : isWaiting(looking) ? (
+            <Waiting />
+          ) : (
+            <NextLook complaint={complaint} looking={looking} />
+          )}
+          {isOpen && <OtherLooks complaint={complaint} looking={looking} open={looking.isCut} />}
           <Answered complaint={complaint} looking={looking} />
         </Flex>
         <CauseList complaint={complaint} looking={looking} />
@@ -123,6 +131,22 @@ const Was = ({ complaint }: { complaint: Complaint }) => (
     >
       To the machine
     </LinkButton>
+  </Sheet>
+);
+
+/** What was answered without network may change what comes next, and only the server works that out. */
+const isWaiting = (looking: Looking): boolean =>
+  looking.isCut && looking.kept.some((one) => one.entry.state === 'waiting');
+
+const Waiting = () => (
+  <Sheet padding="4" borderColor="ink" aria-label="No connection" data-next="waiting">
+    <Box textStyle="eyebrow">No connection</Box>
+    <Heading as="h2" fontSize="2xl" marginTop="1">
+      Your answers are kept here
+    </Heading>
+    <Box fontSize="lg" lineHeight="snug" marginTop="1">
+      What to look at next is worked out when the network is back. Whatever you look at meanwhile can be answered below.
+    </Box>
   </Sheet>
 );
 

@@ -34,12 +34,12 @@ export const NextLook = ({ complaint, looking }: Props) => {
         {whatToDo(next)}
       </Box>
       {next.kind !== 'ask' && <Facts next={next} />}
-      {next.steps.length > 0 && <Steps steps={next.steps} />}
       {next.caution !== null && (
         <Box marginTop="3">
           <Caution>{next.caution}</Caution>
         </Box>
       )}
+      {next.steps.length > 0 && <Steps steps={next.steps} />}
       {next.kind === 'check' || next.kind === 'ask' ? (
         <Answers next={next} looking={looking} />
       ) : next.kind === 'bring_in' ? (
