@@ -83,6 +83,14 @@ final readonly class Cause
         return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, array_intersect_key($this->links, $known), $this->wants, $this->isImitator);
     }
 
+    /** @param  callable(Grade): Grade  $grade */
+    public function graded(callable $grade): self
+    {
+        $links = array_map(static fn (Link $link): Link => new Link($grade($link->grade), $link->reason), $this->links);
+
+        return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, $links, $this->wants, $this->isImitator);
+    }
+
     private function linked(string $finding, Link $link): self
     {
         return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, [$finding => $link] + $this->links, $this->wants, $this->isImitator);

@@ -51,6 +51,16 @@ final readonly class Knowledge
         return new self($symptoms, $checks, $causes);
     }
 
+    /**
+     * The same with other grades, as one who was taught the trade wrongly would have it.
+     *
+     * @param  callable(Grade): Grade  $grade
+     */
+    public function graded(callable $grade): self
+    {
+        return new self($this->symptoms, $this->checks, array_map(static fn (Cause $one): Cause => $one->key === Cause::OTHER ? $one : $one->graded($grade), $this->causes));
+    }
+
     /** @return array<string, list<string>> what each question may find: a symptom itself, a check its bad answers, as `check:answer` */
     public function questions(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice;
 
 use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Practice\Faulty\FaultyMachine;
 use VividPull\Core\Spec\FamilyKey;
@@ -31,10 +32,16 @@ final readonly class ComplaintTable
         return self::tried($knowledge, $count, static fn (int $seed): HiddenComplaint => DrawnComplaint::of($knowledge, new SeededChance($seed), $off));
     }
 
-    /** Machines with faults, which answer by their mechanics and not by the grades. */
-    public static function ofMachines(FamilyKey $family, int $count): self
+    /**
+     * Machines with faults, which answer by their mechanics and not by the grades.
+     *
+     * @param  int  $off  by how many grades each link of who searches may be off, either way
+     */
+    public static function ofMachines(FamilyKey $family, int $count, int $off = 0): self
     {
-        $knowledge = Causes::of($family);
+        $chance = new SeededChance($count + $off);
+        $true = Causes::of($family);
+        $knowledge = $off === 0 ? $true : $true->graded(static fn (Grade $grade): Grade => $grade->shifted((int) round($chance->between(-$off - 0.5, $off + 0.5))));
 
         return self::tried($knowledge, $count, static fn (int $seed): HiddenComplaint => FaultyMachine::of($family, $knowledge, $seed));
     }

@@ -96,6 +96,15 @@ final class FaultyMachineTest extends TestCase
         self::assertLessThan(0.95, $table->minutes(WayOfWorking::Ours) / $table->minutes(WayOfWorking::CheapestFirst), 'all minutes');
     }
 
+    /** Every grade drawn anew by up to two either way: of thirty machines a family it names 77 %, of these few 69 %. */
+    public function test_a_search_that_was_taught_wrongly_still_finds_it(): void
+    {
+        $table = array_reduce(FamilyKey::cases(), static fn (ComplaintTable $all, FamilyKey $family): ComplaintTable => $all->and(ComplaintTable::ofMachines($family, 6, 2)), ComplaintTable::none());
+
+        self::assertGreaterThan(0.65, $table->named());
+        self::assertSame(1.0, $table->gone());
+    }
+
     /** What is tried on must not be made from what is tried. */
     public function test_the_mechanics_know_nothing_of_grades(): void
     {
