@@ -62,6 +62,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('machines/{tag}/controls', [MachineKeepingController::class, 'addControl']);
             Route::put('machines/{tag}', [MachineKeepingController::class, 'change']);
             Route::put('machines/{tag}/retired', [MachineKeepingController::class, 'retire']);
+            Route::put('shop/units', [SessionController::class, 'shopUnits']);
             Route::put('causes/{family}', [CauseCountController::class, 'update']);
             Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt']);
         });

@@ -11,6 +11,7 @@ use App\Chain\DayHeads;
 use App\Chain\Rechain;
 use App\Models\ControlJob;
 use App\Models\User;
+use App\People\ReadUnits;
 use App\Refusals\DiskFull;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +21,6 @@ use Throwable;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Role;
-use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\RunDraft;
@@ -249,7 +249,7 @@ final class ShopImport
             match ($table) {
                 'users' => [
                     Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
-                    ($row->lengths ?? null) === null || LengthStyle::tryFrom($row->lengths) !== null ? null : throw Refused::because('lengths: nobody reads lengths so.'),
+                    ...array_map(static fn (string $kind, string $style) => ($row->{$kind} ?? null) === null || $style::tryFrom($row->{$kind}) !== null ? null : throw Refused::because("{$kind}: nobody reads {$kind} so."), array_keys(ReadUnits::KINDS), ReadUnits::KINDS),
                 ],
                 'spec_versions' => self::version($row->checked_at === null, $read('body'), $row->run === null ? null : $read('run')),
                 'controls' => RunCodec::decode($read('run')),

@@ -13,6 +13,7 @@ final readonly class ShopTables
     /** Table to the columns that put its rows in order. */
     public const EXPORTED = [
         'users' => ['id'],
+        'shop_settings' => ['id'],
         'machines' => ['id'],
         'former_tags' => ['id'],
         'spec_versions' => ['id'],
@@ -33,7 +34,7 @@ final readonly class ShopTables
     ];
 
     /** Tables that came after shops had been exported without them: they are empty there. */
-    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights'];
+    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings'];
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',

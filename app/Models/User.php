@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\ReadUnits;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
+use VividPull\Core\Quantity\DecimalMark;
+use VividPull\Core\Quantity\ForceStyle;
 use VividPull\Core\Quantity\LengthStyle;
+use VividPull\Core\Quantity\SpeedStyle;
 
 /**
  * @property int $id
@@ -20,6 +24,9 @@ use VividPull\Core\Quantity\LengthStyle;
  * @property string|null $calendar_digest
  * @property CarbonImmutable|null $left_at
  * @property LengthStyle|null $lengths
+ * @property ForceStyle|null $forces
+ * @property SpeedStyle|null $speeds
+ * @property DecimalMark|null $decimals
  */
 final class User extends Authenticatable
 {
@@ -50,15 +57,9 @@ final class User extends Authenticatable
         return new Person($this->login, $this->name, $this->acting());
     }
 
-    /** How the person reads lengths. */
-    public function reads(): LengthStyle
-    {
-        return $this->lengths ?? LengthStyle::Millimetres;
-    }
-
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['role' => Role::class, 'lengths' => LengthStyle::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
+        return ReadUnits::KINDS + ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
     }
 }

@@ -8,7 +8,7 @@ import { type Session, sessionQuery } from './api/session';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
-import { readLengthsIn } from './lib/figures';
+import { readIn } from './lib/figures';
 import { type Answered, outbox } from './lib/outbox';
 import { hearTabs } from './lib/sessionNews';
 import { LeaveContext, SignedInContext } from './lib/signedIn';
@@ -106,11 +106,11 @@ export const App = () => {
   if (session.isPending) return <Loading what="the workshop" />;
   if (session.data === undefined) return <Failure error={session.error} retry={() => session.refetch()} />;
   if (last.current === null) return <SignIn demo={session.data.demo} />;
-  readLengthsIn(last.current.lengths);
+  readIn(last.current.units);
   return (
     <SignedInContext value={last.current}>
       <LeaveContext value={leave}>
-        <Screens key={last.current.lengths} />
+        <Screens key={Object.values(last.current.units).join(' ')} />
         {user === null && <SignInAgain person={last.current} />}
       </LeaveContext>
     </SignedInContext>

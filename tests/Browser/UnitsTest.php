@@ -14,17 +14,17 @@ final class UnitsTest extends BrowserTestCase
 
     private function chooseInches(): static
     {
-        $this->as('ines')->visit('/')->click('button[aria-haspopup=dialog]')->await('#lengths')->accessible('how lengths are read');
-        $this->browser->executeScript('const list = document.querySelector("#lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))', [self::STYLE]);
+        $this->as('ines')->visit('/')->click('button[aria-haspopup=dialog]')->await('#person-lengths')->accessible('how lengths are read');
+        $this->browser->executeScript('const list = document.querySelector("#person-lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))', [self::STYLE]);
 
-        return $this->until('return document.querySelector("#lengths")?.value === "in32" || document.querySelector("[role=dialog]") === null', 'the units did not change');
+        return $this->until('return document.querySelector("#person-lengths")?.value === "in32" || document.querySelector("[role=dialog]") === null', 'the units did not change');
     }
 
     public function test_every_screen_speaks_inches(): void
     {
         $this->chooseInches();
         $job = $this->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))');
-        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/TR-02', '/due', '/specs', '/shelf', '/causes', "/jobs/{$job}"] as $path) {
+        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/TR-02', '/due', '/specs', '/shelf', '/causes', '/causes/counts', '/specs/1', '/specs/1/next', '/shop', "/jobs/{$job}"] as $path) {
             $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever");
             usleep(300_000);
             $lines = explode("\n", (string) $this->browser->executeScript('return document.body.innerText'));

@@ -276,6 +276,7 @@ final class ShopExchangeTest extends TestCase
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 2, 'replaced_at' => 6500])->assertOk();
         $this->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes'], 'words' => 'slips uphill'])->assertCreated();
         $this->signIn('oda')->putJson('/api/causes/clutch_lever', ['here' => ['worn_plates' => 2]])->assertOk();
+        $this->putJson('/api/shop/units', ['speeds' => 'mph'])->assertOk();
         Audit::note(null, 'test', 'ünïcode “quoted” / slashed', ['n' => 1.0, 'empty' => (object) []]);
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             self::assertTrue(DB::table($table)->exists(), "{$table} has rows");

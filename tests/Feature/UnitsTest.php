@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Control;
 use App\Models\EntryRow;
+use Illuminate\Support\Facades\DB;
 use Tests\Support\HttpJob;
 use Tests\TestCase;
 
@@ -14,13 +15,31 @@ final class UnitsTest extends TestCase
 {
     public function test_a_person_chooses_and_every_device_knows(): void
     {
-        $this->signIn('ines')->getJson('/api/session')->assertJsonPath('user.lengths', 'mm');
-        $this->putJson('/api/session/units', ['lengths' => 'in32'])->assertOk()->assertJsonPath('user.lengths', 'in32');
-        $this->getJson('/api/session')->assertJsonPath('user.lengths', 'in32');
+        $this->signIn('ines')->getJson('/api/session')->assertJsonPath('user.units', ['lengths' => 'mm', 'forces' => 'N', 'speeds' => 'km/h', 'decimals' => 'point'])->assertJsonPath('user.own_units.lengths', null);
+        $this->putJson('/api/session/units', ['lengths' => 'in32'])->assertOk()->assertJsonPath('user.units.lengths', 'in32');
+        $this->putJson('/api/session/units', ['forces' => 'lbf_in', 'speeds' => 'mph', 'decimals' => 'comma'])->assertOk();
+        $this->getJson('/api/session')->assertJsonPath('user.units', ['lengths' => 'in32', 'forces' => 'lbf_in', 'speeds' => 'mph', 'decimals' => 'comma']);
+        $this->putJson('/api/session/units', ['lengths' => null])->assertOk()->assertJsonPath('user.units.lengths', 'mm')->assertJsonPath('user.units.speeds', 'mph');
         $this->putJson('/api/session/units', ['lengths' => 'feet'])->assertUnprocessable();
+        $this->putJson('/api/session/units', ['lengths' => 7])->assertUnprocessable();
         $this->putJson('/api/session/units', [])->assertUnprocessable();
         $this->raw('PUT', '/api/session/units', 'not json')->assertStatus(400);
-        $this->signIn('tomas')->getJson('/api/session')->assertJsonPath('user.lengths', 'mm');
+        $this->signIn('tomas')->getJson('/api/session')->assertJsonPath('user.units.lengths', 'mm');
+    }
+
+    public function test_who_chose_nothing_reads_as_the_shop_does(): void
+    {
+        $this->signIn('ines')->putJson('/api/shop/units', ['lengths' => 'in'])->assertForbidden();
+        $this->putJson('/api/session/units', ['forces' => 'N']);
+        $this->signIn('oda')->putJson('/api/shop/units', ['lengths' => 'in16', 'forces' => 'lbf_ft'])->assertOk()->assertJsonPath('user.units.lengths', 'in16')->assertJsonPath('user.shop_units.forces', 'lbf_ft');
+        $this->putJson('/api/shop/units', ['speeds' => 'warp'])->assertUnprocessable();
+        $this->signIn('tomas')->getJson('/api/session')->assertJsonPath('user.units', ['lengths' => 'in16', 'forces' => 'lbf_ft', 'speeds' => 'km/h', 'decimals' => 'point'])->assertJsonPath('user.own_units.lengths', null);
+        $this->signIn('ines')->getJson('/api/session')->assertJsonPath('user.units.lengths', 'in16')->assertJsonPath('user.units.forces', 'N');
+        $job = HttpJob::open($this);
+        self::assertSame('3/8 to 13/16 in at the lever tip', $this->getJson("/api/jobs/{$job->id}")->json('state.spec.say'));
+        $this->signIn('oda')->putJson('/api/shop/units', ['lengths' => null, 'forces' => null])->assertOk()->assertJsonPath('user.units.lengths', 'mm');
+        self::assertSame(2, DB::table('audits')->where('action', 'units of the shop')->count());
+        self::assertSame(0, DB::table('shop_settings')->count());
     }
 
     public function test_a_job_speaks_inches_to_one_and_millimetres_to_the_other_and_means_the_same(): void

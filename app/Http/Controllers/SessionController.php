@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Middleware\EnsureActiveUser;
 use App\Models\User;
 use App\People\Device;
+use App\People\ReadUnits;
 use App\People\Staff;
 use App\People\TakeOver;
 use Database\Demo\DemoPeople;
@@ -18,7 +19,6 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
-use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Wire\Node;
 
 final class SessionController
@@ -81,12 +81,20 @@ final class SessionController
         return new JsonResponse(['user' => self::person($next), 'demo' => self::demo()]);
     }
 
-    /** How the person reads lengths from here on, on every device. */
+    /** How the person reads lengths, forces, speeds and decimals from here on, on every device. */
     public function units(Request $request): JsonResponse
     {
-        $node = Node::fromJson($request->getContent())->object(['lengths']);
         $user = User::of($request);
-        $user->forceFill(['lengths' => $node->at('lengths')->enum(LengthStyle::class)])->save();
+        ReadUnits::choose($user, Node::fromJson($request->getContent()));
+
+        return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
+    }
+
+    /** What everybody reads who chose nothing for themselves. */
+    public function shopUnits(Request $request): JsonResponse
+    {
+        $user = User::of($request);
+        ReadUnits::chooseForTheShop(Node::fromJson($request->getContent()), $user);
 
         return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
     }
@@ -108,7 +116,7 @@ final class SessionController
         return $guard;
     }
 
-    /** @return array<string, string|bool>|null */
+    /** @return array<string, mixed>|null */
     private static function person(mixed $user): ?array
     {
         return $user instanceof User ? [
@@ -120,7 +128,9 @@ final class SessionController
             'may_lift_tag' => $user->acting()->mayLiftTag(),
             'may_keep_shop' => $user->acting()->may(Permission::KeepShop),
             'asks_password' => $user->acting() !== $user->role,
-            'lengths' => $user->reads()->value,
+            'units' => ReadUnits::wire(ReadUnits::of($user)),
+            'own_units' => ReadUnits::chosen($user),
+            'shop_units' => ReadUnits::ofTheShop(),
         ] : null;
     }
 

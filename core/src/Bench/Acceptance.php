@@ -242,12 +242,12 @@ final readonly class Acceptance
 
     private static function measure(BenchState $state, MeasureTaken $taken): void
     {
-        $unit = $taken->key->dimension()->internalUnit();
         if (! MeasuresHere::of($state)->has($taken->key)) {
             throw Refused::because($taken->key->label().' is not measured on this control.');
         }
         if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
-            throw Refused::because('Read '.Figure::number($taken->value)." {$unit}, but ".lcfirst($taken->key->label()).' lies between 0 and '.Figure::number($taken->key->most())." {$unit}. Type it again.");
+            $figure = static fn (float $value): Figure => Figure::measured($value, $taken->key->decimals(), $taken->key->dimension()->internalUnit());
+            throw Refused::because("Read {$figure($taken->value)}, but ".lcfirst($taken->key->label())." lies between 0 and {$figure($taken->key->most())}. Type it again.");
         }
         if ($taken->atMm !== null && $taken->key->dimension() !== Dimension::Force) {
             throw Refused::because('Only a force is read at a distance from the pivot.');

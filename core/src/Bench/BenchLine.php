@@ -24,6 +24,7 @@ use VividPull\Core\Quantity\Fraction;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\ReadQuantity;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Quantity\Unit;
@@ -414,7 +415,7 @@ final readonly class BenchLine
         $usual = $key->dimension() === Dimension::Length ? $this->shown->unit : Unit::usualOf($key->dimension());
         $read = QuantityReader::defaultingTo($usual)->read($line);
         if ($read->dimension !== $key->dimension()) {
-            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())." is a {$key->dimension()->value}. Type it in {$key->dimension()->internalUnit()}.");
+            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())." is a {$key->dimension()->value}. Type it in ".Spoken::units()->of($key->dimension())->value.'.');
         }
 
         return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $this->asEntered($read)] + ($of === null ? [] : ['of' => $of]));

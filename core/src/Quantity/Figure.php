@@ -9,28 +9,34 @@ use Stringable;
 /** A figure as it is said in a sentence: so many decimals, or as few as it needs, grouped, and its unit. The one place that writes one. */
 final readonly class Figure implements Stringable
 {
-    private function __construct(private float $value, private int $decimals, private bool $isShort, private string $unit, private string $thousands = '', private bool $isLength = false) {}
+    private function __construct(private float $value, private int $decimals, private bool $isShort, private string $unit, private string $thousands = '', private ?Dimension $dimension = null) {}
 
     /** A length in mm, said to a tenth where nothing else is told, in the units of whoever reads it: `4.2 mm`. */
     public static function length(float $mm, int $decimals = 1): self
     {
-        return new self($mm, $decimals, false, 'mm', '', true);
+        return self::of($mm, Dimension::Length, $decimals);
     }
 
     /** A length as it was written down, without zeros that say nothing: `4 mm`, `4.25 mm`. */
     public static function shortLength(float $mm, int $most = 2): self
     {
-        return new self($mm, $most, true, 'mm', '', true);
+        return self::of($mm, Dimension::Length, $most, true);
     }
 
     public static function force(float $newtons): self
     {
-        return new self($newtons, 0, false, 'N');
+        return self::of($newtons, Dimension::Force, 0);
     }
 
     public static function speed(float $kmh): self
     {
-        return new self($kmh, 1, false, 'km/h');
+        return self::of($kmh, Dimension::Speed, 1);
+    }
+
+    /** A tightening torque in N·m, as short as it is: `7 N·m`. */
+    public static function torque(float $newtonMetres): self
+    {
+        return self::of($newtonMetres, Dimension::Torque, 1, true);
     }
 
     public static function seconds(float $seconds): self
@@ -52,7 +58,9 @@ final readonly class Figure implements Stringable
     /** A measured quantity, to the decimals of what it is. */
     public static function measured(float $value, int $decimals, string $unit): self
     {
-        return new self($value, $decimals, false, $unit, '', $unit === Unit::Millimetre->value);
+        $dimension = Unit::tryFrom($unit)?->dimension();
+
+        return $dimension === null || $dimension->internalUnit() !== $unit ? new self($value, $decimals, false, $unit) : self::of($value, $dimension, $decimals);
     }
 
     /** A bare number of anything: `1.5`, or `2`. */
@@ -76,18 +84,25 @@ final readonly class Figure implements Stringable
     /** Without its unit, where a sentence names it once for several. */
     public function bare(): string
     {
-        if ($this->isLength) {
-            return Spoken::lengths()->bare($this->value, $this->decimals, $this->isShort);
+        $units = Spoken::units();
+        if ($this->dimension !== null) {
+            return $units->bare($this->value, $this->dimension, $this->decimals, $this->isShort);
         }
         $text = number_format($this->value, $this->decimals, '.', $this->thousands);
 
-        return $this->isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+        return $units->marked($this->isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text);
     }
 
     public function __toString(): string
     {
-        $unit = $this->isLength ? self::lengthUnit() : $this->unit;
+        $unit = $this->dimension === null ? $this->unit : Spoken::units()->of($this->dimension)->value;
 
         return $unit === '' ? $this->bare() : "{$this->bare()} {$unit}";
+    }
+
+    /** @param  float  $value  in the dimension's internal unit */
+    private static function of(float $value, Dimension $dimension, int $decimals, bool $isShort = false): self
+    {
+        return new self($value, $decimals, $isShort, '', '', $dimension);
     }
 }

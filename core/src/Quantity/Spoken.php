@@ -6,17 +6,22 @@ namespace VividPull\Core\Quantity;
 
 /**
  * The units that sentences are said in, for as long as something is worked out: a figure asks here when it is put into words. Nothing is judged by
- * it, and nothing that is kept is worked out otherwise than in millimetres.
+ * it, and nothing that is kept is worked out otherwise than in the units in which everything is kept.
  */
 final class Spoken
 {
-    private static LengthStyle $lengths = LengthStyle::Millimetres;
+    private static ?Units $units = null;
 
     private function __construct() {}
 
+    public static function units(): Units
+    {
+        return self::$units ??= Units::kept();
+    }
+
     public static function lengths(): LengthStyle
     {
-        return self::$lengths;
+        return self::units()->lengths;
     }
 
     /**
@@ -27,19 +32,19 @@ final class Spoken
      * @param  callable(): T  $do
      * @return T
      */
-    public static function in(LengthStyle $lengths, callable $do): mixed
+    public static function in(Units|LengthStyle $units, callable $do): mixed
     {
-        $before = self::$lengths;
-        self::$lengths = $lengths;
+        $before = self::$units;
+        self::$units = $units instanceof LengthStyle ? new Units($units) : $units;
         try {
             return $do();
         } finally {
-            self::$lengths = $before;
+            self::$units = $before;
         }
     }
 
     /**
-     * As it is kept: in millimetres.
+     * As it is kept: in millimetres, newtons and kilometres an hour.
      *
      * @template T
      *
@@ -48,6 +53,6 @@ final class Spoken
      */
     public static function kept(callable $do): mixed
     {
-        return self::in(LengthStyle::Millimetres, $do);
+        return self::in(Units::kept(), $do);
     }
 }

@@ -9,6 +9,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Unit;
 
 /**
@@ -21,6 +22,9 @@ final readonly class TypedQuantities
         '_mm' => [Unit::Millimetre, Dimension::Length], '_n' => [Unit::Newton, Dimension::Force], '_nm' => [Unit::NewtonMetre, Dimension::Torque],
         '_kmh' => [Unit::KilometreAnHour, Dimension::Speed], '_s' => [Unit::Second, Dimension::Time],
     ];
+
+    /** Keys that are a unit themselves, or begin with one. */
+    private const WHOLE = ['nm' => [Unit::NewtonMetre, Dimension::Torque], 'mm_per_step' => [Unit::Millimetre, Dimension::Length]];
 
     /** @throws BadFile If such a text is no quantity of that kind; the sentence says what was understood. */
     public static function readIn(Node $node): Node
@@ -64,6 +68,9 @@ final readonly class TypedQuantities
     /** @return array{Unit, Dimension}|null */
     private static function unitOf(string $key): ?array
     {
+        if (isset(self::WHOLE[$key])) {
+            return self::WHOLE[$key];
+        }
         foreach (self::UNITS as $ending => $unit) {
             if (str_ends_with($key, $ending)) {
                 return $unit;
@@ -81,7 +88,7 @@ final readonly class TypedQuantities
             throw BadFile::at($path, lcfirst($e->getMessage()));
         }
         if ($read->dimension !== $dimension) {
-            throw BadFile::at($path, "read {$read->entered}, which is a {$read->dimension->value}; this is a {$dimension->value}, in {$dimension->internalUnit()}.");
+            throw BadFile::at($path, "read {$read->entered}, which is a {$read->dimension->value}; this is a {$dimension->value}, in ".Spoken::units()->of($dimension)->value.'.');
         }
 
         return $read->value;

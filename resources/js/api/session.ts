@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call, nothing, Problem } from './client';
-import type { LengthStyle, Session } from './contract';
+import type { ChosenUnits, Session } from './contract';
 import { zRole, zSession } from './contract/zod.gen';
 import { keys } from './keys';
 
@@ -35,7 +35,9 @@ export const takeOver = (login: string, pin: string) => call('POST', 'session/pe
 export const changePassword = (now: string, next: string) => call('PUT', 'session/password', nothing, { now, next });
 export const changePin = (pin: string | null, password: string) =>
   call('PUT', 'session/pin', nothing, { pin, password });
-export const readIn = (lengths: LengthStyle) => call('PUT', 'session/units', zSession, { lengths });
+export type { ChosenUnits, Units } from './contract';
+export const chooseUnits = (chosen: Partial<ChosenUnits>) => call('PUT', 'session/units', zSession, chosen);
+export const chooseShopUnits = (chosen: Partial<ChosenUnits>) => call('PUT', 'shop/units', zSession, chosen);
 /** Signs out, or keeps it in mind until the server answers. */
 export async function signOut(): Promise<void> {
   try {

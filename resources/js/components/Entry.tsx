@@ -1,11 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { type ReactNode, useId } from 'react';
+import { sizeShown, sizeTyped, unitText } from '../lib/figures';
 import { Choice, Field, FieldLabel } from './Buttons';
 
 type EntryProps = {
   label: string;
   value: string;
   onChange: (value: string) => void;
+  /** The unit a size is kept in: it is shown and typed in the units of whoever reads it. */
+  unit?: string | undefined;
   kind?: 'text' | 'decimal' | 'whole' | 'date' | 'password' | 'pin';
   most?: number;
   hint?: ReactNode;
@@ -28,6 +31,7 @@ export const Entry = ({
   label,
   value,
   onChange,
+  unit,
   kind = 'text',
   most = 60,
   hint,
@@ -38,18 +42,18 @@ export const Entry = ({
   const id = useId();
   return (
     <Box minWidth="0">
-      <FieldLabel htmlFor={id}>{label}</FieldLabel>
+      <FieldLabel htmlFor={id}>{unit === undefined ? label : `${label}, ${unitText(unit)}`}</FieldLabel>
       <Field
         id={id}
         name={name}
         list={list}
         type={kind === 'date' ? 'date' : kind === 'password' || kind === 'pin' ? 'password' : 'text'}
         inputMode={modes[kind]}
-        value={value}
+        value={unit === undefined ? value : sizeShown(value, unit)}
         maxLength={kind === 'date' ? undefined : most}
         autoComplete={kind === 'password' ? 'new-password' : 'off'}
         autoFocus={autoFocus}
-        onChange={(event) => onChange(event.target.value)}
+        onChange={(event) => onChange(unit === undefined ? event.target.value : sizeTyped(event.target.value, unit))}
       />
       {hint !== undefined && <Box textStyle="small">{hint}</Box>}
     </Box>

@@ -8,10 +8,10 @@ import { useLeave, useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
 import { Button, LinkButton } from './Buttons';
-import { Lengths } from './Lengths';
 import { Modal } from './Modal';
 import { ShowPassword } from './ShowPassword';
 import { TakeOver } from './TakeOver';
+import { UnitChoices } from './UnitChoices';
 
 /** Who is at the bench, what they set on this device, and the way out. */
 export const PersonMenu = () => {
@@ -60,7 +60,7 @@ export const PersonMenu = () => {
             People and data of the shop
           </LinkButton>
         </Flex>
-        <Lengths />
+        <UnitChoices whose="person" />
         <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer">
           <label>
             <chakra.input

@@ -30,7 +30,7 @@
   <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ ucfirst($one['what']) }} off</b></td><td class="soft">{{ (int) round($one['minutes']) }} min</td></tr>
   @endforeach
   @foreach ($service['kit']['torques'] as $one)
-  <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ $one['nm'] }} N·m</b></td><td class="soft">{{ $one['what'] }}, {{ lcfirst($one['of']) }}</td></tr>
+  <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ \VividPull\Core\Quantity\Figure::torque($one['nm']) }}</b></td><td class="soft">{{ $one['what'] }}, {{ lcfirst($one['of']) }}</td></tr>
   @endforeach
 </table>
 <div class="note">Engine off and key out before each control. The machine's own manual and local law win over anything printed here.</div>

@@ -40,7 +40,9 @@ export type SignedIn = {
      * Took over by PIN: a lead's rights ask for the password first.
      */
     asks_password: boolean;
-    lengths: LengthStyle;
+    units: Units;
+    own_units: ChosenUnits;
+    shop_units: ChosenUnits;
 };
 
 /**
@@ -1798,6 +1800,32 @@ export type ComplaintBrief = {
 };
 
 export type LengthStyle = 'mm' | 'in' | 'in8' | 'in16' | 'in32' | 'in64';
+
+export type ForceStyle = 'N' | 'lbf_ft' | 'lbf_in';
+
+export type SpeedStyle = 'km/h' | 'mph';
+
+export type DecimalMark = 'point' | 'comma';
+
+/**
+ * How figures are said: lengths, forces with torques, speeds, and the mark before decimals.
+ */
+export type Units = {
+    lengths: LengthStyle;
+    forces: ForceStyle;
+    speeds: SpeedStyle;
+    decimals: DecimalMark;
+};
+
+/**
+ * What was chosen of it; null is as the shop reads, or as everything is kept.
+ */
+export type ChosenUnits = {
+    lengths: LengthStyle | null;
+    forces: ForceStyle | null;
+    speeds: SpeedStyle | null;
+    decimals: DecimalMark | null;
+};
 
 export type Service = {
     tag: string;
@@ -5005,8 +5033,14 @@ export type ComplaintSheetResponses = {
 };
 
 export type OwnUnitsData = {
+    /**
+     * What is left out stays; null is as the shop reads, or as everything is kept.
+     */
     body: {
-        lengths: LengthStyle;
+        lengths?: LengthStyle | null;
+        forces?: ForceStyle | null;
+        speeds?: SpeedStyle | null;
+        decimals?: DecimalMark | null;
     };
     path?: never;
     query?: never;
@@ -5046,6 +5080,59 @@ export type OwnUnitsResponses = {
 };
 
 export type OwnUnitsResponse = OwnUnitsResponses[keyof OwnUnitsResponses];
+
+export type ShopUnitsData = {
+    /**
+     * What is left out stays; null is as the shop reads, or as everything is kept.
+     */
+    body: {
+        lengths?: LengthStyle | null;
+        forces?: ForceStyle | null;
+        speeds?: SpeedStyle | null;
+        decimals?: DecimalMark | null;
+    };
+    path?: never;
+    query?: never;
+    url: '/shop/units';
+};
+
+export type ShopUnitsErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type ShopUnitsError = ShopUnitsErrors[keyof ShopUnitsErrors];
+
+export type ShopUnitsResponses = {
+    /**
+     * As it is from here on
+     */
+    200: Session;
+};
+
+export type ShopUnitsResponse = ShopUnitsResponses[keyof ShopUnitsResponses];
 
 export type ServiceData = {
     body?: never;

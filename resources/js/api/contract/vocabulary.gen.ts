@@ -89,6 +89,25 @@ export const lengthStyles = [
   {"key":"in64","label":"inches, sixty-fourths: 25/64 in","marks":64},
 ] as const;
 
+/** How a person may read forces and torques. */
+export const forceStyles = [
+  {"key":"N","label":"N and N·m","force":"N","per_newton":1,"torque":"N·m","per_newton_metre":1},
+  {"key":"lbf_ft","label":"lbf and lbf·ft","force":"lbf","per_newton":0.2248089430997105,"torque":"lbf·ft","per_newton_metre":0.7375621492772654},
+  {"key":"lbf_in","label":"lbf and lbf·in","force":"lbf","per_newton":0.2248089430997105,"torque":"lbf·in","per_newton_metre":8.850745791327185},
+] as const;
+
+/** How a person may read speeds. */
+export const speedStyles = [
+  {"key":"km/h","label":"km/h","per_kmh":1},
+  {"key":"mph","label":"mph","per_kmh":0.621371192237334},
+] as const;
+
+/** What may stand before decimals. */
+export const decimalMarks = [
+  {"key":"point","label":"1 234.5","sign":"."},
+  {"key":"comma","label":"1 234,5","sign":","},
+] as const;
+
 /** What meters count. */
 export const meters = [
   {"key":"km","label":"km"},

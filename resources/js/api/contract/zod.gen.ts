@@ -1697,6 +1697,36 @@ export const zLengthStyle = z.enum([
     'in64'
 ]);
 
+export const zForceStyle = z.enum([
+    'N',
+    'lbf_ft',
+    'lbf_in'
+]);
+
+export const zSpeedStyle = z.enum(['km/h', 'mph']);
+
+export const zDecimalMark = z.enum(['point', 'comma']);
+
+/**
+ * How figures are said: lengths, forces with torques, speeds, and the mark before decimals.
+ */
+export const zUnits = z.object({
+    lengths: zLengthStyle,
+    forces: zForceStyle,
+    speeds: zSpeedStyle,
+    decimals: zDecimalMark
+});
+
+/**
+ * What was chosen of it; null is as the shop reads, or as everything is kept.
+ */
+export const zChosenUnits = z.object({
+    lengths: zLengthStyle.nullable(),
+    forces: zForceStyle.nullable(),
+    speeds: zSpeedStyle.nullable(),
+    decimals: zDecimalMark.nullable()
+});
+
 export const zSignedIn = z.object({
     id: z.string(),
     name: z.string(),
@@ -1706,7 +1736,9 @@ export const zSignedIn = z.object({
     may_lift_tag: z.boolean(),
     may_keep_shop: z.boolean(),
     asks_password: z.boolean(),
-    lengths: zLengthStyle
+    units: zUnits,
+    own_units: zChosenUnits,
+    shop_units: zChosenUnits
 });
 
 /**
@@ -2127,6 +2159,11 @@ export const zCloseComplaintResponse = zComplaint;
  * As it is from here on
  */
 export const zOwnUnitsResponse = zSession;
+
+/**
+ * As it is from here on
+ */
+export const zShopUnitsResponse = zSession;
 
 /**
  * As it stands

@@ -9,6 +9,7 @@ import { Button, Choice, Field, FieldLabel, LinkButton, Sheet } from '../../comp
 import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Frame } from '../../components/Frame';
 import { Failure, Loading } from '../../components/States';
+import { decimals } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 
 /** How often each cause was at the bottom of it: what moves the chances a search starts from. A lead puts it right or begins anew. */
@@ -54,7 +55,7 @@ export default function CountsScreen() {
   );
 }
 
-const percent = (chance: number) => `${(100 * chance).toFixed(chance < 0.1 ? 1 : 0)} %`;
+const percent = (chance: number) => `${decimals(100 * chance, chance < 0.1 ? 1 : 0)} %`;
 
 const Counts = ({ counts }: { counts: CauseCounts }) => {
   const person = useSignedIn();

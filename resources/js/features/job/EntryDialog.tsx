@@ -3,19 +3,23 @@ import { useState } from 'react';
 import type { LogRow } from '../../api/jobs';
 import { Button, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
+import { typedIn, unitText } from '../../lib/figures';
 import { clock } from '../../lib/time';
 import { useBench } from './useBench';
 
 /** One entry: take it back, or put it right at its place; both need a reason, and both stay in the log. */
 export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void }) => {
-  const { send } = useBench();
+  const { send, state } = useBench();
+  // A bare number is in the units of whoever types it, as it is on the bench line.
+  const unit =
+    row.kind === 'reading' ? 'mm' : (state.beside.measures.find((one) => row.what.startsWith(one.label))?.unit ?? '');
   const [reason, setReason] = useState('');
   const [line, setLine] = useState('');
   const amending = row.can_amend && line.trim() !== '';
   const log = () => {
     send(
       amending
-        ? { kind: 'amend', body: { entry: row.id, line: line.trim(), reason: reason.trim() } }
+        ? { kind: 'amend', body: { entry: row.id, line: typedIn(line.trim(), unit), reason: reason.trim() } }
         : { kind: 'void', body: { entry: row.id, reason: reason.trim() } },
     );
     onClose();
@@ -59,7 +63,7 @@ export const EntryDialog = ({ row, onClose }: { row: LogRow; onClose: () => void
               id="amend-line"
               value={line}
               onChange={(event) => setLine(event.target.value)}
-              placeholder={row.kind === 'move' ? '+1t2f' : row.kind === 'reading' ? '25.5' : ''}
+              placeholder={row.kind === 'move' ? '+1t2f' : unit === '' ? '' : unitText(unit)}
               autoComplete="off"
             />
             <Box textStyle="small" marginTop="1">

@@ -5,7 +5,7 @@ import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
-import { lengthUnit, shortLength } from '../../lib/figures';
+import { lengthUnit, shortLength, unitText } from '../../lib/figures';
 import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
@@ -156,7 +156,7 @@ const Refused = ({ sentence }: { sentence: string | null }) => (
 function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null): string {
   if (item?.kind === 'measure') {
     const unit = state.beside.measures.find((one) => one.key === item.measure)?.unit ?? '';
-    return unit === 'mm' ? lengthUnit() : unit;
+    return unitText(unit);
   }
   if (item?.kind === 'thread') return adjuster?.thread === null ? adjuster.units : lengthUnit();
   return takesReading(item, state) ? lengthUnit() : '';

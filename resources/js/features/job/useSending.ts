@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Draft, Job, Shown } from '../../api/jobs';
-import { isInches } from '../../lib/figures';
+import { isInches, typedIn } from '../../lib/figures';
 import { type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { typedTogether } from './asks';
@@ -72,6 +72,10 @@ export function useSending(
     },
     [jobId, state.head, sent, isHeld],
   );
+  // Lengths say with `shown` what they are typed in.
+  const asked = state.beside.measures.find(
+    (one) => one.key === (picking?.key ?? item?.measure) && one.unit !== 'mm',
+  )?.unit;
   const sendLine = useCallback(
     (text: string) => {
       if (isHeld()) return;
@@ -87,9 +91,9 @@ export function useSending(
         return;
       }
       sent.line(item);
-      send({ line: text, shown });
+      send({ line: asked === undefined ? text : typedIn(text, asked), shown });
     },
-    [key, send, sent, shown, item, itemKey, isHeld, state],
+    [key, send, sent, shown, item, itemKey, isHeld, state, asked],
   );
   const forgive = useCallback(() => setRefusal(null), []);
   return useMemo(() => ({ send, sendLine, refusal, forgive }), [send, sendLine, refusal, forgive]);

@@ -1,7 +1,7 @@
 import { Box, Grid, Heading } from '@chakra-ui/react';
 import type { MachineControl } from '../../api/machines';
 import { Chip, LinkButton, Sheet } from '../../components/Buttons';
-import { trimmed } from '../../lib/figures';
+import { torqueText } from '../../lib/figures';
 
 export const RunAndSpec = ({ control }: { control: MachineControl }) => (
   <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="4">
@@ -46,7 +46,7 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
         {control.spec.interval !== null && <Box>The book looks {control.spec.interval}.</Box>}
         {control.spec.torques.map((torque) => (
           <Box key={torque.what}>
-            {torque.what}: {trimmed(torque.nm)} N·m
+            {torque.what}: {torqueText(torque.nm)}
           </Box>
         ))}
       </Box>

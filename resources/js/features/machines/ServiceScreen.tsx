@@ -10,7 +10,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { Empty, Failure, Loading } from '../../components/States';
-import { bandText, lengthText, lengthUnit } from '../../lib/figures';
+import { bandText, lengthText, lengthUnit, torqueText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { useStartJob } from './useStartJob';
 
@@ -226,7 +226,7 @@ const Kit = ({ service: { kit } }: { service: Service }) => (
     </Part>
     <Part title="Torques" empty="None is given.">
       {kit.torques.map((one) => (
-        <Line key={`${one.what} ${one.of}`} what={`${one.nm} N·m`} of={`${one.what}, ${one.of.toLowerCase()}`} />
+        <Line key={`${one.what} ${one.of}`} what={torqueText(one.nm)} of={`${one.what}, ${one.of.toLowerCase()}`} />
       ))}
     </Part>
     <Part title="Figures" empty="None.">

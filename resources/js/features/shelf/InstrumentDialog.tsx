@@ -2,8 +2,9 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { instrumentKinds, type Kept, keepInstrument, putAway, type ShelfInstrument, shelfQuery } from '../../api/shelf';
-import { Button, Choice, Field, FieldLabel } from '../../components/Buttons';
+import { Button, Choice, FieldLabel } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
+import { Entry } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
 import { isNoSize, quantity } from '../../lib/figures';
@@ -44,7 +45,11 @@ const written = (draft: Draft): Kept => ({
   calibration:
     draft.expanded.trim() === ''
       ? null
-      : { expanded_mm: figure(draft.expanded), factor: figure(draft.factor), due: draft.due === '' ? null : draft.due },
+      : {
+          expanded_mm: quantity(draft.expanded) ?? '',
+          factor: figure(draft.factor),
+          due: draft.due === '' ? null : draft.due,
+        },
 });
 
 /** What is typed, by the names the server gives it. */
@@ -54,7 +59,7 @@ const typedIn = (draft: Draft): Typed[] => [
   { name: 'resolution_mm', label: 'Shows', mine: draft.resolution },
   { name: 'reach_mm', label: 'Reaches', mine: draft.reach },
   { name: 'inch_marks', label: 'Marks to the inch', mine: draft.inches },
-  { name: 'expanded_mm', label: 'Certificate: ± mm', mine: draft.expanded },
+  { name: 'expanded_mm', label: 'Certificate: ±', mine: draft.expanded },
   { name: 'factor', label: 'Factor k', mine: draft.expanded === '' ? '' : draft.factor },
   { name: 'due', label: 'Calibrate again by', mine: draft.due },
 ];
@@ -67,8 +72,8 @@ function gap(draft: Draft): string | null {
   if (draft.reach.trim() === '' || isNoSize(draft.reach)) return 'Say how far it reaches, such as 150 mm or 6 in.';
   if (draft.inches.trim() !== '' && !/^\d{1,4}$/.test(draft.inches.trim()))
     return 'Marks to the inch are a whole number, such as 32, 64 or 1000.';
-  if (draft.expanded.trim() !== '' && !(figure(draft.expanded) >= 0 && figure(draft.factor) >= 1))
-    return 'The certificate gives its uncertainty in mm and a factor k of 1 or more.';
+  if (draft.expanded.trim() !== '' && (isNoSize(draft.expanded) || !(figure(draft.factor) >= 1)))
+    return 'The certificate gives its uncertainty, such as 0.02 mm, and a factor k of 1 or more.';
   return null;
 }
 
@@ -134,12 +139,25 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
           <Entry label="Name" value={draft.name} onChange={set('name')} most={60} />
         </Box>
         <KindChoice value={draft.kind} onChange={set('kind')} />
-        <Entry label="Shows, mm or in" value={draft.resolution} onChange={set('resolution')} />
-        <Entry label="Reaches, mm or in" value={draft.reach} onChange={set('reach')} />
-        <Entry label="Marks to the inch, if any" value={draft.inches} onChange={set('inches')} decimal />
-        <Entry label="Certificate: ± mm" value={draft.expanded} onChange={set('expanded')} decimal />
-        <Entry label="Factor k" value={draft.factor} onChange={set('factor')} decimal />
-        <Entry label="Calibrate again by" value={draft.due} onChange={set('due')} type="date" />
+        <Entry label="Shows" unit="mm" value={draft.resolution} onChange={set('resolution')} most={12} />
+        <Entry label="Reaches" unit="mm" value={draft.reach} onChange={set('reach')} most={12} />
+        <Entry
+          label="Marks to the inch, if any"
+          value={draft.inches}
+          onChange={set('inches')}
+          kind="decimal"
+          most={12}
+        />
+        <Entry
+          label="Certificate: ±"
+          unit="mm"
+          value={draft.expanded}
+          onChange={set('expanded')}
+          kind="decimal"
+          most={12}
+        />
+        <Entry label="Factor k" value={draft.factor} onChange={set('factor')} kind="decimal" most={12} />
+        <Entry label="Calibrate again by" value={draft.due} onChange={set('due')} kind="date" />
       </Grid>
       {parting && (
         <Box marginTop="3" lineHeight="snug">
@@ -169,32 +187,6 @@ const KindChoice = ({ value, onChange }: { value: string; onChange: (value: stri
           </option>
         ))}
       </Choice>
-    </Box>
-  );
-};
-
-type EntryProps = {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  decimal?: boolean;
-  type?: 'text' | 'date';
-  most?: number;
-};
-
-const Entry = ({ label, value, onChange, decimal = false, type = 'text', most = 12 }: EntryProps) => {
-  const id = useId();
-  return (
-    <Box>
-      <FieldLabel htmlFor={id}>{label}</FieldLabel>
-      <Field
-        id={id}
-        type={type}
-        value={value}
-        maxLength={type === 'date' ? undefined : most}
-        inputMode={decimal ? 'decimal' : undefined}
-        onChange={(event) => onChange(event.target.value)}
-      />
     </Box>
   );
 };

@@ -11,7 +11,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
-import { bandText } from '../../lib/figures';
+import { bandText, heldMm, lengthUnit, sizeShown, unitText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
 import { Changes } from './Changes';
@@ -156,8 +156,8 @@ const named = (options: Options, key: string) => options.find((one) => one.key =
 
 const secondCable = { backward: 'read past the rest of the grip', secondary: 'at the carburettor barrel' } as const;
 const bandOf = ({ low, high }: { low: string; high: string }) => ({
-  low_mm: low === '' ? null : Number(low),
-  high_mm: high === '' ? null : Number(high),
+  low_mm: heldMm(low),
+  high_mm: heldMm(high),
 });
 
 /** What the version says, each line as the book has it. */
@@ -177,7 +177,9 @@ function lines(draft: SpecDraft, steps: Options = []): [string, string][] {
     ['The book looks', interval.length === 0 ? '' : `every ${interval.join(' or ')}`],
     [
       'Second cable',
-      draft.second === null ? '' : `${bandText(bandOf(draft.second))} mm, ${secondCable[draft.second.key]}`,
+      draft.second === null
+        ? ''
+        : `${bandText(bandOf(draft.second))} ${lengthUnit()}, ${secondCable[draft.second.key]}`,
     ],
     ...draft.tables.flatMap((table) =>
       table.settings.map((one): [string, string] => [
@@ -185,14 +187,14 @@ function lines(draft: SpecDraft, steps: Options = []): [string, string][] {
         one.sees.find((sight) => sight.key === one.wants)?.label ?? '',
       ]),
     ),
-    ...draft.torques.map((one): [string, string] => [one.what, `${one.nm} N·m`]),
+    ...draft.torques.map((one): [string, string] => [one.what, sized(one.nm, 'N·m')]),
     ...draft.tools.map((one): [string, string] => [`Tools: ${named(steps, one.step)}`, one.what]),
     ...draft.proofs.map((one): [string, string] => ['Also tried', one]),
     ...draft.limits.map((one): [string, string] => [
       limits[one.kind].label,
       limits[one.kind].fields
         .filter((field) => one.figures[field.key])
-        .map((field) => `${field.label} ${one.figures[field.key]}`)
+        .map((field) => `${field.label} ${sized(one.figures[field.key] ?? '', 'unit' in field ? field.unit : '')}`)
         .join(' · '),
     ]),
   ];
@@ -271,6 +273,9 @@ const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }
   );
 };
 
+/** A size of the draft, as it is read. */
+const sized = (held: string, unit: string) => `${sizeShown(held, unit)} ${unitText(unit)}`.trim();
+
 const AdjusterLine = ({ adjuster }: { adjuster: AdjusterDraft }) => (
   <Box>
     {adjuster.name}
@@ -278,12 +283,12 @@ const AdjusterLine = ({ adjuster }: { adjuster: AdjusterDraft }) => (
       {', '}
       {kindName(adjuster.kind).toLowerCase()}
       {adjuster.thread !== '' && `, ${adjuster.thread}`}
-      {adjuster.travel !== '' && `, ${adjuster.travel} mm`}
+      {adjuster.travel !== '' && `, ${sized(adjuster.travel, 'mm')}`}
       {adjuster.perTurn !== '' && `, ${adjuster.perTurn} ${adjuster.counts}s a turn`}
-      {adjuster.step !== '' && `, ${adjuster.step} mm a step`}
+      {adjuster.step !== '' && `, ${sized(adjuster.step, 'mm')} a step`}
       {adjuster.from !== '' && `, ${adjuster.from} to ${adjuster.to}`}
       {adjuster.cover !== '' && `, under the ${adjuster.cover}`}
-      {adjuster.torque !== '' && `, ${adjuster.torque} N·m`}
+      {adjuster.torque !== '' && `, ${sized(adjuster.torque, 'N·m')}`}
       {adjuster.out !== '' && `, ${adjuster.out} and ${adjuster.in} for out and in`}
     </Box>
   </Box>

@@ -2,6 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import type { SpecWhole, Taught } from '../../api/specs';
 import { LinkButton, Sheet } from '../../components/Buttons';
 import { MachineTag } from '../../components/MachineTag';
+import { decimals, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
 
@@ -15,15 +16,15 @@ export const TaughtSheet = ({ spec, taught }: { spec: SpecWhole; taught: Taught 
         {taught.sentence}
       </Heading>
       <Box marginBottom="3">
-        The spec says {taught.told.toFixed(2)} mm for one mm of cable. Readings before and after turns say{' '}
-        <b>{taught.learned.toFixed(2)}</b> ± {taught.expanded.toFixed(2)} mm.
+        The spec says {decimals(taught.told, 2)} times as far as the cable. Readings before and after turns say{' '}
+        <b>{decimals(taught.learned, 2)}</b> ± {decimals(taught.expanded, 2)} times.
       </Box>
       <Grid templateColumns="repeat(auto-fill, minmax(14rem, 1fr))" gap="2" marginBottom="3">
         {taught.machines.map((one) => (
           <Flex key={one.tag} gap="3" alignItems="center">
             <MachineTag tag={one.tag} size="sm" />
             <Box lineHeight="snug">
-              {one.learned.toFixed(2)} ± {one.expanded.toFixed(2)}
+              {decimals(one.learned, 2)} ± {decimals(one.expanded, 2)}
               {one.at !== null && <Box textStyle="small">{day(one.at)}</Box>}
             </Box>
           </Flex>
@@ -40,7 +41,7 @@ export const TaughtSheet = ({ spec, taught }: { spec: SpecWhole; taught: Taught 
             textDecoration="none"
             data-correct-point
           >
-            Reading point at {point.toFixed(1)} mm
+            Reading point at {lengthText(point)} {lengthUnit()}
           </LinkButton>
           <LinkButton
             to={`/specs/${spec.id}/next?wire_mm=${wire.toFixed(1)}`}
@@ -48,7 +49,7 @@ export const TaughtSheet = ({ spec, taught }: { spec: SpecWhole; taught: Taught 
             textDecoration="none"
             data-correct-wire
           >
-            Wire at {wire.toFixed(1)} mm
+            Wire at {lengthText(wire)} {lengthUnit()}
           </LinkButton>
         </Flex>
       )}

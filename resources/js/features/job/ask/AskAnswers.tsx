@@ -4,6 +4,7 @@ import type { Answer, Item } from '../../../api/jobs';
 import { Button, Field } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
+import { torqueText } from '../../../lib/figures';
 import { stageAsking } from '../asks';
 import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
@@ -32,7 +33,9 @@ export const AskAnswers = ({ item }: { item: Item }) => {
   return (
     <AskCard eyebrow={stage?.title ?? viewed} title={item.label}>
       {item.detail !== null && <Box lineHeight="snug">{item.detail}</Box>}
-      {item.topic === 'lock' && torque != null && <Box lineHeight="snug">Torque of the fitted part: {torque} N·m.</Box>}
+      {item.topic === 'lock' && torque != null && (
+        <Box lineHeight="snug">Torque of the fitted part: {torqueText(torque)}.</Box>
+      )}
       {item.topic === 'lock' && <Torques />}
       {item.caution !== null && <Caution>{item.caution}</Caution>}
       {item.failed && (

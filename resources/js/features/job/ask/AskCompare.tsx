@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Item } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
-import { isNoSize, lengthTyped, quantity } from '../../../lib/figures';
+import { isNoSize, lengthTyped, lengthUnit, quantity } from '../../../lib/figures';
 import { SideBySide } from '../beside/MatchPanel';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
@@ -37,8 +37,8 @@ export const AskCompare = ({ item }: { item: Item }) => {
     <AskCard eyebrow="Replace the cable" title={item.label}>
       <SideBySide />
       <Box lineHeight="snug" fontSize="sm">
-        Far end seated, conduit straight, adjusters in: how much wire shows at the near end. A bare number is mm; inches
-        as you write them.
+        Far end seated, conduit straight, adjusters in: how much wire shows at the near end. A bare number is in{' '}
+        {lengthUnit()}.
       </Box>
       {item.caution !== null && <Caution compact>{item.caution}</Caution>}
       <form
@@ -57,7 +57,7 @@ export const AskCompare = ({ item }: { item: Item }) => {
                 value={typed[key] ?? ''}
                 onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
                 aria-invalid={wrong.some((one) => one.key === key)}
-                placeholder={needed ? 'mm' : 'mm, if it can be told'}
+                placeholder={needed ? lengthUnit() : `${lengthUnit()}, if it can be told`}
               />
             </Box>
           ))}

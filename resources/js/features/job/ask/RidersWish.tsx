@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
-import { isNoSize, lengthTyped } from '../../../lib/figures';
+import { isNoSize, lengthTyped, lengthUnit } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const bites = [
@@ -74,7 +74,9 @@ export const RidersWish = () => {
           </>
         }
       >
-        <FieldLabel htmlFor="wish-mm">Play at the {state.spec.point_label}, mm or in</FieldLabel>
+        <FieldLabel htmlFor="wish-mm">
+          Play at the {state.spec.point_label}, {lengthUnit()}
+        </FieldLabel>
         <Field id="wish-mm" inputMode="decimal" value={mm} onChange={(event) => setMm(event.target.value)} />
         {state.may_wish_bite && (
           <Box marginTop="3">

@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Button } from '../../../components/Buttons';
+import { decimals } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 type Watch = { is: 'still' } | { is: 'running'; since: number } | { is: 'stopped'; seconds: number };
 
-const shown = (seconds: number) => seconds.toFixed(2);
+const shown = (seconds: number) => decimals(seconds, 2);
 
 /** A stopwatch in one big button: let go, stands, log. Its figure goes into the log as if it had been typed. */
 export const StopWatch = () => {

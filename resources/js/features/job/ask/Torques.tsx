@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { trimmed } from '../../../lib/figures';
+import { torqueText } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 /** What the book tightens, and how tight: there where something is tightened. */
@@ -11,7 +11,7 @@ export const Torques = () => {
       By the book:
       {torques.map((one) => (
         <Box key={one.what}>
-          {one.what} <b>{trimmed(one.nm)} N·m</b>
+          {one.what} <b>{torqueText(one.nm)}</b>
         </Box>
       ))}
     </Box>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Pack } from '../../../api/beside';
 import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
-import { counted, lengthText, lengthTyped, lengthUnit, shortLength } from '../../../lib/figures';
+import { counted, lengthText, lengthTyped, lengthUnit, shortLength, torqueText } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
@@ -229,7 +229,7 @@ const Star = ({ pack }: { pack: Pack }) => {
         })}
       </svg>
       <Box textStyle="small">
-        {pack.bolt_nm === null ? 'Torque: by the book' : `${pack.bolt_nm} N·m`}, in a star, in two rounds
+        {pack.bolt_nm === null ? 'Torque: by the book' : torqueText(pack.bolt_nm)}, in a star, in two rounds
       </Box>
     </Box>
   );

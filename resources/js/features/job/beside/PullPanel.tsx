@@ -1,5 +1,6 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Sheet } from '../../../components/Buttons';
+import { measuredText, unitText } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 /** Pull and drag of the run: what arrives at the far end, beside what arrived when the cable was new. */
@@ -41,7 +42,8 @@ export const PullPanel = () => {
                 />
               </Box>
               <Box textStyle="figure" fontSize="sm" textAlign="right">
-                {side.pull_n.toFixed(0)} / {side.release_n.toFixed(0)} N · {Math.round(side.efficiency * 100)} %
+                {measuredText(side.pull_n, 0, 'N')} / {measuredText(side.release_n, 0, 'N')} {unitText('N')} ·{' '}
+                {Math.round(side.efficiency * 100)} %
               </Box>
             </Grid>
           ),

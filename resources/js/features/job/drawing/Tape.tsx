@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { BenchState, Judged, Option } from '../../../api/jobs';
 import { Sheet } from '../../../components/Buttons';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { bandText, lengthText, lengthUnit, withUncertainty } from '../../../lib/figures';
+import { bandText, decimals, lengthText, lengthUnit, withUncertainty } from '../../../lib/figures';
 import { useWidth } from '../../../lib/useWidth';
 import { useBench } from '../useBench';
 import {
@@ -114,7 +114,7 @@ const chanceWords = (chance: number) =>
     ? 'certainly inside'
     : chance < 0.0005
       ? 'certainly not inside'
-      : `${(chance * 100).toFixed(chance > 0.99 || chance < 0.01 ? 1 : 0)} % chance of inside`;
+      : `${decimals(chance * 100, chance > 0.99 || chance < 0.01 ? 1 : 0)} % chance of inside`;
 
 const spoken = (state: BenchState, next: number | null): string =>
   [

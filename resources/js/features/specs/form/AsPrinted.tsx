@@ -7,15 +7,10 @@ import { Entry, Pick } from '../../../components/Entry';
 import { Mark } from '../../../components/Marks';
 import { MiniTape } from '../../../components/MiniTape';
 import { Refusal } from '../../../components/Refusal';
-import { bandText } from '../../../lib/figures';
+import { bandText, heldMm, lengthUnit } from '../../../lib/figures';
 import { hasFigure } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 import { points } from '../words';
-
-const figure = (typed: string) => {
-  const value = Number(typed.trim().replace(',', '.'));
-  return typed.trim() === '' || !Number.isFinite(value) ? null : value;
-};
 
 /** The figure as it stands in print. The server reads it, and says where its two units disagree. */
 export const AsPrinted = ({ draft, set }: FormProps) => {
@@ -33,7 +28,7 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
     if (data !== undefined) set({ low: low === null ? '' : String(low), high: high === null ? '' : String(high) });
   }, [data, low, high]);
   const isPlayless = draft.tables.length > 0 && !hasFigure(draft);
-  const band = { low_mm: figure(draft.low), high_mm: figure(draft.high) };
+  const band = { low_mm: heldMm(draft.low), high_mm: heldMm(draft.high) };
   return (
     <>
       <Heading as="h2" fontSize="lg" marginBottom="2">
@@ -56,7 +51,8 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
           <>
             <Grid templateColumns="1fr 1fr" gap="3">
               <Entry
-                label="Least, mm"
+                label="Least"
+                unit="mm"
                 value={draft.low}
                 onChange={(value) => set({ low: value })}
                 kind="decimal"
@@ -64,7 +60,8 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
                 name="low"
               />
               <Entry
-                label="Most, mm"
+                label="Most"
+                unit="mm"
                 value={draft.high}
                 onChange={(value) => set({ high: value })}
                 kind="decimal"
@@ -84,7 +81,9 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
         {(band.low_mm !== null || band.high_mm !== null) && (
           <Box>
             <MiniTape width={300} band={band} found={null} now={null} left={null} />
-            <Box textStyle="small">{bandText(band)} mm</Box>
+            <Box textStyle="small">
+              {bandText(band)} {lengthUnit()}
+            </Box>
           </Box>
         )}
       </Flex>

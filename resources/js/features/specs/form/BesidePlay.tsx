@@ -29,6 +29,7 @@ export const BesidePlay = ({ draft, set }: FormProps) => {
             {limits[one.kind].fields.map((field) => (
               <Entry
                 key={field.key}
+                unit={'unit' in field ? field.unit : undefined}
                 label={field.must ? field.label : `${field.label}, if known`}
                 value={one.figures[field.key] ?? ''}
                 kind="decimal"

@@ -69,7 +69,7 @@ const Torques = ({ draft, set }: FormProps) => {
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
         <Grid key={n} templateColumns="1fr 7rem" gap="3" marginTop="3">
           <Entry label="Torque of" value={one.what} onChange={(what) => torque(n, { what })} most={80} />
-          <Entry label="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
+          <Entry label="Is" unit="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
         </Grid>
       ))}
     </>

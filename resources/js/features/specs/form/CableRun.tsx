@@ -29,14 +29,16 @@ export const CableRun = ({ draft, set }: FormProps) => {
       <Grid templateColumns={{ base: '1fr 1fr', md: '1.4fr 1fr 1fr 1.4fr' }} gap="3">
         <Entry label="Hand control" value={draft.handName} onChange={(handName) => set({ handName })} />
         <Entry
-          label={isGrip ? 'Drum radius, mm' : 'Pivot to wire, mm'}
+          label={isGrip ? 'Drum radius' : 'Pivot to wire'}
+          unit="mm"
           value={isGrip ? draft.drum : draft.pivotToWire}
           onChange={(value) => set(isGrip ? { drum: value } : { pivotToWire: value })}
           kind="decimal"
           most={8}
         />
         <Entry
-          label={isGrip ? 'Flange radius, mm' : 'Pivot to reading point, mm'}
+          label={isGrip ? 'Flange radius' : 'Pivot to reading point'}
+          unit="mm"
           value={isGrip ? draft.flange : draft.pivotToPoint}
           onChange={(value) => set(isGrip ? { flange: value } : { pivotToPoint: value })}
           kind="decimal"
@@ -142,12 +144,18 @@ type AdjusterProps = {
 /** What an adjuster is: its kind, how it is measured, how it is reached. */
 export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) => {
   const by = measuredBy[adjuster.kind as keyof typeof measuredBy] ?? 'nothing';
-  const field = (label: string, key: keyof Omit<AdjusterDraft, 'kept'>, kind: 'text' | 'decimal' = 'decimal') => (
+  const field = (
+    label: string,
+    key: keyof Omit<AdjusterDraft, 'kept'>,
+    kind: 'text' | 'decimal' = 'decimal',
+    unit?: string,
+  ) => (
     <Entry
       key={key}
       label={label}
       value={adjuster[key]}
       onChange={(value) => onChange({ [key]: value })}
+      unit={unit}
       kind={kind}
       most={kind === 'text' ? 60 : 10}
       name={`${adjuster.id}_${key}`}
@@ -161,7 +169,7 @@ export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) 
         {by === 'thread' && (
           <>
             {field('Thread or pitch', 'thread', 'text')}
-            {field('Travel, mm', 'travel')}
+            {field('Travel', 'travel', 'decimal', 'mm')}
             <Pick
               label="Counted in"
               value={adjuster.counts}
@@ -181,11 +189,15 @@ export const AdjusterFields = ({ adjuster, onChange, onRemove }: AdjusterProps) 
             )}
           </>
         )}
-        {by === 'steps' && [field('mm a step', 'step'), field('First step', 'from'), field('Last step', 'to')]}
+        {by === 'steps' && [
+          field('Each step', 'step', 'decimal', 'mm'),
+          field('First step', 'from'),
+          field('Last step', 'to'),
+        ]}
         {field('Minutes to reach', 'minutes')}
         {field('Under which cover', 'cover', 'text')}
         {field('Tools', 'tools', 'text')}
-        {field('Lock, N·m', 'torque')}
+        {field('Lock torque', 'torque', 'decimal', 'N·m')}
         {field('Outward is called', 'out', 'text')}
         {field('Inward is called', 'in', 'text')}
       </Grid>

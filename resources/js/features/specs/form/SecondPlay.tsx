@@ -20,7 +20,8 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
       {readAt[second.key]}.
       <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem 12rem' }} gap="3" marginTop="2">
         <Entry
-          label="Least, mm"
+          label="Least"
+          unit="mm"
           value={second.low}
           onChange={(low) => set({ second: { ...second, low } })}
           kind="decimal"
@@ -28,7 +29,8 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
           name="second_low"
         />
         <Entry
-          label="Most, mm"
+          label="Most"
+          unit="mm"
           value={second.high}
           onChange={(high) => set({ second: { ...second, high } })}
           kind="decimal"
