@@ -10,7 +10,7 @@ final class UnitsTest extends BrowserTestCase
     private const STYLE = 'in32';
 
     /** What may still say mm: as it is printed in a book, as somebody typed it, and the size of a spanner. */
-    private const AS_IT_IS = '/^(Printed:|Logged: Read|Read )|spanner|socket/';
+    private const AS_IT_IS = '/^(Printed:|Logged: Read|Read |Such as )|^[\d–. ]+mm \(.+ in\)$|spanner|socket/u';
 
     private function chooseInches(): static
     {

@@ -11,7 +11,7 @@ type Kind = keyof ChosenUnits;
 type Listed = readonly { key: string; label: string }[];
 const kinds: readonly { kind: Kind; label: string; options: Listed; kept: string }[] = [
   { kind: 'lengths', label: 'Lengths', options: lengthStyles, kept: 'mm' },
-  { kind: 'forces', label: 'Forces, torques', options: forceStyles, kept: 'N' },
+  { kind: 'forces', label: 'Forces', options: forceStyles, kept: 'N' },
   { kind: 'speeds', label: 'Speeds', options: speedStyles, kept: 'km/h' },
   { kind: 'decimals', label: 'Numbers', options: decimalMarks, kept: 'point' },
 ];
@@ -34,13 +34,16 @@ export const UnitChoices = ({ whose }: { whose: 'person' | 'shop' }) => {
   });
   return (
     <Box marginBottom="4">
-      <Grid templateColumns="1fr 1fr" gap="3">
+      <Grid templateColumns="auto 1fr" columnGap="3" rowGap="2" alignItems="center">
         {kinds.map(({ kind, label, options, kept }) => (
-          <Box key={kind} minWidth="0">
-            <FieldLabel htmlFor={`${whose}-${kind}`}>{label}</FieldLabel>
+          <Grid key={kind} templateColumns="subgrid" gridColumn="1 / -1" alignItems="center">
+            <FieldLabel htmlFor={`${whose}-${kind}`} marginBottom="0">
+              {label}
+            </FieldLabel>
             <Choice
               id={`${whose}-${kind}`}
               width="100%"
+              minWidth="0"
               value={chosen[kind] ?? ''}
               disabled={change.isPending}
               onChange={(event) =>
@@ -58,7 +61,7 @@ export const UnitChoices = ({ whose }: { whose: 'person' | 'shop' }) => {
                 </option>
               ))}
             </Choice>
-          </Box>
+          </Grid>
         ))}
       </Grid>
       <Box textStyle="small" marginTop="1">
