@@ -23,6 +23,7 @@ final readonly class DueList
             'tag' => $control->machine->tag,
             'machine' => $control->machine->name,
             'place' => $control->machine->place,
+            'kind' => $control->machine->kind,
             'control' => $control->key,
             'control_name' => $control->name,
             'due_on' => $control->due_on?->toDateString(),

@@ -154,6 +154,29 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->click('[data-who-is-here]')->see('Who is at the bench today?')->here(['ines' => 480, 'tomas' => 480, 'oda' => 480, 'mirre' => 480])->gone('[data-does-not-fit]')->see('4 people');
         $this->visit('/due')->see('Within a month')->accessible('the due list')->click('[data-due="QB-01 throttle"] [data-plan]')->await('[data-due="QB-01 throttle"] [data-unplan]');
         $this->visit('/')->await('[data-row="QB-01 throttle"]')->visit('/due')->click('[data-due="QB-01 throttle"] [data-unplan]')->await('[data-due="QB-01 throttle"] [data-plan]');
+        // Several at once, of one kind and place.
+        $all = count($this->browser->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-due]')));
+        $this->browser->executeScript('const list = document.querySelector("[aria-label=Place]"); list.value = [...list.options].find((one) => one.value !== "").value; list.dispatchEvent(new Event("change", { bubbles: true }))');
+        $this->see(" of {$all} controls");
+        $rows = $this->browser->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-due]'));
+        self::assertLessThan($all, count($rows));
+        $rows = $this->browser->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-due]:has([data-plan])'));
+        $names = array_slice(array_map(static fn ($row): string => (string) $row->getAttribute('data-due'), $rows), 0, 2);
+        foreach ($names as $name) {
+            $this->click("[data-due=\"{$name}\"] [data-pick]");
+        }
+        $this->see(count($names).' to the bench')->accessible('several due')->click('[data-plan-chosen]');
+        foreach ($names as $name) {
+            $this->await("[data-due=\"{$name}\"] [data-unplan]");
+        }
+        $this->visit('/');
+        foreach ($names as $name) {
+            $this->await("[data-row=\"{$name}\"]");
+        }
+        $this->visit('/due');
+        foreach ($names as $name) {
+            $this->click("[data-due=\"{$name}\"] [data-unplan]")->await("[data-due=\"{$name}\"] [data-plan]");
+        }
         $this->click('[data-calendar]')->click('[role=dialog] [data-primary]')->await('#calendar-address')->accessible('a calendar address');
         $address = $this->value('#calendar-address');
         self::assertStringStartsWith("BEGIN:VCALENDAR\r\n", (string) file_get_contents($address));

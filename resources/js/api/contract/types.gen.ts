@@ -1488,6 +1488,10 @@ export type DueList = {
         tag: string;
         machine: string;
         place: string;
+        /**
+         * Of machine
+         */
+        kind: string;
         control: string;
         control_name: string;
         due_on: string | null;

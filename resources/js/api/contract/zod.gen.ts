@@ -691,6 +691,7 @@ export const zDueList = z.object({
         tag: z.string(),
         machine: z.string(),
         place: z.string(),
+        kind: z.string(),
         control: z.string(),
         control_name: z.string(),
         due_on: z.string().nullable(),

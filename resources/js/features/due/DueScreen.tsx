@@ -1,5 +1,6 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { type DueRow, dueQuery, planControl } from '../../api/due';
 import { keys } from '../../api/keys';
@@ -9,6 +10,7 @@ import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
+import { SiftBy } from '../../components/SiftBy';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
@@ -34,34 +36,133 @@ export default function DueScreen() {
           <Failure error={error} retry={() => refetch()} />
         )
       ) : (
-        <>
-          <Flex alignItems="center" gap="4" marginBottom="2" flexWrap="wrap">
-            <Heading as="h1" fontSize="2xl" marginRight={{ base: 'auto', md: '0' }}>
-              Due
-            </Heading>
-            <Box color="soft" flex={{ base: '1 0 100%', md: '1' }} order={{ base: 3, md: 0 }}>
-              {data.due.length === 1 ? '1 control' : `${data.due.length} controls`}, by book, practice and each one's
-              own drift
-            </Box>
-            <Calendar subscribed={data.calendar} />
-          </Flex>
-          {data.due.length === 0 ? (
-            <Empty title="Nothing falls due">A control falls due once its first job is signed.</Empty>
-          ) : (
-            groups.map(({ title, holds }) => (
-              <Group key={title} title={title} rows={data.due.filter((row) => holds(row.days ?? 9999))} />
-            ))
-          )}
-        </>
+        <List all={data.due} subscribed={data.calendar} />
       )}
     </Frame>
   );
 }
 
-const Group = ({ title, rows }: { title: string; rows: DueRow[] }) => (
+const idOf = (row: DueRow) => `${row.tag} ${row.control}`;
+const valuesOf = (rows: readonly DueRow[], of: (row: DueRow) => string) =>
+  [...new Set(rows.map(of))].sort((a, b) => a.localeCompare(b, 'en'));
+
+const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean }) => {
+  const [place, setPlace] = useState('');
+  const [kind, setKind] = useState('');
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const rows = all.filter((row) => (place === '' || row.place === place) && (kind === '' || row.kind === kind));
+  const chosen = rows.filter((row) => picked.has(idOf(row)) && row.planned_on === null);
+  const pick = (row: DueRow, isPicked: boolean) =>
+    setPicked((now) => {
+      const next = new Set(now);
+      if (isPicked) next.add(idOf(row));
+      else next.delete(idOf(row));
+      return next;
+    });
+  return (
+    <>
+      <Flex alignItems="center" gap="4" marginBottom="2" flexWrap="wrap">
+        <Heading as="h1" fontSize="2xl" marginRight={{ base: 'auto', md: '0' }}>
+          Due
+        </Heading>
+        <Box color="soft" flex={{ base: '1 0 100%', md: '1' }} order={{ base: 3, md: 0 }} aria-live="polite">
+          {rows.length === all.length
+            ? `${all.length} ${all.length === 1 ? 'control' : 'controls'}, by book, practice and each one's own drift`
+            : `${rows.length} of ${all.length} controls`}
+        </Box>
+        <Calendar subscribed={subscribed} />
+      </Flex>
+      {all.length === 0 ? (
+        <Empty title="Nothing falls due">A control falls due once its first job is signed.</Empty>
+      ) : (
+        <>
+          <Flex gap="2" flexWrap="wrap" alignItems="center" marginBottom="3" data-screen-only>
+            <SiftBy
+              says="Kind"
+              all="any kind"
+              values={valuesOf(all, (row) => row.kind)}
+              value={kind}
+              onPick={setKind}
+            />
+            <SiftBy
+              says="Place"
+              all="any place"
+              values={valuesOf(all, (row) => row.place)}
+              value={place}
+              onPick={setPlace}
+            />
+            <PlanAll rows={rows} chosen={chosen} onPick={setPicked} />
+          </Flex>
+          {rows.length === 0 && <Empty title="None of them">Ask for another kind or place.</Empty>}
+          {groups.map(({ title, holds }) => (
+            <Group
+              key={title}
+              title={title}
+              rows={rows.filter((row) => holds(row.days ?? 9999))}
+              picked={picked}
+              onPick={pick}
+            />
+          ))}
+        </>
+      )}
+    </>
+  );
+};
+
+type PlanAllProps = { rows: readonly DueRow[]; chosen: readonly DueRow[]; onPick: (ids: ReadonlySet<string>) => void };
+
+/** Several onto the bench at once: those ticked, or all that are over. */
+const PlanAll = ({ rows, chosen, onPick }: PlanAllProps) => {
+  const person = useSignedIn();
+  const client = useQueryClient();
+  const over = rows.filter((row) => (row.days ?? 0) < 0 && row.planned_on === null);
+  const plan = useMutation({
+    mutationFn: async (those: readonly DueRow[]) => {
+      const today = nowWithOffset().slice(0, 10);
+      // One by one: where somebody planned one meanwhile, those before it stand.
+      for (const row of those)
+        client.setQueryData(dueQuery.queryKey, await planControl(row.tag, row.control, today, row.plan_etag));
+    },
+    onSuccess: () => onPick(new Set()),
+    onError: () => void client.invalidateQueries({ queryKey: dueQuery.queryKey }),
+    onSettled: () => void client.invalidateQueries({ queryKey: keys.bench }),
+  });
+  if (!person.may_log) return null;
+  const minutes = chosen.reduce((sum, row) => sum + row.minutes, 0);
+  return (
+    <>
+      {chosen.length === 0 ? (
+        over.length > 1 && (
+          <Button look="quiet" onClick={() => onPick(new Set(over.map(idOf)))} data-pick-over>
+            Choose all {over.length} that are over
+          </Button>
+        )
+      ) : (
+        <>
+          <Button look="vivid" disabled={plan.isPending} onClick={() => plan.mutate(chosen)} data-plan-chosen>
+            {plan.isPending ? 'One moment' : `${chosen.length} to the bench, ${minutes} min`}
+          </Button>
+          <Button look="quiet" disabled={plan.isPending} onClick={() => onPick(new Set())}>
+            Choose none
+          </Button>
+        </>
+      )}
+      {plan.isError && <Refusal error={plan.error} />}
+    </>
+  );
+};
+
+type GroupProps = {
+  title: string;
+  rows: readonly DueRow[];
+  picked: ReadonlySet<string>;
+  onPick: (row: DueRow, isPicked: boolean) => void;
+};
+
+const Group = ({ title, rows, picked, onPick }: GroupProps) => (
   <Counted title={title} count={rows.length}>
     {rows.map((row) => (
-      <OneDue key={`${row.tag} ${row.control}`} row={row} />
+      <OneDue key={idOf(row)} row={row} isPicked={picked.has(idOf(row))} onPick={(on) => onPick(row, on)} />
     ))}
   </Counted>
 );
@@ -73,11 +174,14 @@ const useLeft = (row: DueRow) =>
       ? `${counted(row.usage_left)} ${row.usage_unit} left`
       : `${counted(-row.usage_left)} ${row.usage_unit} over`;
 
-const OneDue = ({ row }: { row: DueRow }) => {
+type OneProps = { row: DueRow; isPicked: boolean; onPick: (isPicked: boolean) => void };
+
+const OneDue = ({ row, isPicked, onPick }: OneProps) => {
+  const person = useSignedIn();
   const over = (row.days ?? 0) < 0;
   return (
     <Grid
-      templateColumns={{ base: '1fr auto', md: '6.5rem 1.2fr 1fr 1fr 10rem' }}
+      templateColumns={{ base: '1fr auto', md: '9.5rem 1.2fr 1fr 1fr 10rem' }}
       columnGap="4"
       rowGap="1"
       alignItems="center"
@@ -89,9 +193,36 @@ const OneDue = ({ row }: { row: DueRow }) => {
       _first={{ borderTopWidth: '0' }}
       data-due={`${row.tag} ${row.control}`}
     >
-      <Link to={`/machines/${row.tag}#${row.control}`} style={{ textDecoration: 'none' }}>
-        <MachineTag tag={row.tag} />
-      </Link>
+      <Flex alignItems="center" gap="2">
+        {person.may_log && (
+          <Flex
+            asChild
+            display={{ base: row.planned_on === null ? 'flex' : 'none', md: 'flex' }}
+            alignItems="center"
+            justifyContent="center"
+            boxSize="touch"
+            marginLeft={{ base: '-2', md: '0' }}
+            cursor="pointer"
+            data-screen-only
+          >
+            <label>
+              <chakra.input
+                type="checkbox"
+                boxSize="1.5rem"
+                accentColor="{colors.graphite.ink}"
+                visibility={row.planned_on === null ? 'visible' : 'hidden'}
+                checked={isPicked && row.planned_on === null}
+                onChange={(event) => onPick(event.target.checked)}
+                aria-label={`Choose the ${row.control_name.toLowerCase()} of ${row.tag}`}
+                data-pick
+              />
+            </label>
+          </Flex>
+        )}
+        <Link to={`/machines/${row.tag}#${row.control}`} style={{ textDecoration: 'none' }}>
+          <MachineTag tag={row.tag} />
+        </Link>
+      </Flex>
       <Box gridRow={{ base: '2', md: 'auto' }}>
         <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
           {row.control_name}

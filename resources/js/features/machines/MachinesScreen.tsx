@@ -7,8 +7,8 @@ import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
+import { SiftBy } from '../../components/SiftBy';
 import { Empty, Failure, Loading } from '../../components/States';
-import { capital } from '../../lib/capital';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due } from '../../lib/time';
@@ -168,14 +168,14 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
           data-words
         />
       </Box>
-      <Pick
+      <SiftBy
         says="Kind"
         all="any kind"
         values={values((one) => one.kind)}
         value={asked.kind}
         onPick={(kind) => onAsk({ ...asked, kind })}
       />
-      <Pick
+      <SiftBy
         says="Place"
         all="any place"
         values={values((one) => one.place)}
@@ -198,27 +198,6 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
     </Flex>
   );
 };
-
-type PickProps = {
-  says: string;
-  all: string;
-  values: readonly string[];
-  value: string;
-  onPick: (value: string) => void;
-};
-
-const Pick = ({ says, all, values, value, onPick }: PickProps) => (
-  <Box flex="0 1 11rem">
-    <Choice aria-label={says} value={value} onChange={(event) => onPick(event.target.value)}>
-      <option value="">{all}</option>
-      {values.map((one) => (
-        <option key={one} value={one}>
-          {capital(one)}
-        </option>
-      ))}
-    </Choice>
-  </Box>
-);
 
 const marks = {
   tagged: { mark: 'tag', says: 'do not run' },
