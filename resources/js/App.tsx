@@ -10,9 +10,12 @@ import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { readIn } from './lib/figures';
 import { type Answered, outbox } from './lib/outbox';
+import { preferencesOf } from './lib/preferences';
 import { hearTabs } from './lib/sessionNews';
 import { LeaveContext, SignedInContext } from './lib/signedIn';
+import { useKept } from './lib/store';
 import { keepAnswer } from './offline/register';
+import { showIn } from './theme/night';
 
 const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
 const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
@@ -107,14 +110,23 @@ export const App = () => {
   if (session.data === undefined) return <Failure error={session.error} retry={() => session.refetch()} />;
   if (last.current === null) return <SignIn demo={session.data.demo} />;
   readIn(last.current.units);
+
   return (
     <SignedInContext value={last.current}>
       <LeaveContext value={leave}>
+        <Shown person={last.current.id} />
         <Screens key={Object.values(last.current.units).join(' ')} />
         {user === null && <SignInAgain person={last.current} />}
       </LeaveContext>
     </SignedInContext>
   );
+};
+
+/** By day or after dark, as this person has it on this device. */
+const Shown = ({ person }: { person: string }) => {
+  const { theme } = useKept(preferencesOf(person));
+  useEffect(() => showIn(theme), [theme]);
+  return null;
 };
 
 const Screens = () => (

@@ -8,6 +8,7 @@ import { App } from './App';
 import { Problem } from './api/client';
 import { TrustScreen } from './features/trust/TrustScreen';
 import { keepForOffline } from './offline/register';
+import { bringNight } from './theme/night';
 import { system } from './theme/system';
 
 const client = new QueryClient({
@@ -22,6 +23,8 @@ const client = new QueryClient({
     },
   },
 });
+
+bringNight();
 
 const root = document.getElementById('root');
 if (root === null) throw new Error('The page has no place for the bench: #root is missing.');

@@ -21,13 +21,19 @@ export const MachineTag = ({
     whiteSpace="nowrap"
     fontSize={{ sm: 'md', md: 'lg', lg: 'xl' }[size]}
     bg={stop ? 'stop' : 'yellow.tag'}
-    color={stop ? 'white' : 'ink'}
+    color={stop ? 'sheet' : 'graphite.ink'}
     borderRadius="sm"
     paddingInline="0.55em 0.65em"
     paddingBlock="0.4em"
     clipPath="polygon(0.4em 0, 100% 0, 100% 100%, 0.4em 100%, 0 calc(100% - 0.45em), 0 0.45em)"
   >
-    <chakra.span boxSize="0.5em" borderRadius="full" bg={stop ? 'white' : 'frame'} flexShrink="0" aria-hidden="true" />
+    <chakra.span
+      boxSize="0.5em"
+      borderRadius="full"
+      bg={stop ? 'sheet' : 'graphite.ink'}
+      flexShrink="0"
+      aria-hidden="true"
+    />
     {tag}
   </Box>
 );

@@ -1,17 +1,28 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { signOut } from '../api/session';
 import { outbox } from '../lib/outbox';
-import { preferencesOf } from '../lib/preferences';
+import { prefer, preferencesOf } from '../lib/preferences';
 import { tellTabs } from '../lib/sessionNews';
 import { useLeave, useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
-import { Button, LinkButton } from './Buttons';
+import { Button, FieldLabel, LinkButton } from './Buttons';
 import { Modal } from './Modal';
+import { PickOne } from './PickOne';
 import { ShowPassword } from './ShowPassword';
 import { TakeOver } from './TakeOver';
 import { UnitChoices } from './UnitChoices';
+
+const themes = [
+  { key: 'auto', label: 'As the device' },
+  { key: 'day', label: 'Day' },
+  { key: 'night', label: 'Night' },
+] as const;
+const hands = [
+  { key: 'right', label: 'Right' },
+  { key: 'left', label: 'Left' },
+] as const;
 
 /** Who is at the bench, what they set on this device, and the way out. */
 export const PersonMenu = () => {
@@ -19,7 +30,7 @@ export const PersonMenu = () => {
   const person = useSignedIn();
   const [open, setOpen] = useState(false);
   const preferences = preferencesOf(person.id);
-  const { keysAnywhere, instrument } = useKept(preferences);
+  const { keysAnywhere, theme, hand, speaks } = useKept(preferences);
   const waiting = useKept(outbox.entries).filter((entry) => entry.by === person.id).length;
   const signOutHere = async () => {
     await signOut();
@@ -61,25 +72,40 @@ export const PersonMenu = () => {
           </LinkButton>
         </Flex>
         <UnitChoices whose="person" />
-        <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer">
-          <label>
-            <chakra.input
-              type="checkbox"
-              boxSize="1.5rem"
-              flexShrink="0"
-              accentColor="{colors.graphite.ink}"
-              checked={keysAnywhere}
-              onChange={(event) => preferences.set({ instrument, keysAnywhere: event.target.checked })}
-            />
-            <span>
-              Keys work anywhere on a job
-              <Box textStyle="small">
-                A figure or a letter typed with the cursor nowhere starts the bench line. Switch it off if keys are
-                pressed by accident.
-              </Box>
-            </span>
-          </label>
-        </Flex>
+        <Grid templateColumns="auto 1fr" columnGap="3" rowGap="2" alignItems="center" marginBottom="3">
+          <FieldLabel as="div" marginBottom="0">
+            Screen
+          </FieldLabel>
+          <PickOne
+            says="Screen"
+            mark="theme"
+            options={themes}
+            value={theme}
+            onPick={(key) => prefer(person.id, { theme: key as typeof theme })}
+          />
+          <FieldLabel as="div" marginBottom="0">
+            Hand
+          </FieldLabel>
+          <PickOne
+            says="Hand"
+            mark="hand"
+            options={hands}
+            value={hand}
+            onPick={(key) => prefer(person.id, { hand: key as typeof hand })}
+          />
+        </Grid>
+        <Switch
+          label="Keys work anywhere on a job"
+          about="A figure or a letter typed with the cursor nowhere starts the bench line. Switch it off if keys are pressed by accident."
+          on={keysAnywhere}
+          onChange={(on) => prefer(person.id, { keysAnywhere: on })}
+        />
+        <Switch
+          label="Say the next move aloud"
+          about="On a job, what comes next is spoken when it changes."
+          on={speaks}
+          onChange={(on) => prefer(person.id, { speaks: on })}
+        />
         {waiting > 0 && (
           <Box bg="violet.wash" borderRadius="sm" padding="3" marginTop="4">
             {waiting === 1 ? 'One entry of yours is' : `${waiting} entries of yours are`} not sent yet. They stay on
@@ -90,3 +116,24 @@ export const PersonMenu = () => {
     </>
   );
 };
+
+type SwitchProps = { label: string; about: string; on: boolean; onChange: (on: boolean) => void };
+
+const Switch = ({ label, about, on, onChange }: SwitchProps) => (
+  <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer" paddingBlock="1">
+    <label>
+      <chakra.input
+        type="checkbox"
+        boxSize="1.5rem"
+        flexShrink="0"
+        accentColor="{colors.ink}"
+        checked={on}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      <span>
+        {label}
+        <Box textStyle="small">{about}</Box>
+      </span>
+    </label>
+  </Flex>
+);

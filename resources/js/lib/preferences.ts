@@ -1,7 +1,15 @@
 import { z } from 'zod';
 import { KeptValue } from './store';
 
-const preferences = z.object({ keysAnywhere: z.boolean(), instrument: z.string().nullable() });
+const preferences = z.object({
+  keysAnywhere: z.boolean(),
+  instrument: z.string().nullable(),
+  theme: z.enum(['auto', 'day', 'night']).default('auto'),
+  /** Which hand works the screen: what is pressed lies on its side. */
+  hand: z.enum(['right', 'left']).default('right'),
+  /** Whether the next move is said aloud. */
+  speaks: z.boolean().default(false),
+});
 export type Preferences = z.infer<typeof preferences>;
 
 const kept = new Map<string, KeptValue<Preferences>>();
@@ -12,11 +20,17 @@ export function preferencesOf(person: string): KeptValue<Preferences> {
   if (known !== undefined) return known;
   const made = new KeptValue<Preferences>(
     `vivid-pull.preferences.${person}`,
-    { keysAnywhere: true, instrument: null },
+    { keysAnywhere: true, instrument: null, theme: 'auto', hand: 'right', speaks: false },
     (value) => preferences.parse(value),
   );
   kept.set(person, made);
   return made;
+}
+
+/** Changes some of what a person set on this device. */
+export function prefer(person: string, change: Partial<Preferences>): void {
+  const held = preferencesOf(person);
+  held.set({ ...held.get(), ...change });
 }
 
 /**

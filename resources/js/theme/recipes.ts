@@ -29,7 +29,7 @@ export const button = defineRecipe({
       vivid: { bg: 'action', color: 'white', _hover: { bg: 'vivid.deep' }, _disabled: { _hover: { bg: 'action' } } },
       plain: { bg: 'sheet', color: 'ink', borderColor: 'ink', _hover: { bg: 'well' } },
       quiet: { bg: 'transparent', color: 'ink', borderColor: 'line', _hover: { borderColor: 'ink' } },
-      dark: { bg: 'frame', color: 'onFrame', _hover: { bg: 'graphite.raised' } },
+      dark: { bg: 'ink', color: 'sheet', _hover: { bg: 'soft' } },
       stop: { bg: 'sheet', color: 'stop', borderColor: 'stop', _hover: { bg: 'red.wash' } },
       link: {
         bg: 'transparent',
@@ -39,7 +39,7 @@ export const button = defineRecipe({
         fontWeight: 'medium',
         fontSize: 'sm',
         paddingInline: '2',
-        _hover: { color: 'action' },
+        _hover: { color: 'actionText' },
         '@media (any-pointer: coarse)': { minHeight: '{sizes.touch} !important' },
       },
       key: {
@@ -130,7 +130,7 @@ export const chip = defineRecipe({
       outside: { bg: 'amber.wash' },
       cantTell: { bg: 'violet.wash' },
       quiet: { bg: 'well' },
-      stop: { bg: 'stop', color: 'white' },
+      stop: { bg: 'stop', color: 'sheet' },
     },
   },
   defaultVariants: { tone: 'quiet' },

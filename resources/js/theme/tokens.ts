@@ -102,6 +102,7 @@ export const semanticTokens = defineSemanticTokens({
     onFrame: { value: '{colors.paper.sheet}' },
     onFrameSoft: { value: '{colors.graphite.pale}' },
     action: { value: '{colors.vivid.solid}' },
+    actionText: { value: '{colors.vivid.deep}' },
     inside: { value: '{colors.petrol.shape}' },
     found: { value: '{colors.amber.shape}' },
     cantTell: { value: '{colors.violet.shape}' },

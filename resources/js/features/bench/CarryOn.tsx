@@ -7,7 +7,7 @@ import { placeOf } from './place';
 /** The job somebody put down last, one tap away. */
 export const CarryOn = ({ row }: { row: BenchRow }) => (
   <Sheet tone="vivid" padding="4">
-    <Box textStyle="eyebrow" color="vivid.deep">
+    <Box textStyle="eyebrow" color="actionText">
       Carry on
     </Box>
     <Heading as="h2" fontSize="2xl" marginTop="1">

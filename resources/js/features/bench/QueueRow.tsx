@@ -144,7 +144,7 @@ const Words = ({ first, second, vivid = false }: { first: string; second: string
       alignItems="center"
       gap="2"
       justifyContent={{ base: 'flex-end', md: 'flex-start' }}
-      color={vivid ? 'vivid.deep' : 'ink'}
+      color={vivid ? 'actionText' : 'ink'}
     >
       {first}
     </Flex>

@@ -209,7 +209,7 @@ const OneDue = ({ row, isPicked, onPick }: OneProps) => {
               <chakra.input
                 type="checkbox"
                 boxSize="1.5rem"
-                accentColor="{colors.graphite.ink}"
+                accentColor="{colors.ink}"
                 visibility={row.planned_on === null ? 'visible' : 'hidden'}
                 checked={isPicked && row.planned_on === null}
                 onChange={(event) => onPick(event.target.checked)}

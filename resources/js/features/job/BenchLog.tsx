@@ -43,7 +43,7 @@ const Table = chakra('table', {
       paddingInline: '1.5',
       textDecoration: 'underline',
       cursor: 'pointer',
-      _hover: { color: 'action' },
+      _hover: { color: 'actionText' },
       '@media (any-pointer: coarse)': { minWidth: 'touch', minHeight: 'touch' },
     },
   },

@@ -1,5 +1,8 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { StageKey } from '../../api/jobs';
+import { preferencesOf } from '../../lib/preferences';
+import { useSignedIn } from '../../lib/signedIn';
+import { useKept } from '../../lib/store';
 import { CheckStrip } from './ask/CheckCards';
 import { BesideTheMove } from './ask/NextMove';
 import { NowCard } from './ask/NowCard';
@@ -18,10 +21,16 @@ import { Checklist } from './sheets/Checklist';
 import { JobSheet } from './sheets/JobSheet';
 import { Poses } from './sheets/Poses';
 import { useBench } from './useBench';
+import { useSpeech } from './useSpeech';
+
+/** What is pressed lies under the left hand: the three columns change places, and nothing else. */
+const leftHanded = { '@media (min-width: 1080px)': { '& > nav': { order: 3 }, '& > aside': { order: -1 } } };
 
 /** Rail, bench and the next action side by side; on a phone the next action first. */
 export const JobFrame = () => {
   const bench = useBench();
+  const { hand } = useKept(preferencesOf(useSignedIn().id));
+  useSpeech();
   return (
     <Flex direction="column" height={{ lg: '100dvh' }} minHeight="100dvh">
       <JobHeader />
@@ -30,7 +39,8 @@ export const JobFrame = () => {
         id="content"
         flex="1"
         minHeight="0"
-        templateColumns={{ base: '1fr', lg: '{sizes.rail} 1fr 21rem' }}
+        templateColumns={{ base: '1fr', lg: hand === 'left' ? '21rem 1fr {sizes.rail}' : '{sizes.rail} 1fr 21rem' }}
+        css={hand === 'left' ? leftHanded : undefined}
         templateRows={{ base: 'auto', lg: '1fr' }}
       >
         <StageRail />

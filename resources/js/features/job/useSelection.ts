@@ -11,7 +11,7 @@ import type {
   StageKey,
 } from '../../api/jobs';
 import type { KeptEntry } from '../../lib/outbox';
-import { preferencesOf } from '../../lib/preferences';
+import { prefer, preferencesOf } from '../../lib/preferences';
 import { useKept } from '../../lib/store';
 import { asked, isPartRead, isPose, isRead, isSameTarget, items, stageOf, targetOf } from './asks';
 
@@ -97,7 +97,7 @@ export function useSelection(
   person: string,
 ): { selection: Selection; sent: Sent } {
   const preferences = preferencesOf(person);
-  const { instrument: favourite, keysAnywhere } = useKept(preferences);
+  const { instrument: favourite } = useKept(preferences);
   const [viewed, setViewed] = useState<StageKey | null>(null);
   const [turned, setTurned] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -125,10 +125,7 @@ export function useSelection(
   useWithEach(state.next.recommended, () => setChosen(null));
 
   const target = targetOf(whole, point, pose, closing);
-  const chooseInstrument = useCallback(
-    (id: string) => preferences.set({ keysAnywhere, instrument: id }),
-    [preferences, keysAnywhere],
-  );
+  const chooseInstrument = useCallback((id: string) => prefer(person, { instrument: id }), [person]);
   const looked = viewed ?? stageOf(state, item) ?? state.stage;
   const selection = useMemo<Selection>(
     () => ({

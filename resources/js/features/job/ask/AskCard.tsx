@@ -12,7 +12,7 @@ export const AskCard = ({ eyebrow, title, aside, stop = false, children }: AskCa
   <Sheet tone={stop ? 'stop' : 'vivid'} padding="4" aria-label="What to do now" data-ask>
     <Flex justifyContent="space-between" gap="3">
       <Box minWidth="0">
-        <Box textStyle="eyebrow" color={stop ? 'stop' : 'vivid.deep'}>
+        <Box textStyle="eyebrow" color={stop ? 'stop' : 'actionText'}>
           {eyebrow}
         </Box>
         <Heading as="h2" fontSize="2xl" marginTop="1" overflowWrap="anywhere">

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Field, FieldLabel, LinkButton } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { PickOne } from '../../../components/PickOne';
-import { isNoSize, lengthTyped, lengthUnit, quantity, shortLength } from '../../../lib/figures';
+import { isNoSize, lengthTyped, lengthUnit, quantity, shortLength, typedIn, unitText } from '../../../lib/figures';
 import { useBench } from '../useBench';
 import { ChangedOnTheBench } from './ChangedOnTheBench';
 import { FitAdjuster } from './FitAdjuster';
@@ -83,8 +83,8 @@ const ReplaceCable = () => {
 };
 
 const forces = [
-  { key: 'lever_pull', label: 'Pulling, in N' },
-  { key: 'lever_release', label: 'Letting it back, in N' },
+  { key: 'lever_pull', label: 'Pulling' },
+  { key: 'lever_release', label: 'Letting it back' },
 ] as const;
 
 const PullAndDrag = () => {
@@ -102,8 +102,8 @@ const PullAndDrag = () => {
         kind: 'measure',
         body: {
           key,
-          value: quantity(typed[key]),
-          entered: typed[key].trim(),
+          value: quantity(typedIn(typed[key], 'N')),
+          entered: typedIn(typed[key].trim(), 'N'),
           ...(distance === undefined ? {} : { at_mm: distance }),
         },
       });
@@ -130,7 +130,9 @@ const PullAndDrag = () => {
         <Grid templateColumns="1fr 1fr" gap="3">
           {forces.map(({ key, label }) => (
             <Box key={key}>
-              <FieldLabel htmlFor={key}>{label}</FieldLabel>
+              <FieldLabel htmlFor={key}>
+                {label}, {unitText('N')}
+              </FieldLabel>
               <Field
                 id={key}
                 inputMode="decimal"

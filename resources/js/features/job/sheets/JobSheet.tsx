@@ -116,7 +116,7 @@ const Notices = () => {
         </Box>
       )}
       {state.tag !== null && (
-        <Flex bg="stop" color="white" borderRadius="md" padding="3" marginBottom="3" gap="2">
+        <Flex bg="stop" color="sheet" borderRadius="md" padding="3" marginBottom="3" gap="2">
           <Mark kind="tag" onDark />
           <Box>
             <b>Do not run.</b> {state.tag.reason}

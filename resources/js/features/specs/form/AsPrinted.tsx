@@ -111,7 +111,7 @@ const Disagreement = ({ says, despite, onDespite }: DisagreementProps) => (
         <chakra.input
           type="checkbox"
           boxSize="1.5rem"
-          accentColor="{colors.graphite.ink}"
+          accentColor="{colors.ink}"
           checked={despite}
           onChange={(event) => onDespite(event.target.checked)}
           data-despite
