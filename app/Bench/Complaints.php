@@ -235,6 +235,7 @@ final readonly class Complaints
             'machine' => $control->machine->name,
             'control' => $control->key,
             'control_name' => $control->name,
+            'hand' => $control->fitted()->hand->kind->value,
             'open' => Complaint::query()->where('open_control_id', $control->id)->value('id'),
             'symptoms' => array_map(static fn (Symptom $one): array => ['key' => $one->value, 'words' => $one->words(), 'stops' => $one->stopsTheMachine()], $symptoms),
             'understood' => array_map(static fn (Symptom $one): string => $one->value, OwnWords::understood($words, $symptoms)),

@@ -23,7 +23,7 @@ final class CausesTest extends BrowserTestCase
 
     public function test_a_lever_that_feels_soft_ends_at_the_arm_on_its_wrong_spline(): void
     {
-        $this->as('ines')->visit('/machines/RT-18')->click('[data-cause-of=clutch]')->see('What feels wrong?')->accessible('symptoms');
+        $this->as('ines')->visit('/machines/RT-18')->click('[data-cause-of=clutch]')->see('What feels wrong?')->await('[data-symptom=bites_late] [data-picture]')->accessible('symptoms');
         $this->element('[name=words]')->sendKeys('lever feels soft since the engine was apart');
         $this->see('Understood as: lever feels soft, nothing behind it.')->await('[data-symptom=soft] [data-says=yes][aria-pressed=true]')->click('[data-symptom=hard_to_shift] [data-says=yes]')->click('[data-primary]');
         $this->see('Find the cause', 'Causes, the likeliest first')->accessible('a complaint');

@@ -1698,6 +1698,7 @@ export type Symptoms = {
     machine: string;
     control: string;
     control_name: string;
+    hand: HandKind;
     open: string | null;
     symptoms: Array<{
         key: string;

@@ -1530,6 +1530,7 @@ export const zSymptoms = z.object({
     machine: z.string(),
     control: z.string(),
     control_name: z.string(),
+    hand: zHandKind,
     open: z.string().nullable(),
     symptoms: z.array(z.object({
         key: z.string(),

@@ -14,6 +14,7 @@ import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { uuid } from '../../lib/uuid';
 import { keepAnswer } from '../../offline/register';
+import { SymptomPicture } from './SymptomPicture';
 
 const answers = [
   { key: 'yes', label: 'Yes' },
@@ -185,7 +186,10 @@ const SymptomList = ({ start, said, onSay }: ListProps) =>
       _first={{ borderTopWidth: '0' }}
       data-symptom={one.key}
     >
-      <Box flex="1 1 14rem" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
+      <Box width="4.5rem" flexShrink="0" _empty={{ display: { base: 'none', md: 'block' } }}>
+        <SymptomPicture symptom={one.key} hand={start.hand} />
+      </Box>
+      <Box flex="1 1 9rem" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
         {one.words}
       </Box>
       <PickOne
