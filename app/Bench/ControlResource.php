@@ -55,6 +55,7 @@ final readonly class ControlResource
             'covers' => (object) self::covers($control),
             'wish' => $open === null ? $summary?->wishSaid() : $open->facts->observations->wish?->say(),
             'tag' => $tag,
+            'may_check' => $open === null && $summary?->tag === null && Opening::checkRefused($control) === null,
         ];
     }
 

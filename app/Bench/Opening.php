@@ -48,8 +48,9 @@ final readonly class Opening
         if ($control->machine->retired_at !== null) {
             throw new Conflict("{$control->machine->tag} is retired: {$control->machine->retired_why}. A lead brings it back first.");
         }
-        if ($isCheck) {
-            self::mustBeEnough($control);
+        $refused = $isCheck ? self::checkRefused($control) : null;
+        if ($refused !== null) {
+            throw $refused;
         }
         try {
             // What history hands to it is kept, and so said in millimetres.
@@ -59,14 +60,17 @@ final readonly class Opening
         }
     }
 
-    /** @throws Refused|Conflict If a look at its play does not answer what is asked of it. */
-    private static function mustBeEnough(Control $control): void
+    /** Why a look at its play does not answer what is asked of a control; null where it does. */
+    public static function checkRefused(Control $control): Refused|Conflict|null
     {
+        if ($control->spec()->aim === null) {
+            return Refused::because("No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job.");
+        }
         $reported = Intakes::words($control);
-        match (true) {
-            $control->spec()->aim === null => throw Refused::because("No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job."),
-            $reported !== null => throw new Conflict("Reported of it: “{$reported}” A check does not answer that. Start a job."),
-            Complaints::symptoms($control) !== [] => throw new Conflict('Its cause is being looked for. A check does not answer that. Start a job.'),
+
+        return match (true) {
+            $reported !== null => new Conflict("Reported of it: “{$reported}” A check does not answer that. Start a job."),
+            Complaints::symptoms($control) !== [] => new Conflict('Its cause is being looked for. A check does not answer that. Start a job.'),
             default => null,
         };
     }

@@ -9,7 +9,6 @@ use App\Models\ControlJob;
 use App\Models\Machine;
 use Carbon\CarbonImmutable;
 use LogicException;
-use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Day\MachineService;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\ServiceStop;
@@ -33,7 +32,6 @@ final readonly class Service
                 'ready' => $stop->ready->value,
                 'minutes' => (int) round($service->minutesAt($place)),
                 'covers_shared' => $service->sharedBefore($place),
-                'may_check' => self::mayCheck($control, $open),
                 'done' => $done[$control->id] ?? null,
             ];
         }, array_keys($service->stops), $service->stops);
@@ -46,11 +44,6 @@ final readonly class Service
         $spec = $control->spec();
 
         return new ServiceStop($control->key, $control->name, Readiness::of($spec->conditions->engine, $control->machine->stood($now), false), $spec, $control->fitted(), (float) $control->minutes);
-    }
-
-    private static function mayCheck(Control $control, ?BenchState $open): bool
-    {
-        return $open === null && $control->spec()->aim !== null && $control->summary?->tag === null && Intakes::words($control) === null && Complaints::symptoms($control) === [];
     }
 
     /** @return array<int, array{job: string, outcome: string|null}> by control, what was signed last since the day began */

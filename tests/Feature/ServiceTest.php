@@ -19,7 +19,7 @@ final class ServiceTest extends TestCase
         $service = $this->signIn('ines')->getJson('/api/machines/RT-14/service')->assertOk()->json();
         self::assertSame(['clutch', 'throttle'], array_column(array_column($service['stops'], 'control'), 'key'), 'cold comes first');
         self::assertSame([[], []], array_column($service['stops'], 'covers_shared'));
-        self::assertSame([true, true], array_column($service['stops'], 'may_check'));
+        self::assertSame([true, true], array_column(array_column($service['stops'], 'control'), 'may_check'));
         self::assertContains('two 12 mm spanners', array_column($service['kit']['tools'], 'what'));
         self::assertContains('side cover', array_column($service['kit']['covers'], 'what'));
         self::assertNotSame([], $service['kit']['torques']);
@@ -28,7 +28,7 @@ final class ServiceTest extends TestCase
         $id = (string) Str::uuid();
         $this->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch', 'check' => true])->assertCreated();
         $stop = $this->getJson('/api/machines/RT-14/service')->json('stops.0');
-        self::assertSame([$id, false, null], [$stop['control']['job'], $stop['may_check'], $stop['done']]);
+        self::assertSame([$id, false, null], [$stop['control']['job'], $stop['control']['may_check'], $stop['done']]);
         $job = HttpJob::resume($this, $id);
         $job->line('all ok')->assertOk();
         $job->line('cold')->assertOk();
@@ -44,7 +44,7 @@ final class ServiceTest extends TestCase
         $this->signIn('ines')->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => 'Grip comes back slowly.', 'control' => 'throttle'])->assertOk();
         $this->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['heavy' => 'yes']])->assertCreated();
 
-        self::assertSame([false, false], array_column($this->getJson('/api/machines/RT-14/service')->json('stops'), 'may_check'));
+        self::assertSame([false, false], array_column(array_column($this->getJson('/api/machines/RT-14/service')->json('stops'), 'control'), 'may_check'));
     }
 
     public function test_an_unknown_machine_has_none(): void

@@ -119,6 +119,10 @@ export type Control = {
      * How its rider wants it.
      */
     wish: string | null;
+    /**
+     * Whether a look at its play is enough: nothing is begun on it, reported of it or looked for, and no tag hangs.
+     */
+    may_check: boolean;
 };
 
 export type BenchRow = {
@@ -283,6 +287,10 @@ export type MachineControl = {
      * How its rider wants it.
      */
     wish: string | null;
+    /**
+     * Whether a look at its play is enough: nothing is begun on it, reported of it or looked for, and no tag hangs.
+     */
+    may_check: boolean;
 };
 
 export type Machine = {
@@ -1841,7 +1849,6 @@ export type Service = {
         ready: Readiness;
         minutes: number;
         covers_shared: Array<string>;
-        may_check: boolean;
         /**
          * What was signed on it today.
          */

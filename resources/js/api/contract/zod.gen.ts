@@ -225,7 +225,8 @@ export const zControl = z.object({
     planned_on: z.string().nullable(),
     covers: z.record(z.string(), z.number()),
     handover: z.string().nullable(),
-    wish: z.string().nullable()
+    wish: z.string().nullable(),
+    may_check: z.boolean()
 });
 
 export const zEntryKind = z.enum([
@@ -618,7 +619,8 @@ export const zMachineControl = z.object({
     planned_on: z.string().nullable(),
     covers: z.record(z.string(), z.number()),
     handover: z.string().nullable(),
-    wish: z.string().nullable()
+    wish: z.string().nullable(),
+    may_check: z.boolean()
 });
 
 export const zItemKind = z.enum([
@@ -1765,7 +1767,6 @@ export const zService = z.object({
         ready: zReadiness,
         minutes: z.number(),
         covers_shared: z.array(z.string()),
-        may_check: z.boolean(),
         done: z.object({
             job: z.string(),
             outcome: zClosingOutcome.nullable()

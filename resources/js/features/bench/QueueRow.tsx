@@ -9,7 +9,6 @@ import { RowLink } from '../../components/RowLink';
 import { bandText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { clock, duration, moment } from '../../lib/time';
-import { offersCheck } from '../machines/offersCheck';
 import { useStartJob } from '../machines/useStartJob';
 import { placeOf } from './place';
 
@@ -19,8 +18,17 @@ type QueueRowProps = { row: BenchRow; fitted: boolean };
 
 export const QueueRow = ({ row, fitted }: QueueRowProps) => {
   const { control } = row;
+  const person = useSignedIn();
+  // On a phone the button lies beside the tape, so that the words have the whole width.
+  const checks = person.may_log && control.may_check;
   return (
-    <Flex borderTopWidth="thin" borderColor="line" _first={{ borderTopWidth: '0' }} alignItems="center">
+    <Flex
+      position="relative"
+      borderTopWidth="thin"
+      borderColor="line"
+      _first={{ borderTopWidth: '0' }}
+      alignItems="center"
+    >
       <RowLink
         to={placeOf(row)}
         flex="1"
@@ -44,7 +52,12 @@ export const QueueRow = ({ row, fitted }: QueueRowProps) => {
         >
           <Waits row={row} />
         </Box>
-        <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+        <Flex
+          gridColumn={{ base: '1 / -1', md: 'auto' }}
+          alignItems="center"
+          minHeight={{ base: checks ? 'touch' : '0', md: '0' }}
+          paddingRight={{ base: checks ? '6.5rem' : '0', md: '0' }}
+        >
           {row.ready === 'cooling' && row.cooled_share !== null ? (
             <Cooling share={row.cooled_share} />
           ) : control.point_label === null ? null : (
@@ -55,7 +68,7 @@ export const QueueRow = ({ row, fitted }: QueueRowProps) => {
               left={control.left_mm}
             />
           )}
-        </Box>
+        </Flex>
         <Box
           gridRow={{ base: '1', md: 'auto' }}
           gridColumn={{ base: '2', md: 'auto' }}
@@ -79,9 +92,16 @@ const CheckNow = ({ row }: { row: BenchRow }) => {
   const { control } = row;
   if (!person.may_log) return null;
   // The place is kept where none is offered, so that the rows stand in columns.
-  if (!offersCheck(control)) return <Box width="5.75rem" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
+  if (!control.may_check) return <Box width="5.75rem" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
   return (
-    <Box width={{ md: '5.75rem' }} paddingRight="3" flexShrink="0">
+    <Box
+      width={{ md: '5.75rem' }}
+      paddingRight="3"
+      flexShrink="0"
+      position={{ base: 'absolute', md: 'static' }}
+      bottom="2"
+      right="1"
+    >
       <Button
         look="plain"
         onClick={() => check.mutate()}

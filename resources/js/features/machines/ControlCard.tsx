@@ -9,7 +9,6 @@ import { bandText, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, moment } from '../../lib/time';
 import { MeterDialog } from './MeterDialog';
-import { offersCheck } from './offersCheck';
 import { useStartJob } from './useStartJob';
 
 type ControlCardProps = { machine: Machine; control: MachineControl; chosen: boolean; onChoose: () => void };
@@ -66,7 +65,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
             </Button>
           )
         )}
-        {person.may_log && offersCheck(control) && (
+        {person.may_log && control.may_check && (
           <Button
             look="plain"
             flex="1 1 30%"

@@ -186,7 +186,7 @@ const Begin = ({ tag, stop, isNext }: { tag: string; stop: ServiceStop; isNext: 
   if (!person.may_log) return null;
   return (
     <Flex gap="2" flexWrap="wrap">
-      {stop.may_check && (
+      {control.may_check && (
         <Button
           look={isNext ? 'vivid' : 'plain'}
           onClick={() => check.mutate()}
@@ -197,7 +197,7 @@ const Begin = ({ tag, stop, isNext }: { tag: string; stop: ServiceStop; isNext: 
         </Button>
       )}
       <Button
-        look={isNext && !stop.may_check ? 'vivid' : 'plain'}
+        look={isNext && !control.may_check ? 'vivid' : 'plain'}
         onClick={() => start.mutate()}
         disabled={start.isPending}
         data-start={control.key}
