@@ -6,18 +6,22 @@ namespace App\Bench;
 
 use App\Models\Control;
 use App\Models\ControlJob;
+use App\Models\Instrument;
 use App\Models\Machine;
 use Carbon\CarbonImmutable;
 use LogicException;
 use VividPull\Core\Day\MachineService;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\ServiceStop;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\StandingCodec;
 
 /** All controls of a machine in one visit: in which order, what to lay out before, and how far it is today. */
 final readonly class Service
 {
     /** @return array<string, mixed> */
-    public static function of(Machine $machine, CarbonImmutable $now): array
+    public static function of(Machine $machine, CarbonImmutable $now, Person $by): array
     {
         $controls = Control::query()->with(['machine', 'specVersion', 'openJob'])->where('machine_id', $machine->id)->get()->keyBy('key');
         $states = Today::openStates($controls->values()->toBase());
@@ -36,7 +40,7 @@ final readonly class Service
             ];
         }, array_keys($service->stops), $service->stops);
 
-        return ['tag' => $machine->tag, 'machine' => $machine->name, 'minutes' => (int) round($service->minutes()), 'stops' => $rows, 'kit' => self::kit($service)];
+        return ['tag' => $machine->tag, 'machine' => $machine->name, 'minutes' => (int) round($service->minutes()), 'stops' => $rows, 'kit' => self::kit($service, $by)];
     }
 
     private static function stop(Control $control, CarbonImmutable $now): ServiceStop
@@ -55,12 +59,16 @@ final readonly class Service
     }
 
     /** @return array<string, mixed> what is laid out before anything is begun */
-    private static function kit(MachineService $service): array
+    private static function kit(MachineService $service, Person $by): array
     {
+        $shelf = Instrument::onTheShelf();
+        $standing = StandingCodec::decode(Node::of(['shelf' => array_values($shelf->map(static fn (Instrument $one): array => $one->asWritten())->all()), 'pooled' => Repeating::on($shelf)]));
         $named = static fn (array $of, string $value): array => array_map(static fn (string $name, mixed $one): array => ['what' => $name, $value => $one], array_keys($of), array_values($of));
 
         return [
             'tools' => $named($service->tools(), 'for'),
+            'instruments' => $named($service->instruments($standing, $by), 'for'),
+            'consumables' => $named($service->consumables(), 'for'),
             'covers' => $named($service->covers(), 'minutes'),
             'torques' => $service->torques(),
             'figures' => $named($service->figures(), 'says'),

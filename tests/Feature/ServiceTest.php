@@ -19,6 +19,8 @@ final class ServiceTest extends TestCase
         $service = $this->signIn('ines')->getJson('/api/machines/RT-14/service')->assertOk()->json();
         self::assertSame(['clutch', 'throttle'], array_column(array_column($service['stops'], 'control'), 'key'), 'cold comes first');
         self::assertSame([[], []], array_column($service['stops'], 'covers_shared'));
+        self::assertNotSame([], $service['kit']['instruments']);
+        self::assertSame(['light oil', ['Clutch lever', 'Throttle grip']], [$service['kit']['consumables'][0]['what'], $service['kit']['consumables'][0]['for']]);
         self::assertSame([true, true], array_column(array_column($service['stops'], 'control'), 'may_check'));
         self::assertContains('two 12 mm spanners', array_column($service['kit']['tools'], 'what'));
         self::assertContains('side cover', array_column($service['kit']['covers'], 'what'));

@@ -20,6 +20,7 @@ use App\Models\Control;
 use App\Models\FormerTag;
 use App\Models\Machine;
 use App\Models\SearchTerms;
+use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
@@ -86,9 +87,9 @@ final class MachineController
     }
 
     /** All of its controls in one visit. */
-    public function service(string $tag): JsonResponse
+    public function service(Request $request, string $tag): JsonResponse
     {
-        return new JsonResponse(Service::of(Machines::find($tag), CarbonImmutable::now()));
+        return new JsonResponse(Service::of(Machines::find($tag), CarbonImmutable::now(), User::of($request)->person()));
     }
 
     /** @return array{face: int, replaced: bool, read_at: string|null, read_today: bool} */

@@ -8,12 +8,14 @@ use App\Bench\JobHead;
 use App\Bench\Machines;
 use App\Models\Complaint;
 use App\Models\Control;
+use App\Models\User;
 use App\Sheets\BlankSheet;
 use App\Sheets\ComplaintSheet;
 use App\Sheets\JobSheet;
 use App\Sheets\MachineSheet;
 use App\Sheets\Paper;
 use App\Sheets\ServiceSheet;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** What is printed: for the machine's folder, for the owner, and for a day without power. */
@@ -35,11 +37,11 @@ final class SheetController
         return $this->paper->of('machine', MachineSheet::of($machine), "{$machine->tag}-history");
     }
 
-    public function service(string $tag): Response
+    public function service(Request $request, string $tag): Response
     {
         $machine = Machines::find($tag);
 
-        return $this->paper->of('service', ServiceSheet::of($machine), "{$machine->tag}-service");
+        return $this->paper->of('service', ServiceSheet::of($machine, User::of($request)), "{$machine->tag}-service");
     }
 
     public function complaint(string $complaint): Response

@@ -246,7 +246,7 @@ final readonly class Acceptance
             throw Refused::because($taken->key->label().' is not measured on this control.');
         }
         if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
-            $figure = static fn (float $value): Figure => Figure::measured($value, $taken->key->decimals(), $taken->key->dimension()->internalUnit());
+            $figure = static fn (float $value): Figure => Figure::briefly($value, $taken->key->dimension());
             throw Refused::because("Read {$figure($taken->value)}, but ".lcfirst($taken->key->label())." lies between 0 and {$figure($taken->key->most())}. Type it again.");
         }
         if ($taken->atMm !== null && $taken->key->dimension() !== Dimension::Force) {

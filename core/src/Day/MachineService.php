@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Day;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\InstrumentCapability;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Standing;
 
 /**
  * All controls of one machine in one visit: what is read cold first, then what holds in any heat, what waits for it to run last; on its wheels before
@@ -68,6 +72,48 @@ final readonly class MachineService
         ksort($tools, SORT_NATURAL);
 
         return $tools;
+    }
+
+    /**
+     * Instruments that decide each control's band, the one with the fewest readings first among them, and of those the plainest.
+     *
+     * @return array<string, list<string>> by name, each with the controls that it is for; under an empty name what none on the shelf decides
+     */
+    public function instruments(Standing $shelf, Person $by): array
+    {
+        $instruments = [];
+        foreach ($this->stops as $stop) {
+            $band = $stop->spec->aim?->band;
+            if ($band === null) {
+                continue;
+            }
+            $capable = new InstrumentCapability($shelf, $band, $stop->spec->rule, $by);
+            $able = [];
+            foreach ($shelf->shelf as $instrument) {
+                $readings = $instrument->reach < ($band->high ?? 0.0) ? null : $capable->readingsWith($instrument);
+                if ($readings !== null) {
+                    $able[] = [$readings, -$instrument->resolution, $instrument->name];
+                }
+            }
+            sort($able);
+            $instruments[$able[0][2] ?? ''][] = $stop->name;
+        }
+        ksort($instruments, SORT_NATURAL);
+
+        return $instruments;
+    }
+
+    /** @return array<string, list<string>> what is used up, each with the controls that it is for */
+    public function consumables(): array
+    {
+        $consumables = [];
+        foreach ($this->stops as $stop) {
+            foreach (Families::of($stop->spec->family)->consumables() as $one) {
+                $consumables[$one][] = $stop->name;
+            }
+        }
+
+        return $consumables;
     }
 
     /** @return array<string, float> covers that come off, with the minutes of each, once */

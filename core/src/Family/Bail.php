@@ -37,6 +37,11 @@ final readonly class Bail extends CommonFamily
         return 'Operator-presence bail';
     }
 
+    public function consumables(): array
+    {
+        return ['light oil', 'cable ties', 'rag'];
+    }
+
     public function moved(): string
     {
         return 'bail';

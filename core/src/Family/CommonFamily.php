@@ -54,6 +54,12 @@ abstract readonly class CommonFamily implements Family
         return 'handle';
     }
 
+    /** Oil inside the conduit, grease on pivots and Z-bends. Common practice, no source. */
+    public function consumables(): array
+    {
+        return ['light oil', 'grease for pivots', 'rag', 'gloves'];
+    }
+
     public function againAndAgain(): string
     {
         return 'Look at the belt, at what the cable works on, and for a wire that stretches.';

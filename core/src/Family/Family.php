@@ -53,6 +53,9 @@ interface Family extends SpecFamily
     /** What to look at where an adjuster has to be taken up again and again. */
     public function againAndAgain(): string;
 
+    /** @return list<string> what is used up on it in a service, in the order in which it is laid out */
+    public function consumables(): array;
+
     /** Whether a new machine is looked at again after its first uses, since its belt and cable bed in. */
     public function bedsIn(): bool;
 

@@ -30,6 +30,11 @@ final readonly class HydraulicClutch extends CommonFamily
         return 'Hydraulic clutch';
     }
 
+    public function consumables(): array
+    {
+        return ['the maker\'s fluid', 'grease for the lever', 'rag', 'cover for the paint'];
+    }
+
     public function makeSafe(): array
     {
         return [

@@ -48,6 +48,11 @@ final readonly class ModeCables extends CommonFamily
         return 'Mode and park cables';
     }
 
+    public function consumables(): array
+    {
+        return [...parent::consumables(), 'push pins for the panel'];
+    }
+
     /**
      * The table of a mode arm. Its places are counted in bevels of the adjuster from park, and each mode holds over some width around its own.
      *

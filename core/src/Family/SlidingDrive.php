@@ -44,6 +44,11 @@ final readonly class SlidingDrive extends CommonFamily
         return 'Sliding drive handle';
     }
 
+    public function consumables(): array
+    {
+        return [...parent::consumables(), 'pen for the home mark'];
+    }
+
     /**
      * What is bounded where no figure exists: the rung at which it drives and does not creep.
      *

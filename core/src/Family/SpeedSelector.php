@@ -40,6 +40,11 @@ final readonly class SpeedSelector extends CommonFamily
         return 'Speed selector';
     }
 
+    public function consumables(): array
+    {
+        return [...parent::consumables(), 'paint pen for the bracket\'s mark'];
+    }
+
     public function moved(): string
     {
         return 'lever';

@@ -63,6 +63,12 @@ final readonly class Figure implements Stringable
         return $dimension === null || $dimension->internalUnit() !== $unit ? new self($value, $decimals, false, $unit) : self::of($value, $dimension, $decimals);
     }
 
+    /** A measured quantity as short as it is: `900 s`. */
+    public static function briefly(float $value, Dimension $dimension): self
+    {
+        return self::of($value, $dimension, 2, true);
+    }
+
     /** A bare number of anything: `1.5`, or `2`. */
     public static function number(float $number, int $most = 2): self
     {

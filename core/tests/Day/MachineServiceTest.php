@@ -8,6 +8,12 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Day\MachineService;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\ServiceStop;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\InstrumentCapability;
+use VividPull\Core\Measurement\Instrument;
+use VividPull\Core\Spec\DecisionRule;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
@@ -55,6 +61,33 @@ final class MachineServiceTest extends TestCase
         self::assertSame([10.0, 6.0, 11.0], array_map($service->minutesAt(...), [0, 1, 2]));
         self::assertSame(27.0, $service->minutes());
         self::assertSame(['cowl' => 6.0], $service->covers());
+    }
+
+    public function test_an_instrument_that_decides_each_band_is_laid_out_and_what_none_decides_is_said(): void
+    {
+        $shelf = TestJob::clutch()->state->facts->standing;
+        $by = TestJob::clutch()->person;
+        $band = static fn (float $low, float $high): array => ['aim' => ['low_mm' => $low, 'high_mm' => $high]];
+        $service = MachineService::of([self::stop('wide', minutes: 1.0), self::stop('fine', minutes: 2.0, spec: $band(1.0, 2.0)), self::stop('none', minutes: 3.0, spec: $band(0.01, 0.02))]);
+        $instruments = $service->instruments($shelf, $by);
+
+        self::assertSame(['None'], $instruments['']);
+        foreach ([['Wide', 10.0, 20.0], ['Fine', 1.0, 2.0]] as [$name, $low, $high]) {
+            $chosen = array_keys(array_filter($instruments, static fn (array $for): bool => in_array($name, $for, true)));
+            self::assertCount(1, $chosen);
+            $instrument = array_values(array_filter($shelf->shelf, static fn (Instrument $one): bool => $one->name === $chosen[0]))[0];
+            self::assertNotNull((new InstrumentCapability($shelf, SpecBand::between($low, $high), DecisionRule::Guarded, $by))->readingsWith($instrument), "{$chosen[0]} decides {$name}");
+        }
+    }
+
+    public function test_what_is_used_up_is_laid_out_once_for_all(): void
+    {
+        $used = MachineService::of([self::stop('one', minutes: 1.0), self::stop('two', minutes: 2.0)])->consumables();
+
+        self::assertSame(['One', 'Two'], $used['light oil']);
+        foreach (FamilyKey::cases() as $family) {
+            self::assertNotSame([], Families::of($family)->consumables(), $family->value);
+        }
     }
 
     public function test_every_adjuster_has_a_boot_of_its_own(): void

@@ -26,6 +26,12 @@
   @foreach ($service['kit']['tools'] as $one)
   <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ $one['what'] }}</b></td><td class="soft">{{ implode('; ', $one['for']) }}</td></tr>
   @endforeach
+  @foreach ($service['kit']['instruments'] as $one)
+  <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ $one['what'] === '' ? 'An instrument finer than any here' : $one['what'] }}</b></td><td class="soft">{{ lcfirst(implode('; ', $one['for'])) }}</td></tr>
+  @endforeach
+  @foreach ($service['kit']['consumables'] as $one)
+  <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ ucfirst($one['what']) }}</b></td><td class="soft">{{ lcfirst(implode('; ', $one['for'])) }}</td></tr>
+  @endforeach
   @foreach ($service['kit']['covers'] as $one)
   <tr><td style="width: 12pt"><img class="mark" src="{{ \App\Sheets\Drawing::mark('box') }}" alt=""></td><td><b>{{ ucfirst($one['what']) }} off</b></td><td class="soft">{{ (int) round($one['minutes']) }} min</td></tr>
   @endforeach

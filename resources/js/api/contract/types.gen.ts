@@ -1862,6 +1862,17 @@ export type Service = {
             what: string;
             for: Array<string>;
         }>;
+        /**
+         * Which of the shelf decides which band; under an empty name what none decides
+         */
+        instruments: Array<{
+            what: string;
+            for: Array<string>;
+        }>;
+        consumables: Array<{
+            what: string;
+            for: Array<string>;
+        }>;
         covers: Array<{
             what: string;
             minutes: number;

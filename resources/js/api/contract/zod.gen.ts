@@ -1777,6 +1777,14 @@ export const zService = z.object({
             what: z.string(),
             for: z.array(z.string())
         })),
+        instruments: z.array(z.object({
+            what: z.string(),
+            for: z.array(z.string())
+        })),
+        consumables: z.array(z.object({
+            what: z.string(),
+            for: z.array(z.string())
+        })),
         covers: z.array(z.object({
             what: z.string(),
             minutes: z.number()

@@ -219,6 +219,20 @@ const Kit = ({ service: { kit } }: { service: Service }) => (
         <Line key={one.what} what={one.what} of={one.for.join('; ')} />
       ))}
     </Part>
+    <Part title="Instruments" empty="None: nothing is read.">
+      {kit.instruments.map((one) => (
+        <Line
+          key={one.what}
+          what={one.what === '' ? 'None here decides it' : one.what}
+          of={one.for.map((name) => name.toLowerCase()).join('; ')}
+        />
+      ))}
+    </Part>
+    <Part title="Used up" empty="Nothing.">
+      {kit.consumables.map((one) => (
+        <Line key={one.what} what={one.what} of={one.for.map((name) => name.toLowerCase()).join('; ')} />
+      ))}
+    </Part>
     <Part title="Covers that come off" empty="None.">
       {kit.covers.map((one) => (
         <Line key={one.what} what={one.what} of={`${Math.round(one.minutes)} min`} />
