@@ -51,7 +51,7 @@ final class LookTest extends BrowserTestCase
     public function test_what_comes_next_is_said_aloud_where_somebody_wants_it(): void
     {
         $hear = 'window.heard = []; window.speechSynthesis.speak = (one) => window.heard.push(one.text); window.speechSynthesis.cancel = () => {};';
-        $tag = $this->as('ines')->machineLike('RT-20', 'ZS-01');
+        $tag = $this->as('ines')->machineLike('RT-20', 'ZL-01');
         $this->prefer(['speaks' => true]);
         $this->begin($tag, 'clutch');
         $this->browser->executeScript($hear);

@@ -59,7 +59,7 @@ const typedIn = (draft: Draft): Typed[] => [
   { name: 'resolution_mm', label: 'Shows', mine: draft.resolution },
   { name: 'reach_mm', label: 'Reaches', mine: draft.reach },
   { name: 'inch_marks', label: 'Marks to the inch', mine: draft.inches },
-  { name: 'expanded_mm', label: 'Certificate: ±', mine: draft.expanded },
+  { name: 'expanded_mm', label: 'Certificate ±', mine: draft.expanded },
   { name: 'factor', label: 'Factor k', mine: draft.expanded === '' ? '' : draft.factor },
   { name: 'due', label: 'Calibrate again by', mine: draft.due },
 ];
@@ -149,7 +149,7 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
           most={12}
         />
         <Entry
-          label="Certificate: ±"
+          label="Certificate ±"
           unit="mm"
           value={draft.expanded}
           onChange={set('expanded')}
