@@ -16,11 +16,11 @@ use VividPull\Core\Tests\Support\Walk;
 /** Whatever is answered, the bench offers a way on: a reading, a move, a check, a mend, a replacement or a tag. */
 final class NoDeadEndTest extends TestCase
 {
-    private const WALKS = 8;
+    private const WALKS = 5;
 
     private const STEPS = 60;
 
-    private const MADE_UP = 12;
+    private const MADE_UP = 8;
 
     private const WALKS_OF_EACH = 1;
 

@@ -61,7 +61,7 @@ final class DecisionAdviceTest extends TestCase
         $hand = $kind->usualDeviation();
         $ready = TestJob::clutch(standing: ['shelf' => [['id' => 'one', 'name' => 'one', 'kind' => $kind->value, 'resolution_mm' => $marks, 'reach_mm' => 300]]] + TestJob::standing())->ready();
         $ready->instrument = 'one';
-        for ($case = 0; $case < 1000 && $asked < 100; $case++) {
+        for ($case = 0; $case < 600 && $asked < 60; $case++) {
             $truth = 20.0 - $inside + 0.5 * $hand * $chance->normal(0.0, 1.0);
             $read = static fn (): float => round(($truth + $hand * $chance->normal(0.0, 1.0)) / $marks) * $marks;
             $job = clone $ready;

@@ -28,7 +28,7 @@ final class PlansAgainstTryingTest extends TestCase
 
     private const SMALL = 1_200;
 
-    private const FULL = 30;
+    private const FULL = 20;
 
     /** @var array<string, int> */
     private array $mix = ['solvable' => 0, 'impossible' => 0, 'three adjusters' => 0, 'last resort' => 0, 'service' => 0];

@@ -88,15 +88,15 @@ final class TrialTest extends TestCase
     #[DataProvider('rows')]
     public function test_doing_what_the_bench_says_brings_machines_inside_in_few_moves(TrialRow $row, int $most): void
     {
-        $machines = 8;
+        $machines = 6;
         $table = TrialTable::of($row, $machines, 9000);
         // What sticks by more than the band leaves, or is turned by everything at once, is not always brought inside; all else is.
         $hard = str_contains($row->name, 'stiction') || str_contains($row->name, 'all of it') || str_contains($row->name, 'misread');
-        self::assertLessThanOrEqual($hard ? 0.65 : 1 / $machines, $table->neverInside());
+        self::assertLessThanOrEqual($hard ? 0.7 : 1 / $machines, $table->neverInside());
         self::assertLessThanOrEqual($most, $table->movesOf(0.9));
         // Where everything is at once, past it and back may come after a turn to and fro.
         self::assertLessThanOrEqual(str_contains($row->name, 'all of it') ? 1 / $machines : 0.0, $table->swung(), 'never turned to and fro three times');
-        self::assertLessThanOrEqual(str_contains($row->name, 'stiction') ? 0.65 : 1 / $machines, $table->falselyInside());
+        self::assertLessThanOrEqual(str_contains($row->name, 'stiction') ? 0.7 : 1 / $machines, $table->falselyInside());
     }
 
     /** @return iterable<string, array{TrialRow}> */
