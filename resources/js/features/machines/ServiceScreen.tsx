@@ -209,47 +209,49 @@ const Begin = ({ tag, stop, isNext }: { tag: string; stop: ServiceStop; isNext: 
   );
 };
 
-const Kit = ({ service: { kit } }: { service: Service }) => (
-  <Sheet padding="4" aria-label="To lay out first" data-kit>
-    <Heading as="h2" fontSize="lg" marginBottom="2">
-      To lay out first
-    </Heading>
-    <Part title="Tools" empty="Nothing but hands.">
-      {kit.tools.map((one) => (
-        <Line key={one.what} what={one.what} of={one.for.join('; ')} />
-      ))}
-    </Part>
-    <Part title="Instruments" empty="None: nothing is read.">
-      {kit.instruments.map((one) => (
-        <Line
-          key={one.what}
-          what={one.what === '' ? 'None here decides it' : one.what}
-          of={one.for.map((name) => name.toLowerCase()).join('; ')}
-        />
-      ))}
-    </Part>
-    <Part title="Used up" empty="Nothing.">
-      {kit.consumables.map((one) => (
-        <Line key={one.what} what={one.what} of={one.for.map((name) => name.toLowerCase()).join('; ')} />
-      ))}
-    </Part>
-    <Part title="Covers that come off" empty="None.">
-      {kit.covers.map((one) => (
-        <Line key={one.what} what={one.what} of={`${Math.round(one.minutes)} min`} />
-      ))}
-    </Part>
-    <Part title="Torques" empty="None is given.">
-      {kit.torques.map((one) => (
-        <Line key={`${one.what} ${one.of}`} what={torqueText(one.nm)} of={`${one.what}, ${one.of.toLowerCase()}`} />
-      ))}
-    </Part>
-    <Part title="Figures" empty="None.">
-      {kit.figures.map((one) => (
-        <Line key={one.what} what={one.what} of={one.says} />
-      ))}
-    </Part>
-  </Sheet>
-);
+const Kit = ({ service: { kit, stops } }: { service: Service }) => {
+  const forWhich = (names: readonly string[]) =>
+    names.length > 1 && names.length === stops.length
+      ? 'all controls'
+      : names.map((name) => name.toLowerCase()).join('; ');
+  return (
+    <Sheet padding="4" aria-label="To lay out first" data-kit>
+      <Heading as="h2" fontSize="lg" marginBottom="2">
+        To lay out first
+      </Heading>
+      <Part title="Tools" empty="Nothing but hands.">
+        {kit.tools.map((one) => (
+          <Line key={one.what} what={one.what} of={one.for.join('; ')} />
+        ))}
+      </Part>
+      <Part title="Instruments" empty="None: nothing is read.">
+        {kit.instruments.map((one) => (
+          <Line key={one.what} what={one.what === '' ? 'None here decides it' : one.what} of={forWhich(one.for)} />
+        ))}
+      </Part>
+      <Part title="Consumables" empty="None.">
+        {kit.consumables.map((one) => (
+          <Line key={one.what} what={one.what} of={forWhich(one.for)} />
+        ))}
+      </Part>
+      <Part title="Covers that come off" empty="None.">
+        {kit.covers.map((one) => (
+          <Line key={one.what} what={one.what} of={`${Math.round(one.minutes)} min`} />
+        ))}
+      </Part>
+      <Part title="Torques" empty="None is given.">
+        {kit.torques.map((one) => (
+          <Line key={`${one.what} ${one.of}`} what={torqueText(one.nm)} of={`${one.what}, ${one.of.toLowerCase()}`} />
+        ))}
+      </Part>
+      <Part title="Figures" empty="None.">
+        {kit.figures.map((one) => (
+          <Line key={one.what} what={one.what} of={one.says} />
+        ))}
+      </Part>
+    </Sheet>
+  );
+};
 
 const Part = ({ title, empty, children }: { title: string; empty: string; children: readonly ReactNode[] }) => (
   <Box marginTop="3">
