@@ -127,7 +127,7 @@ final class QuickCheckTest extends TestCase
         $this->signIn('ines')->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => 'Grip comes back slowly.', 'control' => 'throttle'])->assertOk();
         $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'throttle', 'check' => true])->assertConflict()
             ->assertJsonPath('detail', 'Reported of it: “Grip comes back slowly.” A check does not answer that. Start a job.');
-        self::assertFalse(array_column($this->getJson('/api/machines/RT-14')->json('controls'), 'may_check', 'key')['throttle'] ?? true, 'what would be refused is not offered');
+        self::assertSame(['clutch' => true, 'throttle' => false], array_column($this->getJson('/api/machines/RT-14')->json('controls'), 'may_check', 'key'), 'what would be refused is not offered');
         $this->begin();
         $this->postJson('/api/machines/RT-14/controls/throttle/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['stays_open' => 'yes']])->assertCreated();
         $this->postJson('/api/intakes/'.$this->getJson('/api/machines/RT-14')->json('intakes.0.id').'/answer', ['answer' => 'Cause looked for'])->assertOk();
