@@ -253,7 +253,7 @@ final class ExchangeTest extends TestCase
         $standing = static fn (): int => DB::table('control_jobs')->count() + DB::table('spec_versions')->count() + DB::table('entries')->where('kind', 'reading')->count();
         foreach (['history' => new HistoryExport, 'readings' => new ReadingsExport, 'specs' => new SpecExport] as $kind => $export) {
             $good = array_map(static fn (string $as): string => self::text($export, $as), ['csv', 'spreadsheet', 'json']);
-            for ($n = 0; $n < 500; $n++) {
+            for ($n = 0; $n < 250; $n++) {
                 $import = new ImportFile(['id' => '00000000-0000-4000-8000-000000000001', 'user_id' => $oda->id, 'kind' => $kind, 'name' => 'x', 'state' => 'waiting', 'report' => [], 'at' => now()]);
                 file_put_contents($import->path(), self::damaged($good[$n % 3], $chance));
                 DB::beginTransaction();
@@ -283,7 +283,7 @@ final class ExchangeTest extends TestCase
         $chance = new Randomizer(new Mt19937(300));
         $this->signIn('oda');
         $good = [self::text(new HistoryExport, 'csv'), self::text(new SpecExport, 'json'), self::text(new ReadingsExport, 'csv')];
-        for ($n = 0; $n < 300; $n++) {
+        for ($n = 0; $n < 150; $n++) {
             $answer = $this->file((string) Str::uuid(), ['history', 'specs', 'readings'][$n % 3], self::damaged($good[$n % 3], $chance));
             self::assertContains($answer->getStatusCode(), [201, 422], "{$n} of seed 300");
             if ($answer->getStatusCode() === 201) {
