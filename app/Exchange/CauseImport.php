@@ -8,6 +8,7 @@ use App\Library\CauseCounts;
 use App\Models\Audit;
 use App\Models\User;
 use stdClass;
+use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
@@ -19,8 +20,6 @@ final class CauseImport implements LineImport
     public const FORMAT = 'vivid-pull/causes@1';
 
     public const COLUMNS = ['family', 'cause', 'label', 'jobs'];
-
-    private const MOST = 100_000;
 
     /** @var array<string, true> */
     private array $seen = [];
@@ -50,8 +49,8 @@ final class CauseImport implements LineImport
         $jobs = $row['jobs'] ?? null;
         $node = Node::of(['jobs' => is_string($jobs) && ctype_digit(trim($jobs)) ? (int) trim($jobs) : $jobs] + $row)->object(['family', 'cause', 'jobs'], ['label']);
         $family = $node->at('family')->enum(FamilyKey::class);
-        $cause = DiagnosisCodec::causeOf($family, $node->at('cause')->string(40), $node->at('cause'));
-        $found = $node->at('jobs')->integer(0, self::MOST);
+        $cause = DiagnosisCodec::cause($node->at('cause'), Causes::of($family));
+        $found = $node->at('jobs')->integer(0, DiagnosisCodec::MOST_COUNTED);
         $name = "{$family->value} {$cause}";
         isset($this->seen[$name]) ? throw Refused::because("{$name} stands in the file twice.") : $this->seen[$name] = true;
         $counts = $this->counts[$family->value] ??= CauseCounts::of($family);

@@ -37,16 +37,14 @@ final readonly class CauseCounts
 
     public static function weights(FamilyKey $family): Weights
     {
-        $counts = self::of($family)->counts;
-
-        return Weights::counted(array_column(self::rows($counts), 'here', 'key'), array_column(self::rows($counts), 'elsewhere', 'key'));
+        return self::of($family)->weighed();
     }
 
     /** @return array<string, mixed> */
     public function wire(): array
     {
         $causes = Causes::of($this->family)->causes;
-        $weights = Weights::counted(array_column(self::rows($this->counts), 'here', 'key'), array_column(self::rows($this->counts), 'elsewhere', 'key'));
+        $weights = $this->weighed();
 
         return [
             'family' => $this->family->value,
@@ -104,6 +102,11 @@ final readonly class CauseCounts
     public function elsewhere(string $cause): int
     {
         return $this->counts[$cause]['elsewhere'] ?? 0;
+    }
+
+    private function weighed(): Weights
+    {
+        return Weights::counted(array_map(static fn (array $one): int => $one['here'], $this->counts), array_map(static fn (array $one): int => $one['elsewhere'], $this->counts));
     }
 
     private function etag(): string

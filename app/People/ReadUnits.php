@@ -45,7 +45,7 @@ final readonly class ReadUnits
     /** @return array<string, string|null> what a person chose; null for as the shop reads it */
     public static function chosen(User $user): array
     {
-        return array_map(static fn (string $kind): ?string => $user->getAttribute($kind) instanceof BackedEnum ? (string) $user->getAttribute($kind)->value : null, array_combine(array_keys(self::KINDS), array_keys(self::KINDS)));
+        return self::each(static fn (string $kind): ?string => $user->getAttribute($kind) instanceof BackedEnum ? (string) $user->getAttribute($kind)->value : null);
     }
 
     /** @return array<string, string|null> */
@@ -53,7 +53,7 @@ final readonly class ReadUnits
     {
         $kept = DB::table('shop_settings')->whereIn('name', array_keys(self::KINDS))->pluck('value', 'name')->all();
 
-        return array_map(static fn (string $kind): ?string => isset($kept[$kind]) ? (string) $kept[$kind] : null, array_combine(array_keys(self::KINDS), array_keys(self::KINDS)));
+        return self::each(static fn (string $kind): ?string => isset($kept[$kind]) ? (string) $kept[$kind] : null);
     }
 
     /** What is left out stays; null is as the shop reads it. */
@@ -86,5 +86,16 @@ final readonly class ReadUnits
         }
 
         return $read === [] ? throw Refused::because('Say what is to be read otherwise: lengths, forces, speeds or decimals.') : $read;
+    }
+
+    /**
+     * @param  callable(string): ?string  $chosen
+     * @return array<string, string|null> by what may be chosen
+     */
+    private static function each(callable $chosen): array
+    {
+        $kinds = array_keys(self::KINDS);
+
+        return array_combine($kinds, array_map($chosen, $kinds));
     }
 }

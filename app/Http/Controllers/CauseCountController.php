@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\Node;
@@ -17,8 +18,6 @@ use VividPull\Core\Wire\Node;
 /** How often each cause was found: everybody may look, a lead changes it. */
 final class CauseCountController
 {
-    private const MOST = 100_000;
-
     public function show(string $family): JsonResponse
     {
         return new JsonResponse(CauseCounts::of(self::family($family))->wire());
@@ -29,10 +28,7 @@ final class CauseCountController
         $node = Node::fromJson($request->getContent());
         $key = self::family($family);
         $node->object(['here'], ['without_elsewhere']);
-        $here = [];
-        foreach ($node->at('here')->entries() as $cause => $count) {
-            $here[DiagnosisCodec::causeOf($key, $cause, $count)] = $count->integer(0, self::MOST);
-        }
+        $here = DiagnosisCodec::counts($node->at('here'), Causes::of($key));
         CauseCounts::of($key)->change($here, $node->has('without_elsewhere') && $node->at('without_elsewhere')->boolean(), User::of($request), IfMatch::of($request));
 
         return $this->show($family);

@@ -91,12 +91,10 @@ final readonly class Figure implements Stringable
     public function bare(): string
     {
         $units = Spoken::units();
-        if ($this->dimension !== null) {
-            return $units->bare($this->value, $this->dimension, $this->decimals, $this->isShort);
-        }
-        $text = number_format($this->value, $this->decimals, '.', $this->thousands);
 
-        return $units->marked($this->isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text);
+        return $this->dimension === null
+            ? $units->number($this->value, $this->decimals, $this->isShort, $this->thousands)
+            : $units->bare($this->value, $this->dimension, $this->decimals, $this->isShort);
     }
 
     public function __toString(): string

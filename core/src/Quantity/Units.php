@@ -47,13 +47,20 @@ final readonly class Units
         $unit = $this->of($dimension);
         // A pound is four newtons and more: a digit less would say less.
         $more = $unit === Unit::PoundForce ? 1 : 0;
-        $text = number_format($value / $unit->factor(), $decimals + $more, '.', '');
+
+        return $this->number($value / $unit->factor(), $decimals + $more, $isShort);
+    }
+
+    /** A bare number of anything, its thousands parted by this sign. */
+    public function number(float $value, int $decimals, bool $isShort, string $thousands = ''): string
+    {
+        $text = number_format($value, $decimals, '.', $thousands);
 
         return $this->marked($isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text);
     }
 
     /** A number as it is written with a point, with this person's mark. */
-    public function marked(string $number): string
+    private function marked(string $number): string
     {
         return strtr($number, ['.' => $this->decimals->sign()]);
     }

@@ -25,7 +25,7 @@ final readonly class DiagnosisCodec
 {
     public const FORMAT = 'vivid-pull/diagnosis@1';
 
-    private const MOST_COUNTED = 100_000;
+    public const MOST_COUNTED = 100_000;
 
     /**
      * A file with what is known, and what follows from it.
@@ -43,7 +43,7 @@ final readonly class DiagnosisCodec
         $family = $node->at('family')->enum(FamilyKey::class);
         $knowledge = Causes::of($family);
 
-        return self::encode($family, self::evidence($node, $knowledge), $node->has('counted') ? self::counted($node->at('counted'), $knowledge) : Weights::ofTheTrade(),
+        return self::encode($family, self::evidence($node, $knowledge), $node->has('counted') ? Weights::counted(self::counts($node->at('counted'), $knowledge)) : Weights::ofTheTrade(),
             $node->has('by_phone') && $node->at('by_phone')->boolean());
     }
 
@@ -111,20 +111,15 @@ final readonly class DiagnosisCodec
         return self::known($node->string(40), $node, array_keys($knowledge->causes), 'no cause of this family');
     }
 
-    /** A cause by its key, said of a family. */
-    public static function causeOf(FamilyKey $family, string $cause, Node $at): string
+    /** @return array<string, int> jobs, by cause of the family */
+    public static function counts(Node $node, Knowledge $knowledge): array
     {
-        return self::known($cause, $at, array_keys(Causes::of($family)->causes), 'no cause of this family');
-    }
-
-    private static function counted(Node $node, Knowledge $knowledge): Weights
-    {
-        $counted = [];
+        $counts = [];
         foreach ($node->entries() as $cause => $count) {
-            $counted[self::known($cause, $count, array_keys($knowledge->causes), 'no cause of this family')] = $count->integer(0, self::MOST_COUNTED);
+            $counts[self::known($cause, $count, array_keys($knowledge->causes), 'no cause of this family')] = $count->integer(0, self::MOST_COUNTED);
         }
 
-        return Weights::counted($counted);
+        return $counts;
     }
 
     /** @param  list<string>  $known */

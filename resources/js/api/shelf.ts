@@ -7,8 +7,9 @@ import { keys } from './keys';
 export type { InstrumentKind, Shelf, ShelfInstrument } from './contract';
 export const instrumentKinds = zInstrumentKind.options;
 
-/** Sizes may be as they were typed: the server reads them. */
 type Certificate = NonNullable<ShelfInstrument['calibration']>;
+
+/** Sizes may be as they were typed: the server reads them. */
 export type Kept = Pick<ShelfInstrument, 'name' | 'kind' | 'inch_marks'> & {
   calibration: (Omit<Certificate, 'expanded_mm'> & { expanded_mm: number | string }) | null;
   resolution_mm: number | string;

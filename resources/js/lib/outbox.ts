@@ -42,7 +42,7 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly watchers = new Set<() => void>();
 
-  constructor(private readonly send: (place: string, entry: Record<string, unknown>) => Promise<Answered> = deliver) {
+  constructor(private readonly send: (place: string, entry: Record<string, unknown>) => Promise<Answered> = post) {
     window.addEventListener('online', () => this.hurry());
     window.addEventListener('offline', () => this.become('cut'));
     onAnswer((live) => this.heard(live));
@@ -210,7 +210,7 @@ const COMPLAINT = 'complaint ';
 export const ofComplaint = (id: string): string => `${COMPLAINT}${id}`;
 
 /** An answer is an entry of its complaint: who gave it and when, and what is answered. */
-async function deliver(place: string, entry: Record<string, unknown>): Promise<Answered> {
+async function post(place: string, entry: Record<string, unknown>): Promise<Answered> {
   if (!place.startsWith(COMPLAINT)) return await postEntry(place, entry);
   const { id, at, by, body } = entry as { id: string; at: string; by: string; body: Record<string, unknown> };
   return await answerComplaint(place.slice(COMPLAINT.length), { id, at, by, ...body } as never);

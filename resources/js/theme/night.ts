@@ -1,8 +1,8 @@
 import { system } from './system';
 
 /**
- * The same signs after dark: grounds go dark, words light, and every colour that means something keeps its hue. Yellow tags and the frame stay as
- * they are by day. Paper is always white.
+ * The same signs after dark: grounds go dark, words light, and every colour that means something keeps its hue. Yellow tags stay as
+ * they are by day, and the frame is the darkest. Paper is always white.
  */
 const night = {
   page: '#0B151A',
