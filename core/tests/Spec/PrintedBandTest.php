@@ -26,6 +26,30 @@ final class PrintedBandTest extends TestCase
         yield 'a mixed number' => ['3/4–1 1/4 in', 19.05, 31.75];
         yield 'one-sided, most' => ['up to 1/16 in', null, 25.4 / 16];
         yield 'one-sided, least' => ['at least 2 mm', 2.0, null];
+        yield 'a hyphen with gaps, in two units' => ['10 - 20 mm (0.39 - 0.79 in)', 10.0, 20.0];
+        yield 'decimals of an inch' => ['0.12 - 0.20 in.', 3.048, 5.08];
+        yield 'fractions with gaps' => ['1/8 - 1/4 inch', 3.175, 6.35];
+        yield 'from zero, in words' => ['zero to 1/16', 0.0, 1.5875];
+        yield 'from zero, with a hyphen' => ['0-1/16"', 0.0, 1.5875];
+        yield 'what it may differ' => ['2.0 ± 0.5 mm', 1.5, 2.5];
+        yield 'what it may differ, typed' => ['2.0 +/- 0.5 mm', 1.5, 2.5];
+        yield 'what it may differ, after its unit' => ['12 mm ± 2', 10.0, 14.0];
+        yield 'what it may differ, in two units' => ['6 ± 1 mm (0.24 ± 0.04 in)', 5.0, 7.0];
+        yield 'mixed numbers with a hyphen' => ['1-1/16 to 1-1/4 in', 26.9875, 31.75];
+        yield 'a hyphen that does not break' => ["10\u{2011}20 mm", 10.0, 20.0];
+        yield 'a sign of minus' => ["10\u{2212}20 mm", 10.0, 20.0];
+        yield 'a wave' => ['10～20 mm', 10.0, 20.0];
+        yield 'between' => ['between 2 and 3 mm', 2.0, 3.0];
+        yield 'from and to' => ['from 2 to 3 mm', 2.0, 3.0];
+        yield 'square brackets' => ['10 to 20 mm [0.39 to 0.79 in]', 10.0, 20.0];
+        yield 'a stroke between units' => ['10-20mm / 0.39-0.79in', 10.0, 20.0];
+        yield 'one-sided, after' => ['2 mm max.', null, 2.0];
+        yield 'one-sided, by a sign' => ['≥ 2 mm', 2.0, null];
+        yield 'one-sided, no more' => ['no more than 2 mm', null, 2.0];
+        yield 'one-sided, or more' => ['5 mm or more', 5.0, null];
+        // 1.95 mm (United States Mint, from memory), known to 0.15 mm either way (ours).
+        yield 'a coin' => ['a nickel', 1.8, 2.1];
+        yield 'a coin by its thickness' => ['the thickness of a quarter', 1.6, 1.9];
         yield 'printed in two units' => ['3–5 mm (1/8–3/16 in)', 3.0, 5.0];
     }
 
@@ -82,6 +106,31 @@ final class PrintedBandTest extends TestCase
     {
         $this->expectException(CoreError::class);
         $this->expectExceptionMessageMatches('/\w+.*\./');
+
+        PrintedBand::read($text);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function told(): iterable
+    {
+        yield 'one figure' => ['3 mm', '“3 mm” is one figure, and no band. Write what may differ as well'];
+        yield 'about one figure' => ['about 3 mm', 'is one figure, and no band'];
+        yield 'a mixed number' => ['1-1/16 in', 'is one figure, and no band'];
+        yield 'a quarter of what' => ['a quarter', 'is no band'];
+        yield 'the larger first' => ['20 - 10 mm', 'its low edge must lie below its high edge'];
+        yield 'three' => ['10 - 20 - 30 mm', 'is a range, where one edge of the band belongs'];
+        yield 'differs by more than it is' => ['1 ± 2 mm', 'goes down to nothing and below'];
+        yield 'differs by less than nothing' => ['2 ± -1 mm', 'a measured size has no sign'];
+        yield 'a force' => ['5 lb', 'is no band'];
+        yield 'words' => ['as needed', 'is no band'];
+        yield 'no text' => ["\xff\xfe", 'is no band'];
+    }
+
+    #[DataProvider('told')]
+    public function test_what_is_wrong_with_it_is_told(string $text, string $says): void
+    {
+        $this->expectException(CoreError::class);
+        $this->expectExceptionMessageMatches('/'.preg_quote($says, '/').'/');
 
         PrintedBand::read($text);
     }
