@@ -63,6 +63,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('machines/{tag}', [MachineKeepingController::class, 'change']);
             Route::put('machines/{tag}/retired', [MachineKeepingController::class, 'retire']);
             Route::put('shop/units', [SessionController::class, 'shopUnits']);
+            Route::put('shop/alone', [SessionController::class, 'worksAlone']);
             Route::put('causes/{family}', [CauseCountController::class, 'update']);
             Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt']);
         });

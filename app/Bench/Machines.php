@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Chain\Version;
-use App\Library\SpecWriter;
+use App\Library\SpecUse;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
@@ -55,7 +55,7 @@ final readonly class Machines
         return self::withFreeTag($row['tag'], static fn (): Machine => DB::transaction(static function () use ($row, $by): Machine {
             $machine = Machine::query()->create($row);
             foreach (self::specsOf($machine->name) as $spec) {
-                self::control($machine, $spec);
+                SpecUse::hang($machine, $spec);
             }
             Audit::note($by, 'machine added', "{$machine->tag} {$machine->name}");
 
@@ -72,8 +72,8 @@ final readonly class Machines
         if ($spec->run === null) {
             throw Refused::because('This version draws no cable run, so no control can be made from it. Enter the next version with its run.');
         }
-        SpecWriter::mustBeWhole($spec);
-        self::control($machine, $spec);
+        SpecUse::mustJudge($spec);
+        SpecUse::hang($machine, $spec);
         Audit::note($by, 'control added', "{$machine->tag} {$spec->name}");
     }
 
@@ -203,20 +203,17 @@ final readonly class Machines
         }
     }
 
-    /** @return list<SpecVersion> the newest checked version of each control of a model that has a run drawn */
+    /** @return list<SpecVersion> the newest version of each control of a model that has a run drawn and that machines may be judged by */
     private static function specsOf(string $model): array
     {
+        $alone = SpecUse::worksAlone();
         $newest = [];
-        foreach (SpecVersion::query()->where('model', $model)->whereNotNull('checked_at')->whereNotNull('run')->orderBy('version')->get() as $spec) {
-            $newest[$spec->control] = $spec;
+        foreach (SpecVersion::query()->where('model', $model)->whereNotNull('run')->orderBy('version')->get() as $spec) {
+            if (SpecUse::judges($spec, $alone)) {
+                $newest[$spec->control] = $spec;
+            }
         }
 
         return array_values($newest);
-    }
-
-    private static function control(Machine $machine, SpecVersion $spec): void
-    {
-        Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $spec->control,
-            'name' => $spec->name, 'run' => $spec->run, 'minutes' => $spec->minutes]);
     }
 }

@@ -26,17 +26,21 @@ final readonly class SpecList
         $total = $ids->count();
         $rows = SpecVersion::query()->whereIn('id', $ids->forPage($page, self::PAGE))->orderBy('model')->orderBy('control')->get();
         $used = self::used($rows);
+        $alone = SpecUse::worksAlone();
 
         return [
-            'specs' => array_values($rows->map(static fn (SpecVersion $one): array => self::brief($one) + ['machines' => $used["{$one->model}/{$one->control}"] ?? 0])->all()),
+            'specs' => array_values($rows->map(static fn (SpecVersion $one): array => self::brief($one, $alone) + ['machines' => $used["{$one->model}/{$one->control}"] ?? 0])->all()),
             'total' => $total,
             'page' => $page,
             'pages' => max(1, (int) ceil($total / self::PAGE)),
         ];
     }
 
-    /** @return array<string, mixed> */
-    public static function brief(SpecVersion $one): array
+    /**
+     * @param  bool  $alone  whether one person works alone here
+     * @return array<string, mixed>
+     */
+    public static function brief(SpecVersion $one, bool $alone): array
     {
         $spec = $one->spec();
 
@@ -46,7 +50,8 @@ final readonly class SpecList
             'control' => $one->control,
             'name' => $one->name,
             'version' => $one->version,
-            'draft' => $one->isDraft(),
+            'draft' => ! SpecUse::judges($one, $alone),
+            'unchecked' => $one->isDraft(),
             'family' => $spec->family->value,
             'family_title' => Families::of($spec->family)->title(),
             'says' => SpecCodec::asksSomething($spec) ? $spec->say() : 'No figure yet',

@@ -47,6 +47,7 @@ final readonly class SpecWriter
             $last = (int) SpecVersion::query()->where('model', $written['model'])->where('control', $written['control'])->lockForUpdate()->max('version');
             $spec = SpecVersion::query()->create($written + ['version' => $last + 1, 'entered_by_id' => $by->id]);
             Audit::note($by, 'spec entered', "{$spec->model} {$spec->name}, version {$spec->version}");
+            SpecUse::hangWhereAsked($spec, $by);
 
             return $spec;
         }, 3));
@@ -75,6 +76,7 @@ final readonly class SpecWriter
         Version::mustBe($seen, SpecContent::of($spec), "spec {$spec->id}", $before);
         $spec->forceFill($written)->save();
         Audit::note($by, 'spec draft changed', "{$spec->model} {$spec->name}, version {$spec->version}", Audit::changes($before, self::said($spec)), "spec {$spec->id}");
+        SpecUse::hangWhereAsked($spec, $by);
 
         return $spec;
     }
@@ -123,6 +125,7 @@ final readonly class SpecWriter
         $body['source']['checked_by'] = $by->name;
         $spec->forceFill(['body' => $body, 'checked_by_id' => $by->id, 'checked_at' => CarbonImmutable::now()])->save();
         Audit::note($by, 'spec checked', "{$spec->model} {$spec->name}, version {$spec->version}");
+        SpecUse::hangWhereAsked($spec, $by);
 
         return $spec;
     }
@@ -134,7 +137,7 @@ final readonly class SpecWriter
      */
     public static function adopt(SpecVersion $spec, User $by): int
     {
-        if ($spec->isDraft()) {
+        if (! SpecUse::judges($spec, SpecUse::worksAlone())) {
             throw new Conflict('A draft is not put in force. Have a second person check it first.');
         }
         $moved = Control::query()->where('spec_version_id', '!=', $spec->id)
@@ -157,10 +160,10 @@ final readonly class SpecWriter
         return ['low_mm' => $read->band->low, 'high_mm' => $read->band->high, 'disagreements' => $read->disagreements];
     }
 
-    /** @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>} */
+    /** @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>, hangs: bool} */
     private static function read(Node $node, User $by): array
     {
-        $node->object(['model', 'control', 'name', 'minutes', 'spec', 'run'], ['despite']);
+        $node->object(['model', 'control', 'name', 'minutes', 'spec', 'run'], ['despite', 'hang']);
         $control = $node->at('control')->id();
         if (preg_match('/^[a-z][a-z0-9_]*$/', $control) !== 1) {
             throw BadFile::at($node->at('control')->path, 'the short name of a control is small letters, digits and underscores, such as front_brake.');
@@ -179,6 +182,7 @@ final readonly class SpecWriter
             'minutes' => $node->at('minutes')->integer(1, 600),
             'body' => $body,
             'run' => (array) $node->at('run')->value,
+            'hangs' => $node->has('hang') && $node->at('hang')->boolean(),
         ];
     }
 

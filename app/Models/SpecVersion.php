@@ -24,6 +24,7 @@ use VividPull\Core\Wire\SpecCodec;
  * @property string $name
  * @property int $minutes
  * @property array<string, mixed>|null $run
+ * @property bool $hangs whether it hangs itself on the machines of its model once they may be judged by it
  * @property int|null $entered_by_id
  * @property int|null $checked_by_id
  * @property CarbonImmutable|null $checked_at
@@ -77,6 +78,6 @@ final class SpecVersion extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['body' => 'array', 'run' => 'array', 'version' => 'integer', 'minutes' => 'integer', 'checked_at' => 'immutable_datetime'];
+        return ['body' => 'array', 'run' => 'array', 'version' => 'integer', 'minutes' => 'integer', 'hangs' => 'boolean', 'checked_at' => 'immutable_datetime'];
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Audit;
 use App\Models\Control;
+use App\Models\Machine;
 use App\Models\SpecVersion;
 use Database\Demo\DemoFleet;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -65,6 +67,68 @@ final class SpecLibraryTest extends TestCase
         self::assertIsInt($id);
 
         return ['content' => (string) $this->getJson("/api/specs/{$id}")->json('content')];
+    }
+
+    public function test_a_spec_hangs_itself_on_the_machines_of_its_model_once_it_was_checked(): void
+    {
+        $fresh = $this->front();
+        $made = $this->signIn('tomas')->postJson('/api/specs', ['hang' => true] + $fresh)->assertCreated()->assertJsonPath('hangs', true)->json();
+        self::assertSame([], $made['machines'], 'a draft judges nothing');
+        $this->signIn('oda')->postJson('/api/machines/RT-14/controls', ['spec' => $made['id']])->assertConflict()->assertJsonPath('detail', 'This is a draft. A second person holds it against its document first; a shop of one person says so under Shop.');
+        $this->postJson("/api/specs/{$made['id']}/check", $this->seen($made['id']))->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 1]])->assertJsonPath('hangs', false);
+        self::assertContains('front', array_column($this->getJson('/api/machines/RT-14')->json('controls'), 'key'));
+        HttpJob::open($this, 'RT-14', 'front');
+    }
+
+    public function test_it_hangs_on_no_machine_that_has_such_a_control_or_is_retired_or_of_another_model(): void
+    {
+        $other = $this->signIn('oda')->postJson('/api/machines', ['tag' => 'RT-41', 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle', 'year' => 2026, 'place' => 'pier', 'usage' => 12, 'usage_unit' => 'km'])->assertCreated();
+        self::assertSame(['clutch', 'throttle'], array_column($other->json('controls'), 'key'));
+        $this->withHeaders(['If-Match' => $other->json('etag')])->putJson('/api/machines/RT-41/retired', ['retired' => true, 'why' => 'sold'])->assertOk();
+        $before = Control::query()->count();
+        $made = $this->signIn('tomas')->postJson('/api/specs', ['hang' => true] + self::written(12, 18))->json('id');
+        $this->signIn('oda')->postJson("/api/specs/{$made}/check", $this->seen($made))->assertOk();
+        self::assertSame($before, Control::query()->count(), 'RT-14 has a clutch already, and keeps the version it is judged by');
+        $front = $this->signIn('tomas')->postJson('/api/specs', ['hang' => true] + $this->front())->json('id');
+        $this->signIn('oda')->postJson("/api/specs/{$front}/check", $this->seen($front))->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 1]]);
+    }
+
+    public function test_where_one_person_works_alone_a_spec_judges_at_once_and_says_that_nobody_checked_it(): void
+    {
+        $this->signIn('tomas')->putJson('/api/shop/alone', ['alone' => true])->assertForbidden();
+        $this->signIn('oda')->putJson('/api/shop/alone', ['alone' => 'yes'])->assertUnprocessable();
+        $this->putJson('/api/shop/alone', ['alone' => true])->assertOk()->assertJsonPath('user.works_alone', true);
+        $made = $this->postJson('/api/specs', ['hang' => true] + $this->front())->assertCreated()->assertJsonPath('draft', false)->assertJsonPath('unchecked', true)->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 1]])->json();
+        $job = HttpJob::open($this, 'RT-14', 'front');
+        self::assertNull($this->getJson("/api/jobs/{$job->id}")->json('state.spec.checked_by'));
+        $next = $this->postJson('/api/specs', $this->front(4, 9))->assertCreated()->assertJsonPath('may.adopt', true)->json('id');
+        $this->postJson("/api/specs/{$next}/adopt", $this->seen($next))->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 2]]);
+        $this->putJson("/api/specs/{$made['id']}", $this->front())->assertConflict()->assertJsonPath('detail', 'A job was judged by this draft, so it stays as it is. Enter the next version from it.');
+        // Another person came: what is entered from now on waits for them.
+        $this->putJson('/api/shop/alone', ['alone' => false])->assertOk()->assertJsonPath('user.works_alone', false);
+        $this->postJson('/api/specs', $this->front(5, 9))->assertCreated()->assertJsonPath('draft', true)->assertJsonPath('may.adopt', false);
+        self::assertSame(2, Audit::query()->where('action', 'second person for specs')->count());
+    }
+
+    public function test_one_who_works_alone_uses_no_spec_with_something_empty(): void
+    {
+        $this->signIn('oda')->putJson('/api/shop/alone', ['alone' => true])->assertOk();
+        $empty = $this->front();
+        unset($empty['run']['cables'][0]['adjusters'][0]['travel_mm']);
+        $made = $this->postJson('/api/specs', ['hang' => true] + $empty)->assertCreated()->assertJsonPath('draft', true)->assertJsonPath('hangs', true)->json();
+        self::assertSame([], $made['machines']);
+        $this->postJson('/api/machines/RT-14/controls', ['spec' => $made['id']])->assertUnprocessable();
+        // Filled in, it is used as was asked.
+        $this->withHeaders(['If-Match' => $made['content']])->putJson("/api/specs/{$made['id']}", ['hang' => true] + $this->front())->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 1]]);
+    }
+
+    /** @return array<string, mixed> a second clutch lever of the model that RT-14 is */
+    private function front(int $low = 3, int $high = 8): array
+    {
+        $spec = self::written($low, $high);
+        $spec['model'] = (string) Machine::query()->where('tag', 'RT-14')->value('name');
+
+        return ['control' => 'front', 'name' => 'Front lever'] + $spec;
     }
 
     public function test_a_job_keeps_the_version_it_was_opened_with(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Middleware\EnsureActiveUser;
+use App\Library\SpecUse;
 use App\Models\User;
 use App\People\Device;
 use App\People\ReadUnits;
@@ -116,6 +117,15 @@ final class SessionController
         return $guard;
     }
 
+    /** Whether one person works alone here, so that nobody can check what they enter. */
+    public function worksAlone(Request $request): JsonResponse
+    {
+        $user = User::of($request);
+        SpecUse::setWorksAlone(Node::fromJson($request->getContent())->object(['alone'])->at('alone')->boolean(), $user);
+
+        return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
+    }
+
     /** @return array<string, mixed>|null */
     private static function person(mixed $user): ?array
     {
@@ -131,6 +141,7 @@ final class SessionController
             'units' => ReadUnits::wire(ReadUnits::of($user)),
             'own_units' => ReadUnits::chosen($user),
             'shop_units' => ReadUnits::ofTheShop(),
+            'works_alone' => SpecUse::worksAlone(),
         ] : null;
     }
 

@@ -9,6 +9,7 @@ use App\Library\SpecChanges;
 use App\Library\SpecContent;
 use App\Library\SpecList;
 use App\Library\SpecTaught;
+use App\Library\SpecUse;
 use App\Library\SpecWriter;
 use App\Models\Control;
 use App\Models\SpecVersion;
@@ -137,22 +138,24 @@ final class SpecController
         $controls = Control::query()->with('machine')->whereIn('spec_version_id', $versions->pluck('id'))->get();
         $isOwn = $spec->entered_by_id === $user->id;
         $missing = $spec->missing();
+        $alone = SpecUse::worksAlone();
 
-        return SpecList::brief($spec) + [
+        return SpecList::brief($spec, $alone) + [
             'minutes' => $spec->minutes,
             'content' => SpecContent::of($spec),
             'spec' => $spec->body,
             'run' => $spec->run,
             'missing' => $missing,
+            'hangs' => $spec->hangs,
             'has_sketch' => DB::table('spec_sketches')->where('spec_version_id', $spec->id)->exists(),
             'checked_at' => $spec->checked_at?->toIso8601String(),
             'taught' => SpecTaught::of($spec, $controls),
             'may' => [
                 'change' => $spec->isDraft() && ($isOwn || $user->acting()->may(Permission::KeepShop)),
                 'check' => $spec->isDraft() && $missing === [] && ! $isOwn && $user->acting()->maySignOff(),
-                'adopt' => ! $spec->isDraft() && $user->acting()->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
+                'adopt' => SpecUse::judges($spec, $alone) && $user->acting()->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
             ],
-            'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),
+            'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one, $alone) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),
             'machines' => $controls->map(static fn (Control $one): array => [
                 'tag' => $one->machine->tag, 'version' => (int) $versions->firstWhere('id', $one->spec_version_id)?->version,
             ])->sortBy('tag')->values()->all(),

@@ -43,6 +43,10 @@ export type SignedIn = {
     units: Units;
     own_units: ChosenUnits;
     shop_units: ChosenUnits;
+    /**
+     * One person works alone here: specs judge without a second person's check.
+     */
+    works_alone: boolean;
 };
 
 /**
@@ -1361,6 +1365,10 @@ export type SpecBrief = {
     name: string;
     version: number;
     draft: boolean;
+    /**
+     * Nobody but its enterer has looked at it; where one person works alone it judges all the same.
+     */
+    unchecked: boolean;
     family: FamilyKey;
     family_title: string;
     says: string;
@@ -1379,6 +1387,10 @@ export type Spec = {
     name: string;
     version: number;
     draft: boolean;
+    /**
+     * Nobody but its enterer has looked at it; where one person works alone it judges all the same.
+     */
+    unchecked: boolean;
     family: FamilyKey;
     family_title: string;
     says: string;
@@ -1443,6 +1455,10 @@ export type Spec = {
      * What nobody filled in yet: a figure, or an adjuster's thread, travel or steps. It is not checked before.
      */
     missing: Array<string>;
+    /**
+     * It hangs itself on the machines of its model once they may be judged by it.
+     */
+    hangs: boolean;
 };
 
 export type SpecList = {
@@ -1489,6 +1505,10 @@ export type NewSpec = {
         [key: string]: unknown;
     };
     despite?: boolean | null;
+    /**
+     * Hang it on every machine of its model that has no such control, once they may be judged by it.
+     */
+    hang?: boolean;
 };
 
 export type DueList = {
@@ -5156,6 +5176,53 @@ export type ShopUnitsResponses = {
 };
 
 export type ShopUnitsResponse = ShopUnitsResponses[keyof ShopUnitsResponses];
+
+export type WorksAloneData = {
+    body: {
+        alone: boolean;
+    };
+    path?: never;
+    query?: never;
+    url: '/shop/alone';
+};
+
+export type WorksAloneErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * What was sent is not what this address takes
+     */
+    422: Problem;
+};
+
+export type WorksAloneError = WorksAloneErrors[keyof WorksAloneErrors];
+
+export type WorksAloneResponses = {
+    /**
+     * As it is from here on
+     */
+    200: Session;
+};
+
+export type WorksAloneResponse = WorksAloneResponses[keyof WorksAloneResponses];
 
 export type ServiceData = {
     body?: never;

@@ -92,7 +92,8 @@ export const zNewSpec = z.object({
     minutes: z.int(),
     spec: z.record(z.string(), z.unknown()),
     run: z.record(z.string(), z.unknown()),
-    despite: z.boolean().nullish()
+    despite: z.boolean().nullish(),
+    hang: z.boolean().optional()
 });
 
 export const zOpenSessions = z.object({
@@ -319,6 +320,7 @@ export const zSpecBrief = z.object({
     name: z.string(),
     version: z.number(),
     draft: z.boolean(),
+    unchecked: z.boolean(),
     family: zFamilyKey,
     family_title: z.string(),
     says: z.string(),
@@ -337,6 +339,7 @@ export const zSpec = z.object({
     name: z.string(),
     version: z.number(),
     draft: z.boolean(),
+    unchecked: z.boolean(),
     family: zFamilyKey,
     family_title: z.string(),
     says: z.string(),
@@ -375,7 +378,8 @@ export const zSpec = z.object({
         }))
     }).nullable(),
     content: z.string(),
-    missing: z.array(z.string())
+    missing: z.array(z.string()),
+    hangs: z.boolean()
 });
 
 export const zSpecList = z.object({
@@ -1742,7 +1746,8 @@ export const zSignedIn = z.object({
     asks_password: z.boolean(),
     units: zUnits,
     own_units: zChosenUnits,
-    shop_units: zChosenUnits
+    shop_units: zChosenUnits,
+    works_alone: z.boolean()
 });
 
 /**
@@ -2175,6 +2180,11 @@ export const zOwnUnitsResponse = zSession;
  * As it is from here on
  */
 export const zShopUnitsResponse = zSession;
+
+/**
+ * As it is from here on
+ */
+export const zWorksAloneResponse = zSession;
 
 /**
  * As it stands
