@@ -20,6 +20,7 @@ import { showIn } from './theme/night';
 const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
 const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
 const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
+const AddControlScreen = lazy(() => import('./features/machines/AddControlScreen'));
 const ServiceScreen = lazy(() => import('./features/machines/ServiceScreen'));
 const JobScreen = lazy(() => import('./features/job/JobScreen'));
 const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
@@ -135,6 +136,7 @@ const Screens = () => (
       <Route path="/" element={<BenchScreen />} />
       <Route path="/machines" element={<MachinesScreen />} />
       <Route path="/machines/:tag" element={<MachineScreen />} />
+      <Route path="/machines/:tag/add" element={<AddControlScreen />} />
       <Route path="/machines/:tag/service" element={<ServiceScreen />} />
       <Route path="/machines/:tag/:control/cause" element={<ComplainScreen />} />
       <Route path="/causes" element={<CausesScreen />} />

@@ -37,6 +37,8 @@ export const changePin = (pin: string | null, password: string) =>
   call('PUT', 'session/pin', nothing, { pin, password });
 export type { ChosenUnits, Units } from './contract';
 export const chooseUnits = (chosen: Partial<ChosenUnits>) => call('PUT', 'session/units', zSession, chosen);
+/** Whether one person works alone here, so that specs judge without a second person's check. */
+export const worksAlone = (alone: boolean) => call('PUT', 'shop/alone', zSession, { alone });
 export const chooseShopUnits = (chosen: Partial<ChosenUnits>) => call('PUT', 'shop/units', zSession, chosen);
 /** Signs out, or keeps it in mind until the server answers. */
 export async function signOut(): Promise<void> {

@@ -15,6 +15,8 @@ type EntryProps = {
   name?: string;
   list?: string;
   autoFocus?: boolean;
+  /** A line that is read from far. */
+  look?: 'sheet' | 'figure';
 };
 
 const modes = {
@@ -38,6 +40,7 @@ export const Entry = ({
   name,
   list,
   autoFocus,
+  look = 'sheet',
 }: EntryProps) => {
   const id = useId();
   return (
@@ -45,6 +48,7 @@ export const Entry = ({
       <FieldLabel htmlFor={id}>{unit === undefined ? label : `${label}, ${unitText(unit)}`}</FieldLabel>
       <Field
         id={id}
+        look={look}
         name={name}
         list={list}
         type={kind === 'date' ? 'date' : kind === 'password' || kind === 'pin' ? 'password' : 'text'}

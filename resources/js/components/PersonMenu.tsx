@@ -8,6 +8,7 @@ import { useLeave, useSignedIn } from '../lib/signedIn';
 import { useKept } from '../lib/store';
 import { forgetAnswers } from '../offline/register';
 import { Button, FieldLabel, LinkButton } from './Buttons';
+import { Checked } from './Checked';
 import { Modal } from './Modal';
 import { PickOne } from './PickOne';
 import { ShowPassword } from './ShowPassword';
@@ -94,18 +95,20 @@ export const PersonMenu = () => {
             onPick={(key) => prefer(person.id, { hand: key as typeof hand })}
           />
         </Grid>
-        <Switch
-          label="Keys work anywhere on a job"
+        <Checked
           about="A figure or a letter typed with the cursor nowhere starts the bench line. Switch it off if keys are pressed by accident."
-          on={keysAnywhere}
+          checked={keysAnywhere}
           onChange={(on) => prefer(person.id, { keysAnywhere: on })}
-        />
-        <Switch
-          label="Say the next move aloud"
+        >
+          Keys work anywhere on a job
+        </Checked>
+        <Checked
           about="On a job, what comes next is spoken when it changes."
-          on={speaks}
+          checked={speaks}
           onChange={(on) => prefer(person.id, { speaks: on })}
-        />
+        >
+          Say the next move aloud
+        </Checked>
         {waiting > 0 && (
           <Box bg="violet.wash" borderRadius="sm" padding="3" marginTop="4">
             {waiting === 1 ? 'One entry of yours is' : `${waiting} entries of yours are`} not sent yet. They stay on
@@ -116,24 +119,3 @@ export const PersonMenu = () => {
     </>
   );
 };
-
-type SwitchProps = { label: string; about: string; on: boolean; onChange: (on: boolean) => void };
-
-const Switch = ({ label, about, on, onChange }: SwitchProps) => (
-  <Flex asChild gap="3" alignItems="flex-start" minHeight="touch" cursor="pointer" paddingBlock="1">
-    <label>
-      <chakra.input
-        type="checkbox"
-        boxSize="1.5rem"
-        flexShrink="0"
-        accentColor="{colors.ink}"
-        checked={on}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      <span>
-        {label}
-        <Box textStyle="small">{about}</Box>
-      </span>
-    </label>
-  </Flex>
-);

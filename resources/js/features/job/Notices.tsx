@@ -23,7 +23,9 @@ export const Notices = () => {
   const failed = state.gates.filter((gate) => gate.status === 'failed');
   const open = state.closed === null ? failed : [];
   const loose = connection === 'cut' ? outbox.entries.loose().length : 0;
-  if (connection !== 'cut' && open.length === 0 && state.warnings.length === 0 && theirs.length === 0) return null;
+  const unchecked = state.spec.checked_by === null;
+  if (!unchecked && connection !== 'cut' && open.length === 0 && state.warnings.length === 0 && theirs.length === 0)
+    return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -54,6 +56,13 @@ export const Notices = () => {
           <b>Do not run.</b> {gate.sentence}
         </Notice>
       ))}
+      {unchecked && (
+        <Notice mark="cant_tell" ground="violet.wash">
+          <span data-unchecked>
+            <b>Not checked by a second person.</b> Hold its figures against {state.spec.source} yourself.
+          </span>
+        </Notice>
+      )}
       {state.warnings.map((warning) => (
         <Notice key={warning} mark="found" ground="amber.wash">
           {warning}

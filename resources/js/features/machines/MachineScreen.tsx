@@ -14,6 +14,7 @@ import { ControlCard } from './ControlCard';
 import { ControlHistory } from './ControlHistory';
 import { IntakeSheet } from './IntakeSheet';
 import { MachineActions } from './MachineActions';
+import { MoreControls } from './MoreControls';
 import { RunAndSpec } from './RunAndSpec';
 
 export default function MachineScreen() {
@@ -99,6 +100,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
               onChoose={() => setChosen(one.key)}
             />
           ))}
+          <MoreControls machine={machine} />
         </Flex>
         {control !== undefined && (
           <Flex direction="column" gap="4" minWidth="0">

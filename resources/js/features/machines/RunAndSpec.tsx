@@ -38,7 +38,9 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
       </Box>
       {(control.spec.draft || control.spec.common_practice) && (
         <Box marginTop="2">
-          <Chip tone="cantTell">{control.spec.common_practice ? "common practice, no maker's figure" : 'draft'}</Chip>
+          <Chip tone="cantTell">
+            {control.spec.draft ? 'not checked by a second person' : "common practice, no maker's figure"}
+          </Chip>
         </Box>
       )}
       <Box marginTop="2" lineHeight="snug">

@@ -9,14 +9,14 @@ import { DataPart } from './DataPart';
 import { MySigningIn } from './MySigningIn';
 import { PeopleList } from './PeopleList';
 import { SessionList } from './SessionList';
-import { UnitsPart } from './UnitsPart';
+import { SettingsPart } from './SettingsPart';
 
 const parts = {
   people: { label: 'People', lead: false, Part: PeopleList },
   mine: { label: 'My sign-in', lead: false, Part: MySigningIn },
   data: { label: 'Data', lead: false, Part: DataPart },
   sessions: { label: 'Signed in', lead: false, Part: SessionList },
-  units: { label: 'Units', lead: true, Part: UnitsPart },
+  units: { label: 'Settings', lead: true, Part: SettingsPart },
   audit: { label: 'What was done', lead: true, Part: AuditList },
 } as const;
 type PartKey = keyof typeof parts;

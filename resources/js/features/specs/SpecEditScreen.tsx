@@ -1,22 +1,22 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { keys } from '../../api/keys';
-import { changeSpec, enterSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
+import { changeSpec, enterSpec, keepSketch, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
-import { Pick } from '../../components/Entry';
+import { Checked } from '../../components/Checked';
 import { Frame } from '../../components/Frame';
+import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
-import { draftOf, type SpecDraft, writtenOf } from './draft';
+import { useSignedIn } from '../../lib/signedIn';
+import { copied, draftOf, fromBook, inAnotherFamily, type SpecDraft, writtenOf } from './draft';
 import { AsPrinted } from './form/AsPrinted';
-import { BesidePlay } from './form/BesidePlay';
-import { BookAdds } from './form/BookAdds';
 import { CableRun } from './form/CableRun';
-import { Conditions } from './form/Conditions';
-import { OutcomeTables } from './form/OutcomeTables';
-import { SecondPlay } from './form/SecondPlay';
+import { Folded } from './form/Folded';
+import { LikeAnother } from './form/LikeAnother';
+import { PageBeside } from './form/PageBeside';
 import { SourceFields } from './form/SourceFields';
 import { WhichControl } from './form/WhichControl';
 import { families, inTheForm } from './words';
@@ -26,31 +26,56 @@ type How = 'new' | 'next' | 'edit';
 
 /** A spec entered from its document: a new one, the next version of one, or a draft put right. */
 export default function SpecEditScreen({ how }: { how: How }) {
-  return <Frame>{how === 'new' ? <FromFamily /> : <FromVersion how={how} />}</Frame>;
+  const navigate = useNavigate();
+  return (
+    <Frame>
+      {how === 'new' ? (
+        <>
+          <Heading as="h1" fontSize="2xl" marginBottom="3">
+            Enter a spec
+          </Heading>
+          <NewSpec back="/specs" onSaved={(after) => navigate(`/specs/${after.id}`)} />
+        </>
+      ) : (
+        <FromVersion how={how} />
+      )}
+    </Frame>
+  );
 }
 
-const FromFamily = () => {
-  const [family, setFamily] = useState('clutch_lever');
-  const { data, error, refetch } = useQuery(startingQuery(family));
-  const pick = (
-    <Box maxWidth="28rem" marginBottom="4">
-      <Pick label="Family of control" value={family} onChange={setFamily} options={families} name="family" />
-    </Box>
-  );
+const FIRST_FAMILY = 'clutch_lever';
+
+type NewProps = {
+  /** The model, where it stands already. */
+  model?: string;
+  /** Whether it is asked to hang itself on the machines of its model. */
+  hangs?: boolean;
+  back: string;
+  onSaved: (after: SpecWhole) => void;
+};
+
+/** A spec that begins with its family. Nothing that looks like a book's figure is filled in. */
+export const NewSpec = ({ model = '', hangs = false, back, onSaved }: NewProps) => {
+  const { data, error, refetch } = useQuery(startingQuery(FIRST_FAMILY));
   if (data === undefined) {
     return error === null ? <Loading what="a beginning" /> : <Failure error={error} retry={() => refetch()} />;
   }
-  const head = { model: '', control: '', name: families.find((one) => one.key === family)?.label ?? '', minutes: 15 };
+  const head = { model, control: '', name: familyName(FIRST_FAMILY), minutes: 15 };
+  const start = fromBook(draftOf(head, data.spec, data.run));
   return (
-    <>
-      <Heading as="h1" fontSize="2xl" marginBottom="3">
-        Enter a spec
-      </Heading>
-      {pick}
-      <Form key={family} start={draftOf(head, data.spec, data.run)} version={null} how="new" />
-    </>
+    <Form
+      start={start}
+      hangs={hangs}
+      version={null}
+      how="new"
+      back={back}
+      onSaved={onSaved}
+      modelStands={model !== ''}
+    />
   );
 };
+
+const familyName = (key: string) => families.find((one) => one.key === key)?.label ?? key;
 
 /** A distance that the machines of the model corrected, put into the draft that begins the next version. */
 function corrected(draft: SpecDraft, found: URLSearchParams): SpecDraft {
@@ -66,6 +91,7 @@ function corrected(draft: SpecDraft, found: URLSearchParams): SpecDraft {
 const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
   const id = Number(useParams().id ?? 0);
   const [found] = useSearchParams();
+  const navigate = useNavigate();
   const { data, error, refetch } = useQuery({ ...specQuery(id), refetchOnWindowFocus: false });
   if (data === undefined) {
     return error === null ? <Loading what="the spec" /> : <Failure error={error} retry={() => refetch()} />;
@@ -76,7 +102,15 @@ const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
         {data.model}, {data.name.toLowerCase()}:{' '}
         {how === 'next' ? 'the next version' : `version ${data.version} put right`}
       </Heading>
-      <Form key={data.id} start={corrected(draftOf(data, data.spec, data.run ?? {}), found)} version={data} how={how} />
+      <Form
+        key={data.id}
+        start={corrected(draftOf(data, data.spec, data.run ?? {}), found)}
+        hangs={data.hangs}
+        version={data}
+        how={how}
+        back={`/specs/${data.id}`}
+        onSaved={(after) => navigate(`/specs/${after.id}`)}
+      />
     </>
   );
 };
@@ -88,59 +122,159 @@ const inShort: readonly Typed[] = [
   { name: 'source', label: 'Source', mine: null },
 ];
 
-const Form = ({ start, version, how }: { start: SpecDraft; version: SpecWhole | null; how: How }) => {
+type FormAllProps = {
+  start: SpecDraft;
+  version: SpecWhole | null;
+  how: How;
+  hangs: boolean;
+  modelStands?: boolean;
+  back: string;
+  onSaved: (after: SpecWhole) => void;
+};
+
+const Form = ({ start, version, how, hangs: asked, modelStands = false, back, onSaved }: FormAllProps) => {
   const [draft, setDraft] = useState(start);
+  const [hangs, setHangs] = useState(asked);
+  const [picture, setPicture] = useState<Blob | null>(null);
+  const [from, setFrom] = useState<SpecWhole | null>(null);
   const client = useQueryClient();
-  const navigate = useNavigate();
   const { seen, onError } = useSeen(version?.content);
+  // A spec that was saved while its picture was not: only the picture is sent again.
+  const [saved, setSaved] = useState<SpecWhole | null>(null);
   const keep = useMutation({
-    mutationFn: () =>
-      how === 'edit' && version !== null ? changeSpec(version.id, writtenOf(draft), seen) : enterSpec(writtenOf(draft)),
+    mutationFn: async () => {
+      const written = { ...writtenOf(draft), ...(hangs && how !== 'next' ? { hang: true } : {}) };
+      const spec =
+        saved ??
+        (how === 'edit' && version !== null ? await changeSpec(version.id, written, seen) : await enterSpec(written));
+      if (picture === null) return spec;
+      setSaved(spec);
+      return keepSketch(spec.id, picture);
+    },
     onError,
     onSuccess: (after) => {
       client.setQueryData(specQuery(after.id).queryKey, after);
-      void client.invalidateQueries({ queryKey: keys.specs });
-      navigate(`/specs/${after.id}`);
+      for (const queryKey of [keys.specs, keys.machines, ['machine'], keys.bench]) {
+        void client.invalidateQueries({ queryKey });
+      }
+      onSaved(after);
     },
+  });
+  const family = useMutation({
+    mutationFn: (key: string) => client.fetchQuery(startingQuery(key)),
+    onSuccess: (starting, key) =>
+      setDraft((now) =>
+        inAnotherFamily(
+          now,
+          fromBook(draftOf({ ...now, name: familyName(key), control: '', minutes: 15 }, starting.spec, starting.run)),
+        ),
+      ),
   });
   const set = (change: Partial<SpecDraft>) => {
     if (keep.isError) keep.reset();
     setDraft((now) => ({ ...now, ...change }));
   };
   const form = { draft, set };
+  const { data: starting } = useQuery({ ...startingQuery(draft.family), enabled: how === 'new' });
+  const practice = starting === undefined ? undefined : draftOf({ ...draft, minutes: 15 }, starting.spec, starting.run);
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 22rem' }} gap="4" alignItems="start">
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
       <Flex direction="column" gap="4" minWidth="0">
-        <WhichControl {...form} fixed={how !== 'new'} />
-        <SourceFields {...form} />
-        <Conditions {...form} />
-        <BookAdds {...form} />
-        <SecondPlay {...form} />
-        <OutcomeTables {...form} />
-        <BesidePlay {...form} />
+        <Sheet padding="4" aria-label="What the book says">
+          {from !== null && <CopiedFrom from={from} />}
+          <Flex direction="column" gap="4">
+            <AsPrinted {...form} first={how === 'new'} />
+            <WhichControl
+              {...form}
+              fixed={how !== 'new'}
+              onFamily={how === 'new' ? family.mutate : undefined}
+              modelStands={modelStands}
+            />
+            <SourceFields {...form} practice={practice} />
+          </Flex>
+          {family.isError && <Refusal error={family.error} />}
+        </Sheet>
         <CableRun {...form} />
+        <Folded {...form} />
       </Flex>
-      <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="The figure">
-        <AsPrinted {...form} />
+      <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="Save">
         {keep.isError && <NotSaved error={keep.error} fields={inShort} words={inTheForm} />}
-        <Flex direction="column" gap="2" marginTop="4">
-          <Button look="vivid" size="tall" onClick={() => keep.mutate()} disabled={keep.isPending} data-primary>
-            {keep.isPending ? 'Saving' : 'Save as a draft'}
-          </Button>
-          <LinkButton
-            to={version === null ? '/specs' : `/specs/${version.id}`}
-            look="quiet"
-            textDecoration="none"
-            textAlign="center"
-          >
-            Cancel
-          </LinkButton>
-        </Flex>
-        <Box textStyle="small" marginTop="3">
-          A second person holds a draft against the document before it is put in force. The machine's own manual wins
-          over anything in here.
-        </Box>
+        {saved !== null && (
+          <Box marginBottom="2">The figures are saved. Its picture is not: try again, or go without it.</Box>
+        )}
+        <Save
+          how={how}
+          model={draft.model.trim()}
+          hangs={hangs}
+          onHangs={setHangs}
+          saving={keep.isPending}
+          onSave={() => keep.mutate()}
+          back={back}
+        >
+          {how === 'new' && (
+            <LikeAnother
+              onCopy={(other) => {
+                set(copied(draft, draftOf(other, other.spec, other.run ?? {})));
+                setFrom(other);
+              }}
+            />
+          )}
+        </Save>
+        <PageBeside
+          kept={version?.has_sketch === true && how === 'edit' ? `/api/specs/${version.id}/sketch` : null}
+          picture={picture}
+          onPick={setPicture}
+        />
       </Sheet>
     </Grid>
+  );
+};
+
+const CopiedFrom = ({ from }: { from: SpecWhole }) => (
+  <Box bg="violet.wash" borderRadius="sm" padding="3" marginBottom="4" lineHeight="snug" role="status" data-copied>
+    <b>
+      Copied from {from.model}, {from.name.toLowerCase()}.
+    </b>{' '}
+    Hold every figure against this model's own document. Which document that is, is not copied.
+  </Box>
+);
+
+type SaveProps = {
+  how: How;
+  model: string;
+  hangs: boolean;
+  onHangs: (hangs: boolean) => void;
+  saving: boolean;
+  onSave: () => void;
+  back: string;
+  children: ReactNode;
+};
+
+const Save = ({ how, model, hangs, onHangs, saving, onSave, back, children }: SaveProps) => {
+  const alone = useSignedIn().works_alone;
+  return (
+    <>
+      {how !== 'next' && (
+        <Checked mark="hangs" checked={hangs} onChange={onHangs}>
+          Hang it on every machine {model === '' ? 'of this model' : `that is a ${model}`}
+          {alone ? '' : ', once it is checked'}
+        </Checked>
+      )}
+      <Flex direction="column" gap="2" marginTop="2">
+        <Button look="vivid" size="tall" onClick={onSave} disabled={saving} data-primary>
+          {saving ? 'Saving' : alone ? 'Save' : 'Save draft'}
+        </Button>
+        {children}
+        <LinkButton to={back} look="quiet" textDecoration="none" textAlign="center">
+          Cancel
+        </LinkButton>
+      </Flex>
+      <Box textStyle="small" marginTop="3">
+        {alone
+          ? 'Nobody checks it here: with nothing left empty it is used as it is saved, and says so wherever it judges.'
+          : 'A second person holds a draft against the document before it is put in force.'}{' '}
+        The machine's own manual wins over anything in here.
+      </Box>
+    </>
   );
 };

@@ -11,15 +11,27 @@ import { MachineTag } from '../../components/MachineTag';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
-import { bandText, heldMm, lengthUnit, sizeShown, unitText } from '../../lib/figures';
+import { bandText, lengthUnit, sizeShown, unitText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
 import { Changes } from './Changes';
-import { type AdjusterDraft, draftOf, type SpecDraft } from './draft';
+import { type AdjusterDraft, bandOf, draftOf, type SpecDraft } from './draft';
 import { SketchSheet } from './SketchSheet';
 import { Standing } from './SpecsScreen';
 import { TaughtSheet } from './TaughtSheet';
-import { engines, isOnBars, kindName, limits, meterUnits, points, policies, poses, rules, standing } from './words';
+import {
+  engines,
+  isOnBars,
+  kindName,
+  limits,
+  meterUnits,
+  named,
+  points,
+  policies,
+  poses,
+  rules,
+  standing,
+} from './words';
 
 export default function SpecScreen() {
   const id = Number(useParams().id ?? 0);
@@ -152,13 +164,7 @@ const Actions = ({ spec, onStale }: { spec: SpecWhole; onStale: () => void }) =>
 
 type Options = readonly { key: string; label: string }[];
 
-const named = (options: Options, key: string) => options.find((one) => one.key === key)?.label ?? key;
-
 const secondCable = { backward: 'read past the rest of the grip', secondary: 'at the carburettor barrel' } as const;
-const bandOf = ({ low, high }: { low: string; high: string }) => ({
-  low_mm: heldMm(low),
-  high_mm: heldMm(high),
-});
 
 /** What the version says, each line as the book has it. */
 function lines(draft: SpecDraft, steps: Options = []): [string, string][] {

@@ -129,8 +129,8 @@ const SpecRow = ({ spec }: { spec: SpecBrief }) => (
   </Row>
 );
 
-export const Standing = ({ spec }: { spec: Pick<SpecBrief, 'draft' | 'common_practice'> }) => (
-  <Chip tone={spec.draft || spec.common_practice ? 'cantTell' : 'inside'}>
-    {spec.draft ? 'draft' : spec.common_practice ? 'common practice' : 'checked'}
+export const Standing = ({ spec }: { spec: Pick<SpecBrief, 'draft' | 'unchecked' | 'common_practice'> }) => (
+  <Chip tone={spec.unchecked || spec.common_practice ? 'cantTell' : 'inside'}>
+    {spec.draft ? 'draft' : spec.common_practice ? 'common practice' : spec.unchecked ? 'not checked' : 'checked'}
   </Chip>
 );

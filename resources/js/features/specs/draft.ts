@@ -1,5 +1,5 @@
 import type { NewSpec, Written } from '../../api/specs';
-import { quantity } from '../../lib/figures';
+import { heldMm, quantity } from '../../lib/figures';
 import { type LimitKind, limitKinds, limits, measuredBy, secondCables } from './words';
 
 /** A spec as it stands in the form: every figure as it was typed. */
@@ -552,3 +552,35 @@ export function writtenOf(draft: SpecDraft): NewSpec {
     ...(draft.despite ? { despite: true } : {}),
   };
 }
+
+/** As a book begins it: without the figures of common practice, which nobody printed for this model. */
+export const fromBook = (draft: SpecDraft): SpecDraft => ({
+  ...draft,
+  practice: false,
+  document: '',
+  low: '',
+  high: '',
+});
+
+/** Another family chosen: what was typed of the model, its book and its printed line stays. */
+export const inAnotherFamily = (typed: SpecDraft, next: SpecDraft): SpecDraft => {
+  const { model, document, edition, page, date, printed, low, high, practice } = typed;
+  // Figures of common practice are of the family that was left.
+  return practice ? next : { ...next, model, document, edition, page, date, printed, low, high };
+};
+
+/** Another model's spec to begin from; its document is not this model's, and stays behind. */
+export const copied = (typed: SpecDraft, from: SpecDraft): SpecDraft => ({
+  ...from,
+  model: typed.model,
+  despite: false,
+  ...(from.practice
+    ? {}
+    : { document: typed.practice ? '' : typed.document, edition: typed.edition, page: typed.page, date: typed.date }),
+});
+
+/** The two edges of a band as they were typed, in mm. */
+export const bandOf = ({ low, high }: { low: string; high: string }) => ({
+  low_mm: heldMm(low),
+  high_mm: heldMm(high),
+});

@@ -39,6 +39,8 @@ export const rules = [
 export const meterUnits = meters;
 
 export const kindOptions: Options = capitals(adjusterKinds);
+/** What a key is called. */
+export const named = (options: Options, key: string): string => options.find((one) => one.key === key)?.label ?? key;
 export const kindName = (key: string): string => kindOptions.find((kind) => kind.key === key)?.label ?? key;
 
 /** What an adjuster on a thread is counted in. */

@@ -4,7 +4,7 @@ import { Button } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
 import { Modal } from '../../../components/Modal';
 import { type AdjusterDraft, emptyAdjuster, writtenAdjuster } from '../../specs/draft';
-import { AdjusterFields } from '../../specs/form/CableRun';
+import { AdjusterFields } from '../../specs/form/AdjusterFields';
 import { measuredBy } from '../../specs/words';
 import { useBench } from '../useBench';
 
@@ -77,7 +77,7 @@ export const FitAdjuster = () => {
           options={[{ key: '', label: 'Choose its place' }, ...places]}
           name="fit-place"
         />
-        <AdjusterFields adjuster={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
+        <AdjusterFields whole adjuster={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
         <Box marginTop="3">
           <Entry label="Its number, or where it came from" value={remark} onChange={setRemark} most={300} />
         </Box>

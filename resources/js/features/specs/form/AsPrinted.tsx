@@ -1,8 +1,9 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect } from 'react';
 import { keys } from '../../../api/keys';
 import { readPrinted } from '../../../api/specs';
+import { Checked } from '../../../components/Checked';
 import { Entry, Pick } from '../../../components/Entry';
 import { Mark } from '../../../components/Marks';
 import { MiniTape } from '../../../components/MiniTape';
@@ -13,7 +14,7 @@ import type { FormProps } from '../SpecEditScreen';
 import { points } from '../words';
 
 /** The figure as it stands in print. The server reads it, and says where its two units disagree. */
-export const AsPrinted = ({ draft, set }: FormProps) => {
+export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean }) => {
   const printed = useDeferredValue(draft.printed.trim());
   const { data, error } = useQuery({
     queryKey: keys.printed(printed),
@@ -30,45 +31,56 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
   const isPlayless = draft.tables.length > 0 && !hasFigure(draft);
   const band = { low_mm: heldMm(draft.low), high_mm: heldMm(draft.high) };
   return (
-    <>
-      <Heading as="h2" fontSize="lg" marginBottom="2">
-        The figure
-      </Heading>
-      <Flex direction="column" gap="3">
+    <Box>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 18rem' }} columnGap="4" rowGap="2" alignItems="end">
         <Entry
           label="As it is printed"
           value={draft.printed}
           onChange={(value) => set({ printed: value, despite: false })}
           most={120}
           name="printed"
+          autoFocus={first}
+          look="figure"
           hint={
             isPlayless
               ? 'What it does at its settings decides. Write a figure here only where the book has one as well.'
-              : 'Such as 10–20 mm (3/8–13/16 in), at least 2 mm, up to 1/16 in'
+              : 'The whole line: 10 - 20 mm (0.39 - 0.79 in), 1/8 to 1/4 inch, 2.0 ± 0.5 mm, a nickel'
           }
         />
-        {!isPlayless && (
-          <>
-            <Grid templateColumns="1fr 1fr" gap="3">
-              <Entry
-                label="Least"
-                unit="mm"
-                value={draft.low}
-                onChange={(value) => set({ low: value })}
-                kind="decimal"
-                most={12}
-                name="low"
-              />
-              <Entry
-                label="Most"
-                unit="mm"
-                value={draft.high}
-                onChange={(value) => set({ high: value })}
-                kind="decimal"
-                most={12}
-                name="high"
-              />
-            </Grid>
+        {(band.low_mm !== null || band.high_mm !== null) && (
+          <Box paddingBottom="1" data-band-read>
+            <MiniTape width={280} band={band} found={null} now={null} left={null} />
+            <b>
+              {bandText(band)} {lengthUnit()}
+            </b>
+          </Box>
+        )}
+      </Grid>
+      {printed !== '' && error !== null && <Refusal error={error} />}
+      {data !== undefined && data.disagreements.length > 0 && (
+        <Disagreement says={data.disagreements} despite={draft.despite} onDespite={(despite) => set({ despite })} />
+      )}
+      {!isPlayless && (
+        <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem 1fr' }} gap="3" marginTop="3">
+          <Entry
+            label="Least"
+            unit="mm"
+            value={draft.low}
+            onChange={(value) => set({ low: value })}
+            kind="decimal"
+            most={12}
+            name="low"
+          />
+          <Entry
+            label="Most"
+            unit="mm"
+            value={draft.high}
+            onChange={(value) => set({ high: value })}
+            kind="decimal"
+            most={12}
+            name="high"
+          />
+          <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
             <Pick
               label="Read at"
               value={draft.point}
@@ -76,22 +88,10 @@ export const AsPrinted = ({ draft, set }: FormProps) => {
               options={points}
               name="point"
             />
-          </>
-        )}
-        {(band.low_mm !== null || band.high_mm !== null) && (
-          <Box>
-            <MiniTape width={300} band={band} found={null} now={null} left={null} />
-            <Box textStyle="small">
-              {bandText(band)} {lengthUnit()}
-            </Box>
           </Box>
-        )}
-      </Flex>
-      {printed !== '' && error !== null && <Refusal error={error} />}
-      {data !== undefined && data.disagreements.length > 0 && (
-        <Disagreement says={data.disagreements} despite={draft.despite} onDespite={(despite) => set({ despite })} />
+        </Grid>
       )}
-    </>
+    </Box>
   );
 };
 
@@ -106,18 +106,8 @@ const Disagreement = ({ says, despite, onDespite }: DisagreementProps) => (
     {says.map((one) => (
       <Box key={one}>{one}</Box>
     ))}
-    <Flex asChild gap="3" alignItems="center" minHeight="touch" cursor="pointer" marginTop="2">
-      <label>
-        <chakra.input
-          type="checkbox"
-          boxSize="1.5rem"
-          accentColor="{colors.ink}"
-          checked={despite}
-          onChange={(event) => onDespite(event.target.checked)}
-          data-despite
-        />
-        I looked again: the book itself says so. The first figure counts.
-      </label>
-    </Flex>
+    <Checked mark="despite" checked={despite} onChange={onDespite}>
+      I looked again: the book itself says so. The first figure counts.
+    </Checked>
   </Box>
 );

@@ -1,5 +1,5 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import { Button, Sheet } from '../../../components/Buttons';
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Button } from '../../../components/Buttons';
 import { Entry } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
 import { limitKinds, limits } from '../words';
@@ -9,10 +9,7 @@ export const BesidePlay = ({ draft, set }: FormProps) => {
   const there = draft.limits.map((one) => one.kind);
   const left = limitKinds.filter((kind) => !there.includes(kind));
   return (
-    <Sheet padding="4" aria-label="Beside play">
-      <Heading as="h2" fontSize="lg" marginBottom="1">
-        Beside play
-      </Heading>
+    <>
       {draft.limits.map((one, n) => (
         <Box key={one.kind} marginTop="3" data-limit={one.kind}>
           <Flex alignItems="center" gap="3" marginBottom="1">
@@ -59,6 +56,6 @@ export const BesidePlay = ({ draft, set }: FormProps) => {
           </Button>
         ))}
       </Flex>
-    </Sheet>
+    </>
   );
 };

@@ -1,7 +1,7 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { startingQuery } from '../../../api/specs';
-import { Button, Sheet } from '../../../components/Buttons';
+import { Button } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
 import { meterUnits } from '../words';
@@ -9,10 +9,7 @@ import { meterUnits } from '../words';
 /** What the book says beside its figures: how often, how tight, what else to try. */
 export const BookAdds = ({ draft, set }: FormProps) => {
   return (
-    <Sheet padding="4" aria-label="What the book adds">
-      <Heading as="h2" fontSize="lg" marginBottom="2">
-        What the book adds
-      </Heading>
+    <>
       <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 7rem 8rem' }} gap="3">
         <Entry
           label="Look every"
@@ -56,7 +53,7 @@ export const BookAdds = ({ draft, set }: FormProps) => {
         />
       ))}
       <More draft={draft} set={set} />
-    </Sheet>
+    </>
   );
 };
 

@@ -1,6 +1,6 @@
-import { Box, Grid, Heading } from '@chakra-ui/react';
-import { FieldLabel, Sheet } from '../../../components/Buttons';
-import { Pick } from '../../../components/Entry';
+import { Box, Grid } from '@chakra-ui/react';
+import { FieldLabel } from '../../../components/Buttons';
+import { Entry, Pick } from '../../../components/Entry';
 import { PickOne } from '../../../components/PickOne';
 import type { FormProps } from '../SpecEditScreen';
 import { engines, isOnBars, policies, poses, rules, standing } from '../words';
@@ -12,15 +12,20 @@ const whichPoses = [
 
 /** The state in which the figure holds, and how it is aimed for. */
 export const Conditions = ({ draft, set }: FormProps) => (
-  <Sheet padding="4" aria-label="Conditions">
-    <Heading as="h2" fontSize="lg" marginBottom="2">
-      Conditions
-    </Heading>
+  <>
     <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
       <Pick label="Engine" value={draft.engine} onChange={(engine) => set({ engine })} options={engines} />
       <Pick label="Machine stands" value={draft.wheels} onChange={(wheels) => set({ wheels })} options={standing} />
       <Pick label="Aim for" value={draft.policy} onChange={(policy) => set({ policy })} options={policies} />
       <Pick label="Verdict" value={draft.rule} onChange={(rule) => set({ rule })} options={rules} />
+      <Entry
+        label="Minutes the job takes"
+        value={draft.minutes}
+        onChange={(minutes) => set({ minutes })}
+        kind="whole"
+        most={3}
+        name="minutes"
+      />
     </Grid>
     {isOnBars(draft.hand.kind) && (
       <Box marginTop="3">
@@ -40,5 +45,5 @@ export const Conditions = ({ draft, set }: FormProps) => (
         )}
       </Box>
     )}
-  </Sheet>
+  </>
 );

@@ -1,5 +1,6 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import { Button, Sheet } from '../../../components/Buttons';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Button } from '../../../components/Buttons';
 import { Entry, Pick } from '../../../components/Entry';
 import { freeKey, type SettingDraft, type SightDraft, type Standing, type TableDraft } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
@@ -34,6 +35,8 @@ type TableProps = {
 };
 
 const OneTable = ({ table, adjusters, onChange }: TableProps) => {
+  // One setting at a time: all of them together are more than anybody looks at.
+  const [open, setOpen] = useState<string | null>(null);
   const field = (label: string, key: 'arm' | 'unit' | 'plus' | 'minus' | 'trial' | 'most') => (
     <Entry
       label={label}
@@ -45,10 +48,7 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
     />
   );
   return (
-    <Sheet padding="4" aria-label="What it does at its settings" data-table>
-      <Heading as="h2" fontSize="lg" marginBottom="2">
-        What it does at its settings
-      </Heading>
+    <Box data-table>
       <Grid templateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="3">
         {field('What moves', 'arm')}
         {field('Counted in', 'unit')}
@@ -59,6 +59,8 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
         <OneSetting
           key={setting.key}
           setting={setting}
+          open={open === setting.key}
+          onOpen={() => setOpen(open === setting.key ? null : setting.key)}
           unit={table.unit}
           plus={table.plus}
           minus={table.minus}
@@ -72,7 +74,11 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
         size="small"
         marginTop="2"
         disabled={table.settings.length >= MOST_SETTINGS}
-        onClick={() => onChange({ settings: [...table.settings, emptySetting(table.settings)] })}
+        onClick={() => {
+          const added = emptySetting(table.settings);
+          onChange({ settings: [...table.settings, added] });
+          setOpen(added.key);
+        }}
         data-add-setting
       >
         Add a setting
@@ -82,7 +88,7 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
         {field('First try, where nothing is known', 'trial')}
         {field('Never more at once', 'most')}
       </Grid>
-    </Sheet>
+    </Box>
   );
 };
 
@@ -150,12 +156,49 @@ type SettingProps = {
   plus: string;
   minus: string;
   last: boolean;
+  open: boolean;
+  onOpen: () => void;
   onChange: (change: Partial<SettingDraft>) => void;
   onRemove: () => void;
 };
 
-const OneSetting = ({ setting, unit, plus, minus, last, onChange, onRemove }: SettingProps) => (
-  <Box borderTopWidth="thin" borderColor="line" paddingTop="3" marginTop="3" data-setting-fields={setting.key}>
+const Row = chakra('button');
+
+/** A setting as one line; tapped, its fields. */
+const OneSetting = ({ open, onOpen, ...form }: SettingProps) => {
+  const { setting, unit } = form;
+  const right = setting.sees.find((one) => one.key === setting.wants)?.label;
+  return (
+    <Box borderTopWidth="thin" borderColor="line" marginTop="2" paddingTop="2" data-setting-fields={setting.key}>
+      <Row
+        type="button"
+        aria-expanded={open}
+        onClick={onOpen}
+        width="100%"
+        minHeight="touch"
+        textAlign="left"
+        cursor="pointer"
+        data-setting={setting.key}
+      >
+        <b>{setting.label || 'A setting without a name'}</b>
+        {', '}
+        {setting.at || '0'} {unit}: right is {right || 'not named yet'}
+      </Row>
+      {open && <SettingFields {...form} />}
+    </Box>
+  );
+};
+
+const SettingFields = ({
+  setting,
+  unit,
+  plus,
+  minus,
+  last,
+  onChange,
+  onRemove,
+}: Omit<SettingProps, 'open' | 'onOpen'>) => (
+  <>
     <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 8rem 2fr' }} gap="3" alignItems="end">
       <Entry
         label="Setting"
@@ -226,7 +269,7 @@ const OneSetting = ({ setting, unit, plus, minus, last, onChange, onRemove }: Se
         </Button>
       )}
     </Flex>
-  </Box>
+  </>
 );
 
 type SightProps = {

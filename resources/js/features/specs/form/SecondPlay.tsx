@@ -1,5 +1,4 @@
-import { Grid, Heading } from '@chakra-ui/react';
-import { Sheet } from '../../../components/Buttons';
+import { Grid } from '@chakra-ui/react';
 import { Entry, Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
 
@@ -13,10 +12,7 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
   const { second } = draft;
   if (second === null) return null;
   return (
-    <Sheet padding="4" aria-label="Second cable">
-      <Heading as="h2" fontSize="lg" marginBottom="1">
-        Play of the second cable
-      </Heading>
+    <>
       {readAt[second.key]}.
       <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem 12rem' }} gap="3" marginTop="2">
         <Entry
@@ -47,6 +43,6 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
           ]}
         />
       </Grid>
-    </Sheet>
+    </>
   );
 };

@@ -1,38 +1,68 @@
-import { Grid, Heading } from '@chakra-ui/react';
-import { Sheet } from '../../../components/Buttons';
-import { Entry } from '../../../components/Entry';
+import { Box, Grid } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useId } from 'react';
+import { specsQuery } from '../../../api/specs';
+import { Entry, Pick } from '../../../components/Entry';
 import { shortName } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
+import { families } from '../words';
 
-export const WhichControl = ({ draft, set, fixed }: FormProps & { fixed: boolean }) => (
-  <Sheet padding="4" aria-label="Which control">
-    <Heading as="h2" fontSize="lg" marginBottom="2">
-      Which control
-    </Heading>
-    <Grid templateColumns={{ base: '1fr', md: '1.4fr 1.2fr 8rem' }} gap="3">
-      {!fixed && (
-        <Entry
-          label="Machine model"
-          value={draft.model}
-          onChange={(model) => set({ model })}
-          name="model"
-          hint="As it is written on the machine's plate"
-        />
-      )}
-      <Entry
-        label="Name of the control"
-        value={draft.name}
-        onChange={(name) => set({ name, ...(fixed ? {} : { control: shortName(name) }) })}
-        name="name"
-      />
-      <Entry
-        label="Minutes"
-        value={draft.minutes}
-        onChange={(minutes) => set({ minutes })}
-        kind="whole"
-        most={3}
-        name="minutes"
-      />
-    </Grid>
-  </Sheet>
+type WhichProps = FormProps & {
+  /** Whether model and control stand: a next version, or a draft put right. */
+  fixed: boolean;
+  /** Another family begins anew, with what was typed of the model and its book. */
+  onFamily?: ((family: string) => void) | undefined;
+  /** Whether only the model stands: a control added to a machine. */
+  modelStands?: boolean;
+};
+
+/** Which control of which model the figure is of. */
+export const WhichControl = ({ draft, set, fixed, onFamily, modelStands = false }: WhichProps) => (
+  <Grid
+    templateColumns={{ base: '1fr', md: fixed || modelStands ? '1fr 1fr' : '1fr 1.2fr 1fr' }}
+    gap="3"
+    alignItems="start"
+  >
+    {!fixed && onFamily !== undefined && (
+      <Pick label="Family of control" value={draft.family} onChange={onFamily} options={families} name="family" />
+    )}
+    {!fixed && !modelStands && <ModelEntry draft={draft} set={set} />}
+    <Entry
+      label="Name of the control"
+      value={draft.name}
+      onChange={(name) => set({ name, ...(fixed ? {} : { control: shortName(name) }) })}
+      name="name"
+    />
+  </Grid>
 );
+
+/** The model, by what the library knows; what it has of this control already is told. */
+const ModelEntry = ({ draft, set }: FormProps) => {
+  const list = useId();
+  const model = draft.model.trim();
+  const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: model !== '' });
+  const specs = library?.specs ?? [];
+  const control = draft.control.trim() || shortName(draft.name);
+  const there = specs.find((spec) => spec.model === model && spec.control === control);
+  return (
+    <Box>
+      <Entry
+        label="Machine model"
+        value={draft.model}
+        onChange={(next) => set({ model: next })}
+        name="model"
+        list={list}
+        hint={
+          there === undefined
+            ? "As it is written on the machine's plate"
+            : `The library has this control in version ${there.version}: this becomes the next one.`
+        }
+      />
+      <datalist id={list}>
+        {[...new Set(specs.map((spec) => spec.model))].map((one) => (
+          <option key={one} value={one} />
+        ))}
+      </datalist>
+    </Box>
+  );
+};
