@@ -31,7 +31,7 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->see('Ondrel Quay 125', '1 control')->click('[data-spec="Ondrel Quay 125/clutch"]')->see('Ondrel Quay 125, clutch lever', 'Versions')->accessible('a spec');
         $this->click('[data-next]')->see('the next version')->accessible('the form of a spec')->field('printed', '8–14 mm (1/4–1 in)')->see('Its two units disagree', '14 mm is about 35/64 in.');
         $this->click('[data-primary]')->see('Look at the print again')->field('printed', '9–14 mm (11/32–9/16 in)')->gone('[data-disagreement]');
-        $this->until('return document.querySelector("[name=low]").value === "9"', 'the print was not read')->field('use', '4000')->click('[data-primary]')->see('draft', 'every 4000 mi', 'Throw away');
+        $this->until('return document.querySelector("[name=low]").value === "9"', 'the print was not read')->click('[data-fold=book]')->field('use', '4000')->click('[data-primary]')->see('draft', 'every 4000 mi', 'Throw away');
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-check]')), 'not by who entered it');
         $this->as('oda')->visit($path)->await('[data-check]');
@@ -43,18 +43,18 @@ final class ShopMemoryTest extends BrowserTestCase
         $this->server->database()->exec("update spec_versions set body = json_set(body, '$.aim.high_mm', 14) where id = {$id}");
         $this->visit($path)->click('[data-check]')->gone('[data-check]')->click('[data-adopt]')->gone('[data-adopt]')->see('version 2');
         $this->visit('/machines/SC-02#clutch')->see('9–14 mm at the lever tip');
-        $this->visit('/specs/new')->see('No maker\'s figure')->click('[name=family]');
+        $this->visit('/specs/new')->await('[name=family]')->click('[data-source=practice]')->see('No maker\'s figure', '3–5 mm');
         $this->choose('family', 'bail');
         $this->see('Stops within')->field('model', 'Hesk Lawn 40')->click('[data-primary]')->see('Hesk Lawn 40, operator-presence bail', 'Common practice, no maker');
     }
 
     public function test_a_control_without_any_figure_is_saved_as_it_begins_and_tells_what_it_still_needs(): void
     {
-        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'hook_control');
-        $this->see('hook holes', 'Then it stands')->field('model', 'Hesk Drift 24')->click('[data-primary]')->see('Hesk Drift 24', 'Fill in before it is checked', 'hook holes: how many mm one step moves', 'hook holes: its first and last step')->accessible('a draft with empty fields');
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->click('[data-source=practice]')->choose('family', 'hook_control');
+        $this->see('hook holes', 'steps?')->field('model', 'Hesk Drift 24')->click('[data-primary]')->see('Hesk Drift 24', 'Fill in before it is checked', 'hook holes: how many mm one step moves', 'hook holes: its first and last step')->accessible('a draft with empty fields');
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         $this->as('oda')->visit($path)->see('Fill in before it is checked')->gone('[data-check]');
-        $this->as('tomas')->visit("{$path}/edit")->await('[name=hook_holes_step]')->field('hook_holes_step', '8')->field('hook_holes_from', '1')->field('hook_holes_to', '5')
+        $this->as('tomas')->visit("{$path}/edit")->click('[data-part=hook_holes]')->await('[name=hook_holes_step]')->click('[data-more=hook_holes]')->field('hook_holes_step', '8')->field('hook_holes_from', '1')->field('hook_holes_to', '5')
             ->field('hook_holes_out', 'up')->field('hook_holes_in', 'up')->click('[data-primary]')->see('Out and in are both called “up”')->field('hook_holes_in', 'down')->click('[data-primary]')->see('8 mm a step, 1 to 5')->gone('[data-missing]');
         self::assertSame(['out' => 'up', 'in' => 'down'], $this->written('Hesk Drift 24', 'run')['cables'][0]['adjusters'][0]['ways']);
         $this->as('oda')->visit($path)->click('[data-check]')->gone('[data-check]');
@@ -62,20 +62,20 @@ final class ShopMemoryTest extends BrowserTestCase
 
     public function test_a_closing_cable_is_added_in_the_form_with_its_play_and_its_adjuster(): void
     {
-        $this->as('tomas')->visit('/specs/new')->await('[name=family]');
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->click('[data-source=practice]');
         $this->choose('family', 'twist_grip');
-        $this->see('Add the closing cable')->click('[data-add-second]')->see('Play of the second cable', 'Which cable is set first')->field('second_low', '1')->field('second_high', '5')->accessible('a second cable in the form');
+        $this->see('Add the closing cable')->click('[data-add-second]')->see('Play of the second cable', 'No figure yet')->click('[data-fold=second]')->see('Which cable is set first')->field('second_low', '1')->field('second_high', '5')->accessible('a second cable in the form');
         $this->field('model', 'Hesk Fell 610')->click('[data-primary]')->see('Hesk Fell 610', 'Second cable', '1–5 mm, read past the rest of the grip', 'closing cable nuts');
     }
 
     public function test_a_cable_of_two_pieces_and_the_tools_of_a_step_are_written_in_the_form_and_come_back(): void
     {
-        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'trigger_throttle');
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->click('[data-source=practice]')->choose('family', 'trigger_throttle');
         $this->see('The cable is of two pieces')->gone('[aria-label="Poses of the bars"]')->click('[data-two-pieces]')->see('Piece at the hand', 'Piece at the working end')->field('model', 'Hesk Dale 88');
-        $this->click('[data-add-tools]')->field('tools_0_what', 'pliers')->click('[data-primary]')->see('Tools 1, step: this is empty')->choose('tools_0_step', 'keyhole_off')->field('tools_0_what', 'long-nose pliers, 10 mm')->accessible('tools of a step in the form')
+        $this->click('[data-fold=book]')->click('[data-add-tools]')->field('tools_0_what', 'pliers')->click('[data-primary]')->see('Tools 1, step: this is empty')->choose('tools_0_step', 'keyhole_off')->field('tools_0_what', 'long-nose pliers, 10 mm')->accessible('tools of a step in the form')
             ->click('[data-primary]')->see('Hesk Dale 88', 'long-nose pliers, 10 mm', 'Piece at the hand', 'Piece at the working end');
         self::assertEquals([['step' => 'keyhole_off', 'what' => 'long-nose pliers, 10 mm']], $this->written('Hesk Dale 88')['book']['tools'] ?? []);
-        $this->click('[data-edit]')->await('[data-two-pieces=true]');
+        $this->click('[data-edit]')->await('[data-two-pieces=true]')->see('1 step with its tools')->click('[data-fold=book]')->await('[name=tools_0_step]');
         self::assertSame(['keyhole_off', 'long-nose pliers, 10 mm'], [$this->value('[name=tools_0_step]'), $this->value('[name=tools_0_what]')]);
         $this->click('[data-two-pieces]')->await('[data-two-pieces=false]')->click('[data-primary]')->see('Throw away');
         self::assertStringNotContainsString('Piece at the', $this->text('main'), 'one piece again');
@@ -83,7 +83,7 @@ final class ShopMemoryTest extends BrowserTestCase
 
     public function test_an_adjuster_is_counted_in_clicks_or_bevels_by_the_form(): void
     {
-        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->choose('family', 'mode_cables')->see('Bevels a turn')->field('model', 'Hesk Gully 700');
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->click('[data-source=practice]')->choose('family', 'mode_cables')->click('[data-part=mode_bevels]')->click('[data-more=mode_bevels]')->see('Bevels a turn')->field('model', 'Hesk Gully 700');
         self::assertSame('bevel', $this->value('[name=mode_bevels_counts]'));
         $this->choose('mode_bevels_counts', 'turn')->click('[data-primary]')->see('counts in bevels, and the mode adjuster in turns. Say how many bevels a turn of it has.');
         $this->choose('mode_bevels_counts', 'bevel')->field('mode_bevels_per_turn', '0')->click('[data-primary]')->see('bevels a turn: ')->field('mode_bevels_per_turn', '6')->accessible('what an adjuster is counted in')->click('[data-primary]')->see('Hesk Gully 700', 'Throw away', '6 bevels a turn');
@@ -91,9 +91,9 @@ final class ShopMemoryTest extends BrowserTestCase
 
     public function test_a_table_of_outcomes_and_the_play_of_a_second_cable_are_changed_in_the_form(): void
     {
-        $this->as('tomas')->visit('/specs/new')->await('[name=family]');
+        $this->as('tomas')->visit('/specs/new')->await('[name=family]')->click('[data-source=practice]');
         $this->choose('family', 'speed_selector');
-        $this->see('What it does at its settings')->field('model', 'Ondrel Drift 71')->clickText('Take R2 out')->gone('[data-setting-fields=r2]')->field('arm', 'swash arm')->field('trial', 'half')->accessible('a table of outcomes')
+        $this->see('What it does at its settings')->field('model', 'Ondrel Drift 71')->click('[data-fold=tables]')->click('[data-setting=r2]')->clickText('Take R2 out')->gone('[data-setting-fields=r2]')->field('arm', 'swash arm')->field('trial', 'half')->accessible('a table of outcomes')
             ->click('[data-primary]')->see('half');
         $this->field('trial', '0,25')->click('[data-add-setting]')->click('[data-primary]')->see('Setting 8, name: this is empty')->field('setting_1_label', 'Fast')
             ->field('setting_1_seen_1', 'Runs')->field('setting_1_seen_2', 'Stalls')->click('[data-primary]')->see('Setting 8, seen 1: “Runs” would be seen wherever the arm stands')
@@ -104,7 +104,7 @@ final class ShopMemoryTest extends BrowserTestCase
         $second = $this->server->database()->query("select max(id) as id, model from spec_versions where json_value(body, '$.backward.high_mm') is not null group by model limit 1");
         self::assertNotFalse($second);
         $second = (array) $second->fetch();
-        $this->visit("/specs/{$second['id']}/next")->see('Play of the second cable')->field('second_high', '7,5')->click('[data-primary]')->see('7.5 mm, read past the rest of the grip');
+        $this->visit("/specs/{$second['id']}/next")->see('Play of the second cable')->click('[data-fold=second]')->field('second_high', '7,5')->click('[data-primary]')->see('7.5 mm, read past the rest of the grip');
         self::assertEquals(7.5, $this->written($second['model'])['backward']['high_mm']);
     }
 

@@ -106,7 +106,7 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
           {retired ? 'Those in the yard' : 'Retired ones'}
         </Button>
         {person.may_keep_shop && (
-          <Button look="vivid" onClick={() => setAdding(true)} data-primary>
+          <Button look="vivid" onClick={() => setAdding(true)} data-add-machine data-primary>
             Add a machine
           </Button>
         )}

@@ -16,7 +16,7 @@ import { AsPrinted } from './form/AsPrinted';
 import { CableRun } from './form/CableRun';
 import { Folded } from './form/Folded';
 import { LikeAnother } from './form/LikeAnother';
-import { PageBeside } from './form/PageBeside';
+import { PageBeside, type Picked } from './form/PageBeside';
 import { SourceFields } from './form/SourceFields';
 import { WhichControl } from './form/WhichControl';
 import { families, inTheForm } from './words';
@@ -135,21 +135,21 @@ type FormAllProps = {
 const Form = ({ start, version, how, hangs: asked, modelStands = false, back, onSaved }: FormAllProps) => {
   const [draft, setDraft] = useState(start);
   const [hangs, setHangs] = useState(asked);
-  const [picture, setPicture] = useState<Blob | null>(null);
+  const [picture, setPicture] = useState<Picked | null>(null);
   const [from, setFrom] = useState<SpecWhole | null>(null);
   const client = useQueryClient();
   const { seen, onError } = useSeen(version?.content);
-  // A spec that was saved while its picture was not: only the picture is sent again.
+  // A spec that was saved while its picture was not: saved again, it is the same draft.
   const [saved, setSaved] = useState<SpecWhole | null>(null);
   const keep = useMutation({
     mutationFn: async () => {
       const written = { ...writtenOf(draft), ...(hangs && how !== 'next' ? { hang: true } : {}) };
+      const before = saved ?? (how === 'edit' ? version : null);
       const spec =
-        saved ??
-        (how === 'edit' && version !== null ? await changeSpec(version.id, written, seen) : await enterSpec(written));
+        before === null ? await enterSpec(written) : await changeSpec(before.id, written, saved?.content ?? seen);
       if (picture === null) return spec;
       setSaved(spec);
-      return keepSketch(spec.id, picture);
+      return keepSketch(spec.id, picture.blob);
     },
     onError,
     onSuccess: (after) => {
@@ -166,7 +166,7 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
       setDraft((now) =>
         inAnotherFamily(
           now,
-          fromBook(draftOf({ ...now, name: familyName(key), control: '', minutes: 15 }, starting.spec, starting.run)),
+          draftOf({ ...now, name: familyName(key), control: '', minutes: 15 }, starting.spec, starting.run),
         ),
       ),
   });

@@ -565,8 +565,9 @@ export const fromBook = (draft: SpecDraft): SpecDraft => ({
 /** Another family chosen: what was typed of the model, its book and its printed line stays. */
 export const inAnotherFamily = (typed: SpecDraft, next: SpecDraft): SpecDraft => {
   const { model, document, edition, page, date, printed, low, high, practice } = typed;
-  // Figures of common practice are of the family that was left.
-  return practice ? next : { ...next, model, document, edition, page, date, printed, low, high };
+  // Figures of common practice are of the family that was left: it has its own.
+  if (practice) return { ...next, model };
+  return { ...fromBook(next), model, document, edition, page, date, printed, low, high };
 };
 
 /** Another model's spec to begin from; its document is not this model's, and stays behind. */
