@@ -71,6 +71,21 @@ final readonly class CableMatch
     }
 
     /**
+     * The same lengths, with what is still to be looked at: one that would fit is then not told to.
+     *
+     * @param  list<string>  $doubts  sentences
+     */
+    public function unless(array $doubts): self
+    {
+        if ($doubts === [] || $this->verdict === MatchVerdict::DoesNotFit) {
+            return $this;
+        }
+        $lengths = $this->verdict === MatchVerdict::CannotTell ? $this->sentence : "By its wire it fits. {$this->sentence}";
+
+        return new self(MatchVerdict::CannotTell, implode(' ', [$lengths, ...$doubts]), $this->slackIn, $this->takeUp, $this->reserve, $this->conduitDifference);
+    }
+
+    /**
      * The old cable broke, or was gone before it was read. One that could once be set had, with the adjusters in, at least the least slack of
      * the band and at most its most with all of the take-up used: what no such cable leaves fitting is refused.
      */
