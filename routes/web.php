@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CableController;
 use App\Http\Controllers\CauseCountController;
 use App\Http\Controllers\ComplaintController;
 use App\Http\Controllers\DueController;
@@ -89,6 +90,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('export/readings', [ExchangeController::class, 'readings']);
         Route::get('export/specs', [ExchangeController::class, 'specs']);
         Route::get('export/causes', [ExchangeController::class, 'causes']);
+        Route::get('export/cables', [ExchangeController::class, 'cables']);
         Route::get('due', [DueController::class, 'index']);
         Route::put('machines/{tag}/controls/{control}/plan', [DueController::class, 'plan'])->middleware('may:log');
         Route::put('bench/present', [DueController::class, 'present'])->middleware('may:log');
@@ -106,7 +108,11 @@ Route::prefix('api')->group(function (): void {
             Route::put('specs/{spec}', [SpecController::class, 'update']);
             Route::delete('specs/{spec}', [SpecController::class, 'destroy']);
             Route::post('specs/{spec}/check', [SpecController::class, 'check']);
+            Route::put('cables/{cable}', [CableController::class, 'store']);
+            Route::delete('cables/{cable}', [CableController::class, 'destroy']);
         });
+        Route::get('cables', [CableController::class, 'index']);
+        Route::get('machines/{tag}/controls/{control}/cables', [CableController::class, 'fitting']);
         Route::get('shelf', [ShelfController::class, 'show']);
         Route::put('shelf/{instrument}', [ShelfController::class, 'store'])->middleware('may:keep_shop');
         Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy'])->middleware('may:keep_shop');

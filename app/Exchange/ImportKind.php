@@ -14,6 +14,7 @@ enum ImportKind: string
     case Readings = 'readings';
     case Specs = 'specs';
     case Causes = 'causes';
+    case Cables = 'cables';
 
     public function import(User $by): LineImport
     {
@@ -24,6 +25,7 @@ enum ImportKind: string
             self::Readings => new ReadingsImport($by, $today),
             self::Specs => new SpecImport($by),
             self::Causes => new CauseImport($by),
+            self::Cables => new CableImport($by),
         };
     }
 }

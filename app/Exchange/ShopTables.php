@@ -20,6 +20,7 @@ final readonly class ShopTables
         'spec_sketches' => ['spec_version_id'],
         'controls' => ['id'],
         'instruments' => ['id'],
+        'known_cables' => ['id'],
         'meter_readings' => ['id'],
         'visits' => ['id'],
         'control_jobs' => ['id'],
@@ -34,7 +35,7 @@ final readonly class ShopTables
     ];
 
     /** Tables that came after shops had been exported without them: they are empty there. */
-    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings'];
+    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables'];
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',
@@ -66,6 +67,7 @@ final readonly class ShopTables
         'spec_versions' => ['body', 'run'],
         'controls' => ['run', 'summary'],
         'instruments' => ['body'],
+        'known_cables' => ['body'],
         'control_jobs' => ['frame'],
         'entries' => ['body', 'by'],
         'audits' => ['detail'],

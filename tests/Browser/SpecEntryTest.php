@@ -116,6 +116,6 @@ final class SpecEntryTest extends BrowserTestCase
     /** @return list<string> what is drawn, from the hand on */
     private function parts(): array
     {
-        return (array) $this->browser->executeScript('return [...document.querySelectorAll("[data-part]")].map((one) => one.dataset.part)');
+        return explode(' ', (string) $this->browser->executeScript('return [...document.querySelectorAll("[data-part]")].map((one) => one.dataset.part).join(" ")'));
     }
 }

@@ -277,6 +277,7 @@ final class ShopExchangeTest extends TestCase
         $this->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes'], 'words' => 'slips uphill'])->assertCreated();
         $this->signIn('oda')->putJson('/api/causes/clutch_lever', ['here' => ['worn_plates' => 2]])->assertOk();
         $this->putJson('/api/shop/units', ['speeds' => 'mph'])->assertOk();
+        $this->putJson('/api/cables/'.Str::uuid(), ['name' => 'Clutch', 'wire_mm' => 84.5, 'adjusters' => [], 'control' => (int) DB::table('controls')->min('id')])->assertOk();
         Audit::note(null, 'test', 'ünïcode “quoted” / slashed', ['n' => 1.0, 'empty' => (object) []]);
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             self::assertTrue(DB::table($table)->exists(), "{$table} has rows");

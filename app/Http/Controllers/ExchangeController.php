@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\EntryRequest;
+use App\Exchange\CableExport;
 use App\Exchange\CauseExport;
 use App\Exchange\HistoryExport;
 use App\Exchange\ImportKind;
@@ -53,6 +54,11 @@ final class ExchangeController
     public function causes(Request $request): StreamedResponse
     {
         return $this->out($request, new CauseExport, 'causes');
+    }
+
+    public function cables(Request $request): StreamedResponse
+    {
+        return $this->out($request, new CableExport, 'cables');
     }
 
     /** The whole shop, without what is as good as a password. */

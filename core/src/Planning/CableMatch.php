@@ -22,6 +22,8 @@ final readonly class CableMatch
     /** Wires that show alike within this, in mm, are of one length by a rule beside them (ours). */
     private const ALIKE = 1.0;
 
+    private const ALIKE_SAYS = 'It shows as much wire as the old one did: where that could be set, this one can.';
+
     private function __construct(
         public MatchVerdict $verdict,
         public string $sentence,
@@ -65,6 +67,7 @@ final readonly class CableMatch
 
         return match (true) {
             $oldSlackIn[1] - $oldSlackIn[0] < 1e-9 => $least,
+            abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, self::ALIKE_SAYS, null, null, null, $conduit),
             $least->verdict === $most->verdict => new self($least->verdict, $least->verdict === MatchVerdict::DoesNotFit ? $most->sentence : 'It fits wherever the '.implode(' and the ', $unmeasured).' stood.', null, null, null, $conduit),
             default => new self(MatchVerdict::CannotTell, 'It depends on where the '.implode(' and the ', $unmeasured).' stood. Measure it before anything comes off; else hook both ends with the adjusters in: neither may pull the control.', null, null, null, $conduit),
         };
@@ -100,7 +103,7 @@ final readonly class CableMatch
                 "Its wire shows {$size} less than the old one's. However the old one was set, this one is too short.", null, null, null, $conduit),
             $least - $takes > $high => new self(MatchVerdict::DoesNotFit,
                 "Its wire shows {$size} more than the old one's. However the old one was set, the adjusters cannot take that up.", null, null, null, $conduit),
-            abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, 'It shows as much wire as the old one did: where that could be set, this one can.', null, null, null, $conduit),
+            abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, self::ALIKE_SAYS, null, null, null, $conduit),
             default => new self(MatchVerdict::CannotTell, "Its wire shows {$size} ".($difference < 0.0 ? 'less' : 'more')." than the old one's, and nobody read how that was set. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.", null, null, null, $conduit),
         };
     }

@@ -140,7 +140,7 @@ final class CableBookTest extends TestCase
 
     public function test_a_longer_wire_is_more_slack_and_never_a_better_verdict_past_what_can_be_taken_up(): void
     {
-        $order = [MatchVerdict::DoesNotFit->value => 0, MatchVerdict::AtItsEnd->value => 1, MatchVerdict::Fits->value => 2];
+        $order = [MatchVerdict::CannotTell->value => -1, MatchVerdict::DoesNotFit->value => 0, MatchVerdict::AtItsEnd->value => 1, MatchVerdict::Fits->value => 2];
         $seen = [];
         foreach (range(-60, 60) as $more) {
             [$one] = self::ranked([1 => ['cable' => self::cable(84.0 + $more), 'before' => null]]);

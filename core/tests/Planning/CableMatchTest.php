@@ -49,6 +49,8 @@ final class CableMatchTest extends TestCase
         self::assertNull($broken->slackIn);
         $hidden = CableMatch::of(new CableComparison(84.0, 84.0 - 8.0, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertStringContainsString('It depends on where the engine bracket stood', $hidden->sentence);
+        $alike = CableMatch::of(new CableComparison(84.0, 84.4, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
+        self::assertSame([MatchVerdict::Fits, null], [$alike->verdict, $alike->takeUp], 'as the old one was set, wherever that was');
         $anyway = CableMatch::of(new CableComparison(84.0, 84.0 - 60.0, null, null, true), [8.0, 30.0], ['engine bracket'], 20.0, 10.0, 3.75, 3.0, 6.0, 5.0);
         self::assertSame(MatchVerdict::DoesNotFit, $anyway->verdict, 'too short wherever it stood');
     }

@@ -1639,7 +1639,7 @@ export type GateStatus = 'passed' | 'failed' | 'unknown';
 
 export type HandKind = 'lever' | 'grip' | 'trigger' | 'handle' | 'bail' | 'pedal' | 'selector';
 
-export type ImportKind = 'history' | 'readings' | 'specs' | 'causes';
+export type ImportKind = 'history' | 'readings' | 'specs' | 'causes' | 'cables';
 
 export type InstrumentKind = 'steel_rule' | 'tape_marks' | 'caliper' | 'feeler' | 'coin';
 
@@ -1929,6 +1929,113 @@ export type YardMachine = {
 };
 
 export type ControlMark = 'tagged' | 'in_work' | 'left_open' | 'fit' | 'checked' | 'never';
+
+export type CableEnd = 'barrel' | 'ball' | 'z_bend' | 'eyelet' | 'hook' | 'threaded' | 'bare';
+
+export type KnownCable = {
+    id: string;
+    etag: string;
+    name: string;
+    wire_mm: number;
+    conduit_mm: number | null;
+    hand_end: CableEnd | null;
+    working_end: CableEnd | null;
+    adjusters: Array<AdjusterKind> | null;
+    number: string | null;
+    price: string | null;
+    note: string | null;
+    measured_by: string | null;
+    measured_on: string | null;
+    control: number | null;
+    on: {
+        tag: string;
+        key: string;
+        name: string;
+    } | null;
+    /**
+     * On which control a cable of this number was fitted, or refused, as signed jobs tell.
+     */
+    told: Array<{
+        tag: string;
+        key: string;
+        name: string;
+        fits: boolean;
+        on: string;
+    }>;
+};
+
+export type BookOfCables = {
+    may_keep: boolean;
+    cables: Array<KnownCable>;
+};
+
+export type NewCable = {
+    name: string;
+    wire_mm: number | string;
+    conduit_mm?: number | string | null;
+    hand_end?: CableEnd | null;
+    working_end?: CableEnd | null;
+    adjusters?: Array<AdjusterKind> | null;
+    number?: string | null;
+    price?: string | null;
+    note?: string | null;
+    measured_by?: string | null;
+    measured_on?: string | null;
+    control?: number | null;
+};
+
+export type FittingCable = {
+    id: string;
+    etag: string;
+    name: string;
+    wire_mm: number;
+    conduit_mm: number | null;
+    hand_end: CableEnd | null;
+    working_end: CableEnd | null;
+    adjusters: Array<AdjusterKind> | null;
+    number: string | null;
+    price: string | null;
+    note: string | null;
+    measured_by: string | null;
+    measured_on: string | null;
+    control: number | null;
+    on: {
+        tag: string;
+        key: string;
+        name: string;
+    } | null;
+    /**
+     * On which control a cable of this number was fitted, or refused, as signed jobs tell.
+     */
+    told: Array<{
+        tag: string;
+        key: string;
+        name: string;
+        fits: boolean;
+        on: string;
+    }>;
+    verdict: string;
+    label: string;
+    sentence: string;
+    before: boolean | null;
+    take_up_mm: number | null;
+    reserve_mm: number | null;
+    lands: Array<{
+        adjuster: string;
+        name: string;
+        say: string;
+    }>;
+};
+
+export type FittingCables = {
+    may_keep: boolean;
+    control: number;
+    name: string;
+    on: KnownCable | null;
+    left_mm: number | null;
+    about: string | null;
+    cables: Array<FittingCable>;
+};
 
 export type SignOutData = {
     body?: never;
@@ -2630,6 +2737,169 @@ export type KeepInstrumentResponses = {
 };
 
 export type KeepInstrumentResponse = KeepInstrumentResponses[keyof KeepInstrumentResponses];
+
+export type CablesData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/cables';
+};
+
+export type CablesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type CablesError = CablesErrors[keyof CablesErrors];
+
+export type CablesResponses = {
+    /**
+     * The shelf
+     */
+    200: BookOfCables;
+};
+
+export type CablesResponse = CablesResponses[keyof CablesResponses];
+
+export type LeaveOutCableData = {
+    body?: never;
+    path: {
+        cable: string;
+    };
+    query?: never;
+    url: '/cables/{cable}';
+};
+
+export type LeaveOutCableErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * The last one stays, and only a lead keeps the shelf
+     */
+    422: Problem;
+};
+
+export type LeaveOutCableError = LeaveOutCableErrors[keyof LeaveOutCableErrors];
+
+export type LeaveOutCableResponses = {
+    /**
+     * The shelf
+     */
+    200: BookOfCables;
+};
+
+export type LeaveOutCableResponse = LeaveOutCableResponses[keyof LeaveOutCableResponses];
+
+export type KeepCableData = {
+    body: NewCable;
+    headers?: {
+        /**
+         * The etag of what was looked at (a spec's content); without it what stands there is overwritten
+         */
+        'If-Match'?: string;
+    };
+    path: {
+        cable: string;
+    };
+    query?: never;
+    url: '/cables/{cable}';
+};
+
+export type KeepCableErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Another instrument has this name
+     */
+    409: Problem;
+    /**
+     * Somebody changed it since; etag and now say what it is
+     */
+    412: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * It is no instrument, or this person does not keep the shelf
+     */
+    422: Problem;
+};
+
+export type KeepCableError = KeepCableErrors[keyof KeepCableErrors];
+
+export type KeepCableResponses = {
+    /**
+     * The shelf
+     */
+    200: BookOfCables;
+};
+
+export type KeepCableResponse = KeepCableResponses[keyof KeepCableResponses];
+
+export type FittingCablesData = {
+    body?: never;
+    path: {
+        tag: string;
+        control: string;
+    };
+    query?: {
+        words?: string;
+    };
+    url: '/machines/{tag}/controls/{control}/cables';
+};
+
+export type FittingCablesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type FittingCablesError = FittingCablesErrors[keyof FittingCablesErrors];
+
+export type FittingCablesResponses = {
+    /**
+     * Its symptoms
+     */
+    200: FittingCables;
+};
+
+export type FittingCablesResponse = FittingCablesResponses[keyof FittingCablesResponses];
 
 export type ShowPhotoData = {
     body?: never;
@@ -4415,6 +4685,34 @@ export type ExportCausesErrors = {
 export type ExportCausesError = ExportCausesErrors[keyof ExportCausesErrors];
 
 export type ExportCausesResponses = {
+    /**
+     * CSV, or JSON where asked
+     */
+    200: unknown;
+};
+
+export type ExportCablesData = {
+    body?: never;
+    path?: never;
+    query?: {
+        /**
+         * csv, spreadsheet or json
+         */
+        as?: string;
+    };
+    url: '/export/cables';
+};
+
+export type ExportCablesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type ExportCablesError = ExportCablesErrors[keyof ExportCablesErrors];
+
+export type ExportCablesResponses = {
     /**
      * CSV, or JSON where asked
      */

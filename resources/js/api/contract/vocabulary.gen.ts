@@ -70,6 +70,17 @@ export const standings = [
   {"key":"on_stand","label":"on a stand"},
 ] as const;
 
+/** What a cable ends in. */
+export const cableEnds = [
+  {"key":"barrel","label":"barrel"},
+  {"key":"ball","label":"ball"},
+  {"key":"z_bend","label":"Z-bend"},
+  {"key":"eyelet","label":"eyelet"},
+  {"key":"hook","label":"hook"},
+  {"key":"threaded","label":"threaded end"},
+  {"key":"bare","label":"bare wire, clamped"},
+] as const;
+
 /** What is read with. */
 export const instruments = [
   {"key":"steel_rule","label":"steel rule"},

@@ -424,7 +424,8 @@ export const zImportKind = z.enum([
     'history',
     'readings',
     'specs',
-    'causes'
+    'causes',
+    'cables'
 ]);
 
 export const zImportFile = z.object({
@@ -1834,6 +1835,121 @@ export const zYardMachine = z.object({
     }))
 });
 
+export const zCableEnd = z.enum([
+    'barrel',
+    'ball',
+    'z_bend',
+    'eyelet',
+    'hook',
+    'threaded',
+    'bare'
+]);
+
+export const zKnownCable = z.object({
+    id: z.string(),
+    etag: z.string(),
+    name: z.string(),
+    wire_mm: z.number(),
+    conduit_mm: z.number().nullable(),
+    hand_end: zCableEnd.nullable(),
+    working_end: zCableEnd.nullable(),
+    adjusters: z.array(zAdjusterKind).nullable(),
+    number: z.string().nullable(),
+    price: z.string().nullable(),
+    note: z.string().nullable(),
+    measured_by: z.string().nullable(),
+    measured_on: z.string().nullable(),
+    control: z.int().nullable(),
+    on: z.object({
+        tag: z.string(),
+        key: z.string(),
+        name: z.string()
+    }).nullable(),
+    told: z.array(z.object({
+        tag: z.string(),
+        key: z.string(),
+        name: z.string(),
+        fits: z.boolean(),
+        on: z.string()
+    }))
+});
+
+export const zBookOfCables = z.object({
+    may_keep: z.boolean(),
+    cables: z.array(zKnownCable)
+});
+
+export const zNewCable = z.object({
+    name: z.string().min(1).max(60),
+    wire_mm: z.union([
+        z.number(),
+        z.string()
+    ]),
+    conduit_mm: z.union([
+        z.number(),
+        z.string()
+    ]).nullish(),
+    hand_end: zCableEnd.nullish(),
+    working_end: zCableEnd.nullish(),
+    adjusters: z.array(zAdjusterKind).nullish(),
+    number: z.string().nullish(),
+    price: z.string().nullish(),
+    note: z.string().nullish(),
+    measured_by: z.string().nullish(),
+    measured_on: z.string().nullish(),
+    control: z.int().nullish()
+});
+
+export const zFittingCable = z.object({
+    id: z.string(),
+    etag: z.string(),
+    name: z.string(),
+    wire_mm: z.number(),
+    conduit_mm: z.number().nullable(),
+    hand_end: zCableEnd.nullable(),
+    working_end: zCableEnd.nullable(),
+    adjusters: z.array(zAdjusterKind).nullable(),
+    number: z.string().nullable(),
+    price: z.string().nullable(),
+    note: z.string().nullable(),
+    measured_by: z.string().nullable(),
+    measured_on: z.string().nullable(),
+    control: z.int().nullable(),
+    on: z.object({
+        tag: z.string(),
+        key: z.string(),
+        name: z.string()
+    }).nullable(),
+    told: z.array(z.object({
+        tag: z.string(),
+        key: z.string(),
+        name: z.string(),
+        fits: z.boolean(),
+        on: z.string()
+    })),
+    verdict: z.string(),
+    label: z.string(),
+    sentence: z.string(),
+    before: z.boolean().nullable(),
+    take_up_mm: z.number().nullable(),
+    reserve_mm: z.number().nullable(),
+    lands: z.array(z.object({
+        adjuster: z.string(),
+        name: z.string(),
+        say: z.string()
+    }))
+});
+
+export const zFittingCables = z.object({
+    may_keep: z.boolean(),
+    control: z.int(),
+    name: z.string(),
+    on: zKnownCable.nullable(),
+    left_mm: z.number().nullable(),
+    about: z.string().nullable(),
+    cables: z.array(zFittingCable)
+});
+
 /**
  * Signed out
  */
@@ -1928,6 +2044,26 @@ export const zPutInstrumentAwayResponse = zShelf;
  * The shelf
  */
 export const zKeepInstrumentResponse = zShelf;
+
+/**
+ * The shelf
+ */
+export const zCablesResponse = zBookOfCables;
+
+/**
+ * The shelf
+ */
+export const zLeaveOutCableResponse = zBookOfCables;
+
+/**
+ * The shelf
+ */
+export const zKeepCableResponse = zBookOfCables;
+
+/**
+ * Its symptoms
+ */
+export const zFittingCablesResponse = zFittingCables;
 
 /**
  * It is kept.
