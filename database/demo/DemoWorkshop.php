@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\CableRow;
 use App\Models\Complaint;
 use App\Models\ComplaintAnswer;
 use App\Models\Control;
@@ -64,7 +65,26 @@ final class DemoWorkshop
         $this->past();
         $this->dueDates();
         $this->library();
+        $this->cables();
         $this->today();
+    }
+
+    /** The book of cables: what was measured when it was off. */
+    private function cables(): void
+    {
+        $ridge = ['hand_end' => 'barrel', 'working_end' => 'barrel', 'adjusters' => ['in_line']];
+        $throttle = ['hand_end' => 'barrel', 'working_end' => 'ball', 'adjusters' => []];
+        foreach ([
+            ['Clutch cable off RT-14', null, ['wire_mm' => 84.0, 'conduit_mm' => 912.0] + $ridge, null, 'Ines', 170, 'RT-14'],
+            ['Clutch cable, Ridge 300', 'TV-300-7', ['wire_mm' => 84.5, 'conduit_mm' => 914.0] + $ridge, '24.90', 'Tomas', 120, null],
+            ['Clutch cable, Ridge 300, long bars', 'TV-300-9', ['wire_mm' => 88.0, 'conduit_mm' => 962.0] + $ridge, '27.50', 'Tomas', 120, null],
+            ['Clutch cable, Quay 125', 'ON-125-2', ['wire_mm' => 84.0, 'conduit_mm' => 861.0, 'hand_end' => 'barrel', 'working_end' => 'eyelet', 'adjusters' => ['in_line']], '19.00', 'Ines', 60, null],
+            ['Throttle cable, an inch short', 'MH-2110, an inch short', ['wire_mm' => 84.0, 'conduit_mm' => 880.0] + $throttle, '11.80', 'Tomas', 150, null],
+            ['Throttle cable', 'MH-2112', ['wire_mm' => 109.0, 'conduit_mm' => 904.0] + $throttle, '12.40', 'Tomas', 150, null],
+        ] as [$name, $number, $sizes, $price, $by, $days, $tag]) {
+            CableRow::query()->create(['id' => DemoIds::next(), 'body' => ['name' => $name] + $sizes, 'number' => $number, 'price' => $price, 'measured_by' => $by,
+                'measured_on' => $this->now->subDays($days)->toDateString(), 'control_id' => $tag === null ? null : $this->control($tag, 'clutch')->id]);
+        }
     }
 
     /** A figure that the next edition of a book prints otherwise, entered and waiting for a second pair of eyes. */

@@ -33,6 +33,8 @@ const ComplaintScreen = lazy(() => import('./features/cause/ComplaintScreen'));
 const DueScreen = lazy(() => import('./features/due/DueScreen'));
 const LabelScreen = lazy(() => import('./features/label/LabelScreen'));
 const ShopScreen = lazy(() => import('./features/shop/ShopScreen'));
+const CablesScreen = lazy(() => import('./features/cables/CablesScreen'));
+const FittingScreen = lazy(() => import('./features/cables/FittingScreen'));
 const ShelfScreen = lazy(() => import('./features/shelf/ShelfScreen'));
 const NothingHere = lazy(() => import('./features/NothingHere'));
 
@@ -152,6 +154,8 @@ const Screens = () => (
       <Route path="/machines/:tag/label" element={<LabelScreen />} />
       <Route path="/shop" element={<ShopScreen />} />
       <Route path="/shelf" element={<ShelfScreen />} />
+      <Route path="/shelf/cables" element={<CablesScreen />} />
+      <Route path="/machines/:tag/:control/cables" element={<FittingScreen />} />
       <Route path="/bench" element={<Navigate to="/" replace />} />
       <Route path="*" element={<NothingHere />} />
     </Routes>

@@ -129,7 +129,11 @@ final class FamiliesTest extends BrowserTestCase
         $this->upload($file)->await('[aria-label=Pictures] img')->accessible('pictures before anything comes off')->click('[data-noted]')->settled()->see('All adjusters fully in')->line('ok')->see('Draw the wire out of the perch')->line('ok')->see('Not here')->armed()->click('[data-answer=not_here]')->settled()->line('ok');
         $this->see('Lay old and new side by side')->type('#old_wire_mm', '84')->type('#new_wire_mm', 'short')->see('type a size')->accessible('two cables compared');
         $this->retype('#new_wire_mm', '20')->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled()->await('[data-match=does_not_fit]')->see('Lay old and new side by side', 'Too short by');
-        $this->type('#refused-number', 'TR-330-B')->click('[data-refuse-part]')->settled()->see('Did not fit: TR-330-B')->retype('#old_wire_mm', '84')->retype('#new_wire_mm', '84.5')->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled();
+        $this->type('#refused-number', 'TR-330-B')->click('[data-refuse-part]')->settled()->see('Did not fit: TR-330-B')->retype('#old_wire_mm', '84');
+        // What the book has is not measured again.
+        $this->element('[name=new-known]')->sendKeys('TV-300-7');
+        self::assertSame('84.5 mm', $this->value('#new_wire_mm'));
+        $this->click('[data-ends=alike]')->click('[data-ask] [type=submit]')->settled();
         $this->gone('[data-match=does_not_fit]')->see('draw it through gently')->line(...array_fill(0, 9, 'ok'))->see('Write down the cable that was fitted')->line('ok TR-330-A')->see('Inner wire')->line('ok', 'ok');
         self::assertContains('part_refused', array_column($this->rows(), 'kind'));
         self::assertTrue($this->state()['beside']['replacing']['over']);

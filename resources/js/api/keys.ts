@@ -13,6 +13,7 @@ export const keys = {
   spec: (id: number) => ['spec', id],
   printed: (words: string) => ['printed', words],
   shelf: ['shelf'],
+  cables: ['cables'],
   complaints: ['complaints'],
   complaint: (id: string) => ['complaint', id],
   causeCounts: (family: string) => ['causeCounts', family],

@@ -2014,7 +2014,7 @@ export type FittingCable = {
         fits: boolean;
         on: string;
     }>;
-    verdict: string;
+    verdict: MatchVerdict;
     label: string;
     sentence: string;
     before: boolean | null;

@@ -1927,7 +1927,7 @@ export const zFittingCable = z.object({
         fits: z.boolean(),
         on: z.string()
     })),
-    verdict: z.string(),
+    verdict: zMatchVerdict,
     label: z.string(),
     sentence: z.string(),
     before: z.boolean().nullable(),

@@ -106,7 +106,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
           <Flex direction="column" gap="4" minWidth="0">
             {machine.intakes.length > 0 && <IntakeSheet intakes={machine.intakes} tag={machine.tag} />}
             <ControlHistory control={control} usageUnit={machine.usage_unit} />
-            <RunAndSpec control={control} />
+            <RunAndSpec tag={machine.tag} control={control} />
           </Flex>
         )}
       </Grid>

@@ -3,7 +3,7 @@ import type { MachineControl } from '../../api/machines';
 import { Chip, LinkButton, Sheet } from '../../components/Buttons';
 import { torqueText } from '../../lib/figures';
 
-export const RunAndSpec = ({ control }: { control: MachineControl }) => (
+export const RunAndSpec = ({ tag, control }: { tag: string; control: MachineControl }) => (
   <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="4">
     <Sheet padding="4">
       <Heading as="h2" fontSize="lg" marginBottom="2">
@@ -22,6 +22,16 @@ export const RunAndSpec = ({ control }: { control: MachineControl }) => (
           </Box>
         </Box>
       ))}
+      <LinkButton
+        to={`/machines/${encodeURIComponent(tag)}/${encodeURIComponent(control.key)}/cables`}
+        look="quiet"
+        size="small"
+        textDecoration="none"
+        marginTop="3"
+        data-fitting={control.key}
+      >
+        Which cable fits
+      </LinkButton>
     </Sheet>
     <Sheet padding="4">
       <Heading as="h2" fontSize="lg" marginBottom="2">

@@ -7,6 +7,7 @@ import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
 import { InstrumentDialog } from './InstrumentDialog';
 import { InstrumentRow } from './InstrumentRow';
+import { ShelfParts } from './ShelfParts';
 
 /** The instruments: what each can show, how well it is known, and when it must be calibrated again. */
 export default function ShelfScreen() {
@@ -33,6 +34,7 @@ const Instruments = ({ shelf }: { shelf: Shelf }) => {
         <Heading as="h1" fontSize="2xl">
           Shelf
         </Heading>
+        <ShelfParts at="instruments" />
         <Box color="soft" flex="1">
           {overdue.length === 0
             ? `${shelf.instruments.length} instruments, none overdue`

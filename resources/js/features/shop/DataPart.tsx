@@ -14,6 +14,7 @@ const out = [
   { key: 'history', name: 'History', about: 'Every signed job: found, left, against what use, by whom' },
   { key: 'readings', name: 'Readings', about: 'Every reading, put right or taken back where it was' },
   { key: 'specs', name: 'Specs', about: 'The newest version of every spec' },
+  { key: 'cables', name: 'Cables', about: 'The book of cables: lengths, ends, numbers, by whom' },
   { key: 'causes', name: 'Causes', about: 'How often each cause was at the bottom of a complaint here' },
 ] as const;
 const forms = [
@@ -81,12 +82,15 @@ const kinds = [
   { key: 'readings', label: 'Readings' },
   { key: 'specs', label: 'Specs' },
   { key: 'causes', label: 'Causes' },
+  { key: 'cables', label: 'Cables' },
 ] as const;
 const holds: Record<ImportFile['kind'], string> = {
   history:
     'Jobs done before they were logged here: machine, control, day, usage, found_mm, left_mm, signed_by. Their wear stories go on from them.',
   readings: 'The readings behind a history, by the id of their job. Take in the history first: it makes the jobs.',
   specs: 'Each comes in as a draft, for a second person to hold against its document.',
+  cables:
+    'Cables that were measured elsewhere: name and wire_mm, the rest if it is known. One whose number the book has stays as it is.',
   causes:
     'How often another workshop found each cause: it weighs beside your own. Taking in the same file again changes nothing.',
 };

@@ -1,8 +1,11 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { fittingQuery } from '../../../api/cables';
 import type { Item } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
+import { Pick } from '../../../components/Entry';
 import { isNoSize, lengthTyped, lengthUnit, quantity } from '../../../lib/figures';
 import { SideBySide } from '../beside/MatchPanel';
 import { useBench } from '../useBench';
@@ -62,6 +65,7 @@ export const AskCompare = ({ item }: { item: Item }) => {
             </Box>
           ))}
         </Grid>
+        <FromTheBook onPick={(sizes) => setTyped({ ...typed, ...sizes })} />
         {wrong.length > 0 && (
           <Box bg="red.wash" borderRadius="sm" padding="2" marginTop="2" fontSize="sm" role="alert">
             {wrong[0]?.label}: type a size, such as 84.5 or 3 5/16 in.
@@ -89,5 +93,52 @@ export const AskCompare = ({ item }: { item: Item }) => {
         </Button>
       </form>
     </AskCard>
+  );
+};
+
+/** With its unit, whatever its reader reads: what a field holds is read as it is typed. */
+const inMm = (size: number | null) => (size === null ? '' : `${size} mm`);
+
+/** What was measured of either cable before is not measured again. */
+const FromTheBook = ({ onPick }: { onPick: (sizes: Partial<Record<Key, string>>) => void }) => {
+  const { job } = useBench();
+  const [picked, setPicked] = useState('');
+  const { data } = useQuery(fittingQuery(job.machine.tag, job.control.key));
+  const on = data?.on ?? null;
+  const cables = data?.cables ?? [];
+  if (on === null && cables.length === 0) return null;
+  return (
+    <Grid templateColumns="1fr 1fr" gap="2" marginTop="2" alignItems="end">
+      {on === null ? (
+        <span />
+      ) : (
+        <Button
+          look="quiet"
+          size="small"
+          onClick={() => onPick({ old_wire_mm: inMm(on.wire_mm), old_conduit_mm: inMm(on.conduit_mm) })}
+          data-old-known
+        >
+          Old: as measured
+        </Button>
+      )}
+      {cables.length > 0 && (
+        <Pick
+          label="New: from the book"
+          value={picked}
+          onChange={(id) => {
+            setPicked(id);
+            const cable = cables.find((one) => one.id === id);
+            if (cable !== undefined) {
+              onPick({ new_wire_mm: inMm(cable.wire_mm), new_conduit_mm: inMm(cable.conduit_mm) });
+            }
+          }}
+          options={[
+            { key: '', label: 'Measured now' },
+            ...cables.map((one) => ({ key: one.id, label: [one.number, one.name].filter(Boolean).join(', ') })),
+          ]}
+          name="new-known"
+        />
+      )}
+    </Grid>
   );
 };

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CableMatch } from '../../../api/beside';
 import { modelPartsQuery } from '../../../api/jobs';
-import { Button, Chip, Field, FieldLabel, Sheet } from '../../../components/Buttons';
+import { Button, Chip, Field, FieldLabel, LinkButton, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { lengthText, lengthUnit } from '../../../lib/figures';
 import { day } from '../../../lib/time';
@@ -31,7 +31,8 @@ export const SideBySide = () => (
   </chakra.svg>
 );
 
-const looks = {
+/** How a match is marked. */
+export const matchLooks = {
   fits: { mark: 'inside', tone: 'inside' },
   at_its_end: { mark: 'found', tone: 'outside' },
   does_not_fit: { mark: 'wrong', tone: 'stop' },
@@ -64,10 +65,26 @@ export const MatchPanel = () => {
         </Box>
       )}
       <OnThisModel />
+      <KnownCables />
       <Box marginTop="3">
         <Pictures />
       </Box>
     </Sheet>
+  );
+};
+
+/** The way to the book, before anything is ordered. */
+const KnownCables = () => {
+  const { job } = useBench();
+  return (
+    <LinkButton
+      to={`/machines/${encodeURIComponent(job.machine.tag)}/${encodeURIComponent(job.control.key)}/cables`}
+      look="link"
+      paddingInline="0"
+      data-known-cables
+    >
+      Which known cable fits
+    </LinkButton>
   );
 };
 
@@ -98,7 +115,7 @@ const OnThisModel = () => {
 };
 
 const Match = ({ match }: { match: CableMatch }) => {
-  const { mark, tone } = looks[match.verdict];
+  const { mark, tone } = matchLooks[match.verdict];
   return (
     <Box marginTop="2">
       <Chip tone={tone} data-match={match.verdict}>
