@@ -52,6 +52,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('people/{login}', [PeopleController::class, 'update']);
             Route::post('people/{login}/password', [PeopleController::class, 'newPassword']);
             Route::get('audit', [PeopleController::class, 'audit']);
+            Route::get('shop/today', [BenchController::class, 'lead']);
             Route::get('export/shop', [ExchangeController::class, 'shop']);
             Route::get('imports', [ExchangeController::class, 'imports']);
             Route::put('imports/{import}', [ExchangeController::class, 'take']);

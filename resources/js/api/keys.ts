@@ -21,6 +21,7 @@ export const keys = {
   due: ['due'],
   people: ['people'],
   audit: ['audit'],
+  leadsDay: ['leadsDay'],
   import: (id: string) => ['import', id],
   trust: ['trust'],
 } as const;

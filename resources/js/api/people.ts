@@ -1,10 +1,16 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
 import type { People, Role } from './contract';
-import { zAudits, zOpenSessions, zPeople, zPeopleWithPassword } from './contract/zod.gen';
+import { zAudits, zLeadsDay, zOpenSessions, zPeople, zPeopleWithPassword } from './contract/zod.gen';
 import { keys } from './keys';
 
 export type Person = People['people'][number];
+
+/** What waits for a lead, looked up each time. */
+export const leadsDayQuery = queryOptions({
+  queryKey: keys.leadsDay,
+  queryFn: () => call('GET', 'shop/today', zLeadsDay),
+});
 
 export const peopleQuery = queryOptions({ queryKey: keys.people, queryFn: () => call('GET', 'people', zPeople) });
 export const addPerson = (made: { login: string; name: string; role: Role }) =>

@@ -2037,6 +2037,22 @@ export type FittingCables = {
     cables: Array<FittingCable>;
 };
 
+export type LeadsDay = {
+    groups: Array<{
+        key: string;
+        title: string;
+        rows: Array<{
+            title: string;
+            says: string;
+            /**
+             * The screen it is done on
+             */
+            to: string;
+        }>;
+        more: number;
+    }>;
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -5521,6 +5537,35 @@ export type WorksAloneResponses = {
 };
 
 export type WorksAloneResponse = WorksAloneResponses[keyof WorksAloneResponses];
+
+export type LeadsDayData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/shop/today';
+};
+
+export type LeadsDayErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * This person may not
+     */
+    403: Problem;
+};
+
+export type LeadsDayError = LeadsDayErrors[keyof LeadsDayErrors];
+
+export type LeadsDayResponses = {
+    /**
+     * As it stands after
+     */
+    200: LeadsDay;
+};
+
+export type LeadsDayResponse = LeadsDayResponses[keyof LeadsDayResponses];
 
 export type ServiceData = {
     body?: never;

@@ -1950,6 +1950,19 @@ export const zFittingCables = z.object({
     cables: z.array(zFittingCable)
 });
 
+export const zLeadsDay = z.object({
+    groups: z.array(z.object({
+        key: z.string(),
+        title: z.string(),
+        rows: z.array(z.object({
+            title: z.string(),
+            says: z.string(),
+            to: z.string()
+        })),
+        more: z.int()
+    }))
+});
+
 /**
  * Signed out
  */
@@ -2321,6 +2334,11 @@ export const zShopUnitsResponse = zSession;
  * As it is from here on
  */
 export const zWorksAloneResponse = zSession;
+
+/**
+ * As it stands after
+ */
+export const zLeadsDayResponse = zLeadsDay;
 
 /**
  * As it stands

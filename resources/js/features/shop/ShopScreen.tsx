@@ -6,12 +6,14 @@ import { PickOne } from '../../components/PickOne';
 import { useSignedIn } from '../../lib/signedIn';
 import { AuditList } from './AuditList';
 import { DataPart } from './DataPart';
+import { LeadsDay } from './LeadsDay';
 import { MySigningIn } from './MySigningIn';
 import { PeopleList } from './PeopleList';
 import { SessionList } from './SessionList';
 import { SettingsPart } from './SettingsPart';
 
 const parts = {
+  today: { label: 'Today', lead: true, Part: LeadsDay },
   people: { label: 'People', lead: false, Part: PeopleList },
   mine: { label: 'My sign-in', lead: false, Part: MySigningIn },
   data: { label: 'Data', lead: false, Part: DataPart },
@@ -24,7 +26,7 @@ type PartKey = keyof typeof parts;
 /** The shop itself: its people, where they are signed in, what was done to it. */
 export default function ShopScreen() {
   const person = useSignedIn();
-  const [at, setAt] = useState<PartKey>('people');
+  const [at, setAt] = useState<PartKey>(person.may_keep_shop ? 'today' : 'people');
   const shown = (Object.keys(parts) as PartKey[]).filter((key) => !parts[key].lead || person.may_keep_shop);
   const { Part } = parts[at];
   return (
