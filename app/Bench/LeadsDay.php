@@ -108,14 +108,14 @@ final readonly class LeadsDay
         $today = ShopClock::today();
 
         return Instrument::onTheShelf()->filter(static fn (Instrument $one): bool => ($one->body['calibration']['due'] ?? $today) < $today)
-            ->map(static fn (Instrument $one): array => self::row((string) $one->body['name'], "Due {$one->body['calibration']['due']}: readings with it say so", '/shelf'))->values();
+            ->map(static fn (Instrument $one): array => self::row((string) $one->body['name'], 'Due '.self::day((string) $one->body['calibration']['due']).': readings with it say so', '/shelf'))->values();
     }
 
     /** @return Collection<int, array{title: string, says: string, to: string}> */
     private function leftOpen(): Collection
     {
         return ControlJob::query()->with(['control.machine'])->whereNotNull('open_control_id')->where('opened_at', '<', $this->now->subHours(self::LEFT_OPEN))->orderBy('opened_at')->get()->toBase()
-            ->map(static fn (ControlJob $one): array => self::row("{$one->control->machine->tag}, {$one->control->name}", 'Open since '.ShopClock::dayOf($one->opened_at), "/jobs/{$one->id}"));
+            ->map(static fn (ControlJob $one): array => self::row("{$one->control->machine->tag}, {$one->control->name}", 'Open since '.self::day(ShopClock::dayOf($one->opened_at)), "/jobs/{$one->id}"));
     }
 
     /** @return Collection<int, array{title: string, says: string, to: string}> */
@@ -123,6 +123,11 @@ final readonly class LeadsDay
     {
         return Machine::query()->whereNull('retired_at')->whereDoesntHave('controls')->orderBy('tag')->get()->toBase()
             ->map(static fn (Machine $one): array => self::row("{$one->tag}, {$one->name}", 'Nothing on it is checked', "/machines/{$one->tag}/add"));
+    }
+
+    private static function day(string $date): string
+    {
+        return CarbonImmutable::parse($date)->format('j M Y');
     }
 
     private static function at(Control $control): string

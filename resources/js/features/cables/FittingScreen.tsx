@@ -95,6 +95,11 @@ const Whole = ({ tag, control, fitting }: WholeProps) => {
           {shown.map((cable) => (
             <CableRow key={cable.id} cable={cable} verdict={<Verdict cable={cable} />} action={null} />
           ))}
+          {shown.length === 0 && (
+            <Box paddingInline="4" paddingTop="3" data-none-fits>
+              <b>No cable of the book is known to fit.</b>
+            </Box>
+          )}
           {shown.length < fitting.cables.length && (
             <Box padding="3">
               <Button look="quiet" onClick={() => setAll(true)} data-all-cables>
