@@ -17,7 +17,12 @@ const outcomes = {
 } as const satisfies Record<NonNullable<PastJob['outcome']>, { mark: MarkKind; word: string }>;
 
 const Cell = chakra('td', {
-  base: { padding: '2', borderTopWidth: 'thin', borderColor: 'line', verticalAlign: 'top' },
+  base: {
+    padding: { base: '0', md: '2' },
+    borderTopWidth: { base: '0', md: 'thin' },
+    borderColor: 'line',
+    verticalAlign: 'top',
+  },
 });
 const Head = chakra('th', {
   base: { padding: '2', textAlign: 'left', fontFamily: 'heading', fontSize: 'md', color: 'soft' },
@@ -43,8 +48,8 @@ export const ControlHistory = ({ control, usageUnit }: { control: MachineControl
         <WearChart control={control} usageUnit={usageUnit} />
         {control.story !== null && <Story story={control.story} usageUnit={usageUnit} />}
         <Box overflowX="auto" marginTop="3" tabIndex={0} role="region" aria-label="Jobs">
-          <table>
-            <thead>
+          <chakra.table display={{ base: 'block', md: 'table' }}>
+            <chakra.thead display={{ base: 'none', md: 'table-header-group' }}>
               <tr>
                 <Head scope="col">Day</Head>
                 <Head scope="col">{usageUnit}</Head>
@@ -53,13 +58,13 @@ export const ControlHistory = ({ control, usageUnit }: { control: MachineControl
                 <Head scope="col">Outcome</Head>
                 <Head scope="col">Signed</Head>
               </tr>
-            </thead>
-            <tbody>
+            </chakra.thead>
+            <chakra.tbody display={{ base: 'block', md: 'table-row-group' }}>
               {control.history.map((job) => (
                 <JobRow key={job.job} job={job} />
               ))}
-            </tbody>
-          </table>
+            </chakra.tbody>
+          </chakra.table>
         </Box>
       </>
     )}
@@ -69,7 +74,17 @@ export const ControlHistory = ({ control, usageUnit }: { control: MachineControl
 const JobRow = ({ job }: { job: PastJob }) => {
   const outcome = job.outcome === null ? null : outcomes[job.outcome];
   return (
-    <chakra.tr fontVariantNumeric="tabular-nums" data-job={job.job}>
+    <chakra.tr
+      fontVariantNumeric="tabular-nums"
+      display={{ base: 'grid', md: 'table-row' }}
+      gridTemplateColumns="1fr 1fr"
+      columnGap="3"
+      rowGap="1"
+      paddingBlock={{ base: '2', md: '0' }}
+      borderTopWidth={{ base: 'thin', md: '0' }}
+      borderColor="line"
+      data-job={job.job}
+    >
       <Cell whiteSpace="nowrap">
         <Link to={`/jobs/${job.job}`}>{day(job.opened_at)}</Link>
       </Cell>

@@ -146,7 +146,9 @@ const Expectation = ({ option }: { option: Option }) => {
         option.high_mm !== null &&
         ` (${lengthText(option.low_mm)} to ${lengthText(option.high_mm)})`}
       . {room}
-      {!option.healthy_after && option.room_say !== null && ' That leaves it past its healthy zone.'}
+      {!option.healthy_after &&
+        option.room_say !== null &&
+        ' That leaves it past its healthy zone, where it wobbles and may snap.'}
     </>
   );
 };
