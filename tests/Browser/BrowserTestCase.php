@@ -216,6 +216,12 @@ abstract class BrowserTestCase extends TestCase
         return $this->startJob($tag, $control);
     }
 
+    /** The address of a job that is open on the bench of whoever is signed in. */
+    protected function openJob(): string
+    {
+        return '/jobs/'.$this->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))');
+    }
+
     /** A machine of this test's own, like another of the yard, on which nothing was ever done. */
     protected function machineLike(string $tag, string $own): string
     {

@@ -16,11 +16,6 @@ final class LookTest extends BrowserTestCase
         return $this;
     }
 
-    private function openJob(): string
-    {
-        return '/jobs/'.$this->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))');
-    }
-
     public function test_every_screen_is_readable_after_dark(): void
     {
         $this->prefer(['theme' => 'night']);

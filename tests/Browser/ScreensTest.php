@@ -68,17 +68,66 @@ final class ScreensTest extends BrowserTestCase
     /** The narrowest phone, a phone, a tablet, a desk. */
     private const WIDTHS = [360, 390, 820, 1280];
 
-    public function test_no_screen_is_wider_than_its_window(): void
+    private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause'];
+
+    /**
+     * Pieces of text, and what is tapped, that lie over one another; and text that is cut off without saying so. What lies over the page on purpose
+     * stands still while it scrolls, what is only said aloud is clipped away, and drawings are looked at by people.
+     */
+    private const OVERLAPS = <<<'JS'
+        const seen = (one) => one.checkVisibility({ opacityProperty: true, visibilityProperty: true });
+        const still = (one) => { for (let at = one; at; at = at.parentElement) { const style = getComputedStyle(at); if (["fixed", "sticky"].includes(style.position) || style.clip.startsWith("rect")) return true; } return false; };
+        const own = (one) => [...one.childNodes].some((child) => child.nodeType === 3 && child.textContent.trim() !== "");
+        const told = (one) => `${one.tagName.toLowerCase()} “${(one.innerText || one.getAttribute("aria-label") || "").slice(0, 40)}”`;
+        const pieces = [...document.querySelectorAll("main *, header *")].filter((one) => !one.closest("svg, option, [role=tooltip]") && (own(one) || one.matches("button, input, select, textarea")) && seen(one) && !still(one));
+        const boxes = [];
+        for (const one of pieces) {
+            const words = [...one.childNodes].filter((child) => child.nodeType === 3 && child.textContent.trim() !== "").flatMap((child) => { const range = document.createRange(); range.selectNode(child); return [...range.getClientRects()]; });
+            const rects = one.matches("button, input, select, textarea") ? [one.getBoundingClientRect()] : words;
+            for (const rect of rects) if (rect.width > 3 && rect.height > 3) boxes.push({ one, rect });
+        }
+        boxes.sort((a, b) => a.rect.top - b.rect.top);
+        const found = [];
+        for (let n = 0; n < boxes.length; n++) for (let m = n + 1; m < boxes.length && boxes[m].rect.top < boxes[n].rect.bottom - 3; m++) {
+            const [a, b] = [boxes[n], boxes[m]];
+            if (a.one.contains(b.one) || b.one.contains(a.one)) continue;
+            const wide = Math.min(a.rect.right, b.rect.right) - Math.max(a.rect.left, b.rect.left);
+            const high = Math.min(a.rect.bottom, b.rect.bottom) - b.rect.top;
+            if (wide > 3 && high > 5) found.push(`${told(a.one)} over ${told(b.one)}`);
+        }
+        for (const one of pieces) {
+            const style = getComputedStyle(one);
+            if (own(one) && style.overflowX === "hidden" && one.scrollWidth > one.clientWidth + 1 && !one.title) found.push(`cut off: ${told(one)}`);
+            if (one.matches("button") && one.scrollWidth > one.clientWidth + 2) found.push(`wider than its button: ${told(one)}`);
+        }
+        return found.slice(0, 6);
+        JS;
+
+    public function test_no_screen_is_wider_than_its_window_and_nothing_lies_over_anything_by_day_and_after_dark_in_mm_and_in_inches(): void
     {
-        $this->as('ines');
-        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause'] as $path) {
-            $this->visit($path)->settledFonts();
-            foreach (self::WIDTHS as $width) {
-                $this->window($width, 844);
-                usleep(150_000);
-                self::assertSame($width, (int) $this->browser->executeScript('return Math.max(document.documentElement.scrollWidth, window.innerWidth)'), "{$path} at {$width}");
+        $faults = [];
+        // What it is to find, it finds.
+        $this->as('ines')->visit('/due')->await('main');
+        $this->browser->executeScript('document.querySelector("main").insertAdjacentHTML("beforeend", "<p>One over</p><p style=\"margin-top: -3rem\">another</p><p style=\"overflow: hidden; width: 3rem; white-space: nowrap\">Cut off in the middle</p>")');
+        self::assertCount(2, (array) $this->browser->executeScript(self::OVERLAPS));
+        foreach (['day' => 'null', 'night' => "'in16'"] as $theme => $lengths) {
+            $this->server->database()->exec("update users set lengths = {$lengths} where login = 'ines'");
+            $this->as('ines')->visit('/');
+            $this->browser->executeScript('localStorage.setItem("vivid-pull.preferences.ines", JSON.stringify({ keysAnywhere: true, instrument: null, theme: arguments[0] }))', [$theme]);
+            foreach (self::SCREENS as $path) {
+                $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever")->settledFonts();
+                foreach (self::WIDTHS as $width) {
+                    $this->window($width, 844);
+                    usleep(150_000);
+                    self::assertSame($width, (int) $this->browser->executeScript('return Math.max(document.documentElement.scrollWidth, window.innerWidth)'), "{$path} at {$width}");
+                    foreach ((array) $this->browser->executeScript(self::OVERLAPS) as $fault) {
+                        $faults[] = "{$path} at {$width} by {$theme}: {$fault}";
+                    }
+                }
             }
         }
+        $this->server->database()->exec("update users set lengths = null where login = 'ines'");
+        self::assertSame([], $faults);
     }
 
     public function test_the_browser_finds_nothing_in_the_way_of_installing_it(): void

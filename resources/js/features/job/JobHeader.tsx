@@ -20,7 +20,7 @@ export const JobHeader = () => {
         alignItems="center"
         columnGap={{ base: '2', lg: '4' }}
         rowGap="2"
-        flexWrap={{ base: 'nowrap', md: 'wrap' }}
+        flexWrap="nowrap"
         paddingInline={{ base: '3', lg: '5' }}
         paddingBlock="2"
         minHeight={{ base: '3.5rem', lg: '4rem' }}
@@ -80,7 +80,8 @@ const Plate = ({
     borderRadius="md"
     paddingInline="3"
     paddingBlock="1"
-    maxWidth="24rem"
+    minWidth="0"
+    maxWidth={{ md: '15rem', lg: '24rem' }}
   >
     <Box fontWeight="bold" fontSize="sm" lineHeight="snug" truncate title={title}>
       {title}
