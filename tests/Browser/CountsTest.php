@@ -34,7 +34,7 @@ final class CountsTest extends BrowserTestCase
         return $this->click($css);
     }
 
-    /** What the docs allow. @return array{int, int} keys and taps */
+    /** @return array{int, int} keys and taps, as the docs have them */
     private static function allowed(string $work): array
     {
         $found = preg_match('/^\| '.preg_quote($work, '/').' \| (\d+) \| (\d+) \|/m', (string) file_get_contents(dirname(__DIR__, 2).'/docs/counts.md'), $part);

@@ -63,6 +63,12 @@ final class ScreensTest extends BrowserTestCase
         sort($sorted);
         self::assertSame($sorted, $tops, 'next move, tape, line, and then the rest');
         self::assertLessThan(844, $tops[2], 'the line is in sight without scrolling');
+        // Lying on its side it has the verdict and all keys beside the line.
+        $this->window(844, 390);
+        $this->browser->executeScript('document.querySelector("[aria-label=\"Bench line\"]").scrollIntoView()');
+        [$line, $key, $last, $verdict] = (array) $this->browser->executeScript('return ["#bench-line", "[data-key=\"1\"]", "[data-key=enter]", "[data-stands] [data-verdict]"].map((css) => { const { left, right, bottom } = document.querySelector(css).getBoundingClientRect(); return { left, right, bottom }; })');
+        self::assertLessThan($key['left'], $line['right'], 'the keys are beside the line');
+        self::assertLessThan(390, max($last['bottom'], $verdict['bottom']), 'and all of it is in sight');
     }
 
     /** The narrowest phone, a phone, a tablet, a desk. */

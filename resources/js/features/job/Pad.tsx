@@ -5,11 +5,13 @@ import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
+import { VerdictChip } from '../../components/VerdictChip';
 import { lengthUnit, shortLength, unitText } from '../../lib/figures';
 import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
+import { standing } from './drawing/Tape';
 import { useBench, useOutboxStatus, WHOLE_GROUP } from './useBench';
 
 const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
@@ -43,58 +45,83 @@ export const Pad = () => {
   };
   return (
     <Sheet tone="well" padding="3" aria-label="Bench line">
-      <form onSubmit={submit}>
-        <Flex justifyContent="space-between" alignItems="baseline" gap="2">
-          <chakra.label htmlFor="bench-line" textStyle="eyebrow">
-            {picking?.label ?? label(item, target, state)}
-          </chakra.label>
-          <Count />
-          <Box asChild display={numbers ? { base: 'none', lg: 'block' } : 'block'}>
-            <Button
-              look="link"
-              minHeight="1.75rem"
-              paddingInline="1"
-              onClick={() => setKeys(!keys)}
-              aria-expanded={keys}
-            >
-              {keys ? 'Hide keys' : 'Keys'}
-            </Button>
+      <chakra.form onSubmit={submit} css={sideBySide}>
+        <Box minWidth="0">
+          <Flex justifyContent="space-between" alignItems="baseline" gap="2">
+            <chakra.label htmlFor="bench-line" textStyle="eyebrow">
+              {picking?.label ?? label(item, target, state)}
+            </chakra.label>
+            <Count />
+            <Box asChild display={numbers ? { base: 'none', lg: 'block' } : 'block'}>
+              <Button
+                look="link"
+                minHeight="1.75rem"
+                paddingInline="1"
+                onClick={() => setKeys(!keys)}
+                aria-expanded={keys}
+              >
+                {keys ? 'Hide keys' : 'Keys'}
+              </Button>
+            </Box>
+          </Flex>
+          <Box position="relative" marginTop="1">
+            <Field
+              ref={field}
+              id="bench-line"
+              look="figure"
+              value={line}
+              onChange={(event) => setLine(event.target.value)}
+              autoComplete="off"
+              autoCorrect="off"
+              autoCapitalize="none"
+              spellCheck={false}
+              enterKeyHint="done"
+              inputMode={finePointer() ? 'text' : 'none'}
+              aria-invalid={refusal !== null}
+              aria-describedby="bench-line-help"
+              paddingRight="4rem"
+            />
+            <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
+              {picking === null ? unitOf(item, state, adjuster) : lengthUnit()}
+            </Box>
           </Box>
-        </Flex>
-        <Box position="relative" marginTop="1">
-          <Field
-            ref={field}
-            id="bench-line"
-            look="figure"
-            value={line}
-            onChange={(event) => setLine(event.target.value)}
-            autoComplete="off"
-            autoCorrect="off"
-            autoCapitalize="none"
-            spellCheck={false}
-            enterKeyHint="done"
-            inputMode={finePointer() ? 'text' : 'none'}
-            aria-invalid={refusal !== null}
-            aria-describedby="bench-line-help"
-            paddingRight="4rem"
-          />
-          <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
-            {picking === null ? unitOf(item, state, adjuster) : lengthUnit()}
-          </Box>
+          <Refused sentence={refusal} />
+          <Says line={line} />
+          {reads && (
+            <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
+              <ReadAt />
+              <With />
+            </Grid>
+          )}
+          <CanItDecide />
+          {reads && <Stands />}
         </Box>
-        <Refused sentence={refusal} />
-        <Says line={line} />
-        {reads && (
-          <Grid templateColumns="1fr 1fr" gap="2" marginTop="2">
-            <ReadAt />
-            <With />
-          </Grid>
-        )}
-        <CanItDecide />
         <Keys shown={keys} numbers={numbers} line={line} onLine={setLine} />
-      </form>
+      </chakra.form>
       <NotSent />
     </Sheet>
+  );
+};
+
+/** A phone lying on its side has room for the keys beside the line, and not below it. */
+const sideBySide = {
+  '@media (orientation: landscape) and (max-height: 500px)': {
+    display: 'grid',
+    gridTemplateColumns: '1fr 1fr',
+    columnGap: '4',
+    alignItems: 'start',
+  },
+};
+
+/** The verdict as it stands, where the tape is out of sight while the keys are used. */
+const Stands = () => {
+  const { state } = useBench();
+  const judged = standing(state);
+  if (judged.verdict === 'unread') return null;
+  return (
+    <Box display={{ base: 'block', lg: 'none' }} marginTop="2" data-stands>
+      <VerdictChip judged={judged} />
+    </Box>
   );
 };
 

@@ -75,8 +75,8 @@ const Whole = ({ machine }: { machine: Machine }) => {
 };
 
 /** What the library has for the model of a machine that has none of it; undefined until that is known. */
-export function useLacking(machine: Machine): SpecBrief[] | undefined {
-  const { data } = useQuery(specsQuery(machine.name, 1));
+export function useLacking(machine: Machine, wanted = true): SpecBrief[] | undefined {
+  const { data } = useQuery({ ...specsQuery(machine.name, 1), enabled: wanted });
   return data?.specs.filter(
     (spec) => spec.model === machine.name && !machine.controls.some((one) => one.key === spec.control),
   );

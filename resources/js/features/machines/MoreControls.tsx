@@ -8,7 +8,7 @@ import { useLacking } from './AddControlScreen';
 /** The way to another control, and what of the library waits for somebody before it hangs here. */
 export const MoreControls = ({ machine }: { machine: Machine }) => {
   const person = useSignedIn();
-  const lacking = useLacking(machine) ?? [];
+  const lacking = useLacking(machine, person.may_sign_off) ?? [];
   const waiting = lacking.filter((spec) => spec.draft);
   const isBare = machine.controls.length === 0;
   if (machine.retired || (!person.may_sign_off && !isBare)) return null;

@@ -30,6 +30,10 @@ function reach(state: BenchState, next: number | null): number {
   return Math.ceil(most / large) * large;
 }
 
+/** What stands of the reading: as it is now, or as it was found where nothing was read since. */
+export const standing = ({ found, now, ...state }: BenchState) =>
+  state.adjusters.some((adjuster) => adjuster.touched) || now.verdict !== 'unread' ? now : found;
+
 /** The strip of masking tape: band, found, now with its uncertainty, and where the next move should land. */
 export const Tape = () => {
   const { state, option } = useBench();
@@ -42,7 +46,7 @@ export const Tape = () => {
   const to = band.high_mm === null ? width - EDGE : x(band.high_mm);
   const { found, now } = state;
   const touched = state.adjusters.some((adjuster) => adjuster.touched);
-  const judged = touched || now.verdict !== 'unread' ? now : found;
+  const judged = standing(state);
   const foundAt = found.mm === null ? null : x(found.mm);
   const crowded = foundAt !== null && foundAt > from - 50 && foundAt < from + 150;
   return (
