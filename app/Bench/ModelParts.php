@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Library\PartsTold;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
 use App\Models\SpecVersion;
 use Carbon\CarbonImmutable;
-use VividPull\Core\Cable\Part;
 use VividPull\Core\Log\EntryKind;
 
 /** Which part numbers were fitted to a control of this model, on any machine, and which did not fit: nobody orders one of those again. */
@@ -30,13 +30,8 @@ final readonly class ModelParts
         foreach ($jobs as $id => $one) {
             $record = $records->get($id)->body['record'] ?? [];
             $told = ['tag' => $one->tag, 'on' => ShopClock::dayOf(CarbonImmutable::parse($one->closed_at, 'UTC'))];
-            foreach ($record['fitted_parts'] ?? [] as $part) {
-                $parts[$part['number']] ??= ['number' => $part['number'], 'part' => Part::from($part['part'])->label(), 'fits' => true] + $told;
-            }
-            // Records from before said the number alone, and only of cables.
-            $earlier = array_map(static fn (string $number): array => ['part' => Part::Cable->value, 'number' => $number], $record['refused_parts'] ?? []);
-            foreach ($record['did_not_fit'] ?? $earlier as $part) {
-                $parts[$part['number']] ??= ['number' => $part['number'], 'part' => Part::from($part['part'])->label(), 'fits' => false] + $told;
+            foreach (PartsTold::inRecord($record) as $part) {
+                $parts[$part['number']] ??= ['number' => $part['number'], 'part' => $part['part']->label(), 'fits' => $part['fits']] + $told;
             }
         }
 

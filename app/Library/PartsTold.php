@@ -29,16 +29,33 @@ final readonly class PartsTold
             $record = $records->get($one->id)->body['record'] ?? [];
             $where = ['control' => (int) $one->control, 'tag' => (string) $one->tag, 'name' => (string) $one->name, 'key' => (string) $one->key];
             $on = ShopClock::dayOf(CarbonImmutable::parse($one->closed_at, 'UTC'));
-            foreach (['fitted_parts' => true, 'did_not_fit' => false] as $list => $fits) {
-                foreach ($record[$list] ?? [] as $part) {
-                    if ($part['part'] === Part::Cable->value) {
-                        $told[(string) $part['number']][] = $where + ['fits' => $fits, 'on' => $on];
-                    }
+            foreach (self::inRecord($record) as $part) {
+                if ($part['part'] === Part::Cable) {
+                    $told[$part['number']][] = $where + ['fits' => $part['fits'], 'on' => $on];
                 }
             }
         }
 
         return new self($told);
+    }
+
+    /**
+     * What a signed job says of part numbers, those that fitted first. Records from before said the number alone, and only of cables.
+     *
+     * @param  array<string, mixed>  $record
+     * @return list<array{part: Part, number: string, fits: bool}>
+     */
+    public static function inRecord(array $record): array
+    {
+        $earlier = array_map(static fn (string $number): array => ['part' => Part::Cable->value, 'number' => $number], $record['refused_parts'] ?? []);
+        $parts = [];
+        foreach ([[$record['fitted_parts'] ?? [], true], [$record['did_not_fit'] ?? $earlier, false]] as [$list, $fits]) {
+            foreach ($list as $part) {
+                $parts[] = ['part' => Part::from($part['part']), 'number' => (string) $part['number'], 'fits' => $fits];
+            }
+        }
+
+        return $parts;
     }
 
     /** @return list<array{control: int, tag: string, name: string, key: string, fits: bool, on: string}> a control once, as it was told last */
