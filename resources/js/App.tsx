@@ -17,26 +17,62 @@ import { useKept } from './lib/store';
 import { keepAnswer } from './offline/register';
 import { showIn } from './theme/night';
 
-const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
-const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
-const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
-const AddControlScreen = lazy(() => import('./features/machines/AddControlScreen'));
-const ServiceScreen = lazy(() => import('./features/machines/ServiceScreen'));
-const JobScreen = lazy(() => import('./features/job/JobScreen'));
-const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
-const SpecScreen = lazy(() => import('./features/specs/SpecScreen'));
-const SpecEditScreen = lazy(() => import('./features/specs/SpecEditScreen'));
-const CausesScreen = lazy(() => import('./features/cause/CausesScreen'));
-const CountsScreen = lazy(() => import('./features/cause/CountsScreen'));
-const ComplainScreen = lazy(() => import('./features/cause/ComplainScreen'));
-const ComplaintScreen = lazy(() => import('./features/cause/ComplaintScreen'));
-const DueScreen = lazy(() => import('./features/due/DueScreen'));
-const LabelScreen = lazy(() => import('./features/label/LabelScreen'));
-const ShopScreen = lazy(() => import('./features/shop/ShopScreen'));
-const CablesScreen = lazy(() => import('./features/cables/CablesScreen'));
-const FittingScreen = lazy(() => import('./features/cables/FittingScreen'));
-const ShelfScreen = lazy(() => import('./features/shelf/ShelfScreen'));
-const NothingHere = lazy(() => import('./features/NothingHere'));
+/** The screens, each fetched when somebody goes there. */
+const load = {
+  BenchScreen: () => import('./features/bench/BenchScreen'),
+  MachinesScreen: () => import('./features/machines/MachinesScreen'),
+  MachineScreen: () => import('./features/machines/MachineScreen'),
+  AddControlScreen: () => import('./features/machines/AddControlScreen'),
+  ServiceScreen: () => import('./features/machines/ServiceScreen'),
+  JobScreen: () => import('./features/job/JobScreen'),
+  SpecsScreen: () => import('./features/specs/SpecsScreen'),
+  SpecScreen: () => import('./features/specs/SpecScreen'),
+  SpecEditScreen: () => import('./features/specs/SpecEditScreen'),
+  CausesScreen: () => import('./features/cause/CausesScreen'),
+  CountsScreen: () => import('./features/cause/CountsScreen'),
+  ComplainScreen: () => import('./features/cause/ComplainScreen'),
+  ComplaintScreen: () => import('./features/cause/ComplaintScreen'),
+  DueScreen: () => import('./features/due/DueScreen'),
+  LabelScreen: () => import('./features/label/LabelScreen'),
+  ShopScreen: () => import('./features/shop/ShopScreen'),
+  CablesScreen: () => import('./features/cables/CablesScreen'),
+  FittingScreen: () => import('./features/cables/FittingScreen'),
+  ShelfScreen: () => import('./features/shelf/ShelfScreen'),
+  NothingHere: () => import('./features/NothingHere'),
+};
+const BenchScreen = lazy(load.BenchScreen);
+const MachinesScreen = lazy(load.MachinesScreen);
+const MachineScreen = lazy(load.MachineScreen);
+const AddControlScreen = lazy(load.AddControlScreen);
+const ServiceScreen = lazy(load.ServiceScreen);
+const JobScreen = lazy(load.JobScreen);
+const SpecsScreen = lazy(load.SpecsScreen);
+const SpecScreen = lazy(load.SpecScreen);
+const SpecEditScreen = lazy(load.SpecEditScreen);
+const CausesScreen = lazy(load.CausesScreen);
+const CountsScreen = lazy(load.CountsScreen);
+const ComplainScreen = lazy(load.ComplainScreen);
+const ComplaintScreen = lazy(load.ComplaintScreen);
+const DueScreen = lazy(load.DueScreen);
+const LabelScreen = lazy(load.LabelScreen);
+const ShopScreen = lazy(load.ShopScreen);
+const CablesScreen = lazy(load.CablesScreen);
+const FittingScreen = lazy(load.FittingScreen);
+const ShelfScreen = lazy(load.ShelfScreen);
+const NothingHere = lazy(load.NothingHere);
+
+/** What is looked at every day is on its way while the server still says who is signed in. */
+const daily: readonly (readonly [RegExp, () => Promise<unknown>])[] = [
+  [/^\/$/, load.BenchScreen],
+  [/^\/machines$/, load.MachinesScreen],
+  [/^\/machines\/[^/]+$/, load.MachineScreen],
+  [/^\/jobs\/[^/]+$/, load.JobScreen],
+  [/^\/due$/, load.DueScreen],
+];
+// One that does not come is asked for again by the screen itself.
+daily
+  .find(([path]) => path.test(window.location.pathname))?.[1]()
+  .catch(() => undefined);
 
 /** Who is signed in decides what is shown; a session that ends keeps the screen and asks for the password over it. */
 export const App = () => {

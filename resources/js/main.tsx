@@ -1,15 +1,17 @@
 import './lib/withoutEval';
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
 import { Problem } from './api/client';
-import { TrustScreen } from './features/trust/TrustScreen';
 import { keepForOffline } from './offline/register';
 import { bringNight } from './theme/night';
 import { system } from './theme/system';
+
+// It draws a code, and is seen once by each phone: no page of every day waits for that.
+const TrustScreen = lazy(async () => ({ default: (await import('./features/trust/TrustScreen')).TrustScreen }));
 
 const client = new QueryClient({
   defaultOptions: {
@@ -33,7 +35,9 @@ createRoot(root).render(
   <StrictMode>
     <ChakraProvider value={system}>
       <QueryClientProvider client={client}>
-        <BrowserRouter>{window.location.pathname === '/trust' ? <TrustScreen /> : <App />}</BrowserRouter>
+        <BrowserRouter>
+          <Suspense fallback={null}>{window.location.pathname === '/trust' ? <TrustScreen /> : <App />}</Suspense>
+        </BrowserRouter>
       </QueryClientProvider>
     </ChakraProvider>
   </StrictMode>,

@@ -44,7 +44,9 @@ export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean })
           hint={
             isPlayless
               ? 'What it does at its settings decides. Write a figure here only where the book has one as well.'
-              : 'The whole line: 10 - 20 mm (0.39 - 0.79 in), 1/8 to 1/4 inch, 2.0 ± 0.5 mm, a nickel'
+              : lengthUnit() === 'mm'
+                ? 'The whole line: 10 - 20 mm (0.39 - 0.79 in), 2.0 ± 0.5 mm, zero to 1/16 in, a nickel'
+                : 'The whole line: 0.39 - 0.79 in, 1/8 to 1/4 inch, zero to 1/16, a nickel'
           }
         />
         {(band.low_mm !== null || band.high_mm !== null) && (
