@@ -67,6 +67,18 @@ final readonly class SpecUse
         $spec->forceFill(['hangs' => false])->save();
     }
 
+    /**
+     * A draft that hangs on machines already was put right before any job: they are drawn anew with it, but for one that was drawn otherwise.
+     *
+     * @param  array<string, mixed>|null  $before  its run until now
+     */
+    public static function redraw(SpecVersion $spec, ?array $before): void
+    {
+        foreach (Control::query()->where('spec_version_id', $spec->id)->get() as $control) {
+            $control->forceFill(['name' => $spec->name, 'minutes' => $spec->minutes] + ($control->run === $before ? ['run' => $spec->run] : []))->save();
+        }
+    }
+
     public static function hang(Machine $machine, SpecVersion $spec): void
     {
         Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $spec->control,

@@ -73,8 +73,10 @@ final readonly class SpecWriter
             throw Refused::because('A draft stays with its model and control. Enter a new one for another.');
         }
         $before = self::said($spec);
+        $drawn = $spec->run;
         Version::mustBe($seen, SpecContent::of($spec), "spec {$spec->id}", $before);
         $spec->forceFill($written)->save();
+        SpecUse::redraw($spec, $drawn);
         Audit::note($by, 'spec draft changed', "{$spec->model} {$spec->name}, version {$spec->version}", Audit::changes($before, self::said($spec)), "spec {$spec->id}");
         SpecUse::hangWhereAsked($spec, $by);
 

@@ -101,6 +101,7 @@ final class SpecLibraryTest extends TestCase
         $made = $this->postJson('/api/specs', ['hang' => true] + $this->front())->assertCreated()->assertJsonPath('draft', false)->assertJsonPath('unchecked', true)->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 1]])->json();
         $job = HttpJob::open($this, 'RT-14', 'front');
         self::assertNull($this->getJson("/api/jobs/{$job->id}")->json('state.spec.checked_by'));
+        self::assertSame(11, $this->travelOfFront());
         $next = $this->postJson('/api/specs', $this->front(4, 9))->assertCreated()->assertJsonPath('may.adopt', true)->json('id');
         $this->postJson("/api/specs/{$next}/adopt", $this->seen($next))->assertOk()->assertJsonPath('machines', [['tag' => 'RT-14', 'version' => 2]]);
         $this->putJson("/api/specs/{$made['id']}", $this->front())->assertConflict()->assertJsonPath('detail', 'A job was judged by this draft, so it stays as it is. Enter the next version from it.');
@@ -108,6 +109,22 @@ final class SpecLibraryTest extends TestCase
         $this->putJson('/api/shop/alone', ['alone' => false])->assertOk()->assertJsonPath('user.works_alone', false);
         $this->postJson('/api/specs', $this->front(5, 9))->assertCreated()->assertJsonPath('draft', true)->assertJsonPath('may.adopt', false);
         self::assertSame(2, Audit::query()->where('action', 'second person for specs')->count());
+    }
+
+    public function test_a_spec_put_right_before_its_first_job_is_drawn_anew_on_its_machines(): void
+    {
+        $this->signIn('oda')->putJson('/api/shop/alone', ['alone' => true])->assertOk();
+        $made = $this->postJson('/api/specs', ['hang' => true] + $this->front())->assertCreated()->json();
+        $longer = $this->front();
+        $longer['run']['cables'][0]['adjusters'][0]['travel_mm'] = 13;
+        $this->withHeaders(['If-Match' => $made['content']])->putJson("/api/specs/{$made['id']}", ['minutes' => 7] + $longer)->assertOk();
+        self::assertSame([13, 7], [$this->travelOfFront(), Control::query()->where('key', 'front')->firstOrFail()->minutes]);
+    }
+
+    /** Of the perch barrel of the front lever, as it is drawn on its machine. */
+    private function travelOfFront(): int|float
+    {
+        return Control::query()->where('key', 'front')->firstOrFail()->run['cables'][0]['adjusters'][0]['travel_mm'];
     }
 
     public function test_one_who_works_alone_uses_no_spec_with_something_empty(): void

@@ -2805,10 +2805,6 @@ export type LeaveOutCableErrors = {
      * The token against forged requests is missing or old
      */
     419: Problem;
-    /**
-     * The last one stays, and only a lead keeps the shelf
-     */
-    422: Problem;
 };
 
 export type LeaveOutCableError = LeaveOutCableErrors[keyof LeaveOutCableErrors];

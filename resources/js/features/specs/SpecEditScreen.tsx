@@ -199,7 +199,7 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
       </Flex>
       <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="Save">
         {keep.isError && <NotSaved error={keep.error} fields={inShort} words={inTheForm} />}
-        {saved !== null && (
+        {saved !== null && keep.isError && (
           <Box marginBottom="2">The figures are saved. Its picture is not: try again, or go without it.</Box>
         )}
         <Save

@@ -16,53 +16,51 @@ type WhichProps = FormProps & {
   modelStands?: boolean;
 };
 
-/** Which control of which model the figure is of. */
-export const WhichControl = ({ draft, set, fixed, onFamily, modelStands = false }: WhichProps) => (
-  <Grid
-    templateColumns={{ base: '1fr', md: fixed || modelStands ? '1fr 1fr' : '1fr 1.2fr 1fr' }}
-    gap="3"
-    alignItems="start"
-  >
-    {!fixed && onFamily !== undefined && (
-      <Pick label="Family of control" value={draft.family} onChange={onFamily} options={families} name="family" />
-    )}
-    {!fixed && !modelStands && <ModelEntry draft={draft} set={set} />}
-    <Entry
-      label="Name of the control"
-      value={draft.name}
-      onChange={(name) => set({ name, ...(fixed ? {} : { control: shortName(name) }) })}
-      name="name"
-    />
-  </Grid>
-);
-
-/** The model, by what the library knows; what it has of this control already is told. */
-const ModelEntry = ({ draft, set }: FormProps) => {
+/** Which control of which model the figure is of; what the library has of it already is told. */
+export const WhichControl = ({ draft, set, fixed, onFamily, modelStands = false }: WhichProps) => {
   const list = useId();
   const model = draft.model.trim();
-  const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: model !== '' });
+  const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: !fixed && model !== '' });
   const specs = library?.specs ?? [];
   const control = draft.control.trim() || shortName(draft.name);
   const there = specs.find((spec) => spec.model === model && spec.control === control);
   return (
-    <Box>
+    <Grid
+      templateColumns={{ base: '1fr', md: fixed || modelStands ? '1fr 1fr' : '1fr 1.2fr 1fr' }}
+      gap="3"
+      alignItems="start"
+    >
+      {!fixed && onFamily !== undefined && (
+        <Pick label="Family of control" value={draft.family} onChange={onFamily} options={families} name="family" />
+      )}
+      {!fixed && !modelStands && (
+        <Box>
+          <Entry
+            label="Machine model"
+            value={draft.model}
+            onChange={(next) => set({ model: next })}
+            name="model"
+            list={list}
+            hint="As it is written on the machine's plate"
+          />
+          <datalist id={list}>
+            {[...new Set(specs.map((spec) => spec.model))].map((one) => (
+              <option key={one} value={one} />
+            ))}
+          </datalist>
+        </Box>
+      )}
       <Entry
-        label="Machine model"
-        value={draft.model}
-        onChange={(next) => set({ model: next })}
-        name="model"
-        list={list}
+        label="Name of the control"
+        value={draft.name}
+        onChange={(name) => set({ name, ...(fixed ? {} : { control: shortName(name) }) })}
+        name="name"
         hint={
           there === undefined
-            ? "As it is written on the machine's plate"
-            : `The library has this control in version ${there.version}: this becomes the next one.`
+            ? undefined
+            : `The library has it in version ${there.version}: this becomes the next one. Another control has a name of its own.`
         }
       />
-      <datalist id={list}>
-        {[...new Set(specs.map((spec) => spec.model))].map((one) => (
-          <option key={one} value={one} />
-        ))}
-      </datalist>
-    </Box>
+    </Grid>
   );
 };
