@@ -6,6 +6,8 @@ export default {
     { name: '@hey-api/typescript', enums: false },
     {
       name: 'zod',
+      // The small build of the same parsers: every page makes all of them before it draws anything.
+      compatibilityVersion: 'mini',
       requests: false,
       responses: true,
       definitions: { name: 'z{{name}}' },

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { unknownKey } from '../lib/unknownKeys';
 import { keepAnswer } from '../offline/register';
 import { zProblem } from './contract/zod.gen';
@@ -88,7 +88,7 @@ export const onAnswer = (hearing: Hearing): void => {
 export async function call<T>(
   method: string,
   path: string,
-  shape: z.ZodType<T>,
+  shape: z.ZodMiniType<T>,
   body?: unknown,
   seen?: string,
 ): Promise<T> {
@@ -111,7 +111,8 @@ export async function call<T>(
 }
 
 /** The same with something that is no text. */
-export const upload = <T>(path: string, shape: z.ZodType<T>, body: Blob): Promise<T> => call('PUT', path, shape, body);
+export const upload = <T>(path: string, shape: z.ZodMiniType<T>, body: Blob): Promise<T> =>
+  call('PUT', path, shape, body);
 
 export const say = (error: unknown): string =>
   error instanceof Problem

@@ -1,11 +1,11 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Draft } from '../api/jobs';
 
 const draftShape = z.union([
   z.object({ line: z.string(), shown: z.record(z.string(), z.unknown()) }),
   z.object({ kind: z.string(), body: z.record(z.string(), z.unknown()) }),
-]) as z.ZodType<Draft>;
+]) as z.ZodMiniType<Draft>;
 
 const keptEntry = z.object({
   id: z.string(),
@@ -15,7 +15,7 @@ const keptEntry = z.object({
   after: z.string(),
   draft: draftShape,
   state: z.enum(['waiting', 'refused']),
-  sentence: z.string().nullable(),
+  sentence: z.nullable(z.string()),
 });
 /** An entry that the server has not acknowledged: on its way, kept for later, or refused and open to be put right. */
 export type KeptEntry = z.infer<typeof keptEntry>;
@@ -149,7 +149,7 @@ export class KeptEntries {
       const db = await this.shelf;
       const before = localStorage.getItem(BEFORE);
       if (before !== null) {
-        for (const one of z.array(keptEntry).catch([]).parse(JSON.parse(before)))
+        for (const one of z.catch(z.array(keptEntry), []).parse(JSON.parse(before)))
           if ((await db.getKeyFromIndex('entries', 'id', one.id)) === undefined) await db.add('entries', one);
         localStorage.removeItem(BEFORE);
       }

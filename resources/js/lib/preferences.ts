@@ -1,14 +1,14 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { KeptValue } from './store';
 
 const preferences = z.object({
   keysAnywhere: z.boolean(),
-  instrument: z.string().nullable(),
-  theme: z.enum(['auto', 'day', 'night']).default('auto'),
+  instrument: z.nullable(z.string()),
+  theme: z._default(z.enum(['auto', 'day', 'night']), 'auto'),
   /** Which hand works the screen: what is pressed lies on its side. */
-  hand: z.enum(['right', 'left']).default('right'),
+  hand: z._default(z.enum(['right', 'left']), 'right'),
   /** Whether the next move is said aloud. */
-  speaks: z.boolean().default(false),
+  speaks: z._default(z.boolean(), false),
 });
 export type Preferences = z.infer<typeof preferences>;
 

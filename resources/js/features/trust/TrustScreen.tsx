@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import QRCode from 'qrcode';
 import { useMemo } from 'react';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { keys } from '../../api/keys';
 import { Brand } from '../../components/Brand';
 import { Paper, Sheet } from '../../components/Buttons';
@@ -11,7 +11,7 @@ import { paint } from '../../theme/paint';
 const about = z.object({
   https_port: z.number(),
   plain_port: z.number(),
-  address: z.string().nullable(),
+  address: z.nullable(z.string()),
   name: z.string(),
   fingerprint: z.string(),
 });
