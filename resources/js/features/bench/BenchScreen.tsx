@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type BenchDay, type BenchRow, benchQuery } from '../../api/bench';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
+import { Later } from '../../components/Later';
 import { Empty, Failure, Loading } from '../../components/States';
 import { CarryOn } from './CarryOn';
 import { DoNotRun } from './DoNotRun';
@@ -73,8 +74,10 @@ const Day = ({ day }: { day: BenchDay }) => (
       <DoNotRun rows={day.tagged} />
       <Reported intakes={day.intakes} />
       <LookedFor title="Cause being looked for" complaints={day.complaints} />
-      <DueSoon rows={day.due} />
-      <DoneSheet done={day.done} />
+      <Later>
+        <DueSoon rows={day.due} />
+        <DoneSheet done={day.done} />
+      </Later>
     </Flex>
   </Grid>
 );

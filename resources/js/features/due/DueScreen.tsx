@@ -1,12 +1,13 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
 import { type DueRow, dueQuery, planControl } from '../../api/due';
 import { keys } from '../../api/keys';
 import { Button } from '../../components/Buttons';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
+import { Later } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
@@ -94,15 +95,19 @@ const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean
             <PlanAll rows={rows} chosen={chosen} onPick={setPicked} />
           </Flex>
           {rows.length === 0 && <Empty title="None of them">Ask for another kind or place.</Empty>}
-          {groups.map(({ title, holds }) => (
-            <Group
-              key={title}
-              title={title}
-              rows={rows.filter((row) => holds(row.days ?? 9999))}
-              picked={picked}
-              onPick={pick}
-            />
-          ))}
+          {groups.map(({ title, holds }, n) => {
+            const When = n === 0 ? Fragment : Later;
+            return (
+              <When key={title}>
+                <Group
+                  title={title}
+                  rows={rows.filter((row) => holds(row.days ?? 9999))}
+                  picked={picked}
+                  onPick={pick}
+                />
+              </When>
+            );
+          })}
         </>
       )}
     </>

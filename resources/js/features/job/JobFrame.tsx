@@ -1,5 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { StageKey } from '../../api/jobs';
+import { Later } from '../../components/Later';
 import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
@@ -84,12 +85,16 @@ export const JobFrame = () => {
           )}
           {bench.mayWrite && (
             <Place at={5}>
-              <BesideTheMove />
+              <Later>
+                <BesideTheMove />
+              </Later>
             </Place>
           )}
           {bench.mayWrite && bench.state.tag === null && (
             <Place at={8}>
-              <Tools />
+              <Later>
+                <Tools />
+              </Later>
             </Place>
           )}
         </Flex>

@@ -6,6 +6,7 @@ import { Problem } from '../../api/client';
 import { type Machine, machineQuery } from '../../api/machines';
 import { LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
+import { Later } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
@@ -106,7 +107,9 @@ const Whole = ({ machine }: { machine: Machine }) => {
           <Flex direction="column" gap="4" minWidth="0">
             {machine.intakes.length > 0 && <IntakeSheet intakes={machine.intakes} tag={machine.tag} />}
             <ControlHistory control={control} usageUnit={machine.usage_unit} />
-            <RunAndSpec tag={machine.tag} control={control} />
+            <Later>
+              <RunAndSpec tag={machine.tag} control={control} />
+            </Later>
           </Flex>
         )}
       </Grid>

@@ -4,6 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
 import { Button, Choice, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
+import { useGrowing } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
@@ -16,6 +17,8 @@ import { NewMachine } from './NewMachine';
 
 /** So many rows are drawn at once; more when they are asked for. */
 const AT_ONCE = 60;
+/** As many as a desk shows. */
+const FIRST = 10;
 
 /** The yard, a machine a row, with how each of its controls stands. */
 export default function MachinesScreen() {
@@ -89,6 +92,7 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
   const [adding, setAdding] = useState(false);
   const [asked, setAsked] = useState<Asked>({ words: '', state: 'all', kind: '', place: '', order: 'tag' });
   const [many, setMany] = useState(AT_ONCE);
+  const drawn = useGrowing(FIRST);
   const late = useDeferredValue(asked);
   const rows = useMemo(() => shown(machines, late), [machines, late]);
   return (
@@ -124,7 +128,7 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
           ) : (
             <Sheet overflow="hidden">
               <ul>
-                {rows.slice(0, many).map((machine) => (
+                {rows.slice(0, Math.min(many, drawn)).map((machine) => (
                   <MachineRow key={machine.tag} machine={machine} />
                 ))}
               </ul>
