@@ -13,6 +13,7 @@ use App\Models\Machine;
 use App\Models\SpecVersion;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -72,7 +73,7 @@ final readonly class LeadsDay
     {
         $alone = SpecUse::worksAlone();
 
-        return $this->newest(true)->filter(static fn (SpecVersion $one): bool => ! SpecUse::judges($one, $alone))->map(fn (SpecVersion $one): array => self::row("{$one->model}, {$one->name}", match (true) {
+        return self::newest(SpecVersion::query()->whereNull('checked_at'))->filter(static fn (SpecVersion $one): bool => ! SpecUse::judges($one, $alone))->map(fn (SpecVersion $one): array => self::row("{$one->model}, {$one->name}", match (true) {
             $one->missing() !== [] => 'Still empty: '.implode('; ', array_slice($one->missing(), 0, 2)),
             $one->entered_by_id === $this->lead->id => 'Yours: somebody else checks it',
             default => 'Entered by '.($one->enteredBy->name ?? 'nobody named').', and whole',
@@ -86,20 +87,20 @@ final readonly class LeadsDay
             ->join('spec_versions as newer', static fn ($join) => $join->on('newer.model', '=', 'old.model')->on('newer.control', '=', 'old.control')->on('newer.version', '>', 'old.version'))
             ->whereNotNull('newer.checked_at')->groupBy('newer.id')->selectRaw('newer.id, count(distinct controls.id) as machines')->pluck('machines', 'id');
 
-        return $this->newest(false)->filter(static fn (SpecVersion $one): bool => isset($behind[$one->id]))
-            ->map(static fn (SpecVersion $one): array => self::row("{$one->model}, {$one->name}", "Version {$one->version}: ".($behind[$one->id] === 1 ? '1 machine is' : "{$behind[$one->id]} machines are").' on an earlier one', "/specs/{$one->id}"))->values();
+        return self::newest(SpecVersion::query()->whereKey($behind->keys())->whereNotNull('checked_at'))
+            ->map(static fn (SpecVersion $one): array => self::row("{$one->model}, {$one->name}", "Version {$one->version}: ".($behind[$one->id] === 1 ? '1 machine is' : "{$behind[$one->id]} machines are").' on an earlier one', "/specs/{$one->id}"));
     }
 
-    /** @return Collection<int, SpecVersion> of each model and control the newest, where that is a draft, or is none */
-    private function newest(bool $drafts): Collection
+    /**
+     * @param  EloquentBuilder<SpecVersion>  $versions
+     * @return Collection<int, SpecVersion> those of them that no newer one of their model and control follows
+     */
+    private static function newest(EloquentBuilder $versions): Collection
     {
-        $versions = SpecVersion::query()->with('enteredBy');
-        $drafts ? $versions->whereNull('checked_at') : $versions->whereNotNull('checked_at');
-
         $versions->whereNotExists(static fn (Builder $newer) => $newer->from('spec_versions as newer')->selectRaw('1')->whereColumn('newer.model', 'spec_versions.model')
             ->whereColumn('newer.control', 'spec_versions.control')->whereColumn('newer.version', '>', 'spec_versions.version'));
 
-        return $versions->orderBy('model')->orderBy('control')->get()->toBase();
+        return $versions->with('enteredBy')->orderBy('model')->orderBy('control')->get()->toBase();
     }
 
     /** @return Collection<int, array{title: string, says: string, to: string}> */

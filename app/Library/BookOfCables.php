@@ -12,6 +12,7 @@ use App\Models\CableRow;
 use App\Models\Control;
 use App\Models\User;
 use App\Refusals\Conflict;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use VividPull\Core\Cable\KnownCable;
@@ -42,6 +43,16 @@ final readonly class BookOfCables
     {
         [$cable, $row] = self::read($node);
         $row['measured_by'] ??= $by->name;
+        try {
+            self::write($id, $cable, $row, $by, $seen);
+        } catch (UniqueConstraintViolationException $e) {
+            throw new Conflict('Somebody wrote this cable, or one of this number, in the same moment. Look at theirs, then save yours again.', previous: $e);
+        }
+    }
+
+    /** @param  array{number: string|null, price: string|null, note: string|null, measured_by: string|null, measured_on: string|null, control_id: int|null}  $row */
+    private static function write(string $id, KnownCable $cable, array $row, User $by, ?string $seen): void
+    {
         DB::transaction(static function () use ($id, $cable, $row, $by, $seen): void {
             $found = CableRow::query()->lockForUpdate()->find($id);
             $before = $found === null ? [] : self::said($found);
@@ -112,10 +123,17 @@ final readonly class BookOfCables
     {
         $fitted = $told->fittedTo($control->id);
         $measured = array_values(array_filter($rows, static fn (CableRow $one): bool => $one->control_id === $control->id))[0] ?? null;
-        $isNewer = $fitted !== null && ($measured === null || $measured->measured_on === null || $fitted['on'] > $measured->measured_on);
+        $replaced = $told->replacedOn($control->id);
+        $since = $measured?->measured_on;
+        // Of the cable that was fitted last: the book's, where its number is known; one that was fitted without a number since it was measured nobody measured.
+        $known = $fitted === null || $fitted['on'] !== $replaced ? null : array_values(array_filter($rows, static fn (CableRow $one): bool => $one->number === $fitted['number']))[0] ?? null;
 
-        // What was fitted since, and is not in the book, nobody measured.
-        return $isNewer ? array_values(array_filter($rows, static fn (CableRow $one): bool => $one->number === $fitted['number']))[0] ?? null : $measured;
+        return match (true) {
+            $replaced === null || ($since !== null && $replaced < $since) => $measured,
+            // Of one day, a number that the book knows says more than a cable that was measured in the morning.
+            $replaced === $since => $known ?? $measured,
+            default => $known,
+        };
     }
 
     private static function leftOf(Control $control, ?ControlSummary $summary): ?float

@@ -14,8 +14,11 @@ use VividPull\Core\Log\EntryKind;
 /** On which control a cable of a number was fitted, and where it was tried and refused, as signed jobs of the whole shop tell. */
 final readonly class PartsTold
 {
-    /** @param  array<string, list<array{control: int, tag: string, name: string, key: string, fits: bool, on: string}>>  $told  by number, the latest first */
-    private function __construct(private array $told) {}
+    /**
+     * @param  array<string, list<array{control: int, tag: string, name: string, key: string, fits: bool, on: string}>>  $told  by number, the latest first
+     * @param  array<int, string>  $replaced  the day a cable was last fitted to a control, with a number or without
+     */
+    private function __construct(private array $told, private array $replaced) {}
 
     public static function ofCables(): self
     {
@@ -24,11 +27,14 @@ final readonly class PartsTold
             ->whereIn('control_jobs.id', $jobs)->whereNotNull('control_jobs.closed_at')->orderByDesc('control_jobs.closed_at')
             ->toBase()->get(['control_jobs.id', 'control_jobs.closed_at', 'controls.id as control', 'controls.name', 'controls.key', 'machines.tag']);
         $records = EntryRow::query()->whereIn('job_id', $closed->pluck('id'))->where('kind', EntryKind::Closed->value)->get(['job_id', 'body'])->keyBy('job_id');
-        $told = [];
+        [$told, $replaced] = [[], []];
         foreach ($closed as $one) {
             $record = $records->get($one->id)->body['record'] ?? [];
             $where = ['control' => (int) $one->control, 'tag' => (string) $one->tag, 'name' => (string) $one->name, 'key' => (string) $one->key];
             $on = ShopClock::dayOf(CarbonImmutable::parse($one->closed_at, 'UTC'));
+            if (in_array(Part::Cable->value, $record['parts'] ?? [], true)) {
+                $replaced[$where['control']] ??= $on;
+            }
             foreach (self::inRecord($record) as $part) {
                 if ($part['part'] === Part::Cable) {
                     $told[$part['number']][] = $where + ['fits' => $part['fits'], 'on' => $on];
@@ -36,7 +42,7 @@ final readonly class PartsTold
             }
         }
 
-        return new self($told);
+        return new self($told, $replaced);
     }
 
     /**
@@ -79,6 +85,12 @@ final readonly class PartsTold
         }
 
         return null;
+    }
+
+    /** The day a cable was last fitted to a control, with a number or without; null where none was. */
+    public function replacedOn(int $control): ?string
+    {
+        return $this->replaced[$control] ?? null;
     }
 
     /** @return array{number: string, on: string}|null the number that was fitted to a control last, and the day; null where none was named */

@@ -14,7 +14,8 @@ return new class extends Migration
         Schema::create('known_cables', static function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->json('body');
-            $table->string('number', 60)->nullable()->unique();
+            // To the letter, as it stands on a label.
+            $table->string('number', 60)->collation('utf8mb4_bin')->nullable()->unique();
             $table->string('price', 20)->nullable();
             $table->string('note', 200)->nullable();
             $table->string('measured_by', 60)->nullable();

@@ -34,10 +34,12 @@ final class CablesTest extends TestCase
         $this->put1($id, ['wire_mm' => '3 5/16 in'], $made['etag'])->assertOk()->assertJsonPath('cables.0.wire_mm', 84.1375);
         $this->put1($id, ['wire_mm' => 90], $made['etag'])->assertStatus(412)->assertJsonPath('now.wire_mm', 84.1375);
         $this->put1((string) Str::uuid(), ['name' => 'Another'])->assertConflict()->assertJsonPath('detail', 'The book has number TV-300-7 already: Clutch, Ridge 300.');
+        $this->put1((string) Str::uuid(), ['number' => 'tv-300-7'])->assertOk();
+        $this->deleteJson('/api/cables/'.CableRow::query()->where('number', 'tv-300-7')->value('id'))->assertOk();
         $this->signIn('mirre')->put1($id)->assertForbidden();
         $this->getJson('/api/cables')->assertOk()->assertJsonPath('may_keep', false)->assertJsonCount(1, 'cables');
         $this->signIn('ines')->deleteJson("/api/cables/{$id}")->assertOk()->assertJsonCount(0, 'cables');
-        self::assertSame(['cable added', 'cable changed', 'cable changed', 'cable left out of the book'], Audit::query()->where('action', 'like', 'cable%')->orderBy('id')->pluck('action')->all());
+        self::assertSame(['cable added', 'cable changed', 'cable changed', 'cable added', 'cable left out of the book', 'cable left out of the book'], Audit::query()->where('action', 'like', 'cable%')->orderBy('id')->pluck('action')->all());
     }
 
     /** @return iterable<string, array{array<string, mixed>}> */
@@ -101,6 +103,17 @@ final class CablesTest extends TestCase
         $fitting = $this->getJson('/api/machines/RT-14/controls/clutch/cables')->json();
         self::assertSame('RIGHT-2', $fitting['on']['number'], 'what was fitted last is on it');
         self::assertSame([['WRONG-1', false]], array_map(static fn (array $one): array => [$one['number'], $one['before']], $fitting['cables']));
+    }
+
+    public function test_a_cable_fitted_without_a_number_since_is_one_that_nobody_measured(): void
+    {
+        $control = Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'RT-14'))->where('key', 'clutch')->firstOrFail();
+        $this->signIn('ines')->put1((string) Str::uuid(), ['number' => null, 'control' => $control->id, 'measured_on' => '2020-01-01'])->assertOk();
+        self::assertNotNull($this->getJson('/api/machines/RT-14/controls/clutch/cables')->json('on'));
+        $this->closed(static function (HttpJob $job): void {
+            $job->body('part', ['part' => 'cable'])->assertOk();
+        });
+        self::assertNull($this->getJson('/api/machines/RT-14/controls/clutch/cables')->json('on'));
     }
 
     public function test_the_book_goes_out_as_its_schema_says_and_comes_in_once(): void
