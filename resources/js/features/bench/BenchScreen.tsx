@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type BenchDay, type BenchRow, benchQuery } from '../../api/bench';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
-import { Later } from '../../components/Later';
+import { Later, useFirstInSlices } from '../../components/Later';
 import { Empty, Failure, Loading } from '../../components/States';
 import { CarryOn } from './CarryOn';
 import { DoNotRun } from './DoNotRun';
@@ -23,7 +23,8 @@ const groups = [
 ] as const satisfies readonly { ready: BenchRow['ready']; title: string }[];
 
 export default function BenchScreen() {
-  const { data, error, refetch } = useQuery(benchQuery);
+  const { data: known, error, refetch } = useQuery(benchQuery);
+  const data = useFirstInSlices(known);
   return (
     <Frame>
       {data !== undefined ? (

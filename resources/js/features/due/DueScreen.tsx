@@ -7,7 +7,7 @@ import { keys } from '../../api/keys';
 import { Button } from '../../components/Buttons';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
-import { Later } from '../../components/Later';
+import { Later, useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
@@ -27,7 +27,8 @@ const groups = [
 
 /** Everything that falls due, earliest first, and the way onto the bench. */
 export default function DueScreen() {
-  const { data, error, refetch } = useQuery(dueQuery);
+  const { data: known, error, refetch } = useQuery(dueQuery);
+  const data = useFirstInSlices(known);
   return (
     <Frame>
       {data === undefined ? (

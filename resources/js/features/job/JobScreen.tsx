@@ -5,13 +5,15 @@ import { Problem } from '../../api/client';
 import { type Job, jobQuery } from '../../api/jobs';
 import { LinkButton } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
+import { useFirstInSlices } from '../../components/Later';
 import { Failure, Loading } from '../../components/States';
 import { JobFrame } from './JobFrame';
 import { BenchContext, OutboxStatusContext, useMakeBench } from './useBench';
 
 export default function JobScreen() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useQuery(jobQuery(id));
+  const { data: known, error, refetch } = useQuery(jobQuery(id));
+  const data = useFirstInSlices(known);
   if (data !== undefined) return <OpenJob key={data.id} job={data} />;
   const missing = error instanceof Problem && error.status === 404;
   return (

@@ -6,7 +6,7 @@ import { Problem } from '../../api/client';
 import { type Machine, machineQuery } from '../../api/machines';
 import { LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
-import { Later } from '../../components/Later';
+import { Later, useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
@@ -20,7 +20,8 @@ import { RunAndSpec } from './RunAndSpec';
 
 export default function MachineScreen() {
   const { tag = '' } = useParams();
-  const { data, error, refetch } = useQuery(machineQuery(tag));
+  const { data: known, error, refetch } = useQuery(machineQuery(tag));
+  const data = useFirstInSlices(known);
   const missing = error instanceof Problem && error.status === 404;
   return (
     <Frame>

@@ -4,7 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
 import { Button, Choice, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
-import { useGrowing } from '../../components/Later';
+import { useFirstInSlices, useGrowing } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
@@ -23,7 +23,8 @@ const FIRST = 10;
 /** The yard, a machine a row, with how each of its controls stands. */
 export default function MachinesScreen() {
   const [retired, setRetired] = useState(false);
-  const { data, error, refetch } = useQuery(yardQuery(retired));
+  const { data: known, error, refetch } = useQuery(yardQuery(retired));
+  const data = useFirstInSlices(known);
   return (
     <Frame>
       {data !== undefined ? (

@@ -7,6 +7,7 @@ import { keys } from '../../api/keys';
 import { adoptSpec, checkSpec, discardSpec, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
+import { useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
@@ -35,7 +36,8 @@ import {
 
 export default function SpecScreen() {
   const id = Number(useParams().id ?? 0);
-  const { data, error, refetch } = useQuery(specQuery(id));
+  const { data: known, error, refetch } = useQuery(specQuery(id));
+  const data = useFirstInSlices(known);
   const missing = error instanceof Problem && error.status === 404;
   return (
     <Frame>
