@@ -27,17 +27,18 @@ final readonly class LeadsDay
     /** Hours after which a job that is still open is asked about. */
     private const LEFT_OPEN = 24;
 
-    private function __construct(private User $lead, private CarbonImmutable $now) {}
+    /** @param  bool  $alone  whether one person works alone here */
+    private function __construct(private User $lead, private CarbonImmutable $now, private bool $alone) {}
 
     /** @return list<array{key: string, title: string, rows: list<array{title: string, says: string, to: string}>, more: int}> groups that have something */
     public static function of(User $lead, CarbonImmutable $now): array
     {
-        $self = new self($lead, $now);
+        $self = new self($lead, $now, SpecUse::worksAlone());
 
         return array_values(array_filter([
             self::group('tagged', 'Do not run: a lead lifts the tag', $self->tagged()),
             self::group('reported', 'Reported, and not answered', $self->reported()),
-            self::group('drafts', SpecUse::worksAlone() ? 'Specs with something still empty' : 'Specs that wait for a second person', $self->drafts()),
+            self::group('drafts', $self->alone ? 'Specs with something still empty' : 'Specs that wait for a second person', $self->drafts()),
             self::group('checked', 'Specs checked, and not in force', $self->checked()),
             self::group('overdue', 'Instruments past their calibration', $self->overdue()),
             self::group('open', 'Jobs open since yesterday or longer', $self->leftOpen()),
@@ -71,9 +72,7 @@ final readonly class LeadsDay
     /** @return Collection<int, array{title: string, says: string, to: string}> */
     private function drafts(): Collection
     {
-        $alone = SpecUse::worksAlone();
-
-        return self::newest(SpecVersion::query()->whereNull('checked_at'))->filter(static fn (SpecVersion $one): bool => ! SpecUse::judges($one, $alone))->map(fn (SpecVersion $one): array => self::row("{$one->model}, {$one->name}", match (true) {
+        return self::newest(SpecVersion::query()->whereNull('checked_at'))->filter(fn (SpecVersion $one): bool => ! SpecUse::judges($one, $this->alone))->map(fn (SpecVersion $one): array => self::row("{$one->model}, {$one->name}", match (true) {
             $one->missing() !== [] => 'Still empty: '.implode('; ', array_slice($one->missing(), 0, 2)),
             $one->entered_by_id === $this->lead->id => 'Yours: somebody else checks it',
             default => 'Entered by '.($one->enteredBy->name ?? 'nobody named').', and whole',

@@ -15,8 +15,8 @@ import { capital } from '../../lib/capital';
 import { isNoSize, quantity } from '../../lib/figures';
 import { nowWithOffset } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
-import { SideBySide } from '../job/beside/MatchPanel';
 import { inTheForm } from '../specs/words';
+import { SideBySide } from './MatchSays';
 
 type Draft = {
   name: string;

@@ -10,9 +10,9 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Empty, Failure, Loading } from '../../components/States';
 import { lengthText, lengthUnit } from '../../lib/figures';
-import { matchLooks } from '../job/beside/MatchPanel';
 import { CableDialog } from './CableDialog';
 import { CableRow, cableSays } from './CableRow';
+import { Lands, MatchChip } from './MatchSays';
 
 /** Which known cable fits a control, before anything is ordered. */
 export default function FittingScreen() {
@@ -124,31 +124,21 @@ const Whole = ({ tag, control, fitting }: WholeProps) => {
   );
 };
 
-const Verdict = ({ cable }: { cable: FittingCable }) => {
-  const { mark, tone } = matchLooks[cable.verdict];
-  return (
-    <Box marginTop="2" data-fits={cable.verdict}>
-      <Flex gap="2" flexWrap="wrap">
-        {cable.before === false && (
-          <Chip tone="stop">
-            <Mark kind="wrong" onDark />
-            Refused here before
-          </Chip>
-        )}
-        <Chip tone={tone}>
-          <Mark kind={mark} onDark={tone === 'stop'} />
-          {cable.label}
+const Verdict = ({ cable }: { cable: FittingCable }) => (
+  <Box marginTop="2" data-fits={cable.verdict}>
+    <Flex gap="2" flexWrap="wrap">
+      {cable.before === false && (
+        <Chip tone="stop">
+          <Mark kind="wrong" onDark />
+          Refused here before
         </Chip>
-        {cable.before === true && <Chip tone="inside">Fitted here before</Chip>}
-      </Flex>
-      <Box lineHeight="snug" marginTop="1">
-        {cable.sentence}
-      </Box>
-      {cable.lands.length > 0 && cable.verdict !== 'does_not_fit' && (
-        <Box textStyle="small">
-          Adjusters would land: {cable.lands.map((one) => `${one.name} ${one.say}`).join('; ')}
-        </Box>
       )}
+      <MatchChip match={cable} />
+      {cable.before === true && <Chip tone="inside">Fitted here before</Chip>}
+    </Flex>
+    <Box lineHeight="snug" marginTop="1">
+      {cable.sentence}
     </Box>
-  );
-};
+    <Lands match={cable} />
+  </Box>
+);

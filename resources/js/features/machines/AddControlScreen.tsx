@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { keys } from '../../api/keys';
 import { addControl, type Machine, machineQuery } from '../../api/machines';
-import { type SpecBrief, specsQuery } from '../../api/specs';
+import type { SpecBrief } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
@@ -13,6 +13,7 @@ import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { NewSpec } from '../specs/SpecEditScreen';
 import { Standing } from '../specs/SpecsScreen';
+import { useLacking } from './useLacking';
 
 /** Another control for a machine: from the library, or entered now with its spec and its run. */
 export default function AddControlScreen() {
@@ -73,14 +74,6 @@ const Whole = ({ machine }: { machine: Machine }) => {
     </>
   );
 };
-
-/** What the library has for the model of a machine that has none of it; undefined until that is known. */
-export function useLacking(machine: Machine, wanted = true): SpecBrief[] | undefined {
-  const { data } = useQuery({ ...specsQuery(machine.name, 1), enabled: wanted });
-  return data?.specs.filter(
-    (spec) => spec.model === machine.name && !machine.controls.some((one) => one.key === spec.control),
-  );
-}
 
 const FromLibrary = ({ machine, lacking }: { machine: Machine; lacking: SpecBrief[] }) => {
   const person = useSignedIn();

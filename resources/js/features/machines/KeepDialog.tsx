@@ -1,14 +1,14 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { keys } from '../../api/keys';
 import { addControl, changeMachine, type Machine, machineQuery, retireMachine } from '../../api/machines';
-import { specsQuery } from '../../api/specs';
 import { Button } from '../../components/Buttons';
 import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Entry } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
+import { useLacking } from './useLacking';
 
 /** What a lead keeps about a machine: its tag and place, its controls, whether it is in use. */
 export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
@@ -41,10 +41,7 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
     onError,
   });
   const add = useMutation({ mutationFn: (spec: number) => addControl(machine.tag, spec), ...done });
-  const { data: library } = useQuery(specsQuery(machine.name, 1));
-  const missing = (library?.specs ?? []).filter(
-    (spec) => spec.model === machine.name && !spec.draft && !machine.controls.some((one) => one.key === spec.control),
-  );
+  const missing = (useLacking(machine) ?? []).filter((spec) => !spec.draft);
   const error = change.error ?? retire.error ?? add.error;
   const typed = [
     { name: 'tag', label: 'Tag', mine: row.tag },

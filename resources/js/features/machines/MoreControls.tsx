@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Machine } from '../../api/machines';
 import { LinkButton, Sheet } from '../../components/Buttons';
 import { useSignedIn } from '../../lib/signedIn';
-import { useLacking } from './AddControlScreen';
+import { useLacking } from './useLacking';
 
 /** The way to another control, and what of the library waits for somebody before it hangs here. */
 export const MoreControls = ({ machine }: { machine: Machine }) => {

@@ -7,7 +7,7 @@ import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { Pick } from '../../../components/Entry';
 import { isNoSize, lengthTyped, lengthUnit, quantity } from '../../../lib/figures';
-import { SideBySide } from '../beside/MatchPanel';
+import { SideBySide } from '../../cables/MatchSays';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
 

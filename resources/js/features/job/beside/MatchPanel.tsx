@@ -1,43 +1,15 @@
-import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CableMatch } from '../../../api/beside';
 import { modelPartsQuery } from '../../../api/jobs';
-import { Button, Chip, Field, FieldLabel, LinkButton, Sheet } from '../../../components/Buttons';
-import { Mark, type MarkKind } from '../../../components/Marks';
+import { Button, Field, FieldLabel, LinkButton, Sheet } from '../../../components/Buttons';
+import { Mark } from '../../../components/Marks';
 import { lengthText, lengthUnit } from '../../../lib/figures';
 import { day } from '../../../lib/time';
-import { paint } from '../../../theme/paint';
+import { Lands, MatchChip } from '../../cables/MatchSays';
 import { useBench } from '../useBench';
 import { Pictures } from './Pictures';
-
-/** Two cables laid side by side: the wire that shows is what is compared. */
-export const SideBySide = () => (
-  <chakra.svg viewBox="0 0 260 74" width="100%" aria-hidden="true" bg="well" borderRadius="md">
-    {[18, 54].map((y, n) => (
-      <g key={y}>
-        <rect x="14" y={y - 7} width="12" height="14" rx="3" fill={paint['steel.mid']} />
-        <path d={`M26 ${y}H${n === 0 ? 176 : 170}`} stroke={paint['graphite.ink']} strokeWidth="11" />
-        <path d={`M${n === 0 ? 176 : 170} ${y}H238`} stroke={paint.action} strokeWidth="3" />
-        <circle cx="240" cy={y} r="6" fill={paint.ink} />
-        <path
-          d={`M${n === 0 ? 176 : 170} ${y + 10}V${y + 16}M238 ${y + 10}V${y + 16}M${n === 0 ? 176 : 170} ${y + 13}H238`}
-          stroke={paint.action}
-          strokeWidth="2"
-        />
-      </g>
-    ))}
-    <path d="M26 4V70" stroke={paint.soft} strokeDasharray="3 4" />
-  </chakra.svg>
-);
-
-/** How a match is marked. */
-export const matchLooks = {
-  fits: { mark: 'inside', tone: 'inside' },
-  at_its_end: { mark: 'found', tone: 'outside' },
-  does_not_fit: { mark: 'wrong', tone: 'stop' },
-  cannot_tell: { mark: 'cant_tell', tone: 'cantTell' },
-} as const satisfies Record<CableMatch['verdict'], { mark: MarkKind; tone: string }>;
 
 /** How the new cable would land, drawn from slack with the adjusters in to where they would stand. */
 export const MatchPanel = () => {
@@ -114,29 +86,19 @@ const OnThisModel = () => {
   );
 };
 
-const Match = ({ match }: { match: CableMatch }) => {
-  const { mark, tone } = matchLooks[match.verdict];
-  return (
-    <Box marginTop="2">
-      <Chip tone={tone} data-match={match.verdict}>
-        <Mark kind={mark} onDark={tone === 'stop'} />
-        {match.label}
-      </Chip>
-      <Box marginTop="2" lineHeight="snug">
-        {match.sentence}
-      </Box>
-      {match.take_up_mm !== null && match.reserve_mm !== null && match.verdict !== 'does_not_fit' && (
-        <TakeUp match={match} />
-      )}
-      {match.lands.length > 0 && match.verdict !== 'does_not_fit' && (
-        <Box textStyle="small">
-          Adjusters would land: {match.lands.map((one) => `${one.name} ${one.say}`).join('; ')}
-        </Box>
-      )}
-      {match.verdict === 'does_not_fit' && <NotThisOne />}
+const Match = ({ match }: { match: CableMatch }) => (
+  <Box marginTop="2" data-match={match.verdict}>
+    <MatchChip match={match} />
+    <Box marginTop="2" lineHeight="snug">
+      {match.sentence}
     </Box>
-  );
-};
+    {match.take_up_mm !== null && match.reserve_mm !== null && match.verdict !== 'does_not_fit' && (
+      <TakeUp match={match} />
+    )}
+    <Lands match={match} />
+    {match.verdict === 'does_not_fit' && <NotThisOne />}
+  </Box>
+);
 
 /** Take-up used and left, as one bar. */
 const TakeUp = ({ match }: { match: CableMatch }) => {
