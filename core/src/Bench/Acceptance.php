@@ -50,6 +50,7 @@ use VividPull\Core\Log\Entry\ReplacementStep;
 use VividPull\Core\Log\Entry\SoakBegun;
 use VividPull\Core\Log\Entry\Tagged;
 use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Entry\Untagged;
 use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\Finding;
@@ -88,6 +89,7 @@ final readonly class Acceptance
             $entry instanceof ReadEnough => self::enough($state, $entry),
             $entry instanceof OutcomeSeen => self::outcome($state, $entry),
             $entry instanceof MeasureTaken => self::measure($state, $entry),
+            $entry instanceof TraceTaken => self::trace($state, $entry),
             $entry instanceof ReplacementStep => ReplacingOrder::step($state, $entry),
             $entry instanceof CablesCompared => ReplacingOrder::compared($state),
             $entry instanceof AdjusterFitted => self::adjusterFitted($state, $entry),
@@ -237,6 +239,13 @@ final readonly class Acceptance
             .implode(', ', array_map(static fn (OutcomeSetting $one): string => $one->key, $table->settings)).'.');
         if (! isset($setting->sees[$seen->saw])) {
             throw Refused::because(Quoted::text($seen->saw)." is not something to be seen at {$setting->label}. Say ".implode(' or ', array_keys($setting->sees)).'.');
+        }
+    }
+
+    private static function trace(BenchState $state, TraceTaken $taken): void
+    {
+        if (Families::of($state->spec->family)->workingEnd() === null) {
+            throw Refused::because('A curve of the pull tells nothing of this control.');
         }
     }
 

@@ -10,6 +10,10 @@ use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Spec\PullFigure;
+use VividPull\Core\Trace\Reached;
+use VividPull\Core\Trace\TraceFindings;
+use VividPull\Core\Trace\TraceSummary;
 
 /**
  * What a job on the control has told already, as evidence of its own: nothing on file is asked again. A look is the same look wherever it is
@@ -17,6 +21,11 @@ use VividPull\Core\Procedure\Proof;
  */
 final readonly class JobEvidence
 {
+    /** Of a hundred wrong splines a curve finds so many, and of a hundred right ones it suspects so many (`docs/trials.md`). */
+    private const FOUND = 0.95;
+
+    private const FALSELY = 0.02;
+
     private function __construct(private BenchState $state) {}
 
     public static function of(BenchState $state, Knowledge $knowledge): Evidence
@@ -25,6 +34,7 @@ final readonly class JobEvidence
         $job = new self($state);
         foreach ($knowledge->checks as $check) {
             $seen = $job->seen($check);
+            $seen = $seen === [] ? $job->traced($check) : $seen;
             $evidence = $seen === [] ? $evidence : $evidence->likely($check->key, $seen);
         }
 
@@ -42,6 +52,40 @@ final readonly class JobEvidence
             'proof' => $this->proof($check, $key),
             'thread' => $this->thread(),
             'measure' => $this->measure($check, $key),
+            default => [],
+        };
+    }
+
+    /**
+     * What a pull kept as a curve says, since the last move: found and falsely found as often as on levers with known breaks.
+     *
+     * @return array<string, float>
+     */
+    private function traced(Check $check): array
+    {
+        $last = $this->state->facts->observations->curveSince($this->state->facts->readings->movedAt);
+
+        return match (true) {
+            $last === null => [],
+            isset($check->finds['return_only']) => match ($last->told->reached) {
+                Reached::ReturnOnly => ['return_only' => self::FOUND, Check::RIGHT => self::FALSELY],
+                Reached::Yes => [Check::RIGHT => self::FOUND, 'return_only' => self::FALSELY],
+                Reached::CannotTell => [],
+            },
+            $check->key === 'drag' => $this->dragged($last->told),
+            default => [],
+        };
+    }
+
+    /** @return array<string, float> a wire that catches, or loses more than a new one; how surely a curve tells of it is ours */
+    private function dragged(TraceSummary $told): array
+    {
+        $fresh = $this->state->spec->other(PullFigure::class)?->fresh;
+        $isDry = $told->efficiency !== null && $fresh !== null && $told->efficiency < $fresh->efficiency() - TraceFindings::DRAG;
+
+        return match (true) {
+            $told->snags > 0, $isDry => ['stiff' => 0.9, Check::RIGHT => 0.1],
+            $told->efficiency !== null && $fresh !== null => ['stiff' => 0.2, Check::RIGHT => 0.8],
             default => [],
         };
     }

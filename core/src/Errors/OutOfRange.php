@@ -34,6 +34,12 @@ final class OutOfRange extends DomainException implements CoreError
         return new self("A band edge of {$edge} mm is below zero, and free play never is.");
     }
 
+    /** @param  string  $why  what is wrong with a trace of a pull, as a sentence */
+    public static function trace(string $why): self
+    {
+        return new self($why);
+    }
+
     public static function positive(string $what, float $value): self
     {
         return new self("{$what} must be above zero, and {$value} is not.");

@@ -9,6 +9,7 @@ use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Entry\ReadEnough;
+use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\RidersWish;
@@ -46,5 +47,15 @@ final readonly class Observations
         public ?RidersWish $wish = null,
         /** @var list<Symptom> what was said to feel wrong, before the job and since, each once */
         public array $symptoms = [],
+        /** @var list<SeenTrace> pulls that were kept as curves */
+        public array $traces = [],
     ) {}
+
+    /** The last pull kept as a curve at this setting or since. */
+    public function curveSince(int $setting): ?TraceTaken
+    {
+        $now = array_filter($this->traces, static fn (SeenTrace $one): bool => $one->setting >= $setting);
+
+        return array_pop($now)?->entry;
+    }
 }

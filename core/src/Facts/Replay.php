@@ -41,6 +41,7 @@ use VividPull\Core\Log\Entry\ReplacementStep;
 use VividPull\Core\Log\Entry\SoakBegun;
 use VividPull\Core\Log\Entry\Tagged;
 use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Entry\Untagged;
 use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\Finding;
@@ -163,6 +164,9 @@ final class Replay
     /** @var list<SeenMeasure> */
     private array $measures = [];
 
+    /** @var list<SeenTrace> */
+    private array $traces = [];
+
     /** @var list<TriedProof> */
     private array $tried = [];
 
@@ -242,6 +246,7 @@ final class Replay
             $entry instanceof Checked => $this->check($entry),
             $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->series),
             $entry instanceof MeasureTaken => $this->measures[] = new SeenMeasure($entry, count($this->moves), $this->setting),
+            $entry instanceof TraceTaken => $this->traces[] = new SeenTrace($entry, $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
             $entry instanceof PhotoTaken => $this->photos[] = $entry,
             $entry instanceof SoakBegun => $this->soaking = $entry->stamp->at,
@@ -590,7 +595,7 @@ final class Replay
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,
-            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR))),
+            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),
             $second,
         );
     }

@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\TimeLimit;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * The operator-presence bail of a walking mower. Closed: brake fully off the flywheel, stop contact fully open. Released: brake on, engine
@@ -148,6 +149,11 @@ final readonly class Bail extends CommonFamily
             JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::BrakeBand;
     }
 
     /** The blade stops within 3.0 s of letting go (16 CFR 1205.5(a)(1), walk-behind rotary mowers in the US). */

@@ -18,6 +18,7 @@ use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A brake worked by a cable, or any other pull that must let go fully and hold before the end of its travel. Not holding: do not run.
@@ -130,6 +131,11 @@ final readonly class BrakePull extends CommonFamily
             Drift::GrowsPlay => WearCause::LiningAndStretch,
             Drift::ShrinksPlay => WearCause::Tightening,
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::BrakeBand;
     }
 
     /** The trade has no figure: no drag released, holds before the end of the lever. */

@@ -25,6 +25,7 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A multi-plate clutch worked by a hand lever. Too tight and it slips and burns; too loose and it drags and creeps.
@@ -205,6 +206,11 @@ final readonly class ClutchLever extends CommonFamily
             Drift::GrowsPlay => WearCause::SelfLoosening,
             Drift::ShrinksPlay => WearCause::Plates,
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::ClutchSprings;
     }
 
     /** 3 to 5 mm at the lever, cold (common practice, no source). */

@@ -21,6 +21,7 @@ use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\TableDrawing;
+use VividPull\Core\Trace\WorkingEnd;
 
 /** What holds of most controls. A family says only what is particular to it. */
 abstract readonly class CommonFamily implements Family
@@ -73,6 +74,11 @@ abstract readonly class CommonFamily implements Family
     public function replacing(): array
     {
         return Replacement::usual();
+    }
+
+    public function workingEnd(): ?WorkingEnd
+    {
+        return null;
     }
 
     public function drawing(): TableDrawing

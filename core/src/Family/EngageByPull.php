@@ -11,6 +11,7 @@ use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A walking tractor's drive that clamps as its handle is pushed down. Wear and stretch both make it looser: it slips under load.
@@ -43,6 +44,11 @@ final readonly class EngageByPull extends DriveClutch
             Drift::GrowsPlay => WearCause::LiningAndStretch,
             Drift::ShrinksPlay => WearCause::Tightening,
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::Belt;
     }
 
     /** Motion within about 1 in of handle travel, and always some slack (common practice, no source). */

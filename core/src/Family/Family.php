@@ -18,6 +18,7 @@ use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecFamily;
 use VividPull\Core\Spec\TableDrawing;
+use VividPull\Core\Trace\WorkingEnd;
 
 /** One family of controls: what is particular to it, declared. Nothing in here computes. */
 interface Family extends SpecFamily
@@ -58,6 +59,9 @@ interface Family extends SpecFamily
 
     /** Whether a new machine is looked at again after its first uses, since its belt and cable bed in. */
     public function bedsIn(): bool;
+
+    /** What its cable works against, where a curve of the pull tells something of it; null where it does not. */
+    public function workingEnd(): ?WorkingEnd;
 
     /** As what its settings are drawn, where it is set by what it does. */
     public function drawing(): TableDrawing;

@@ -25,6 +25,7 @@ use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\Stands;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A cable whose Z-bend sits in one of several holes, on the auger or drive of a snow thrower. The hole is noted before anything comes apart.
@@ -152,6 +153,11 @@ final readonly class HookControl extends CommonFamily
     public function tryingCaution(): string
     {
         return 'Belt cover on. '.self::RUNNING;
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::Belt;
     }
 
     /** The trade has no figure: nothing turns released, full drive pulled. */

@@ -14,6 +14,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A clutch worked by fluid. There is no cable and no cable play; what is wrong with it is put right by the maker's fluid procedure.
@@ -98,6 +99,11 @@ final readonly class HydraulicClutch extends CommonFamily
             JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::ClutchSprings;
     }
 
     /** Nothing is set: no cable. */

@@ -12,6 +12,7 @@ use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Trace\WorkingEnd;
 
 /** Any other cable that is pulled by hand, with play between two edges. */
 final readonly class OtherControl extends CommonFamily
@@ -44,6 +45,11 @@ final readonly class OtherControl extends CommonFamily
             new Gate(GateKey::WireSound, 'Inner wire sound', 'The wire is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it works with the control released.'),
         ];
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::Linkage;
     }
 
     /** No figure of its own. */

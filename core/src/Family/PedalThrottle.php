@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A throttle worked by a pedal through a governor, on utility and golf carts: a primary cable from the pedal to the governor arm, a secondary
@@ -144,6 +145,11 @@ final readonly class PedalThrottle extends CommonFamily
             JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::ThrottleSpring;
     }
 
     /** The trade has no figure for the pedal. */

@@ -15,6 +15,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A walking tractor's drive that lets go as its handle is pulled. Wear makes it tighter: slacken it, or it burns.
@@ -81,6 +82,11 @@ final readonly class ReleaseByPull extends DriveClutch
             Drift::GrowsPlay => WearCause::Stretch,
             Drift::ShrinksPlay => WearCause::Lining,
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::Linkage;
     }
 
     /** It has a least play, which wear takes away; the trade has no figure for it. */

@@ -25,6 +25,7 @@ use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\Stands;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A mower's drive set by sliding a toothed conduit in its clamp, a rung at a time. Often no figure exists: the target is what it does.
@@ -160,6 +161,11 @@ final readonly class SlidingDrive extends CommonFamily
             Drift::GrowsPlay => WearCause::Belt,
             Drift::ShrinksPlay => WearCause::Tightening,
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::Belt;
     }
 
     /** No figure: it drives when pushed, and stands when let go. */

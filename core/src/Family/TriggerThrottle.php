@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A throttle worked by a trigger, on trimmers and pole saws. Full trigger is wide open; released it is fully closed with a little
@@ -140,6 +141,11 @@ final readonly class TriggerThrottle extends CommonFamily
             JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::ThrottleSpring;
     }
 
     /** A little slack, 1/16 in or less at the barrel (common practice, no source). */

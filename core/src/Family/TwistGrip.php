@@ -25,6 +25,7 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Trace\WorkingEnd;
 
 /**
  * A throttle worked by a twist grip. It must snap shut by itself wherever the bars stand; too much play is dangerous
@@ -151,6 +152,11 @@ final readonly class TwistGrip extends CommonFamily
             JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed.'],
             default => parent::cautions($stage),
         };
+    }
+
+    public function workingEnd(): WorkingEnd
+    {
+        return WorkingEnd::ThrottleSpring;
     }
 
     /** 2 to 6 mm of arc at the flange (common practice, no source). */

@@ -18,6 +18,7 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Trace\Reached;
 
 /**
  * The hard gates of a family. All passed: it may be fit for use. Any failed: only a tag ends the job. Any unknown: it
@@ -39,14 +40,15 @@ final readonly class Gates
         $pack = PackState::of($spec, $facts);
         $here = array_values(array_filter($family->gates(), static fn (Gate $gate): bool => match ($gate->key) {
             GateKey::PackSound => $pack !== null && self::isPackSeen($pack, $facts),
-            GateKey::SpringsReached => array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [],
+            GateKey::SpringsReached => self::curve($facts) === Reached::ReturnOnly || array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [],
             default => true,
         }));
 
         return array_map(static fn (Gate $gate): GateState => match ($gate->key) {
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
-            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases, GateKey::ArmFree, GateKey::SpringsReached => self::proved($family->proofs($run), $gate, $facts),
+            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases, GateKey::ArmFree => self::proved($family->proofs($run), $gate, $facts),
+            GateKey::SpringsReached => self::springsReached($family, $run, $gate, $facts),
             GateKey::PackSound => self::pack($gate, $pack, $facts),
             GateKey::BladeStops, GateKey::SpeedGoverned => self::measured($gate, $measures),
         }, $here);
@@ -92,6 +94,26 @@ final readonly class Gates
         }
 
         return new GateState($gate, GateStatus::Passed, $gate->title);
+    }
+
+    /** What a hand feels and what a curve of the pull shows have to agree; a curve alone is enough to fail it. */
+    private static function springsReached(Family $family, Run $run, Gate $gate, Facts $facts): GateState
+    {
+        $byHand = self::proved($family->proofs($run), $gate, $facts);
+        $asksHand = array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [];
+        if (self::curve($facts) !== Reached::ReturnOnly || $byHand->status === GateStatus::Failed) {
+            return $byHand;
+        }
+
+        return $asksHand && $byHand->status === GateStatus::Passed
+            ? new GateState($gate, GateStatus::Unknown, 'A hand felt the clutch springs, and the curve of the pull shows none. Pull it once more, as far as it goes.')
+            : new GateState($gate, GateStatus::Failed, 'The curve of the pull never gets heavier than a return spring. Put the arm right, then pull it again.');
+    }
+
+    /** What the last pull kept as a curve says of the springs, since the last move. */
+    private static function curve(Facts $facts): ?Reached
+    {
+        return $facts->observations->curveSince($facts->readings->movedAt)?->told->reached;
     }
 
     /** A pack that was not opened says nothing, and so there is nothing to pass. */

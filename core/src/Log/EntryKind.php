@@ -21,6 +21,7 @@ enum EntryKind: string
     case Enough = 'enough';
     case Outcome = 'outcome';
     case Measure = 'measure';
+    case Trace = 'trace';
     case Move = 'move';
     case Step = 'step';
     case Part = 'part';

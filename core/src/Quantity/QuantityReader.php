@@ -8,7 +8,7 @@ namespace VividPull\Core\Quantity;
  * Reads a quantity as people write it: `4`, `4.2mm`, `4,2`, `3/32`, `1 1/16 in`, `1-1/16"`, `⅛`, `half inch`, `62 thou`, `nickel`, `2.2 ft-lb`.
  *
  * A bare number is in the default unit; a bare fraction is inches, and the answer says so; a comma is a decimal mark.
- * `3 to 4` is kept as its middle. Only what was written coarser than it was read widens it: a range by its width, an unreduced fraction
+ * `3 to 4` is kept as its middle, and `9.6 ± 0.3` as 9.6. Only what was written coarser than it was read widens it: a range by its width, an unreduced fraction
  * (`4/8`) by its parts, and `about` by the step it was written in.
  */
 final readonly class QuantityReader
@@ -21,6 +21,9 @@ final readonly class QuantityReader
 
     /** A dash joins two sizes only where a mixed number is not meant: `3-4 mm`, but `1-1/16`. */
     private const RANGE = '/^(?<from>'.self::NUMBER.')\s*(?<unit_from>[^\d\s\-]*)\s*(?:to|till|-|…|\.\.\.?)\s*(?<to>'.self::NUMBER.')\s*(?<unit>.*)$/su';
+
+    /** `9.6 ± 0.3 mm`: a size and how far it may be off either way. */
+    private const EITHER_WAY = '/^(?<number>'.self::NUMBER.')\s*(?:±|\+\s*\/?\s*-)\s*(?<off>'.self::NUMBER.')\s*(?<unit>.*)$/su';
 
     private function __construct(private Unit $default) {}
 
@@ -45,6 +48,9 @@ final readonly class QuantityReader
         if (preg_match('/^[+\-]/', $plain) === 1) {
             throw NotUnderstood::line('Read '.$entered.', but a measured size has no sign. Type it without the sign.');
         }
+        if (preg_match(self::EITHER_WAY, $plain, $part) === 1) {
+            return $this->eitherWay($entered, $part['number'], $part['off'], trim($part['unit']));
+        }
         if (preg_match(self::RANGE, $plain, $part) === 1) {
             return $this->range($entered, $part['from'], $part['to'], trim($part['unit_from']), trim($part['unit']));
         }
@@ -55,6 +61,17 @@ final readonly class QuantityReader
         [$unit, $assumed] = $this->unit($number, trim($part['unit']), $part['number']);
 
         return ReadQuantity::measured($entered, $number, $unit, self::coarseness($number, $written->isRough) * $unit->factor(), $assumed);
+    }
+
+    private function eitherWay(string $entered, string $said, string $off, string $unitSaid): ReadQuantity
+    {
+        $half = Fraction::fromText($off)->toFloat();
+        [$unit, $assumed] = $this->unit(Fraction::fromText($said), $unitSaid, $said);
+        if ($half <= 0.0) {
+            throw NotUnderstood::line("Read {$entered} as a size and how far it may be off, and that is never nothing. Type the size alone.");
+        }
+
+        return ReadQuantity::middle($entered, Fraction::fromText($said), $unit, 2.0 * $half * $unit->factor(), ($assumed === null ? '' : "{$assumed} ")."Kept as {$said}, known to {$off} either way.");
     }
 
     /** `3 to 4`: its middle, known to half its width either way. */

@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\MeasuresHere;
 use VividPull\Core\Cable\Cable;
+use VividPull\Core\Facts\SeenTrace;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Judging\PackState;
@@ -66,6 +67,8 @@ final readonly class BesideCodec
             'cables' => array_map(static fn (Cable $one): array => ['key' => $one->id, 'label' => $one->name], $this->state->run->cables),
             'replacing' => $this->replacing(),
             'photos' => array_map(static fn (PhotoTaken $one): array => ['id' => $one->photo, 'of' => $one->of, 'by' => $one->stamp->by->name, 'at' => $one->stamp->at], $seen->photos),
+            'traces' => array_map(static fn (SeenTrace $one): array => ['entry' => $one->entry->stamp->id, 'by' => $one->entry->stamp->by->name, 'at' => $one->entry->stamp->at, ...TraceCodec::body($one->entry)], $seen->traces),
+            'can_trace' => $family->workingEnd() !== null,
             'refused' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->label(), 'number' => $one->number], $seen->refused),
         ];
     }

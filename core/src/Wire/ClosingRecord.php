@@ -9,6 +9,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Carryover;
 use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Facts\SeenTrace;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Judging\PackState;
@@ -45,6 +46,7 @@ final readonly class ClosingRecord
             'outcomes' => $state->judgement->table === null ? null : ['found' => (object) $state->judgement->table->found, 'left' => (object) $state->judgement->table->now],
             'pull' => PullState::of($state->spec, $state->facts)?->sentence,
             'pack' => self::pack($state),
+            ...self::traces($state),
             'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $state->facts->observations->putRight),
             'did_not_fit' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->value, 'number' => $one->number], $state->facts->observations->refused),
             'fitted_parts' => array_values(array_map(static fn (PartFitted $one): array => ['part' => $one->part->value, 'number' => $one->remark],
@@ -58,6 +60,14 @@ final readonly class ClosingRecord
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
         ];
+    }
+
+    /** @return array<string, mixed> pulls kept as curves; nothing where there are none */
+    private static function traces(BenchState $state): array
+    {
+        $traces = array_map(static fn (SeenTrace $one): array => TraceCodec::body($one->entry), $state->facts->observations->traces);
+
+        return $traces === [] ? [] : ['traces' => $traces];
     }
 
     /** @return list<array<string, mixed>> where each adjuster was found and left, and what it took up */

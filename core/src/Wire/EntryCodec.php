@@ -126,6 +126,7 @@ final class EntryCodec
             EntryKind::Enough => new ReadEnough($stamp, $body->object(['point', 'pose'])->at('point')->enum(ReadingPoint::class), $body->at('pose')->enum(Pose::class)),
             EntryKind::Outcome => new OutcomeSeen($stamp, $body->object(['setting', 'saw'])->at('setting')->string(40), $body->at('saw')->string(40)),
             EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of', 'at_mm']), $stamp),
+            EntryKind::Trace => TraceCodec::entry($body, $stamp),
             EntryKind::PutRight => new PutRight($stamp, $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class), $body->optionalString('remark', 300)),
             EntryKind::PartRefused => new PartRefused($stamp, $body->object(['part', 'number'])->at('part')->enum(Part::class), $body->at('number')->string(60)),
             EntryKind::Photo => new PhotoTaken($stamp, $body->object(['photo', 'of'])->at('photo')->string(40), $body->at('of')->string(60)),

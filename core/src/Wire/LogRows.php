@@ -42,6 +42,7 @@ use VividPull\Core\Log\Entry\ReplacementStep;
 use VividPull\Core\Log\Entry\SoakBegun;
 use VividPull\Core\Log\Entry\Tagged;
 use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Entry\Untagged;
 use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Procedure\Guide;
@@ -163,6 +164,7 @@ final readonly class LogRows
             $entry instanceof PolicyChosen => $entry->say(),
             $entry instanceof OutcomeSeen => $this->outcome($entry),
             $entry instanceof MeasureTaken => $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '.$entry->entered.(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : ''),
+            $entry instanceof TraceTaken => self::trace($entry),
             $entry instanceof PutRight => $entry->cure->label().($entry->remark === null ? '' : ": {$entry->remark}"),
             $entry instanceof SoakBegun => 'New friction plates laid in oil',
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
@@ -285,5 +287,13 @@ final readonly class LogRows
         }
 
         return $check->key;
+    }
+
+    private static function trace(TraceTaken $taken): string
+    {
+        $play = $taken->told->playMm === null ? '' : ', free play ends at '.Figure::length($taken->told->playMm);
+        $lost = $taken->told->efficiency === null ? '' : ', '.(int) round(100 * (1.0 - $taken->told->efficiency)).' % lost to friction';
+
+        return "Pull as a curve, {$taken->points} points{$play}{$lost}";
     }
 }

@@ -14,9 +14,11 @@ use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobAnswer;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\OwnWords;
+use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
@@ -52,6 +54,54 @@ final class JobEvidenceTest extends TestCase
         }
 
         self::assertSame(['bent' => 1.0, 'weak_spring' => 1.0], self::of($job->line('fault'))->seen['arm']);
+    }
+
+    public function test_a_pull_kept_as_a_curve_is_evidence_until_something_is_moved(): void
+    {
+        $job = TestJob::clutch()->ready()->read(15.0, 15.0, 15.0)->entry('trace', self::trace('return_only', 0));
+
+        self::assertSame(['return_only' => 0.95, Check::RIGHT => 0.02], self::of($job)->seen['springs_felt']);
+        self::assertSame([], self::of($job)->seen['drag'] ?? []);
+        self::assertSame(['stiff' => 0.9, Check::RIGHT => 0.1], self::of($job->entry('trace', self::trace('yes', 2)))->seen['drag']);
+        self::assertSame([Check::RIGHT => 0.95, 'return_only' => 0.02], self::of($job)->seen['springs_felt'], 'the last one tells');
+        self::assertSame([], self::of($job->line('+1f'))->seen['springs_felt'] ?? []);
+    }
+
+    public function test_a_curve_that_feels_no_springs_keeps_a_clutch_from_being_signed_fit(): void
+    {
+        $gate = static fn (TestJob $job): array => array_values(array_filter(array_map(static fn (GateState $one): string => $one->gate->key === GateKey::SpringsReached ? $one->status->value : '', $job->state->judgement->gates)));
+        $job = TestJob::clutch()->ready()->read(15.0, 15.0, 15.0);
+
+        self::assertSame([], $gate($job));
+        self::assertSame(['failed'], $gate($job->entry('trace', self::trace('return_only', 0))));
+        self::assertSame([], $gate($job->entry('trace', self::trace('yes', 0))), 'pulled again, with the arm right');
+    }
+
+    public function test_a_hand_and_a_curve_that_disagree_settle_nothing(): void
+    {
+        $run = ['cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [
+            ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11],
+            ['id' => 'bracket', 'name' => 'engine bracket', 'kind' => 'bracket_nuts', 'thread' => 'M8', 'travel_mm' => 22],
+            ['id' => 'arm', 'kind' => 'spline_arm', 'name' => 'arm on its spline'],
+        ]]]] + TestJob::clutchRun();
+        $job = TestJob::clutch([], $run)->ready()->read(15.0, 15.0, 15.0)->entry('check', ['key' => 'springs_felt', 'answer' => 'springs']);
+        $said = static fn (TestJob $job): string => implode(array_map(static fn (GateState $one): string => $one->gate->key === GateKey::SpringsReached ? "{$one->status->value}: {$one->sentence}" : '', $job->state->judgement->gates));
+
+        self::assertStringStartsWith('passed', $said($job));
+        self::assertStringStartsWith('unknown: A hand felt the clutch springs', $said($job->entry('trace', self::trace('return_only', 0))));
+        self::assertStringStartsWith('failed', $said($job->entry('check', ['key' => 'springs_felt', 'answer' => 'return_only'])));
+    }
+
+    public function test_a_curve_of_what_has_none_is_refused(): void
+    {
+        self::assertStringContainsString('tells nothing of this control', FamilyJob::of(FamilyKey::SpeedSelector)->refusal(static fn (TestJob $job): TestJob => $job->entry('trace', self::trace('yes', 0))));
+    }
+
+    /** @return array<string, mixed> */
+    private static function trace(string $reached, int $snags): array
+    {
+        return ['trace' => '7d9f1c2e-0000-4000-8000-000000000001', 'points' => 900, 'point' => 'lever_tip', 'to_stop' => true,
+            'told' => ['heaviest_n' => 12.0, 'heaviest_mm' => 50.0, 'efficiency' => 0.8, 'reached' => $reached, 'snags' => $snags]];
     }
 
     public function test_a_failed_proof_is_evidence(): void

@@ -54,6 +54,19 @@ final class QuantityReaderTest extends TestCase
         yield 'a range with a dash' => ['3-4 mm', 3.5];
         yield 'a range of fractions' => ['1/8 - 1/4 in', 25.4 * 3 / 16];
         yield 'roughly' => ['about 1/2', 12.7];
+        yield 'a size and how far it may be off' => ['9.6 ± 0.3', 9.6];
+        yield 'the same typed without the sign for it' => ['9.6 +/- 0.3 mm', 9.6];
+        yield 'the same in inches' => ['0.38 +- 0.01 in', 0.38 * 25.4];
+    }
+
+    public function test_how_far_a_size_may_be_off_is_kept_as_a_range_is(): void
+    {
+        $reader = QuantityReader::defaultingTo(Unit::Millimetre);
+
+        self::assertEqualsWithDelta($reader->read('9.3 to 9.9')->coarseness, $reader->read('9.6 ± 0.3')->coarseness, 1e-12);
+        $this->expectException(NotUnderstood::class);
+        $this->expectExceptionMessage('Type the size alone');
+        $reader->read('9.6 ± 0');
     }
 
     #[DataProvider('lengths')]

@@ -59,6 +59,9 @@ foreach ($rows as $row) {
     printf("%-28s %-6s %20.13g %20.13g %12.2e%s\n", $row['name'], $row['tool'], $row['value'], $now, $off, $isFar ? '  too far' : '');
 }
 printf("%d values, %d too far\n", count($rows), $far);
-$areStored = answer(['Rscript', '--vanilla', __DIR__.'/diagnoses.R']) === trim((string) file_get_contents(__DIR__.'/diagnoses.json'));
-echo 'diagnoses.json is ', $areStored ? 'what R prints' : 'not what R prints now', "\n";
-exit($far === 0 && $areStored ? 0 : 1);
+foreach (['diagnoses', 'traces'] as $name) {
+    $isStored = answer(['Rscript', '--vanilla', __DIR__."/{$name}.R"]) === trim((string) file_get_contents(__DIR__."/{$name}.json"));
+    echo "{$name}.json is ", $isStored ? 'what R prints' : 'not what R prints now', "\n";
+    $far += (int) ! $isStored;
+}
+exit($far === 0 ? 0 : 1);

@@ -245,6 +245,7 @@ export const zEntryKind = z.enum([
     'enough',
     'outcome',
     'measure',
+    'trace',
     'move',
     'step',
     'part',

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice;
+
+use VividPull\Core\Trace\Branch;
+use VividPull\Core\Trace\PullTrace;
+
+/**
+ * A clutch lever with known breaks, pulled over a force gauge: free play, the return spring with its preload, the take-up of the clutch springs through a
+ * cable that gives, the springs, the stop. With its arm on the wrong spline the springs are never reached. It knows nothing of how a trace is read.
+ */
+final readonly class PulledLever
+{
+    /**
+     * @param  non-empty-list<array{float, float}>  $breaks  travel in mm and force in N at each, without friction of the way back
+     * @param  float  $efficiency  the share of the pull that arrives at the far end
+     * @param  float  $noise  of the gauge, standard deviation in N
+     */
+    private function __construct(public array $breaks, public float $playMm, public float $efficiency, public float $noise) {}
+
+    public static function drawn(Chance $chance, bool $isOnWrongSpline = false): self
+    {
+        $play = $chance->between(2.0, 20.0);
+        $give = $chance->between(4.0, 9.0);
+        $breaks = [[0.0, $chance->between(0.3, 3.0)]];
+        $add = static function (float $mm, float $newtons) use (&$breaks): void {
+            [$travel, $force] = $breaks[count($breaks) - 1];
+            $breaks[] = [$travel + $mm, $force + $newtons];
+        };
+        $add($play, $play * $chance->between(0.0, 0.12));
+        $preload = $chance->between(2.0, 6.0);
+        $add($preload / $give, $preload);
+        $spring = $chance->between(0.05, 0.2);
+        $reach = $chance->between(45.0, 70.0);
+        if (! $isOnWrongSpline) {
+            $idle = $chance->between(1.5, 8.0);
+            $add($idle, $idle * $spring);
+            $clamp = $chance->between(12.0, 60.0);
+            $add($clamp / $give, $clamp);
+            $spring = $chance->between(-0.05, 1.4);
+        }
+        $left = max(8.0, $reach - $breaks[count($breaks) - 1][0]);
+        $add($left, $left * $spring);
+        $stop = $chance->between(1.0, 4.0);
+        $add($stop, $stop * $chance->between(15.0, 40.0));
+
+        return new self($breaks, $play, $chance->between(0.74, 0.95), $chance->between(0.05, 0.6));
+    }
+
+    /** @param  int  $each  points each way */
+    public function pulled(Chance $chance, int $each): PullTrace
+    {
+        $reach = $this->breaks[count($this->breaks) - 1][0];
+        [$travel, $pull, $back] = [[], [], []];
+        for ($place = 0; $place < $each; $place++) {
+            $mm = $reach * $place / ($each - 1);
+            $travel[] = $mm;
+            $force = $this->force($mm);
+            $pull[] = $force + $this->noise * $chance->normal();
+            $back[] = $force * $this->efficiency ** 2 + $this->noise * $chance->normal();
+        }
+
+        return PullTrace::of(new Branch(self::some($travel), self::some($pull)), new Branch(self::some(array_reverse($travel)), self::some(array_reverse($back))));
+    }
+
+    private function force(float $mm): float
+    {
+        [$place, $last] = [1, count($this->breaks) - 1];
+        while ($place < $last && $mm > $this->breaks[$place][0]) {
+            $place++;
+        }
+        [[$from, $low], [$to, $high]] = [$this->breaks[$place - 1], $this->breaks[$place]];
+
+        return $low + ($high - $low) * ($mm - $from) / ($to - $from);
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return non-empty-list<float>
+     */
+    private static function some(array $values): array
+    {
+        return $values === [] ? [0.0] : $values;
+    }
+}

@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Wire;
+
+use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\Spoken;
+use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Trace\Branch;
+use VividPull\Core\Trace\PullTrace;
+
+/**
+ * A trace as a file or as typed: CSV with the heading `travel_mm,force_n,direction`, or a point a line, `12.5 31`, with a line `back` before those of
+ * the way back. Typed points are in the reader's own units. Where nothing says which way a point is of, the way back begins behind the farthest one.
+ *
+ * Every line that cannot be taken is named; then there is no trace at all.
+ */
+final readonly class TraceFile
+{
+    private const MOST_PROBLEMS = 20;
+
+    /** In mm and in N: more is no control of anything here. */
+    private const FARTHEST = 1000.0;
+
+    private const HEAVIEST = 3000.0;
+
+    /** The travel has come back by this share of its reach before it counts as the way back. */
+    private const TURNED = 0.02;
+
+    private const UNITS = ['travel_mm' => Unit::Millimetre, 'travel_in' => Unit::Inch, 'force_n' => Unit::Newton, 'force_lbf' => Unit::PoundForce];
+
+    /** @param  list<string>  $problems  in sentences, each with its line */
+    private function __construct(public ?PullTrace $trace, public array $problems, public int $points) {}
+
+    public static function read(string $text): self
+    {
+        if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
+            return self::refused(['The file holds characters that are no text. Save it as CSV in UTF-8.']);
+        }
+        $lines = explode("\n", strtr(ltrim($text, "\u{FEFF}"), ["\r\n" => "\n", "\r" => "\n"]));
+        $isFile = preg_match('/^\s*"?(?:travel|force|direction)/i', $lines[0]) === 1;
+
+        return $isFile ? self::file($lines) : self::typed($lines);
+    }
+
+    /** @param  list<string>  $problems */
+    private static function refused(array $problems): self
+    {
+        $more = count($problems) - self::MOST_PROBLEMS;
+
+        return new self(null, $more > 0 ? [...array_slice($problems, 0, self::MOST_PROBLEMS), "{$more} more lines cannot be taken."] : $problems, 0);
+    }
+
+    /** @param  non-empty-list<string>  $lines */
+    private static function file(array $lines): self
+    {
+        $by = substr_count($lines[0], ';') > substr_count($lines[0], ',') ? ';' : ',';
+        $heads = array_map(static fn (string $head): string => strtolower(trim($head)), self::cells($lines[0], $by));
+        $columns = self::columns($heads);
+        if (is_string($columns)) {
+            return self::refused([$columns]);
+        }
+        $points = $problems = [];
+        foreach ($lines as $place => $line) {
+            if ($place === 0 || trim($line) === '') {
+                continue;
+            }
+            $cells = self::cells($line, $by);
+            $point = count($cells) === count($heads) ? self::row($cells, $columns, $by === ';') : 'it has '.count($cells).' cells, and the heading has '.count($heads);
+            if (is_string($point)) {
+                $problems[] = 'Line '.($place + 1).": {$point}.";
+            } else {
+                $points[] = $point;
+            }
+        }
+
+        return self::made($points, $problems);
+    }
+
+    /**
+     * @param  non-empty-string  $by
+     * @return list<string>
+     */
+    private static function cells(string $line, string $by): array
+    {
+        return str_contains($line, '"') ? array_map(strval(...), str_getcsv($line, $by, '"', '')) : explode($by, $line);
+    }
+
+    /**
+     * @param  list<string>  $heads
+     * @return array{travel: array{int, float}, force: array{int, float}, direction: int|null}|string the place of each column, and what its unit is of ours; or what is wrong
+     */
+    private static function columns(array $heads): array|string
+    {
+        $found = [];
+        foreach ($heads as $place => $head) {
+            $unit = self::UNITS[$head] ?? null;
+            $what = explode('_', $head)[0];
+            if (($unit === null && $head !== 'direction') || isset($found[$what])) {
+                return 'Line 1: '.Quoted::text($head).' is not a column of a trace, or stands twice. They are travel_mm (or travel_in), force_n (or force_lbf) and direction.';
+            }
+            $found[$what] = [$place, $unit?->factor() ?? 1.0];
+        }
+
+        return isset($found['travel'], $found['force']) ? ['travel' => $found['travel'], 'force' => $found['force'], 'direction' => $found['direction'][0] ?? null]
+            : 'Line 1: the heading has to name travel_mm and force_n, and may name direction.';
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @param  array{travel: array{int, float}, force: array{int, float}, direction: int|null}  $columns
+     * @return array{float, float, string}|string
+     */
+    private static function row(array $cells, array $columns, bool $hasCommas): array|string
+    {
+        [[$travel, $mm], [$force, $newtons]] = [$columns['travel'], $columns['force']];
+        $way = $columns['direction'] === null ? '' : strtolower(trim($cells[$columns['direction']]));
+        if ($columns['direction'] !== null && $way !== 'pull' && $way !== 'release') {
+            return 'the direction is pull or release, not '.Quoted::text($way);
+        }
+        $point = self::point($cells[$travel], $cells[$force], $mm, $newtons, $hasCommas);
+
+        return is_string($point) ? $point : [...$point, $way];
+    }
+
+    /** @param  list<string>  $lines */
+    private static function typed(array $lines): self
+    {
+        [$mm, $newtons] = [Spoken::units()->of(Dimension::Length)->factor(), Spoken::units()->of(Dimension::Force)->factor()];
+        $points = $problems = [];
+        $way = in_array('back', array_map(static fn (string $line): string => strtolower(trim($line)), $lines), true) ? 'pull' : '';
+        foreach ($lines as $place => $line) {
+            $line = trim($line);
+            if ($line === '' || strtolower($line) === 'back') {
+                $way = $line === '' ? $way : 'release';
+
+                continue;
+            }
+            $cells = self::typedCells($line);
+            $point = count($cells) === 2 ? self::point($cells[0], $cells[1], $mm, $newtons, true) : 'type the travel and the force, such as 12.5 31';
+            if (is_string($point)) {
+                $problems[] = 'Line '.($place + 1).": {$point}.";
+            } else {
+                $points[] = [...$point, $way];
+            }
+        }
+
+        return self::made($points, $problems);
+    }
+
+    /** @return list<string> parted by a space, a tab or a semicolon, with a comma as the decimal mark; else by one comma */
+    private static function typedCells(string $line): array
+    {
+        $cells = preg_split('/[;\s]+/', $line, -1, PREG_SPLIT_NO_EMPTY);
+
+        return $cells === false || count($cells) === 1 ? explode(',', $line) : array_map(static fn (string $cell): string => rtrim($cell, ','), $cells);
+    }
+
+    /** @return array{float, float}|string mm and N, or what is wrong with them */
+    private static function point(string $travel, string $force, float $mm, float $newtons, bool $hasCommas): array|string
+    {
+        $values = [];
+        foreach ([[$travel, $mm, self::FARTHEST, 'travel'], [$force, $newtons, self::HEAVIEST, 'force']] as [$text, $factor, $most, $what]) {
+            $plain = trim($hasCommas ? strtr($text, [',' => '.']) : $text);
+            if (! is_numeric($plain)) {
+                return Quoted::text($text)." is no {$what}";
+            }
+            $value = (float) $plain * $factor;
+            if (! (abs($value) <= $most)) {
+                return "a {$what} of ".Quoted::text($text).' is beyond what any control here has';
+            }
+            $values[] = $value;
+        }
+
+        return [$values[0], $values[1]];
+    }
+
+    /**
+     * @param  list<array{float, float, string}>  $points
+     * @param  list<string>  $problems
+     */
+    private static function made(array $points, array $problems): self
+    {
+        if ($problems !== []) {
+            return self::refused($problems);
+        }
+        if (count($points) > PullTrace::MOST_POINTS) {
+            return self::refused(['There are '.count($points).' points, and '.PullTrace::MOST_POINTS.' can be kept. Take fewer a second.']);
+        }
+        $turn = self::turn($points);
+        $ways = ['pull' => [[], []], 'release' => [[], []]];
+        foreach ($points as $place => [$travel, $force, $way]) {
+            $way = $way !== '' ? $way : ($place > $turn ? 'release' : 'pull');
+            $ways[$way][0][] = $travel;
+            $ways[$way][1][] = $force;
+        }
+        if ($ways['pull'][0] === []) {
+            return self::refused(['There is no point of the pull in it.']);
+        }
+        try {
+            $trace = PullTrace::of(new Branch(...$ways['pull']), $ways['release'][0] === [] ? null : new Branch(...$ways['release']));
+        } catch (OutOfRange $e) {
+            return self::refused([$e->getMessage()]);
+        }
+
+        return new self($trace, [], count($points));
+    }
+
+    /**
+     * The place of the farthest point, where the travel comes back behind it.
+     *
+     * @param  list<array{float, float, string}>  $points
+     */
+    private static function turn(array $points): int
+    {
+        $travels = array_column($points, 0);
+        if ($travels === []) {
+            return 0;
+        }
+        $most = max($travels);
+        $farthest = (int) array_search($most, $travels, true);
+        $behind = array_slice($travels, $farthest);
+        $back = $behind === [] ? $most : min($behind);
+
+        return $most - $back > self::TURNED * ($most - min($travels)) ? $farthest : count($points);
+    }
+}
