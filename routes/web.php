@@ -18,6 +18,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SpecController;
+use App\Http\Controllers\TraceController;
 use App\Http\Controllers\TrustController;
 use App\Http\Middleware\EnsureActiveUser;
 use App\Http\Middleware\SpeakUnits;
@@ -119,6 +120,9 @@ Route::prefix('api')->group(function (): void {
         Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy'])->middleware('may:keep_shop');
         Route::put('jobs/{job}/photos/{photo}', [PhotoController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}/photos/{photo}', [PhotoController::class, 'show']);
+        Route::put('jobs/{job}/traces/{trace}', [TraceController::class, 'store'])->middleware('may:log');
+        Route::get('jobs/{job}/traces/{trace}', [TraceController::class, 'show']);
+        Route::get('jobs/{job}/traces/{trace}/points', [TraceController::class, 'points']);
         Route::post('jobs/{job}/entries', [EntryController::class, 'store'])->middleware('may:log');
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');

@@ -24,6 +24,7 @@ use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PolicyChosen;
+use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
@@ -113,6 +114,9 @@ final readonly class Journal
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         if ($entry instanceof PolicyChosen) {
             ComparableControls::mustHold($job, $entry);
+        }
+        if ($entry instanceof TraceTaken) {
+            Traces::mustHold($job, $entry);
         }
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);

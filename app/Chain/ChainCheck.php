@@ -79,6 +79,10 @@ final class ChainCheck
                 return "The picture {$id} in {$table} is not the one that was taken in.";
             }
         }
+        $id = DB::table('traces')->whereRaw('`sum` <> sha2(csv, 256)')->orderBy('id')->value('id');
+        if ($id !== null) {
+            return "The points of curve {$id} are not those that were taken in.";
+        }
 
         return null;
     }

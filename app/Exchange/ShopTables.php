@@ -26,6 +26,7 @@ final readonly class ShopTables
         'control_jobs' => ['id'],
         'entries' => ['id'],
         'photos' => ['id'],
+        'traces' => ['id'],
         'intakes' => ['id'],
         'complaints' => ['id'],
         'complaint_answers' => ['complaint_id', 'seq'],
@@ -35,7 +36,7 @@ final readonly class ShopTables
     ];
 
     /** Tables that came after shops had been exported without them: they are empty there. */
-    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables'];
+    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables', 'traces'];
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',

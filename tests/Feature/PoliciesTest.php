@@ -18,7 +18,7 @@ use VividPull\Core\Log\Role;
 final class PoliciesTest extends TestCase
 {
     private const FOR_EVERYBODY = ['DELETE session', 'GET bench', 'GET machines', 'GET yard', 'GET machines/{tag}', 'GET jobs/{job}', 'GET jobs/{job}/file', 'GET jobs/{job}/alike', 'GET jobs/{job}/parts',
-        'GET jobs/{job}/photos/{photo}', 'GET shelf', 'POST session/person', 'PUT session/password', 'PUT session/pin', 'PUT session/units', 'GET sessions', 'DELETE sessions/{key}', 'GET people', 'GET jobs/{job}/sheet', 'GET machines/{tag}/sheet', 'GET machines/{tag}/service', 'GET machines/{tag}/service/sheet', 'GET machines/{tag}/controls/{control}/blank', 'GET export/history', 'GET export/readings', 'GET export/specs', 'GET export/causes', 'GET export/cables', 'GET cables', 'GET machines/{tag}/controls/{control}/cables', 'GET causes/{family}', 'GET due', 'POST calendar', 'DELETE calendar', 'GET specs', 'GET specs/starting/{family}', 'GET specs/{spec}', 'GET specs/{spec}/sketch', 'GET specs/{spec}/changes',
+        'GET jobs/{job}/photos/{photo}', 'GET jobs/{job}/traces/{trace}', 'GET jobs/{job}/traces/{trace}/points', 'GET shelf', 'POST session/person', 'PUT session/password', 'PUT session/pin', 'PUT session/units', 'GET sessions', 'DELETE sessions/{key}', 'GET people', 'GET jobs/{job}/sheet', 'GET machines/{tag}/sheet', 'GET machines/{tag}/service', 'GET machines/{tag}/service/sheet', 'GET machines/{tag}/controls/{control}/blank', 'GET export/history', 'GET export/readings', 'GET export/specs', 'GET export/causes', 'GET export/cables', 'GET cables', 'GET machines/{tag}/controls/{control}/cables', 'GET causes/{family}', 'GET due', 'POST calendar', 'DELETE calendar', 'GET specs', 'GET specs/starting/{family}', 'GET specs/{spec}', 'GET specs/{spec}/sketch', 'GET specs/{spec}/changes',
         'GET complaints', 'GET complaints/{complaint}', 'GET complaints/{complaint}/sheet', 'GET machines/{tag}/controls/{control}/symptoms'];
 
     private const BEFORE_SIGN_IN = ['GET session', 'POST session'];
@@ -116,7 +116,7 @@ final class PoliciesTest extends TestCase
 
     private function takesNothing(string $name): bool
     {
-        return in_array($name, ['PUT specs/{spec}/sketch', 'POST people/{login}/password', 'PUT imports/{import}', 'PUT jobs/{job}/photos/{photo}'], true);
+        return in_array($name, ['PUT specs/{spec}/sketch', 'POST people/{login}/password', 'PUT imports/{import}', 'PUT jobs/{job}/photos/{photo}', 'PUT jobs/{job}/traces/{trace}'], true);
     }
 
     /** @return array<string, mixed> a body that is refused for nothing but the id in the address */

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Bench\JobHead;
 use App\Bench\Pictures;
+use App\Bench\Traces;
 use App\Chain\ChainCheck;
 use App\Exchange\ShopExport;
 use App\Exchange\ShopImport;
@@ -25,6 +26,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\HttpJob;
 use Tests\Support\Picture;
+use Tests\Support\Pulled;
 use Tests\TestCase;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
@@ -271,6 +273,7 @@ final class ShopExchangeTest extends TestCase
         $job->line('n a note to take back')->assertOk();
         $job->line('v said by mistake')->assertOk();
         Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
+        Traces::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Pulled::csv(2, 100), CarbonImmutable::now());
         DB::table('spec_sketches')->insert(['spec_version_id' => DB::table('spec_versions')->max('id')] + Pictures::anew(Picture::png()));
         FormerTag::query()->create(['machine_id' => DB::table('machines')->min('id'), 'tag' => 'OLD-1', 'until' => now()]);
         $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 2, 'replaced_at' => 6500])->assertOk();

@@ -14,7 +14,7 @@ final class LimitBody
 {
     private const MOST_BYTES = 256 * 1024;
 
-    private const OF_THEIR_OWN = ['api/jobs/*/photos/*', 'api/specs/*/sketch', 'api/imports/*'];
+    private const OF_THEIR_OWN = ['api/jobs/*/photos/*', 'api/jobs/*/traces/*', 'api/specs/*/sketch', 'api/imports/*'];
 
     /**
      * @param  Closure(Request): Response  $next

@@ -62,7 +62,7 @@ final readonly class PulledLever
             $back[] = $force * $this->efficiency ** 2 + $this->noise * $chance->normal();
         }
 
-        return PullTrace::of(new Branch(self::some($travel), self::some($pull)), new Branch(self::some(array_reverse($travel)), self::some(array_reverse($back))));
+        return PullTrace::of(Branch::of($travel, $pull), Branch::of(array_reverse($travel), array_reverse($back)));
     }
 
     private function force(float $mm): float
@@ -74,14 +74,5 @@ final readonly class PulledLever
         [[$from, $low], [$to, $high]] = [$this->breaks[$place - 1], $this->breaks[$place]];
 
         return $low + ($high - $low) * ($mm - $from) / ($to - $from);
-    }
-
-    /**
-     * @param  list<float>  $values
-     * @return non-empty-list<float>
-     */
-    private static function some(array $values): array
-    {
-        return $values === [] ? [0.0] : $values;
     }
 }

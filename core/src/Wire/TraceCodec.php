@@ -36,6 +36,20 @@ final readonly class TraceCodec
         );
     }
 
+    /**
+     * Where and with what a pull was measured.
+     *
+     * @return array{point: string, to_stop: bool, instrument?: string, at_mm?: float}
+     */
+    public static function how(Node $node): array
+    {
+        $node->object(['point', 'to_stop'], ['instrument', 'at_mm']);
+        $instrument = $node->optionalString('instrument', 40);
+
+        return ['point' => $node->at('point')->enum(ReadingPoint::class)->value, 'to_stop' => $node->at('to_stop')->boolean()]
+            + ($instrument === null ? [] : ['instrument' => $instrument]) + ($node->has('at_mm') ? ['at_mm' => $node->at('at_mm')->number(1, 2000)] : []);
+    }
+
     /** @return array<string, mixed> as an entry holds it */
     public static function body(TraceTaken $taken): array
     {

@@ -46,6 +46,19 @@ final readonly class TraceFile
         return $isFile ? self::file($lines) : self::typed($lines);
     }
 
+    /** The points as a file, in mm and N, so that reading it again gives the same trace. */
+    public static function csv(PullTrace $trace): string
+    {
+        $lines = ['travel_mm,force_n,direction'];
+        foreach (['pull' => $trace->pull, 'release' => $trace->release] as $way => $branch) {
+            foreach ($branch->travel ?? [] as $place => $mm) {
+                $lines[] = round($mm, 6).','.round($branch->force[$place] ?? 0.0, 6).','.$way;
+            }
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
     /** @param  list<string>  $problems */
     private static function refused(array $problems): self
     {
@@ -201,7 +214,7 @@ final readonly class TraceFile
             return self::refused(['There is no point of the pull in it.']);
         }
         try {
-            $trace = PullTrace::of(new Branch(...$ways['pull']), $ways['release'][0] === [] ? null : new Branch(...$ways['release']));
+            $trace = PullTrace::of(Branch::of(...$ways['pull']), $ways['release'][0] === [] ? null : Branch::of(...$ways['release']));
         } catch (OutOfRange $e) {
             return self::refused([$e->getMessage()]);
         }

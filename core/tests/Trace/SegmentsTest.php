@@ -21,14 +21,14 @@ final class SegmentsTest extends TestCase
     public function test_a_small_example_breaks_where_r_breaks_it(): void
     {
         $force = [2.10, 2.20, 2.58, 2.63, 3.03, 3.31, 3.41, 3.79, 3.98, 7.11, 9.93, 13.05, 15.90, 19.09, 21.97, 25.02, 27.94, 31.07, 33.96];
-        $cells = Cells::of(new Branch(array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)), $force));
+        $cells = Cells::of(Branch::of(array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)), $force));
         $line = BrokenLine::fitted($cells, SegmentSearch::of($cells, 2)->starts(2));
 
         self::assertEqualsWithDelta(3.993834925, $line->knots[1], 1e-6);
         self::assertEqualsWithDelta(0.4873809499, $line->slope(0), 1e-6);
         self::assertEqualsWithDelta(5.9959999990, $line->slope(1), 1e-6);
         self::assertEqualsWithDelta(0.0944391125541, $line->left, 1e-9);
-        self::assertSame(2, Curve::of(new Branch(array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)), $force))->line->pieces());
+        self::assertSame(2, Curve::of(Branch::of(array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)), $force))->line->pieces());
     }
 
     public function test_no_other_knots_leave_less_on_two_hundred_small_curves(): void
@@ -43,7 +43,7 @@ final class SegmentsTest extends TestCase
                 $x[] = $place + $chance->between(0.0, 0.4);
                 $y[] = $force + $chance->normal(0.0, 0.5);
             }
-            $cells = Cells::of(new Branch($x, $y));
+            $cells = Cells::of(Branch::of($x, $y));
             $search = SegmentSearch::of($cells, 3);
             foreach ([2, 3] as $pieces) {
                 self::assertEqualsWithDelta(self::least($x, $y, 0, $pieces), $search->error($pieces), 1e-7, "seed {$seed}, {$pieces} pieces");
@@ -58,7 +58,7 @@ final class SegmentsTest extends TestCase
         $cases = json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
         self::assertCount(50, $cases);
         foreach ($cases as $n => $case) {
-            $cells = Cells::of(new Branch($case['x'], $case['y']));
+            $cells = Cells::of(Branch::of($case['x'], $case['y']));
             $search = SegmentSearch::of($cells, $case['pieces']);
             // strucchange: the last point of each piece but the last, counted from one.
             self::assertSame($case['apart']['last'], array_slice($search->starts($case['pieces']), 1), "curve {$n}");
@@ -79,7 +79,7 @@ final class SegmentsTest extends TestCase
             $x[] = $chance->between(3.0, 63.0);
             $y[] = $chance->normal(20.0, 5.0);
         }
-        $cells = Cells::of(new Branch($x, $y));
+        $cells = Cells::of(Branch::of($x, $y));
         $count = $cells->count();
 
         self::assertLessThanOrEqual(Cells::MOST + 1, $count);
@@ -93,7 +93,7 @@ final class SegmentsTest extends TestCase
 
     public function test_points_at_one_travel_are_one_cell(): void
     {
-        $cells = Cells::of(new Branch([0.0, 1.0, 1.0, 2.0], [1.0, 2.0, 4.0, 5.0]));
+        $cells = Cells::of(Branch::of([0.0, 1.0, 1.0, 2.0], [1.0, 2.0, 4.0, 5.0]));
 
         self::assertSame([1.0, 3.0, 5.0], $cells->y);
         self::assertSame([1.0, 2.0, 1.0], $cells->weight);

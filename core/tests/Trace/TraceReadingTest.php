@@ -117,7 +117,7 @@ final class TraceReadingTest extends TestCase
     {
         $this->expectException(OutOfRange::class);
         $this->expectExceptionMessage('The pull moves no further than a millimetre.');
-        PullTrace::of(new Branch(array_map(static fn (int $n): float => 0.05 * $n, range(0, 15)), array_fill(0, 16, 3.0)), null);
+        PullTrace::of(Branch::of(array_map(static fn (int $n): float => 0.05 * $n, range(0, 15)), array_fill(0, 16, 3.0)), null);
     }
 
     public function test_thinned_it_keeps_every_extreme(): void
@@ -126,16 +126,16 @@ final class TraceReadingTest extends TestCase
         $y = array_map(static fn (int $n): float => sin($n / 900) * 5, range(0, 49_999));
         $y[31_337] = 44.0;
         $y[12_001] = -9.0;
-        $thin = Thinned::of(new Branch($x, $y), 0.0);
+        $thin = Thinned::of(Branch::of($x, $y), 0.0);
         $forces = array_column($thin, 1);
         $travels = array_column($thin, 0);
         $sorted = $travels;
         sort($sorted);
 
         self::assertLessThanOrEqual(4 * Thinned::COLUMNS, count($thin));
-        self::assertSame([44.0, -9.0, 0.0, 49.999], [max($forces), min($forces), $travels[0], $travels[count($travels) - 1]]);
+        self::assertSame([44.0, -9.0, 0.0, 49.999], [max(0.0, ...$forces), min(0.0, ...$forces), $travels[0], $travels[count($travels) - 1]]);
         self::assertSame($sorted, $travels, 'as they came');
-        self::assertCount(10, Thinned::of(new Branch(array_map(floatval(...), range(0, 9)), array_fill(0, 10, 1.0)), 0.0), 'few are all kept');
+        self::assertCount(10, Thinned::of(Branch::of(array_map(floatval(...), range(0, 9)), array_fill(0, 10, 1.0)), 0.0), 'few are all kept');
     }
 
     public function test_what_changed_is_said_and_what_did_not_is_not(): void
@@ -166,7 +166,7 @@ final class TraceReadingTest extends TestCase
             $back[] = $pull[$n] * ($efficiency ?? 1.0) ** 2;
         }
 
-        return TraceReading::of(PullTrace::of(new Branch($travel, $pull), $efficiency === null ? null : new Branch($travel, $back)), $end, $newN, $marksMm, $isToStop);
+        return TraceReading::of(PullTrace::of(Branch::of($travel, $pull), $efficiency === null ? null : Branch::of($travel, $back)), $end, $newN, $marksMm, $isToStop);
     }
 
     private static function said(TraceReading $read, string $key, ?LeverPull $fresh = null): string

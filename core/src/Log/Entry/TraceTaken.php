@@ -33,10 +33,4 @@ final readonly class TraceTaken extends Entry
     {
         return EntryKind::Trace;
     }
-
-    /** Whether its figures may be held against the other's: travel and force were measured at the same places. */
-    public function comparesWith(self $other): bool
-    {
-        return $this->point === $other->point && $this->atMm === $other->atMm;
-    }
 }

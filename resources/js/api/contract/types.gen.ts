@@ -1308,6 +1308,8 @@ export type Beside = {
      * Whether it was found not wide open, so that how far it still has to go can be measured.
      */
     can_measure_short: boolean;
+    traces: Array<KeptTrace>;
+    can_trace: boolean;
 };
 
 export type WearStory = {
@@ -2050,6 +2052,81 @@ export type LeadsDay = {
             to: string;
         }>;
         more: number;
+    }>;
+};
+
+export type TraceTold = {
+    heaviest_n: number;
+    heaviest_mm: number;
+    reached: 'yes' | 'return_only' | 'cannot_tell';
+    snags: number;
+    play_mm?: number;
+    play_expanded_mm?: number;
+    efficiency?: number;
+};
+
+export type TraceBody = {
+    trace: string;
+    points: number;
+    point: ReadingPoint;
+    to_stop: boolean;
+    told: TraceTold;
+    instrument?: string;
+    at_mm?: number;
+};
+
+export type KeptTrace = {
+    entry: string;
+    by: string;
+    at: string;
+    trace: string;
+    points: number;
+    point: ReadingPoint;
+    to_stop: boolean;
+    told: TraceTold;
+    instrument?: string;
+    at_mm?: number;
+};
+
+export type TraceView = {
+    points: number;
+    pull: Array<[
+        number,
+        number
+    ]>;
+    release: Array<[
+        number,
+        number
+    ]>;
+    phases: Array<{
+        kind: 'free_play' | 'return_spring' | 'take_up' | 'working' | 'plateau' | 'end_stop';
+        label: string;
+        from_mm: number;
+        to_mm: number;
+        from_n: number;
+        to_n: number;
+    }>;
+    findings: Array<{
+        key: string;
+        label: string;
+        figure: string;
+        sentence: string;
+        fault: boolean;
+    }>;
+    told: TraceTold;
+    body: TraceBody;
+    line: string | null;
+    kept: boolean;
+    kept_at: string | null;
+    earlier: Array<{
+        job: string;
+        trace: string;
+        at: string;
+        pull: Array<[
+            number,
+            number
+        ]>;
+        changes: Array<string>;
     }>;
 };
 
@@ -5654,3 +5731,150 @@ export type YardResponses = {
 };
 
 export type YardResponse = YardResponses[keyof YardResponses];
+
+export type ShowTraceData = {
+    body?: never;
+    path: {
+        job: string;
+        trace: string;
+    };
+    query?: {
+        /**
+         * where the travel was measured
+         */
+        point?: string;
+        /**
+         * what the travel was measured with, of the shelf
+         */
+        instrument?: string;
+        /**
+         * how far from the pivot the force was measured, in mm
+         */
+        at_mm?: string;
+        /**
+         * 1 where it was pulled as far as it goes
+         */
+        to_stop?: string;
+    };
+    url: '/jobs/{job}/traces/{trace}';
+};
+
+export type ShowTraceErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * It was measured with something that is not there
+     */
+    422: Problem;
+};
+
+export type ShowTraceError = ShowTraceErrors[keyof ShowTraceErrors];
+
+export type ShowTraceResponses = {
+    /**
+     * The curve, and the body of the entry that keeps it
+     */
+    200: TraceView;
+};
+
+export type ShowTraceResponse = ShowTraceResponses[keyof ShowTraceResponses];
+
+export type KeepTraceData = {
+    body: string;
+    path: {
+        job: string;
+        trace: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/traces/{trace}';
+};
+
+export type KeepTraceErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Another curve stands under this id.
+     */
+    409: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * A line of it cannot be taken; each is named.
+     */
+    422: Problem;
+};
+
+export type KeepTraceError = KeepTraceErrors[keyof KeepTraceErrors];
+
+export type KeepTraceResponses = {
+    /**
+     * It is kept.
+     */
+    200: {
+        id: string;
+    };
+};
+
+export type KeepTraceResponse = KeepTraceResponses[keyof KeepTraceResponses];
+
+export type TracePointsData = {
+    body?: never;
+    path: {
+        job: string;
+        trace: string;
+    };
+    query?: {
+        /**
+         * csv or json
+         */
+        as?: string;
+    };
+    url: '/jobs/{job}/traces/{trace}/points';
+};
+
+export type TracePointsErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type TracePointsError = TracePointsErrors[keyof TracePointsErrors];
+
+export type TracePointsResponses = {
+    /**
+     * CSV, or JSON where asked
+     */
+    200: {
+        format: string;
+        points: Array<{
+            travel_mm: number;
+            force_n: number;
+            direction: 'pull' | 'release';
+        }>;
+    };
+};
+
+export type TracePointsResponse = TracePointsResponses[keyof TracePointsResponses];

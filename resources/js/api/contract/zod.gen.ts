@@ -1005,194 +1005,6 @@ export const zTableDrawing = z.enum([
     'lanes'
 ]);
 
-/**
- * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
- */
-export const zBeside = z.object({
-    not_settable: z.nullable(z.string()),
-    cures: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    imitators: z.array(z.string()),
-    table: z.nullable(z.object({
-        drawing: zTableDrawing,
-        arm: z.string(),
-        unit: z.string(),
-        plus: z.string(),
-        minus: z.string(),
-        settings: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            at: z.number(),
-            wants: z.string(),
-            found: z.nullable(z.string()),
-            now: z.nullable(z.string()),
-            right: z.boolean(),
-            wrong: z.boolean(),
-            sees: z.array(z.object({
-                key: z.string(),
-                label: z.string(),
-                low: z.nullable(z.number()),
-                high: z.nullable(z.number())
-            }))
-        })),
-        advice: z.object({
-            kind: zTableAdviceKind,
-            sentence: z.string(),
-            how: z.string(),
-            shift: z.nullable(z.number()),
-            shift_size: z.nullable(z.string()),
-            shift_way: z.nullable(z.string()),
-            certain: z.boolean(),
-            adjuster: z.nullable(z.string()),
-            adjuster_name: z.nullable(z.string()),
-            phrase: z.nullable(z.string()),
-            body: z.nullable(z.record(z.string(), z.unknown()))
-        })
-    })),
-    measures: z.array(z.object({
-        key: zMeasureKey,
-        label: z.string(),
-        unit: z.string(),
-        decimals: z.number(),
-        runs: z.number(),
-        values: z.array(z.number()),
-        mean: z.nullable(z.number()),
-        expanded: z.nullable(z.number()),
-        before: z.nullable(z.number()),
-        low: z.nullable(z.number()),
-        high: z.nullable(z.number()),
-        verdict: zVerdictKind,
-        sentence: z.string(),
-        advice: z.nullable(z.string()),
-        chance_inside: z.nullable(z.number()),
-        note: z.nullable(z.string())
-    })),
-    window: z.nullable(z.object({
-        stroke_mm: z.number(),
-        arc_mm: z.number(),
-        margin_mm: z.number(),
-        least_mm: z.number(),
-        most_mm: z.number(),
-        tightest_mm: z.nullable(z.number()),
-        slackest_mm: z.nullable(z.number()),
-        ratio: z.number(),
-        sentence: z.string()
-    })),
-    engagement: z.nullable(z.object({
-        full_by_mm: z.number(),
-        first_mm: z.nullable(z.number()),
-        full_mm: z.nullable(z.number()),
-        margin_low_mm: z.nullable(z.number()),
-        margin_high_mm: z.nullable(z.number()),
-        reserve_mm: z.nullable(z.number()),
-        sentence: z.string()
-    })),
-    governor: z.nullable(z.object({
-        sentence: z.string(),
-        adjuster: z.nullable(z.string()),
-        adjuster_name: z.nullable(z.string()),
-        phrase: z.nullable(z.string()),
-        body: z.nullable(z.record(z.string(), z.unknown()))
-    })),
-    pull_at_mm: z.nullable(z.number()),
-    can_pull: z.boolean(),
-    pull: z.nullable(z.object({
-        now: z.nullable(z.object({
-            pull_n: z.number(),
-            release_n: z.number(),
-            tension_n: z.number(),
-            efficiency: z.number(),
-            friction: z.number()
-        })),
-        fresh: z.nullable(z.object({
-            pull_n: z.number(),
-            release_n: z.number(),
-            tension_n: z.number(),
-            efficiency: z.number(),
-            friction: z.number()
-        })),
-        problem: z.nullable(z.string()),
-        sentence: z.string()
-    })),
-    pack: z.nullable(z.object({
-        kinds: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            count: z.number(),
-            how_to: z.string(),
-            low: z.nullable(z.number()),
-            high: z.nullable(z.number()),
-            decimals: z.number()
-        })),
-        items: z.array(z.object({
-            key: z.string(),
-            of: z.string(),
-            mean: z.number(),
-            expanded: z.number(),
-            verdict: zVerdictKind,
-            sentence: z.string()
-        })),
-        lives: z.array(z.object({
-            key: z.string(),
-            left: z.number(),
-            unit: z.string(),
-            inspections: z.number()
-        })),
-        stack_mm: z.nullable(z.number()),
-        star_order: z.array(z.number()),
-        soaking_since: z.nullable(z.string()),
-        soak_hours: z.number(),
-        bolt_nm: z.nullable(z.number()),
-        sentence: z.string(),
-        findings: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            look_for: z.string(),
-            finding: z.nullable(z.string()),
-            remark: z.nullable(z.string())
-        }))
-    })),
-    reasons: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    replacing: z.nullable(z.object({
-        reason: z.string(),
-        over: z.boolean(),
-        match: z.nullable(z.object({
-            verdict: zMatchVerdict,
-            label: z.string(),
-            sentence: z.string(),
-            slack_in_mm: z.nullable(z.number()),
-            take_up_mm: z.nullable(z.number()),
-            reserve_mm: z.nullable(z.number()),
-            conduit_mm: z.nullable(z.number()),
-            lands: z.array(z.object({
-                adjuster: z.string(),
-                name: z.nullable(z.string()),
-                say: z.nullable(z.string())
-            }))
-        }))
-    })),
-    photos: z.array(z.object({
-        id: z.string(),
-        of: z.string(),
-        by: z.string(),
-        at: z.string()
-    })),
-    refused: z.array(z.object({
-        part: z.string(),
-        number: z.string()
-    })),
-    cables: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    can_measure_short: z.boolean()
-});
-
 export const zItemTopic = z.enum([
     'step',
     'condition',
@@ -1248,275 +1060,6 @@ export const zStage = z.object({
         label: z.string(),
         keys: z.array(z.string())
     }))
-});
-
-/**
- * Everything a job's screen shows, worked out by the core from its log.
- */
-export const zBenchState = z.object({
-    engine: z.string(),
-    head: z.string(),
-    family: z.object({
-        key: zFamilyKey,
-        title: z.string(),
-        allows_by_choice: z.boolean()
-    }),
-    spec: z.object({
-        point: z.nullable(zReadingPoint),
-        point_label: z.nullable(z.string()),
-        how_to_read: z.nullable(z.string()),
-        band: zBand,
-        say: z.string(),
-        engine: z.nullable(zEngineHeat),
-        wheels: z.nullable(zWheels),
-        poses: z.array(z.object({
-            key: zPose,
-            label: z.string()
-        })),
-        policy: zPolicy,
-        policy_label: z.string(),
-        rule: zDecisionRule,
-        source: z.string(),
-        entered_by: z.nullable(z.string()),
-        checked_by: z.nullable(z.string()),
-        points: z.array(z.object({
-            key: zReadingPoint,
-            label: z.string(),
-            how_to_read: z.string()
-        })),
-        mode: zSettingMode,
-        parking: zParking,
-        like: z.nullable(z.string()),
-        torques: z.array(z.object({
-            what: z.string(),
-            nm: z.number()
-        })),
-        aims_wish: z.boolean()
-    }),
-    hand: z.object({
-        kind: zHandKind,
-        name: z.string(),
-        ratio: z.number(),
-        knowledge: zKnowledge
-    }),
-    working_end: z.string(),
-    stage: zJobStage,
-    stages: z.array(zStage),
-    asks: z.nullable(z.string()),
-    condition: z.nullable(z.object({
-        engine: z.nullable(zEngineHeat),
-        wheels: z.nullable(zWheels),
-        label: z.string()
-    })),
-    adjusters: z.array(zAdjuster),
-    found: zJudged,
-    now: zJudged,
-    poses: z.array(zPoseReading),
-    working_band: z.nullable(zBand),
-    expected: z.nullable(z.object({
-        mm: z.number(),
-        low_mm: z.number(),
-        high_mm: z.number()
-    })),
-    learned: z.object({
-        point: z.nullable(z.string()),
-        ratio: z.number(),
-        ratio_deviation: z.number(),
-        ln_ratio: z.number(),
-        spread: z.number(),
-        taught: z.boolean(),
-        per_step: z.array(z.object({
-            adjuster: z.string(),
-            mm: z.number(),
-            expanded_mm: z.number(),
-            unit: zStepUnit
-        })),
-        moves: z.int(),
-        machines: z.int().check(z.gte(0)),
-        finding: z.nullable(z.object({
-            sentence: z.string(),
-            told: z.number(),
-            learned: z.number(),
-            expanded: z.number()
-        })),
-        sides_mm: z.nullable(z.number()),
-        creep_mm: z.number()
-    }),
-    next: z.object({
-        kind: zPlanKind,
-        sentence: z.string(),
-        recommended: z.nullable(z.string()),
-        target_mm: z.nullable(z.number()),
-        options: z.array(zOption),
-        plan: z.nullable(z.object({
-            steps: z.array(zOption),
-            why: z.nullable(z.string()),
-            runner_up: z.nullable(z.string()),
-            done: z.int().check(z.gte(0))
-        }))
-    }),
-    way_home: z.array(z.object({
-        adjuster: z.string(),
-        name: z.string(),
-        say: z.nullable(z.string()),
-        body: z.nullable(z.record(z.string(), z.unknown()))
-    })),
-    gates: z.array(z.object({
-        key: zGateKey,
-        title: z.string(),
-        status: zGateStatus,
-        sentence: z.string()
-    })),
-    closing: z.object({
-        fit: z.array(z.string()),
-        by_choice: z.array(z.string()),
-        tagged: z.array(z.string()),
-        checked: z.array(z.string())
-    }),
-    tag: z.nullable(zTag),
-    by_choice: z.nullable(z.string()),
-    closed: z.nullable(z.object({
-        outcome: zClosingOutcome,
-        next_check: z.nullable(z.iso.date()),
-        at: z.string(),
-        by: z.string()
-    })),
-    people: z.array(z.object({
-        id: z.string(),
-        name: z.string(),
-        role: zRole
-    })),
-    shelf: z.array(zInstrument),
-    warnings: z.array(z.string()),
-    log: z.array(zLogRow),
-    parts: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    pair: z.nullable(z.object({
-        spec: z.object({
-            point: z.nullable(zReadingPoint),
-            point_label: z.nullable(z.string()),
-            how_to_read: z.nullable(z.string()),
-            band: zBand,
-            say: z.string(),
-            engine: z.nullable(zEngineHeat),
-            wheels: z.nullable(zWheels),
-            poses: z.array(z.object({
-                key: zPose,
-                label: z.string()
-            })),
-            policy: zPolicy,
-            policy_label: z.string(),
-            rule: zDecisionRule,
-            source: z.string(),
-            entered_by: z.nullable(z.string()),
-            checked_by: z.nullable(z.string()),
-            points: z.array(z.object({
-                key: zReadingPoint,
-                label: z.string(),
-                how_to_read: z.string()
-            })),
-            mode: zSettingMode,
-            parking: zParking,
-            like: z.nullable(z.string()),
-            torques: z.array(z.object({
-                what: z.string(),
-                nm: z.number()
-            })),
-            aims_wish: z.boolean()
-        }),
-        found: zJudged,
-        now: zJudged,
-        poses: z.array(zPoseReading),
-        working_band: z.nullable(zBand),
-        expected: z.nullable(z.object({
-            mm: z.number(),
-            low_mm: z.number(),
-            high_mm: z.number()
-        })),
-        learned: z.object({
-            point: z.nullable(z.string()),
-            ratio: z.number(),
-            ratio_deviation: z.number(),
-            ln_ratio: z.number(),
-            spread: z.number(),
-            taught: z.boolean(),
-            per_step: z.array(z.object({
-                adjuster: z.string(),
-                mm: z.number(),
-                expanded_mm: z.number(),
-                unit: zStepUnit
-            })),
-            moves: z.int(),
-            machines: z.int().check(z.gte(0)),
-            finding: z.nullable(z.object({
-                sentence: z.string(),
-                told: z.number(),
-                learned: z.number(),
-                expanded: z.number()
-            })),
-            sides_mm: z.nullable(z.number()),
-            creep_mm: z.number()
-        }),
-        next: z.object({
-            kind: zPlanKind,
-            sentence: z.string(),
-            recommended: z.nullable(z.string()),
-            target_mm: z.nullable(z.number()),
-            options: z.array(zOption),
-            plan: z.nullable(z.object({
-                steps: z.array(zOption),
-                why: z.nullable(z.string()),
-                runner_up: z.nullable(z.string()),
-                done: z.int().check(z.gte(0))
-            }))
-        }),
-        shelf: z.array(zInstrument)
-    })),
-    beside: zBeside,
-    second_label: z.nullable(z.string()),
-    first_label: z.nullable(z.string()),
-    wish: z.nullable(z.object({
-        say: z.string(),
-        play_mm: z.nullable(z.number()),
-        bite: z.nullable(z.string()),
-        said: z.nullable(z.string())
-    })),
-    may_wish_bite: z.boolean(),
-    check: z.nullable(z.object({
-        on: z.boolean(),
-        over: z.nullable(z.string()),
-        says: z.array(z.string())
-    }))
-});
-
-export const zJob = z.object({
-    id: z.uuid(),
-    visit: z.uuid(),
-    opened_at: z.string(),
-    machine: z.object({
-        tag: z.string(),
-        name: z.string(),
-        usage: z.int(),
-        usage_unit: zMeterUnit,
-        stood_minutes: z.nullable(z.int())
-    }),
-    control: z.object({
-        key: z.string(),
-        name: z.string(),
-        due_on: z.nullable(z.iso.date()),
-        due_why: z.nullable(z.string())
-    }),
-    state: zBenchState,
-    corrects: z.nullable(z.string()),
-    people: z.array(z.object({
-        name: z.string(),
-        role: zRole,
-        at: z.string()
-    })),
-    from_file: z.boolean(),
-    complaint: z.nullable(z.string())
 });
 
 export const zCauseCounts = z.object({
@@ -1964,6 +1507,542 @@ export const zLeadsDay = z.object({
     }))
 });
 
+export const zTraceTold = z.object({
+    heaviest_n: z.number(),
+    heaviest_mm: z.number(),
+    reached: z.enum([
+        'yes',
+        'return_only',
+        'cannot_tell'
+    ]),
+    snags: z.int(),
+    play_mm: z.optional(z.number()),
+    play_expanded_mm: z.optional(z.number()),
+    efficiency: z.optional(z.number())
+});
+
+export const zTraceBody = z.object({
+    trace: z.string(),
+    points: z.int(),
+    point: zReadingPoint,
+    to_stop: z.boolean(),
+    told: zTraceTold,
+    instrument: z.optional(z.string()),
+    at_mm: z.optional(z.number())
+});
+
+export const zKeptTrace = z.object({
+    entry: z.string(),
+    by: z.string(),
+    at: z.string(),
+    trace: z.string(),
+    points: z.int(),
+    point: zReadingPoint,
+    to_stop: z.boolean(),
+    told: zTraceTold,
+    instrument: z.optional(z.string()),
+    at_mm: z.optional(z.number())
+});
+
+/**
+ * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
+ */
+export const zBeside = z.object({
+    not_settable: z.nullable(z.string()),
+    cures: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    imitators: z.array(z.string()),
+    table: z.nullable(z.object({
+        drawing: zTableDrawing,
+        arm: z.string(),
+        unit: z.string(),
+        plus: z.string(),
+        minus: z.string(),
+        settings: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            at: z.number(),
+            wants: z.string(),
+            found: z.nullable(z.string()),
+            now: z.nullable(z.string()),
+            right: z.boolean(),
+            wrong: z.boolean(),
+            sees: z.array(z.object({
+                key: z.string(),
+                label: z.string(),
+                low: z.nullable(z.number()),
+                high: z.nullable(z.number())
+            }))
+        })),
+        advice: z.object({
+            kind: zTableAdviceKind,
+            sentence: z.string(),
+            how: z.string(),
+            shift: z.nullable(z.number()),
+            shift_size: z.nullable(z.string()),
+            shift_way: z.nullable(z.string()),
+            certain: z.boolean(),
+            adjuster: z.nullable(z.string()),
+            adjuster_name: z.nullable(z.string()),
+            phrase: z.nullable(z.string()),
+            body: z.nullable(z.record(z.string(), z.unknown()))
+        })
+    })),
+    measures: z.array(z.object({
+        key: zMeasureKey,
+        label: z.string(),
+        unit: z.string(),
+        decimals: z.number(),
+        runs: z.number(),
+        values: z.array(z.number()),
+        mean: z.nullable(z.number()),
+        expanded: z.nullable(z.number()),
+        before: z.nullable(z.number()),
+        low: z.nullable(z.number()),
+        high: z.nullable(z.number()),
+        verdict: zVerdictKind,
+        sentence: z.string(),
+        advice: z.nullable(z.string()),
+        chance_inside: z.nullable(z.number()),
+        note: z.nullable(z.string())
+    })),
+    window: z.nullable(z.object({
+        stroke_mm: z.number(),
+        arc_mm: z.number(),
+        margin_mm: z.number(),
+        least_mm: z.number(),
+        most_mm: z.number(),
+        tightest_mm: z.nullable(z.number()),
+        slackest_mm: z.nullable(z.number()),
+        ratio: z.number(),
+        sentence: z.string()
+    })),
+    engagement: z.nullable(z.object({
+        full_by_mm: z.number(),
+        first_mm: z.nullable(z.number()),
+        full_mm: z.nullable(z.number()),
+        margin_low_mm: z.nullable(z.number()),
+        margin_high_mm: z.nullable(z.number()),
+        reserve_mm: z.nullable(z.number()),
+        sentence: z.string()
+    })),
+    governor: z.nullable(z.object({
+        sentence: z.string(),
+        adjuster: z.nullable(z.string()),
+        adjuster_name: z.nullable(z.string()),
+        phrase: z.nullable(z.string()),
+        body: z.nullable(z.record(z.string(), z.unknown()))
+    })),
+    pull_at_mm: z.nullable(z.number()),
+    can_pull: z.boolean(),
+    pull: z.nullable(z.object({
+        now: z.nullable(z.object({
+            pull_n: z.number(),
+            release_n: z.number(),
+            tension_n: z.number(),
+            efficiency: z.number(),
+            friction: z.number()
+        })),
+        fresh: z.nullable(z.object({
+            pull_n: z.number(),
+            release_n: z.number(),
+            tension_n: z.number(),
+            efficiency: z.number(),
+            friction: z.number()
+        })),
+        problem: z.nullable(z.string()),
+        sentence: z.string()
+    })),
+    pack: z.nullable(z.object({
+        kinds: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            count: z.number(),
+            how_to: z.string(),
+            low: z.nullable(z.number()),
+            high: z.nullable(z.number()),
+            decimals: z.number()
+        })),
+        items: z.array(z.object({
+            key: z.string(),
+            of: z.string(),
+            mean: z.number(),
+            expanded: z.number(),
+            verdict: zVerdictKind,
+            sentence: z.string()
+        })),
+        lives: z.array(z.object({
+            key: z.string(),
+            left: z.number(),
+            unit: z.string(),
+            inspections: z.number()
+        })),
+        stack_mm: z.nullable(z.number()),
+        star_order: z.array(z.number()),
+        soaking_since: z.nullable(z.string()),
+        soak_hours: z.number(),
+        bolt_nm: z.nullable(z.number()),
+        sentence: z.string(),
+        findings: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            look_for: z.string(),
+            finding: z.nullable(z.string()),
+            remark: z.nullable(z.string())
+        }))
+    })),
+    reasons: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    replacing: z.nullable(z.object({
+        reason: z.string(),
+        over: z.boolean(),
+        match: z.nullable(z.object({
+            verdict: zMatchVerdict,
+            label: z.string(),
+            sentence: z.string(),
+            slack_in_mm: z.nullable(z.number()),
+            take_up_mm: z.nullable(z.number()),
+            reserve_mm: z.nullable(z.number()),
+            conduit_mm: z.nullable(z.number()),
+            lands: z.array(z.object({
+                adjuster: z.string(),
+                name: z.nullable(z.string()),
+                say: z.nullable(z.string())
+            }))
+        }))
+    })),
+    photos: z.array(z.object({
+        id: z.string(),
+        of: z.string(),
+        by: z.string(),
+        at: z.string()
+    })),
+    refused: z.array(z.object({
+        part: z.string(),
+        number: z.string()
+    })),
+    cables: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    can_measure_short: z.boolean(),
+    traces: z.array(zKeptTrace),
+    can_trace: z.boolean()
+});
+
+/**
+ * Everything a job's screen shows, worked out by the core from its log.
+ */
+export const zBenchState = z.object({
+    engine: z.string(),
+    head: z.string(),
+    family: z.object({
+        key: zFamilyKey,
+        title: z.string(),
+        allows_by_choice: z.boolean()
+    }),
+    spec: z.object({
+        point: z.nullable(zReadingPoint),
+        point_label: z.nullable(z.string()),
+        how_to_read: z.nullable(z.string()),
+        band: zBand,
+        say: z.string(),
+        engine: z.nullable(zEngineHeat),
+        wheels: z.nullable(zWheels),
+        poses: z.array(z.object({
+            key: zPose,
+            label: z.string()
+        })),
+        policy: zPolicy,
+        policy_label: z.string(),
+        rule: zDecisionRule,
+        source: z.string(),
+        entered_by: z.nullable(z.string()),
+        checked_by: z.nullable(z.string()),
+        points: z.array(z.object({
+            key: zReadingPoint,
+            label: z.string(),
+            how_to_read: z.string()
+        })),
+        mode: zSettingMode,
+        parking: zParking,
+        like: z.nullable(z.string()),
+        torques: z.array(z.object({
+            what: z.string(),
+            nm: z.number()
+        })),
+        aims_wish: z.boolean()
+    }),
+    hand: z.object({
+        kind: zHandKind,
+        name: z.string(),
+        ratio: z.number(),
+        knowledge: zKnowledge
+    }),
+    working_end: z.string(),
+    stage: zJobStage,
+    stages: z.array(zStage),
+    asks: z.nullable(z.string()),
+    condition: z.nullable(z.object({
+        engine: z.nullable(zEngineHeat),
+        wheels: z.nullable(zWheels),
+        label: z.string()
+    })),
+    adjusters: z.array(zAdjuster),
+    found: zJudged,
+    now: zJudged,
+    poses: z.array(zPoseReading),
+    working_band: z.nullable(zBand),
+    expected: z.nullable(z.object({
+        mm: z.number(),
+        low_mm: z.number(),
+        high_mm: z.number()
+    })),
+    learned: z.object({
+        point: z.nullable(z.string()),
+        ratio: z.number(),
+        ratio_deviation: z.number(),
+        ln_ratio: z.number(),
+        spread: z.number(),
+        taught: z.boolean(),
+        per_step: z.array(z.object({
+            adjuster: z.string(),
+            mm: z.number(),
+            expanded_mm: z.number(),
+            unit: zStepUnit
+        })),
+        moves: z.int(),
+        machines: z.int().check(z.gte(0)),
+        finding: z.nullable(z.object({
+            sentence: z.string(),
+            told: z.number(),
+            learned: z.number(),
+            expanded: z.number()
+        })),
+        sides_mm: z.nullable(z.number()),
+        creep_mm: z.number()
+    }),
+    next: z.object({
+        kind: zPlanKind,
+        sentence: z.string(),
+        recommended: z.nullable(z.string()),
+        target_mm: z.nullable(z.number()),
+        options: z.array(zOption),
+        plan: z.nullable(z.object({
+            steps: z.array(zOption),
+            why: z.nullable(z.string()),
+            runner_up: z.nullable(z.string()),
+            done: z.int().check(z.gte(0))
+        }))
+    }),
+    way_home: z.array(z.object({
+        adjuster: z.string(),
+        name: z.string(),
+        say: z.nullable(z.string()),
+        body: z.nullable(z.record(z.string(), z.unknown()))
+    })),
+    gates: z.array(z.object({
+        key: zGateKey,
+        title: z.string(),
+        status: zGateStatus,
+        sentence: z.string()
+    })),
+    closing: z.object({
+        fit: z.array(z.string()),
+        by_choice: z.array(z.string()),
+        tagged: z.array(z.string()),
+        checked: z.array(z.string())
+    }),
+    tag: z.nullable(zTag),
+    by_choice: z.nullable(z.string()),
+    closed: z.nullable(z.object({
+        outcome: zClosingOutcome,
+        next_check: z.nullable(z.iso.date()),
+        at: z.string(),
+        by: z.string()
+    })),
+    people: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        role: zRole
+    })),
+    shelf: z.array(zInstrument),
+    warnings: z.array(z.string()),
+    log: z.array(zLogRow),
+    parts: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    pair: z.nullable(z.object({
+        spec: z.object({
+            point: z.nullable(zReadingPoint),
+            point_label: z.nullable(z.string()),
+            how_to_read: z.nullable(z.string()),
+            band: zBand,
+            say: z.string(),
+            engine: z.nullable(zEngineHeat),
+            wheels: z.nullable(zWheels),
+            poses: z.array(z.object({
+                key: zPose,
+                label: z.string()
+            })),
+            policy: zPolicy,
+            policy_label: z.string(),
+            rule: zDecisionRule,
+            source: z.string(),
+            entered_by: z.nullable(z.string()),
+            checked_by: z.nullable(z.string()),
+            points: z.array(z.object({
+                key: zReadingPoint,
+                label: z.string(),
+                how_to_read: z.string()
+            })),
+            mode: zSettingMode,
+            parking: zParking,
+            like: z.nullable(z.string()),
+            torques: z.array(z.object({
+                what: z.string(),
+                nm: z.number()
+            })),
+            aims_wish: z.boolean()
+        }),
+        found: zJudged,
+        now: zJudged,
+        poses: z.array(zPoseReading),
+        working_band: z.nullable(zBand),
+        expected: z.nullable(z.object({
+            mm: z.number(),
+            low_mm: z.number(),
+            high_mm: z.number()
+        })),
+        learned: z.object({
+            point: z.nullable(z.string()),
+            ratio: z.number(),
+            ratio_deviation: z.number(),
+            ln_ratio: z.number(),
+            spread: z.number(),
+            taught: z.boolean(),
+            per_step: z.array(z.object({
+                adjuster: z.string(),
+                mm: z.number(),
+                expanded_mm: z.number(),
+                unit: zStepUnit
+            })),
+            moves: z.int(),
+            machines: z.int().check(z.gte(0)),
+            finding: z.nullable(z.object({
+                sentence: z.string(),
+                told: z.number(),
+                learned: z.number(),
+                expanded: z.number()
+            })),
+            sides_mm: z.nullable(z.number()),
+            creep_mm: z.number()
+        }),
+        next: z.object({
+            kind: zPlanKind,
+            sentence: z.string(),
+            recommended: z.nullable(z.string()),
+            target_mm: z.nullable(z.number()),
+            options: z.array(zOption),
+            plan: z.nullable(z.object({
+                steps: z.array(zOption),
+                why: z.nullable(z.string()),
+                runner_up: z.nullable(z.string()),
+                done: z.int().check(z.gte(0))
+            }))
+        }),
+        shelf: z.array(zInstrument)
+    })),
+    beside: zBeside,
+    second_label: z.nullable(z.string()),
+    first_label: z.nullable(z.string()),
+    wish: z.nullable(z.object({
+        say: z.string(),
+        play_mm: z.nullable(z.number()),
+        bite: z.nullable(z.string()),
+        said: z.nullable(z.string())
+    })),
+    may_wish_bite: z.boolean(),
+    check: z.nullable(z.object({
+        on: z.boolean(),
+        over: z.nullable(z.string()),
+        says: z.array(z.string())
+    }))
+});
+
+export const zJob = z.object({
+    id: z.uuid(),
+    visit: z.uuid(),
+    opened_at: z.string(),
+    machine: z.object({
+        tag: z.string(),
+        name: z.string(),
+        usage: z.int(),
+        usage_unit: zMeterUnit,
+        stood_minutes: z.nullable(z.int())
+    }),
+    control: z.object({
+        key: z.string(),
+        name: z.string(),
+        due_on: z.nullable(z.iso.date()),
+        due_why: z.nullable(z.string())
+    }),
+    state: zBenchState,
+    corrects: z.nullable(z.string()),
+    people: z.array(z.object({
+        name: z.string(),
+        role: zRole,
+        at: z.string()
+    })),
+    from_file: z.boolean(),
+    complaint: z.nullable(z.string())
+});
+
+export const zTraceView = z.object({
+    points: z.int(),
+    pull: z.array(z.tuple([z.number(), z.number()])),
+    release: z.array(z.tuple([z.number(), z.number()])),
+    phases: z.array(z.object({
+        kind: z.enum([
+            'free_play',
+            'return_spring',
+            'take_up',
+            'working',
+            'plateau',
+            'end_stop'
+        ]),
+        label: z.string(),
+        from_mm: z.number(),
+        to_mm: z.number(),
+        from_n: z.number(),
+        to_n: z.number()
+    })),
+    findings: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        figure: z.string(),
+        sentence: z.string(),
+        fault: z.boolean()
+    })),
+    told: zTraceTold,
+    body: zTraceBody,
+    line: z.nullable(z.string()),
+    kept: z.boolean(),
+    kept_at: z.nullable(z.string()),
+    earlier: z.array(z.object({
+        job: z.string(),
+        trace: z.string(),
+        at: z.string(),
+        pull: z.array(z.tuple([z.number(), z.number()])),
+        changes: z.array(z.string())
+    }))
+});
+
 /**
  * Signed out
  */
@@ -2351,4 +2430,28 @@ export const zServiceResponse = zService;
  */
 export const zYardResponse = z.object({
     machines: z.array(zYardMachine)
+});
+
+/**
+ * The curve, and the body of the entry that keeps it
+ */
+export const zShowTraceResponse = zTraceView;
+
+/**
+ * It is kept.
+ */
+export const zKeepTraceResponse = z.object({
+    id: z.string()
+});
+
+/**
+ * CSV, or JSON where asked
+ */
+export const zTracePointsResponse = z.object({
+    format: z.string(),
+    points: z.array(z.object({
+        travel_mm: z.number(),
+        force_n: z.number(),
+        direction: z.enum(['pull', 'release'])
+    }))
 });
