@@ -94,7 +94,7 @@ final readonly class Traces
         $kept = $this->kept($id);
 
         return [
-            ...TraceCodec::reading($read, $this->end, TraceFindings::of($read, $this->end, $this->fresh($body['at_mm'] ?? null))),
+            ...TraceCodec::reading($read, $this->end, TraceFindings::of($read, $this->end, $this->fresh($body['at_mm'] ?? null), $this->isReadAt($body['point']) ? $this->state->spec->aim?->say() : null)),
             'body' => $body + ['told' => $told],
             'line' => $this->line($read, $body['point']),
             'kept' => $kept !== null,
@@ -156,9 +156,12 @@ final readonly class Traces
     /** The line that takes the play as a reading; null where there is none to take, or the job reads elsewhere. */
     private function line(TraceReading $read, string $point): ?string
     {
-        $isRead = $this->state->spec->aim?->point->value === $point;
+        return $read->play() === null || ! $this->isReadAt($point) ? null : sprintf('%.2F ± %.2F mm', $read->play(), max(0.01, (float) $read->expanded()));
+    }
 
-        return $read->play() === null || ! $isRead ? null : sprintf('%.2F ± %.2F mm', $read->play(), max(0.01, (float) $read->expanded()));
+    private function isReadAt(string $point): bool
+    {
+        return $this->state->spec->aim?->point->value === $point;
     }
 
     private function kept(string $id): ?TraceTaken

@@ -9,6 +9,7 @@ use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\Journal;
 use App\Bench\Opening;
+use App\Bench\Traces;
 use App\Models\Control;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -17,10 +18,13 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\SteppedAdjuster;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Practice\PulledLever;
+use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\TraceFile;
 
 /** Works a job as a person would: does what the bench asks, through the same door as the screens. */
 final class DemoTechnician
@@ -74,6 +78,17 @@ final class DemoTechnician
     public function body(string $kind, array $body): void
     {
         $this->write(['kind' => $kind, 'body' => $body]);
+    }
+
+    /** Pulls the lever over a force gauge and keeps the curve. */
+    public function pull(float $efficiency): void
+    {
+        $id = DemoIds::next();
+        $chance = new SeededChance((int) round(1000 * $efficiency));
+        Traces::keep($this->job, $this->user, $id, TraceFile::csv(PulledLever::usual(max(0.5, $this->truth->play), $efficiency)->pulled($chance, 1400)), $this->clock);
+        $how = Node::of(['point' => $this->state->spec->play()->point->value, 'instrument' => 'caliper-1', 'at_mm' => 120.0, 'to_stop' => true]);
+        $body = Traces::of($this->job)->read($id, $how)['body'];
+        $this->body('trace', is_array($body) ? $body : []);
     }
 
     /** Moves what the bench shows. */

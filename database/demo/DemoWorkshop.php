@@ -26,6 +26,9 @@ final class DemoWorkshop
     private const PAST = [700, 520, 340, 170];
 
     /** Days by which the looks at some lie earlier, so that they do not all fall due at once. */
+    /** How much of the pull still arrives at the clutch of one machine, job by job. */
+    private const DRIER = [1 => 0.84, 2 => 0.8, 3 => 0.75];
+
     private const SHIFTS = ['SC-02' => -78, 'QB-01 throttle' => 4, 'SC-05 throttle' => 1, 'RT-14 throttle' => -6];
 
     /** Stories that wear tells: control, days before today, mm of play for each unit of use, and what slipped before which visit. */
@@ -137,6 +140,10 @@ final class DemoWorkshop
             $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $days / 900))])->save();
             $worker = $this->people[$n % 2 === 0 ? 'ines' : 'tomas'];
             $job = new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($days)->addHours(8 + $n), $this->resolution($control));
+            if ($tag === 'RT-14' && $clutch && $n > 0) {
+                $job->workUntil('reading');
+                $job->pull(self::DRIER[$n]);
+            }
             $job->workUntil('never');
             $truth->wear(($band['high_mm'] - $band['low_mm']) * ($clutch ? -0.55 : 0.3));
         }

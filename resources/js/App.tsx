@@ -25,6 +25,7 @@ const load = {
   AddControlScreen: () => import('./features/machines/AddControlScreen'),
   ServiceScreen: () => import('./features/machines/ServiceScreen'),
   JobScreen: () => import('./features/job/JobScreen'),
+  TraceScreen: () => import('./features/trace/TraceScreen'),
   SpecsScreen: () => import('./features/specs/SpecsScreen'),
   SpecScreen: () => import('./features/specs/SpecScreen'),
   SpecEditScreen: () => import('./features/specs/SpecEditScreen'),
@@ -46,6 +47,7 @@ const MachineScreen = lazy(load.MachineScreen);
 const AddControlScreen = lazy(load.AddControlScreen);
 const ServiceScreen = lazy(load.ServiceScreen);
 const JobScreen = lazy(load.JobScreen);
+const TraceScreen = lazy(load.TraceScreen);
 const SpecsScreen = lazy(load.SpecsScreen);
 const SpecScreen = lazy(load.SpecScreen);
 const SpecEditScreen = lazy(load.SpecEditScreen);
@@ -181,6 +183,8 @@ const Screens = () => (
       <Route path="/causes/counts" element={<CountsScreen />} />
       <Route path="/causes/:id" element={<ComplaintScreen />} />
       <Route path="/jobs/:id" element={<JobScreen />} />
+      <Route path="/jobs/:id/pull" element={<TraceScreen />} />
+      <Route path="/jobs/:id/pull/:trace" element={<TraceScreen />} />
       <Route path="/specs" element={<SpecsScreen />} />
       <Route path="/specs/new" element={<SpecEditScreen how="new" />} />
       <Route path="/specs/:id" element={<SpecScreen />} />

@@ -49,6 +49,19 @@ final readonly class PulledLever
         return new self($breaks, $play, $chance->between(0.74, 0.95), $chance->between(0.05, 0.6));
     }
 
+    /** A lever as most are, with this play and a run that lets this share of the pull through. */
+    public static function usual(float $playMm, float $efficiency): self
+    {
+        $share = 0.8 / $efficiency;
+        $breaks = [[0.0, 1.1]];
+        foreach ([[$playMm, 0.5], [0.6, 3.6], [3.6, 0.5], [6.2, 34.0], [34.0, 22.0], [2.5, 60.0]] as [$mm, $newtons]) {
+            [$travel, $force] = $breaks[count($breaks) - 1];
+            $breaks[] = [$travel + $mm, $force + $newtons * $share];
+        }
+
+        return new self($breaks, $playMm, $efficiency, 0.45);
+    }
+
     /** @param  int  $each  points each way */
     public function pulled(Chance $chance, int $each): PullTrace
     {

@@ -68,6 +68,15 @@ final readonly class Phases
         return new self(self::merged($phases), $play === null ? null : $knots[$play]);
     }
 
+    /** The same where nothing behind the return spring was reached: all that is felt before the stop is the spring. */
+    public function ofSpringAlone(): self
+    {
+        return new self(self::merged(array_map(static fn (Phase $one): Phase => match ($one->kind) {
+            PhaseKind::FreePlay, PhaseKind::EndStop, PhaseKind::ReturnSpring => $one,
+            PhaseKind::TakeUp, PhaseKind::Working, PhaseKind::Plateau => $one->as(PhaseKind::ReturnSpring),
+        }, $this->all)), $this->playKnot);
+    }
+
     public function first(PhaseKind ...$kinds): ?Phase
     {
         foreach ($this->all as $phase) {

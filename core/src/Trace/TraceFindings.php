@@ -13,11 +13,14 @@ final readonly class TraceFindings
     /** A new cable's share less this much: the drag is in the run (ours; as in a pull read at one place). */
     public const DRAG = 0.08;
 
-    /** @return list<TraceFinding> the play first; what cannot be told is said as such */
-    public static function of(TraceReading $read, WorkingEnd $end, ?LeverPull $fresh): array
+    /**
+     * @param  string|null  $wanted  what the spec asks of the play where the travel was measured
+     * @return list<TraceFinding> the play first; what cannot be told is said as such
+     */
+    public static function of(TraceReading $read, WorkingEnd $end, ?LeverPull $fresh, ?string $wanted = null): array
     {
         return array_values(array_filter([
-            self::play($read),
+            self::play($read, $wanted),
             self::reached($read, $end),
             self::friction($read, $fresh),
             self::heaviest($read),
@@ -26,11 +29,11 @@ final readonly class TraceFindings
         ], static fn (?TraceFinding $one): bool => $one !== null));
     }
 
-    private static function play(TraceReading $read): TraceFinding
+    private static function play(TraceReading $read, ?string $wanted): TraceFinding
     {
         $label = 'Free play ends at';
         if ($read->play() !== null) {
-            return new TraceFinding('play', $label, Figure::length($read->play(), 2)->bare().' ± '.Figure::length((float) $read->expanded(), 2), 'From rest to where the force begins to grow.', false);
+            return new TraceFinding('play', $label, Figure::length($read->play(), 2)->bare().' ± '.Figure::length((float) $read->expanded(), 2), 'From rest to where the force begins to grow.'.($wanted === null ? '' : " The spec wants {$wanted}."), false);
         }
 
         return $read->light() === null

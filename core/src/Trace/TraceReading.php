@@ -42,13 +42,13 @@ final readonly class TraceReading
     private function __construct(
         public PullTrace $trace,
         public Curve $pull,
-        public ?Curve $release,
         public Phases $phases,
         /** Where it stops being light, in mm from rest. */
         private ?float $lightMm,
         /** Its standard uncertainty with the marks, in mm. */
         private ?float $lightUMm,
-        private WorkingEnd $end,
+        /** Whether what is light is free play, and not perhaps the spring. */
+        private bool $isPlayTold,
         public Phase $heaviest,
         /** The mean force of both ways over the same travel, where it is loaded. */
         public ?LeverPull $loop,
@@ -77,9 +77,12 @@ final readonly class TraceReading
         } catch (OutOfRange) {
             [$loop, $problem] = [null, 'It takes no less to let it back than to pull it. Are the two ways mixed up in the file?'];
         }
+        $reached = self::reached($phases, $heaviest, $end, $newN, $isToStop);
+        $named = $reached === Reached::ReturnOnly ? $phases->ofSpringAlone() : $phases;
+        $isTold = ! $end->isBehindReturnSpring() || $phases->first(PhaseKind::ReturnSpring) !== null;
         $back = $release === null ? null : Phases::of($release->line, $trace->rest(), $end, $isToStop);
 
-        return new self($trace, $pull, $release, $phases, $play, $u, $end, $heaviest, $loop, $problem, self::reached($phases, $heaviest, $end, $newN, $isToStop), $back?->first(PhaseKind::TakeUp));
+        return new self($trace, $pull, $named, $play, $u, $isTold, $heaviest, $loop, $problem, $reached, $back?->first(PhaseKind::TakeUp));
     }
 
     /**
@@ -88,7 +91,7 @@ final readonly class TraceReading
      */
     public function play(): ?float
     {
-        return $this->end->isBehindReturnSpring() && $this->phases->first(PhaseKind::ReturnSpring) === null ? null : $this->lightMm;
+        return $this->isPlayTold ? $this->lightMm : null;
     }
 
     /** Where it stops being light, whatever that is made of; in mm from rest. */

@@ -54,6 +54,7 @@ final class TraceReadingTest extends TestCase
         $read = self::read(self::WRONG_SPLINE);
 
         self::assertSame(Reached::ReturnOnly, $read->reached);
+        self::assertSame(['free_play', 'return_spring', 'end_stop'], array_map(static fn (Phase $one): string => $one->kind->value, $read->phases->all), 'nothing of it is named springs');
         self::assertStringContainsString('wrong spline', self::said($read, 'reached'));
         self::assertSame([null, null], [$read->play(), $read->summary()->playMm]);
         self::assertStringContainsString('may be the spring', self::said($read, 'play'));

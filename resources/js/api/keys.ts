@@ -12,6 +12,7 @@ export const keys = {
   specs: ['specs'],
   spec: (id: number) => ['spec', id],
   printed: (words: string) => ['printed', words],
+  trace: (id: string, how: string) => ['trace', id, how],
   shelf: ['shelf'],
   cables: ['cables'],
   complaints: ['complaints'],

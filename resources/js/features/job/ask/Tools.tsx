@@ -19,6 +19,11 @@ export const Tools = () => {
     <Flex direction="column" gap="1" alignItems="flex-start" data-tools>
       <ReplaceCable />
       {state.beside.can_pull && <PullAndDrag />}
+      {state.beside.can_trace && mayWrite && (
+        <LinkButton to={`/jobs/${job.id}/pull`} look="link" paddingInline="0" data-pull-curve>
+          The pull as a curve
+        </LinkButton>
+      )}
       <LinkButton
         to={`/machines/${encodeURIComponent(job.machine.tag)}/${job.control.key}/cause`}
         look="link"

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../../../components/Buttons';
 import { useBench } from '../useBench';
+import { Curves } from './Curves';
 import { EngagementPanel } from './EngagementPanel';
 import { MatchPanel } from './MatchPanel';
 import { MeasuresPanel } from './MeasuresPanel';
@@ -20,6 +21,7 @@ export const Beside = ({ measured }: { measured: boolean }) => {
       {engagement !== null && <EngagementPanel engagement={engagement} />}
       {(measured || table === null) && <MeasuresPanel />}
       <PullPanel />
+      <Curves />
       <MatchPanel />
     </>
   );

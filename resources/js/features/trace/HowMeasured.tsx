@@ -1,0 +1,77 @@
+import { Box, Grid, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { BenchState, PointKey } from '../../api/jobs';
+import type { Measured } from '../../api/traces';
+import { Field, FieldLabel, Sheet } from '../../components/Buttons';
+import { Checked } from '../../components/Checked';
+import { SmallChoice } from '../../components/SmallChoice';
+import { decimals, heldMm, isInches, lengthUnit, MM_PER_INCH, sizeTyped } from '../../lib/figures';
+
+type Props = { state: BenchState; how: Measured; onChange: (how: Measured) => void };
+
+/** Where and with what the pull was measured: what the curve is worth hangs on it. */
+export const HowMeasured = ({ state, how, onChange }: Props) => {
+  const set = (some: Partial<Measured>) => onChange({ ...how, ...some });
+  return (
+    <Sheet padding="4" aria-label="How it was measured">
+      <Heading as="h2" fontSize="lg" marginBottom="2">
+        How it was measured
+      </Heading>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3" alignItems="end">
+        <Box>
+          <FieldLabel as="div">Travel at</FieldLabel>
+          <SmallChoice
+            says="Where the travel was measured"
+            pick="point"
+            value={how.point}
+            options={state.spec.points.map((one) => ({ key: one.key, name: one.label }))}
+            onChange={(key) => set({ point: key as PointKey })}
+          />
+        </Box>
+        <Box>
+          <FieldLabel as="div">With</FieldLabel>
+          <SmallChoice
+            says="With what the travel was measured"
+            pick="instrument"
+            value={how.instrument}
+            options={[
+              { key: '', name: 'a gauge that is not on the shelf' },
+              ...state.shelf.map((one) => ({ key: one.id, name: one.name })),
+            ]}
+            onChange={(instrument) => set({ instrument })}
+          />
+        </Box>
+        <AtDistance held={how.at_mm} onHeld={(at_mm) => set({ at_mm })} />
+        <Checked checked={how.to_stop} onChange={(to_stop) => set({ to_stop })} mark="to-stop">
+          Pulled as far as it goes
+        </Checked>
+      </Grid>
+    </Sheet>
+  );
+};
+
+/** Taken when it is left, so that half a figure asks nothing of the server. */
+const AtDistance = ({ held, onHeld }: { held: string; onHeld: (held: string) => void }) => {
+  const shown = held === '' ? '' : decimals(Number(held) / (isInches() ? MM_PER_INCH : 1), isInches() ? 2 : 0);
+  const [typed, setTyped] = useState(shown);
+  const take = () => {
+    const mm = typed.trim() === '' ? null : heldMm(sizeTyped(typed, 'mm'));
+    onHeld(mm === null ? '' : String(mm));
+    if (mm === null) setTyped('');
+  };
+  return (
+    <Box>
+      <FieldLabel htmlFor="at">Force gauge, {lengthUnit()} from the pivot</FieldLabel>
+      <Field
+        id="at"
+        inputMode="decimal"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+        placeholder="not said"
+        width="100%"
+      />
+    </Box>
+  );
+};
