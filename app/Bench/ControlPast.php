@@ -17,11 +17,15 @@ use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Trace\PullStory;
+use VividPull\Core\Trace\TraceSummary;
 use VividPull\Core\Wear\AgainAndAgain;
 use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\Play;
 use VividPull\Core\Wear\Taken;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\TraceCodec;
 
 /** The jobs of one control with what was signed at the end of each. */
 final readonly class ControlPast
@@ -70,8 +74,30 @@ final readonly class ControlPast
                 'source' => $record['source'] ?? null,
                 'parts' => array_map(static fn (string $part): string => Part::from($part)->label(), $record['parts'] ?? []),
                 'reason' => $record['by_choice'] ?? $record['tag'] ?? null,
+                'pull' => self::pull($record['traces'] ?? []),
             ];
         })->all());
+    }
+
+    /** What the pulls kept as curves tell together; of those measured where the last one was. */
+    public function pulls(): ?string
+    {
+        $traces = array_merge(...array_map(fn (ControlJob $job): array => $this->record($job)['traces'] ?? [], $this->closed()));
+        $last = $traces === [] ? null : $traces[count($traces) - 1];
+        $alike = array_filter($traces, static fn (array $one): bool => $one['point'] === $last['point'] && ($one['at_mm'] ?? null) === ($last['at_mm'] ?? null));
+
+        return PullStory::of(array_values(array_map(static fn (array $one): TraceSummary => TraceCodec::told(Node::of($one['told'])), $alike)));
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $traces
+     * @return array<string, mixed>|null the last pull of a job
+     */
+    private static function pull(array $traces): ?array
+    {
+        $last = array_pop($traces);
+
+        return $last === null ? null : ['trace' => $last['trace'], 'play_mm' => $last['told']['play_mm'] ?? null, 'efficiency' => $last['told']['efficiency'] ?? null];
     }
 
     /** @return list<ControlJob> those with a signature, oldest first */

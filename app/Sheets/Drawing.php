@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sheets;
 
+use VividPull\Core\Quantity\Figure;
+
 /** The marks and the tape of the screens, drawn for paper. The shape tells the state, so that a black printer does as well. */
 final readonly class Drawing
 {
@@ -40,6 +42,34 @@ final readonly class Drawing
         $parts[] = $left === null ? '' : self::shape('left', $x($left), 30);
 
         return self::uri($width, 60, implode('', $parts));
+    }
+
+    /**
+     * A pull: solid as it was pulled, lighter as it was let back, its phases parted by dashes.
+     *
+     * @param  list<array{float, float}>  $pull
+     * @param  list<array{float, float}>  $release
+     * @param  list<array{label: string, from_mm: float, to_mm: float}>  $phases
+     */
+    public static function curve(array $pull, array $release, array $phases): string
+    {
+        [$width, $height, $left, $top, $foot] = [520, 170, 30, 26, 22];
+        [$far, $heavy] = [max(1.0, ...array_column($pull, 0)), 1.05 * max(1.0, ...array_column($pull, 1))];
+        $x = static fn (float $mm): float => round($left + ($width - $left - 6) * $mm / $far, 1);
+        $y = static fn (float $newtons): float => round($height - $foot - ($height - $foot - $top) * $newtons / $heavy, 1);
+        $line = static fn (array $points): string => 'M'.implode('L', array_map(static fn (array $one): string => "{$x($one[0])} {$y($one[1])}", $points));
+        $text = static fn (float $at, float $under, string $words, string $anchor): string => "<text x=\"{$at}\" y=\"{$under}\" font-size=\"9\" text-anchor=\"{$anchor}\" fill=\"".self::INK."\">{$words}</text>";
+        $parts = ['<path d="M'.$left.' '.$top.'V'.($height - $foot).'H'.($width - 6).'" fill="none" stroke="'.self::INK.'"/>'];
+        foreach ($phases as $place => $phase) {
+            $parts[] = $place === 0 ? '' : '<path d="M'.$x($phase['from_mm']).' '.$top.'V'.($height - $foot).'" stroke="'.self::INK.'" stroke-dasharray="2 3" stroke-width="0.8"/>';
+            $parts[] = $text(($x($phase['from_mm']) + $x($phase['to_mm'])) / 2, $place % 2 === 0 ? 9 : 20, $phase['label'], 'middle');
+        }
+        $parts[] = $release === [] ? '' : '<path d="'.$line($release).'" fill="none" stroke="'.self::PETROL.'" stroke-width="1"/>';
+        $parts[] = '<path d="'.$line($pull).'" fill="none" stroke="'.self::INK.'" stroke-width="1.6"/>';
+        $parts[] = $text($left - 3, $y($heavy / 1.05) + 3, (string) Figure::force($heavy / 1.05), 'end');
+        $parts[] = $text($width - 6, $height - 8, (string) Figure::length($far).' from rest', 'end');
+
+        return self::uri($width, $height, implode('', $parts));
     }
 
     private static function shape(string $kind, float $x, float $y): string

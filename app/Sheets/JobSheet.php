@@ -8,6 +8,7 @@ use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
 use App\Bench\ShopClock;
+use App\Bench\Traces;
 use App\Chain\DayHeads;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
@@ -23,6 +24,7 @@ use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\LogRows;
+use VividPull\Core\Wire\Node;
 
 /** A job as it goes into the machine's folder: what was found and left against what, what was moved and tried, who stands for it. */
 final readonly class JobSheet
@@ -47,6 +49,7 @@ final readonly class JobSheet
             'from_file' => $signed !== null,
             'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),
+            'pulls' => self::pulls($job, $state),
             'wish' => $state->facts->observations->wish?->say(),
             'spec' => [
                 'says' => $state->spec->say(),
@@ -67,6 +70,19 @@ final readonly class JobSheet
             'next' => $control->summary?->job === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
+    }
+
+    /** @return list<array{at: string, drawing: string, findings: list<array<string, mixed>>}> pulls kept as curves, drawn, with what they tell */
+    private static function pulls(JobHead $job, BenchState $state): array
+    {
+        $pulls = [];
+        foreach ($state->facts->observations->traces as $seen) {
+            $traces = Traces::of($job);
+            $view = $traces->read($seen->entry->trace, Node::of($traces->howKept($seen->entry->trace)));
+            $pulls[] = ['at' => self::moment($seen->entry->stamp->at), 'drawing' => Drawing::curve($view['pull'], $view['release'], $view['phases']), 'findings' => $view['findings']];
+        }
+
+        return $pulls;
     }
 
     /** What stands under how it ended. */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\JobHead;
 use App\Chain\ChainCheck;
 use App\Models\Trace;
+use App\Sheets\JobSheet;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -97,6 +99,28 @@ final class TracesTest extends TestCase
         self::assertSame([$first], array_column($view['earlier'], 'trace'));
         self::assertStringContainsString('than it was', implode(' ', $view['earlier'][0]['changes']));
         self::assertSame([], $this->curve($second, 'point=lever_tip&to_stop=1&at_mm=90')['earlier'], 'measured elsewhere, it does not compare');
+    }
+
+    public function test_pulls_stand_in_the_story_of_the_machine_and_on_the_sheet_of_the_job(): void
+    {
+        [$first, $id] = [$this->job->id, ''];
+        foreach ([4, 9] as $seed) {
+            $id = (string) Str::uuid();
+            $this->keep($id, Pulled::csv($seed))->assertOk();
+            $this->job->body('trace', $this->curve($id, self::HOW)['body'])->assertOk();
+            $this->job->line('tag frayed wire')->assertOk();
+            $this->job->body('closed', ['outcome' => 'tagged'])->assertOk();
+            $this->job = HttpJob::open($this->signIn('oda'));
+        }
+        $machine = $this->getJson('/api/machines/RT-14')->assertOk()->json();
+        $clutch = collect((array) $machine['controls'])->firstWhere('key', 'clutch');
+
+        self::assertStringStartsWith('Friction takes', (string) $clutch['pulls']);
+        self::assertContains($id, array_map(static fn (array $one): ?string => $one['pull']['trace'] ?? null, (array) $clutch['history']));
+        $sheet = view('sheets.job', JobSheet::of(JobHead::find($first)))->render();
+        self::assertStringContainsString('Pulled as a curve', $sheet);
+        self::assertStringContainsString('Free play ends at', $sheet);
+        $this->get("/api/jobs/{$first}/sheet")->assertOk()->assertHeader('Content-Type', 'application/pdf');
     }
 
     public function test_its_points_go_out_as_they_came_in(): void

@@ -74,6 +74,7 @@ final class MachineController
                 'adjusters' => self::adjusters($control),
                 'history' => ($past = ControlPast::of($control))->rows(),
                 'story' => ControlStory::of($control, $past)->wire(),
+                'pulls' => $past->pulls(),
             ])->all(),
             'intakes' => Intakes::open($machine),
             'complaints' => Complaints::waiting($machine),

@@ -41,6 +41,23 @@
 <div class="small soft">Entered by {{ $spec['entered_by'] ?? 'nobody named' }}, {{ $spec['checked_by'] === null ? 'not checked by a second person' : "checked by {$spec['checked_by']}" }}.</div>
 @if ($spec['common_practice'])<div class="note">Common practice, not a maker's figure.</div>@endif
 
+@foreach ($pulls as $pull)
+<div class="keep">
+<h2>Pulled as a curve, {{ $pull['at'] }}</h2>
+<img src="{{ $pull['drawing'] }}" style="width: 100%; height: 52mm; margin-top: 3pt" alt="">
+<table>
+  @foreach ($pull['findings'] as $one)
+  <tr>
+    <td style="width: 26%">{{ $one['label'] }}</td>
+    <td class="figure" style="width: 22%; white-space: nowrap">@if ($one['fault'])<img class="mark" src="{{ \App\Sheets\Drawing::mark('wrong') }}" alt="wrong"> @endif{{ $one['figure'] }}</td>
+    <td class="soft">{{ $one['sentence'] }}</td>
+  </tr>
+  @endforeach
+</table>
+<div class="small soft">Dark: pulled. Light: let back.</div>
+</div>
+@endforeach
+
 <h2>Done</h2>
 <table>
   @foreach ($log as $row)

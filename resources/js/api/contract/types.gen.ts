@@ -220,6 +220,11 @@ export type PastJob = {
         found: string | null;
         left: string | null;
     }>;
+    pull: {
+        trace: string;
+        play_mm: number | null;
+        efficiency: number | null;
+    } | null;
 };
 
 export type MachineControl = {
@@ -295,6 +300,10 @@ export type MachineControl = {
      * Whether a look at its play is enough: nothing is begun on it, reported of it or looked for, and no tag hangs.
      */
     may_check: boolean;
+    /**
+     * What its pulls tell from job to job.
+     */
+    pulls: string | null;
 };
 
 export type Machine = {

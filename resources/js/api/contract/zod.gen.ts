@@ -192,6 +192,11 @@ export const zPastJob = z.object({
         name: z.string(),
         found: z.nullable(z.string()),
         left: z.nullable(z.string())
+    })),
+    pull: z.nullable(z.object({
+        trace: z.string(),
+        play_mm: z.nullable(z.number()),
+        efficiency: z.nullable(z.number())
     }))
 });
 
@@ -626,7 +631,8 @@ export const zMachineControl = z.object({
     covers: z.record(z.string(), z.number()),
     handover: z.nullable(z.string()),
     wish: z.nullable(z.string()),
-    may_check: z.boolean()
+    may_check: z.boolean(),
+    pulls: z.nullable(z.string())
 });
 
 export const zItemKind = z.enum([

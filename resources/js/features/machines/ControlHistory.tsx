@@ -29,49 +29,58 @@ const Head = chakra('th', {
 });
 
 /** Every job on a control: found, left, and by whom. */
-export const ControlHistory = ({ control, usageUnit }: { control: MachineControl; usageUnit: string }) => (
-  <Sheet padding="4" aria-label={`Story of the ${control.name}`}>
-    <Flex alignItems="baseline" gap="3" flexWrap="wrap" marginBottom="2">
-      <Heading as="h2" fontSize="xl">
-        {control.name}
-      </Heading>
-      <Box color="soft">
-        {control.point_label === null
-          ? 'proved by what it does'
-          : `play at the ${control.point_label}, ${lengthUnit()}, against ${usageUnit}`}
-      </Box>
-    </Flex>
-    {control.history.length === 0 ? (
-      <Empty title="No job yet">The first job writes the first line of this control's story.</Empty>
-    ) : (
-      <>
-        <WearChart control={control} usageUnit={usageUnit} />
-        {control.story !== null && <Story story={control.story} usageUnit={usageUnit} />}
-        <Box overflowX="auto" marginTop="3" tabIndex={0} role="region" aria-label="Jobs">
-          <chakra.table display={{ base: 'block', md: 'table' }}>
-            <chakra.thead display={{ base: 'none', md: 'table-header-group' }}>
-              <tr>
-                <Head scope="col">Day</Head>
-                <Head scope="col">{usageUnit}</Head>
-                <Head scope="col">Found</Head>
-                <Head scope="col">Left</Head>
-                <Head scope="col">Outcome</Head>
-                <Head scope="col">Signed</Head>
-              </tr>
-            </chakra.thead>
-            <chakra.tbody display={{ base: 'block', md: 'table-row-group' }}>
-              {control.history.map((job) => (
-                <JobRow key={job.job} job={job} />
-              ))}
-            </chakra.tbody>
-          </chakra.table>
+export const ControlHistory = ({ control, usageUnit }: { control: MachineControl; usageUnit: string }) => {
+  const hasPulls = control.history.some((job) => job.pull !== null);
+  return (
+    <Sheet padding="4" aria-label={`Story of the ${control.name}`}>
+      <Flex alignItems="baseline" gap="3" flexWrap="wrap" marginBottom="2">
+        <Heading as="h2" fontSize="xl">
+          {control.name}
+        </Heading>
+        <Box color="soft">
+          {control.point_label === null
+            ? 'proved by what it does'
+            : `play at the ${control.point_label}, ${lengthUnit()}, against ${usageUnit}`}
         </Box>
-      </>
-    )}
-  </Sheet>
-);
+      </Flex>
+      {control.history.length === 0 ? (
+        <Empty title="No job yet">The first job writes the first line of this control's story.</Empty>
+      ) : (
+        <>
+          <WearChart control={control} usageUnit={usageUnit} />
+          {control.story !== null && <Story story={control.story} usageUnit={usageUnit} />}
+          {control.pulls !== null && (
+            <Box marginTop="2" lineHeight="snug" data-pulls>
+              <b>Pulled as a curve:</b> {control.pulls}
+            </Box>
+          )}
+          <Box overflowX="auto" marginTop="3" tabIndex={0} role="region" aria-label="Jobs">
+            <chakra.table display={{ base: 'block', md: 'table' }}>
+              <chakra.thead display={{ base: 'none', md: 'table-header-group' }}>
+                <tr>
+                  <Head scope="col">Day</Head>
+                  <Head scope="col">{usageUnit}</Head>
+                  <Head scope="col">Found</Head>
+                  <Head scope="col">Left</Head>
+                  {hasPulls && <Head scope="col">Pull</Head>}
+                  <Head scope="col">Outcome</Head>
+                  <Head scope="col">Signed</Head>
+                </tr>
+              </chakra.thead>
+              <chakra.tbody display={{ base: 'block', md: 'table-row-group' }}>
+                {control.history.map((job) => (
+                  <JobRow key={job.job} job={job} hasPulls={hasPulls} />
+                ))}
+              </chakra.tbody>
+            </chakra.table>
+          </Box>
+        </>
+      )}
+    </Sheet>
+  );
+};
 
-const JobRow = ({ job }: { job: PastJob }) => {
+const JobRow = ({ job, hasPulls }: { job: PastJob; hasPulls: boolean }) => {
   const outcome = job.outcome === null ? null : outcomes[job.outcome];
   return (
     <chakra.tr
@@ -103,6 +112,15 @@ const JobRow = ({ job }: { job: PastJob }) => {
           <Figure mark="left" text={withUncertainty(job.left_mm, job.left_expanded_mm)} />
         )}
       </Cell>
+      {hasPulls && (
+        <Cell whiteSpace="nowrap">
+          {job.pull !== null && (
+            <Link to={`/jobs/${job.job}/pull/${job.pull.trace}`}>
+              {job.pull.efficiency === null ? 'curve' : `${Math.round(100 * (1 - job.pull.efficiency))} % lost`}
+            </Link>
+          )}
+        </Cell>
+      )}
       <Cell>
         {outcome === null ? (
           'in work'

@@ -207,6 +207,28 @@ const Ahead = ({ job, view, kept, waits }: AheadProps) => {
   const { line, body } = view;
   if (line === null || body.instrument === undefined) return null;
   const { instrument, point } = body;
+  const state = job.state.stages.flatMap((stage) => stage.items).find((one) => one.topic === 'condition' && !one.done);
+  if (state !== undefined)
+    return (
+      <Sheet padding="4" data-asks-state>
+        <Box fontWeight="bold" marginBottom="2">
+          {state.label}
+        </Box>
+        <Box marginBottom="2">Said once, then its play can be taken as the reading.</Box>
+        <Flex gap="2" flexWrap="wrap">
+          {state.answers.map((one) => (
+            <Button
+              key={one.word}
+              look="plain"
+              onClick={() => put({ kind: one.kind, body: one.body })}
+              data-state={one.word}
+            >
+              {one.label}
+            </Button>
+          ))}
+        </Flex>
+      </Sheet>
+    );
   return (
     <Button
       look="vivid"
