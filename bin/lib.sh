@@ -58,6 +58,17 @@ need_packages() {
     without_services "${missing[@]}"
 }
 
+# has_r_package NAME: whether R here can load it.
+has_r_package() { Rscript --vanilla -e "quit(status = !requireNamespace('$1', quietly = TRUE))" >/dev/null 2>&1; }
+
+# need_r_packages NAME...: Debian's packages of them.
+need_r_packages() {
+    local name
+    for name in "$@"; do
+        has_r_package "$name" || need_packages "no-such-command-as-$name=r-cran-$name"
+    done
+}
+
 # without_services PACKAGE...: installs them, and begins none of the servers that Debian would begin of its own, now or at the next boot: the
 # workshop begins what it needs, and a machine's other ports are its own.
 without_services() {

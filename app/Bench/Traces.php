@@ -13,8 +13,10 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Procedure\LeverPull;
@@ -182,7 +184,12 @@ final readonly class Traces
     private function earlier(string $id, array $body): array
     {
         $earlier = [];
-        foreach ($this->before($id) as [$job, $at, $before]) {
+        $hasNew = false;
+        foreach ($this->before($id) as [$job, $at, $before, $isNew]) {
+            // The last few, and the last one of a new cable however long ago that was.
+            if (count($earlier) >= self::BEHIND && ($hasNew || ! $isNew)) {
+                continue;
+            }
             $isAlike = $before['point'] === $body['point'] && abs(($before['at_mm'] ?? 0.0) - ($body['at_mm'] ?? 0.0)) < 1e-6;
             $trace = Trace::query()->where('job_id', $job)->find((string) $before['trace']);
             if ($trace === null || ! $isAlike) {
@@ -190,24 +197,22 @@ final readonly class Traces
             }
             $points = self::points($trace);
             $earlier[] = [
-                'job' => $job, 'trace' => $trace->id, 'at' => $at,
+                'job' => $job, 'trace' => $trace->id, 'at' => $at, 'new_cable' => $isNew,
                 'pull' => Thinned::of($points->pull, $points->rest(), 120),
                 'changes' => TraceChange::between(TraceCodec::told(Node::of($before['told'])), TraceCodec::told(Node::of($body['told']))),
             ];
-            if (count($earlier) === self::BEHIND) {
-                break;
-            }
+            $hasNew = $hasNew || $isNew;
         }
 
         return $earlier;
     }
 
-    /** @return iterable<array{string, string, array<string, mixed>}> job, time and body of earlier curves of this control, newest first */
+    /** @return iterable<array{string, string, array<string, mixed>, bool}> job, time and body of earlier curves of this control, and whether it was of a new cable; newest first */
     private function before(string $id): iterable
     {
         foreach (array_reverse($this->state->facts->observations->traces) as $seen) {
             if ($seen->entry->trace !== $id) {
-                yield [$this->job->id, $seen->entry->stamp->at, TraceCodec::body($seen->entry)];
+                yield [$this->job->id, $seen->entry->stamp->at, TraceCodec::body($seen->entry), $this->fittedBefore($seen->entry)];
             }
         }
         $control = DB::table('control_jobs')->where('id', $this->job->id)->value('control_id');
@@ -216,9 +221,15 @@ final readonly class Traces
         foreach ($closings as $closing) {
             $body = json_decode((string) $closing->body, true, flags: JSON_THROW_ON_ERROR);
             foreach (array_reverse($body['record']['traces'] ?? []) as $before) {
-                yield [(string) $closing->job_id, (string) $closing->at, $before];
+                yield [(string) $closing->job_id, (string) $closing->at, $before, in_array(Part::Cable->value, $body['record']['parts'] ?? [], true)];
             }
         }
+    }
+
+    /** Whether a cable was fitted in this job before it was pulled. */
+    private function fittedBefore(TraceTaken $taken): bool
+    {
+        return array_filter($this->state->facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Cable && $one->stamp->at <= $taken->stamp->at) !== [];
     }
 
     private static function points(Trace $trace): PullTrace

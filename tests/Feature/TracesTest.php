@@ -11,6 +11,7 @@ use App\Sheets\JobSheet;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Validator;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\HttpJob;
 use Tests\Support\Pulled;
@@ -98,7 +99,13 @@ final class TracesTest extends TestCase
 
         self::assertSame([$first], array_column($view['earlier'], 'trace'));
         self::assertStringContainsString('than it was', implode(' ', $view['earlier'][0]['changes']));
+        self::assertFalse($view['earlier'][0]['new_cable']);
         self::assertSame([], $this->curve($second, 'point=lever_tip&to_stop=1&at_mm=90')['earlier'], 'measured elsewhere, it does not compare');
+        $this->job->body('part', ['part' => 'cable', 'remark' => 'MH-2112'])->assertOk();
+        $this->job->body('trace', $view['body'])->assertOk();
+        $third = (string) Str::uuid();
+        $this->keep($third, Pulled::csv(11))->assertOk();
+        self::assertSame([[$second, true], [$first, false]], array_map(static fn (array $one): array => [$one['trace'], $one['new_cable']], $this->curve($third, self::HOW)['earlier']));
     }
 
     public function test_pulls_stand_in_the_story_of_the_machine_and_on_the_sheet_of_the_job(): void
@@ -133,6 +140,9 @@ final class TracesTest extends TestCase
         self::assertSame(Pulled::csv(4), $csv->getContent());
         self::assertSame(['vivid-pull/trace@1', 1200], [$json->json('format'), count((array) $json->json('points'))]);
         self::assertSame(['travel_mm', 'force_n', 'direction'], array_keys((array) $json->json('points.0')));
+        $validator = new Validator;
+        $validator->resolver()?->registerRaw((string) file_get_contents(base_path('docs/formats/trace.schema.json')), 'https://vivid-pull.example/schemas/trace-1.json');
+        self::assertTrue($validator->validate(json_decode((string) $json->getContent()), 'https://vivid-pull.example/schemas/trace-1.json')->isValid());
     }
 
     public function test_points_changed_by_hand_are_found(): void

@@ -79,7 +79,7 @@ final readonly class TraceReading
         }
         $reached = self::reached($phases, $heaviest, $end, $newN, $isToStop);
         $named = $reached === Reached::ReturnOnly ? $phases->ofSpringAlone() : $phases;
-        $isTold = ! $end->isBehindReturnSpring() || $phases->first(PhaseKind::ReturnSpring) !== null;
+        $isTold = ! $end->isBehindReturnSpring() || ($reached !== Reached::ReturnOnly && $phases->first(PhaseKind::ReturnSpring) !== null);
         $back = $release === null ? null : Phases::of($release->line, $trace->rest(), $end, $isToStop);
 
         return new self($trace, $pull, $named, $play, $u, $isTold, $heaviest, $loop, $problem, $reached, $back?->first(PhaseKind::TakeUp));

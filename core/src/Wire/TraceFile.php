@@ -59,12 +59,25 @@ final readonly class TraceFile
         return implode("\n", $lines)."\n";
     }
 
-    /** @param  list<string>  $problems */
+    /** @param  array<int, string>  $problems  by line; those beyond the first twenty are named by their lines alone */
     private static function refused(array $problems): self
     {
-        $more = count($problems) - self::MOST_PROBLEMS;
+        $said = array_slice($problems, 0, self::MOST_PROBLEMS, true);
+        $rest = array_keys(array_diff_key($problems, $said));
 
-        return new self(null, $more > 0 ? [...array_slice($problems, 0, self::MOST_PROBLEMS), "{$more} more lines cannot be taken."] : $problems, 0);
+        return new self(null, [...array_map(static fn (string $one, int $line): string => $line === 0 ? $one : "Line {$line}: {$one}.", $said, array_keys($said)), ...($rest === [] ? [] : ['Nor can these: '.self::ranges($rest).'.'])], 0);
+    }
+
+    /** @param  non-empty-list<int>  $lines  in order */
+    private static function ranges(array $lines): string
+    {
+        $ranges = [];
+        foreach ($lines as $line) {
+            [$from, $to] = array_pop($ranges) ?? [$line, $line - 1];
+            array_push($ranges, ...($line === $to + 1 ? [[$from, $line]] : [[$from, $to], [$line, $line]]));
+        }
+
+        return implode(', ', array_map(static fn (array $one): string => $one[0] === $one[1] ? "line {$one[0]}" : "lines {$one[0]} to {$one[1]}", $ranges));
     }
 
     /** @param  non-empty-list<string>  $lines */
@@ -84,7 +97,7 @@ final readonly class TraceFile
             $cells = self::cells($line, $by);
             $point = count($cells) === count($heads) ? self::row($cells, $columns, $by === ';') : 'it has '.count($cells).' cells, and the heading has '.count($heads);
             if (is_string($point)) {
-                $problems[] = 'Line '.($place + 1).": {$point}.";
+                $problems[$place + 1] = $point;
             } else {
                 $points[] = $point;
             }
@@ -155,7 +168,7 @@ final readonly class TraceFile
             $cells = self::typedCells($line);
             $point = count($cells) === 2 ? self::point($cells[0], $cells[1], $mm, $newtons, true) : 'type the travel and the force, such as 12.5 31';
             if (is_string($point)) {
-                $problems[] = 'Line '.($place + 1).": {$point}.";
+                $problems[$place + 1] = $point;
             } else {
                 $points[] = [...$point, $way];
             }
@@ -193,7 +206,7 @@ final readonly class TraceFile
 
     /**
      * @param  list<array{float, float, string}>  $points
-     * @param  list<string>  $problems
+     * @param  array<int, string>  $problems  by line
      */
     private static function made(array $points, array $problems): self
     {

@@ -94,12 +94,21 @@ final class TraceFileTest extends TestCase
         self::assertSame([null, $problems], [$read->trace, $read->problems]);
     }
 
-    public function test_of_very_many_bad_lines_some_are_named_and_the_rest_counted(): void
+    public function test_of_very_many_bad_lines_some_are_told_and_the_rest_named(): void
     {
         $read = TraceFile::read("travel_mm,force_n\n".str_repeat("a,b\n", 50));
 
         self::assertCount(21, $read->problems);
-        self::assertSame('30 more lines cannot be taken.', $read->problems[20]);
+        self::assertSame('Nor can these: lines 22 to 51.', $read->problems[20]);
+        $some = TraceFile::read("travel_mm,force_n\n".str_repeat("a,b\n", 20).str_repeat("a,b\n1,2\na,b\n", 2));
+        self::assertSame('Nor can these: line 22, lines 24 to 25, line 27.', $some->problems[20]);
+    }
+
+    public function test_the_examples_that_are_shipped_are_taken(): void
+    {
+        foreach (['clutch-lever', 'wrong-spline'] as $name) {
+            self::assertSame(800, TraceFile::read((string) file_get_contents(__DIR__."/../../../docs/formats/examples/traces/{$name}.csv"))->points);
+        }
     }
 
     public function test_a_hundred_thousand_points_are_taken(): void

@@ -45,6 +45,7 @@
 <div class="keep">
 <h2>Pulled as a curve, {{ $pull['at'] }}</h2>
 <img src="{{ $pull['drawing'] }}" style="width: 100%; height: 52mm; margin-top: 3pt" alt="">
+</div>
 <table>
   @foreach ($pull['findings'] as $one)
   <tr>
@@ -55,7 +56,6 @@
   @endforeach
 </table>
 <div class="small soft">Dark: pulled. Light: let back.</div>
-</div>
 @endforeach
 
 <h2>Done</h2>

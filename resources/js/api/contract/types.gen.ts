@@ -2136,6 +2136,10 @@ export type TraceView = {
             number
         ]>;
         changes: Array<string>;
+        /**
+         * Whether a cable was fitted in that job.
+         */
+        new_cable: boolean;
     }>;
 };
 

@@ -2045,7 +2045,8 @@ export const zTraceView = z.object({
         trace: z.string(),
         at: z.string(),
         pull: z.array(z.tuple([z.number(), z.number()])),
-        changes: z.array(z.string())
+        changes: z.array(z.string()),
+        new_cable: z.boolean()
     }))
 });
 

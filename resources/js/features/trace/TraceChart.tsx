@@ -79,9 +79,9 @@ export const TraceChart = ({ view, tall = 420 }: { view: TraceView; tall?: numbe
             key={one.trace}
             d={path(one.pull, at)}
             fill="none"
-            stroke={paint['steel.mid']}
+            stroke={one.new_cable ? paint.cantTell : paint['steel.mid']}
             strokeWidth="2"
-            strokeDasharray="7 5"
+            strokeDasharray={one.new_cable ? '2 4' : '7 5'}
           />
         ))}
         <path d={path(view.release, at)} fill="none" stroke={paint.inside} strokeWidth="1.8" />

@@ -140,7 +140,8 @@ const Curve = ({ job, trace, view }: { job: Job; trace: string; view: TraceView 
       </Heading>
       <Legend way="pull" />
       {view.release.length > 0 && <Legend way="release" />}
-      {view.earlier.length > 0 && <Legend way="earlier" />}
+      {view.earlier.some((one) => !one.new_cable) && <Legend way="earlier" />}
+      {view.earlier.some((one) => one.new_cable) && <Legend way="fresh" />}
       <Box textStyle="small" marginLeft="auto">
         {view.points.toLocaleString('en').replaceAll(',', '\u00a0')} points
       </Box>
@@ -148,7 +149,11 @@ const Curve = ({ job, trace, view }: { job: Job; trace: string; view: TraceView 
     <TraceChart view={view} />
     {view.earlier.map((one) => (
       <Box key={one.trace} marginTop="3" data-changes>
-        <b>Against {moment(one.at)}:</b> {one.changes.join(' ')}
+        <b>
+          Against {moment(one.at)}
+          {one.new_cable && ', a new cable'}:
+        </b>{' '}
+        {one.changes.join(' ')}
       </Box>
     ))}
     <Flex gap="3" marginTop="3" flexWrap="wrap">
@@ -163,19 +168,15 @@ const Curve = ({ job, trace, view }: { job: Job; trace: string; view: TraceView 
 );
 
 const ways = {
-  pull: { word: 'pull', colour: 'action', dashed: false },
-  release: { word: 'release', colour: 'inside', dashed: false },
-  earlier: { word: 'earlier pulls', colour: 'steel.mid', dashed: true },
+  pull: { word: 'pull', colour: 'action', style: 'solid' },
+  release: { word: 'release', colour: 'inside', style: 'solid' },
+  earlier: { word: 'earlier pulls', colour: 'steel.mid', style: 'dashed' },
+  fresh: { word: 'a new cable', colour: 'cantTell', style: 'dotted' },
 } as const;
 
 const Legend = ({ way }: { way: keyof typeof ways }) => (
   <Flex alignItems="center" gap="1.5" textStyle="small" color="ink">
-    <Box
-      width="1.4rem"
-      borderTopWidth="3px"
-      borderColor={ways[way].colour}
-      borderStyle={ways[way].dashed ? 'dashed' : 'solid'}
-    />
+    <Box width="1.4rem" borderTopWidth="3px" borderColor={ways[way].colour} borderStyle={ways[way].style} />
     {ways[way].word}
   </Flex>
 );
