@@ -186,7 +186,7 @@ $([ -n "$https" ] && printf '        ssl_certificate %s;\n        ssl_certificat
             error_page 502 503 504 @away;
 $(to_app workshop)
         }
-        location ~ ^/api/(jobs/[^/]+/photos|specs/[^/]+/sketch) {
+        location ~ ^/api/(jobs/[^/]+/(photos|traces)|specs/[^/]+/sketch) {
             client_max_body_size 13m;
             error_page 413 @too_large;
             error_page 502 503 504 @away;

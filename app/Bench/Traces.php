@@ -11,7 +11,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
-use RuntimeException;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Errors\Refused;
@@ -91,7 +90,7 @@ final readonly class Traces
     {
         $trace = Trace::query()->where('job_id', $this->job->id)->findOrFail($id);
         $body = ['trace' => $id, 'points' => $trace->points, ...TraceCodec::how($how)];
-        $read = $this->reading(self::points($trace), $body);
+        $read = $this->reading(TraceFile::kept($trace->csv), $body);
         $told = TraceCodec::summary($read->summary());
         $kept = $this->kept($id);
 
@@ -118,7 +117,7 @@ final readonly class Traces
         if ($trace === null) {
             throw Refused::because('The curve did not arrive. Send it again.');
         }
-        $told = TraceCodec::summary($traces->reading(self::points($trace), $body)->summary());
+        $told = TraceCodec::summary($traces->reading(TraceFile::kept($trace->csv), $body)->summary());
         if ($trace->points !== $taken->points || json_encode($told) !== json_encode($body['told'])) {
             throw Refused::because('That is not what the curve tells. Look at it again, then keep it.');
         }
@@ -195,7 +194,7 @@ final readonly class Traces
             if ($trace === null || ! $isAlike) {
                 continue;
             }
-            $points = self::points($trace);
+            $points = TraceFile::kept($trace->csv);
             $earlier[] = [
                 'job' => $job, 'trace' => $trace->id, 'at' => $at, 'new_cable' => $isNew,
                 'pull' => Thinned::of($points->pull, $points->rest(), 120),
@@ -230,10 +229,5 @@ final readonly class Traces
     private function fittedBefore(TraceTaken $taken): bool
     {
         return array_filter($this->state->facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Cable && $one->stamp->at <= $taken->stamp->at) !== [];
-    }
-
-    private static function points(Trace $trace): PullTrace
-    {
-        return TraceFile::read($trace->csv)->trace ?? throw new RuntimeException("The points of curve {$trace->id} are not what was kept.");
     }
 }

@@ -126,6 +126,10 @@ final class ServedTest extends TestCase
         [$status, $headers, $said] = self::get(self::served()->secure.'/api/session', [CURLOPT_POST => true, CURLOPT_POSTFIELDS => str_repeat('x', 400_000)]);
         self::assertSame([413, 'application/problem+json'], [$status, $headers['content-type'] ?? '']);
         self::assertStringContainsString('Nothing was kept', $said);
+        // Pictures and curves are longer than anything typed: they are asked who sends them.
+        foreach (['photos', 'traces'] as $what) {
+            self::assertContains(self::get(self::served()->secure."/api/jobs/none/{$what}/none", [CURLOPT_CUSTOMREQUEST => 'PUT', CURLOPT_POSTFIELDS => str_repeat('x', 400_000)])[0], [401, 419], $what);
+        }
         self::assertSame(400, self::get(self::served()->secure.'/%00')[0]);
         self::assertSame(404, self::get(self::served()->secure.'/build/none.js')[0]);
         self::assertSame(404, self::get(self::served()->secure.'/errors/away.html')[0]);

@@ -59,6 +59,25 @@ final readonly class TraceFile
         return implode("\n", $lines)."\n";
     }
 
+    /**
+     * A trace as `csv` wrote it and nobody touched since: taken as it is.
+     *
+     * @throws OutOfRange If it was touched.
+     */
+    public static function kept(string $csv): PullTrace
+    {
+        $ways = ['pull' => [[], []], 'release' => [[], []]];
+        foreach (explode("\n", rtrim($csv)) as $place => $line) {
+            [$travel, $force, $way] = [...explode(',', $line), '', ''];
+            if ($place > 0 && isset($ways[$way])) {
+                $ways[$way][0][] = (float) $travel;
+                $ways[$way][1][] = (float) $force;
+            }
+        }
+
+        return PullTrace::of(Branch::of(...$ways['pull']), $ways['release'][0] === [] ? null : Branch::of(...$ways['release']));
+    }
+
     /** @param  array<int, string>  $problems  by line; those beyond the first twenty are named by their lines alone */
     private static function refused(array $problems): self
     {
@@ -188,20 +207,25 @@ final readonly class TraceFile
     /** @return array{float, float}|string mm and N, or what is wrong with them */
     private static function point(string $travel, string $force, float $mm, float $newtons, bool $hasCommas): array|string
     {
-        $values = [];
-        foreach ([[$travel, $mm, self::FARTHEST, 'travel'], [$force, $newtons, self::HEAVIEST, 'force']] as [$text, $factor, $most, $what]) {
-            $plain = trim($hasCommas ? strtr($text, [',' => '.']) : $text);
-            if (! is_numeric($plain)) {
-                return Quoted::text($text)." is no {$what}";
-            }
-            $value = (float) $plain * $factor;
-            if (! (abs($value) <= $most)) {
-                return "a {$what} of ".Quoted::text($text).' is beyond what any control here has';
-            }
-            $values[] = $value;
-        }
+        $far = self::value($travel, $mm, self::FARTHEST, 'travel', $hasCommas);
+        $heavy = self::value($force, $newtons, self::HEAVIEST, 'force', $hasCommas);
 
-        return [$values[0], $values[1]];
+        return match (true) {
+            is_string($far) => $far,
+            is_string($heavy) => $heavy,
+            default => [$far, $heavy],
+        };
+    }
+
+    private static function value(string $text, float $factor, float $most, string $what, bool $hasCommas): float|string
+    {
+        $plain = $hasCommas ? strtr($text, [',' => '.']) : $text;
+        if (! is_numeric($plain)) {
+            return Quoted::text($text)." is no {$what}";
+        }
+        $value = (float) $plain * $factor;
+
+        return abs($value) <= $most ? $value : "a {$what} of ".Quoted::text($text).' is beyond what any control here has';
     }
 
     /**

@@ -111,6 +111,14 @@ final class TraceFileTest extends TestCase
         }
     }
 
+    public function test_what_was_written_is_read_again_as_it_was(): void
+    {
+        $trace = TraceFile::read(self::GOOD)->trace ?? self::fail('It is taken.');
+
+        self::assertEquals($trace, TraceFile::kept(TraceFile::csv($trace)));
+        self::assertNull(TraceFile::kept("travel_mm,force_n,direction\n".implode("\n", array_map(static fn (int $n): string => "{$n},{$n}.5,pull", range(0, 9))))->release);
+    }
+
     public function test_a_hundred_thousand_points_are_taken(): void
     {
         $chance = new SeededChance(3);
