@@ -71,9 +71,8 @@ final readonly class Traces
         if ($read->trace === null) {
             throw count($read->problems) === 1 ? Refused::because($read->problems[0]) : Refused::missing('Nothing of it was kept.', $read->problems);
         }
-        $csv = TraceFile::csv($read->trace);
         try {
-            Trace::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'points' => $read->points, 'digest' => $digest, 'sum' => hash('sha256', $csv), 'csv' => $csv,
+            Trace::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'points' => $read->points, 'digest' => $digest, 'sum' => hash('sha256', $read->kept), 'csv' => $read->kept,
                 'taken_in_at' => $now->utc()->format('Y-m-d H:i:s.v')]);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict('Another curve stands under this id. Nothing was changed.', previous: $e);
@@ -90,7 +89,7 @@ final readonly class Traces
     {
         $trace = Trace::query()->where('job_id', $this->job->id)->findOrFail($id);
         $body = ['trace' => $id, 'points' => $trace->points, ...TraceCodec::how($how)];
-        $read = $this->reading(TraceFile::kept($trace->csv), $body);
+        $read = $this->reading(TraceFile::kept($trace->csv, $body['reach_mm'] ?? null), $body);
         $told = TraceCodec::summary($read->summary());
         $kept = $this->kept($id);
 
@@ -117,7 +116,7 @@ final readonly class Traces
         if ($trace === null) {
             throw Refused::because('The curve did not arrive. Send it again.');
         }
-        $told = TraceCodec::summary($traces->reading(TraceFile::kept($trace->csv), $body)->summary());
+        $told = TraceCodec::summary($traces->reading(TraceFile::kept($trace->csv, $taken->reachMm), $body)->summary());
         if ($trace->points !== $taken->points || json_encode($told) !== json_encode($body['told'])) {
             throw Refused::because('That is not what the curve tells. Look at it again, then keep it.');
         }
@@ -128,7 +127,7 @@ final readonly class Traces
     {
         $kept = $this->kept($id) ?? throw (new ModelNotFoundException)->setModel(Trace::class);
 
-        return array_intersect_key(TraceCodec::body($kept), ['point' => 0, 'instrument' => 0, 'at_mm' => 0, 'to_stop' => 0]);
+        return array_intersect_key(TraceCodec::body($kept), ['point' => 0, 'instrument' => 0, 'at_mm' => 0, 'reach_mm' => 0, 'to_stop' => 0]);
     }
 
     /** @param  array<string, mixed>  $how */
@@ -194,7 +193,7 @@ final readonly class Traces
             if ($trace === null || ! $isAlike) {
                 continue;
             }
-            $points = TraceFile::kept($trace->csv);
+            $points = TraceFile::kept($trace->csv, $before['reach_mm'] ?? null);
             $earlier[] = [
                 'job' => $job, 'trace' => $trace->id, 'at' => $at, 'new_cable' => $isNew,
                 'pull' => Thinned::of($points->pull, $points->rest(), 120),

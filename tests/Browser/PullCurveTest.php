@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Support\Pulled;
 
 /** The pull as a curve: from a gauge's file or typed, kept with the job, its play taken as a reading; on a bench and on a telephone. */
@@ -51,6 +52,17 @@ final class PullCurveTest extends BrowserTestCase
         $this->click('[data-take-typed]')->see('the arm is on the wrong spline')->gone('[data-phase=working]')->accessible('a curve on a telephone');
         $this->click('[data-keep-trace]')->gone('[data-keep-trace]')->gone('[data-take-reading]')->clickText('Back to the job')->await('[data-curves]');
         self::assertContains(['springs_reached', 'failed'], array_map(static fn (array $one): array => [$one['key'], $one['status']], (array) $this->state()['gates']));
+    }
+
+    public function test_a_gauge_that_knows_only_the_time_is_asked_how_far_it_was_pulled(): void
+    {
+        $this->as('ines')->startJob($this->machineLike('RT-14', 'ZP-16'), 'clutch');
+        $job = $this->job();
+        $this->lookedOver()->visit("/jobs/{$job}/pull");
+        $this->expectsTrouble = true;
+        $this->take((string) preg_replace('/^travel_mm/', 'time_s', (string) preg_replace('/^.*,release$\n/m', '', Pulled::csv(3))))->see('Say how far it was pulled')->accessible('how far it was pulled');
+        $this->element('#reach')->sendKeys('55'.WebDriverKeys::ENTER);
+        $this->await('[data-phase=free_play]')->see('about ', 'Read the play by hand')->click('[data-keep-trace]')->gone('[data-keep-trace]')->gone('[data-take-reading]');
     }
 
     private function take(string $csv): static

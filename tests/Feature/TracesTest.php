@@ -145,6 +145,22 @@ final class TracesTest extends TestCase
         self::assertTrue($validator->validate(json_decode((string) $json->getContent()), 'https://vivid-pull.example/schemas/trace-1.json')->isValid());
     }
 
+    public function test_a_pull_with_times_asks_how_far_it_was_and_gives_no_reading(): void
+    {
+        $id = (string) Str::uuid();
+        $csv = preg_replace_callback('/^([\d.]+)(,.*,(?:pull|release))$/m', static fn (array $one): string => (str_ends_with($one[2], 'pull') ? (float) $one[1] / 10 : 20 - (float) $one[1] / 10).$one[2], str_replace('travel_mm', 'time_s', Pulled::csv(4)));
+        $this->keep($id, (string) $csv)->assertOk();
+        self::assertSame('Its points have times and no travel. Say how far it was pulled.', $this->getJson("/api/jobs/{$this->job->id}/traces/{$id}?".self::HOW)->assertStatus(422)->json('detail'));
+        $view = $this->curve($id, self::HOW.'&reach_mm=60');
+
+        self::assertSame([null, null], [$view['line'], $view['told']['play_mm'] ?? null]);
+        self::assertStringStartsWith('about ', $view['findings'][0]['figure']);
+        $this->job->body('trace', $view['body'])->assertOk();
+        self::assertEquals(60, $this->job->state['beside']['traces'][0]['reach_mm']);
+        self::assertSame($view['told'], $this->curve($id)['told']);
+        self::assertArrayHasKey('time_s', (array) $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points?as=json")->json('points.0'));
+    }
+
     public function test_points_changed_by_hand_are_found(): void
     {
         $id = (string) Str::uuid();

@@ -20,6 +20,9 @@ use VividPull\Core\Wire\Node;
 /** Pulls as curves: the points sent as they are, under an id their sender made; read for whoever looks. */
 final class TraceController
 {
+    /** What is a number in a query. */
+    private const SIZES = ['at_mm' => 0, 'reach_mm' => 0];
+
     public function store(Request $request, string $job, string $trace): JsonResponse
     {
         $user = User::of($request);
@@ -36,8 +39,8 @@ final class TraceController
         $traces = Traces::of(JobHead::find($job));
         $how = $request->query->all();
         $how = $how === [] ? $traces->howKept($trace) : [
-            ...array_diff_key($how, ['at_mm' => 0, 'to_stop' => 0]),
-            ...(isset($how['at_mm']) ? ['at_mm' => is_numeric($how['at_mm']) ? (float) $how['at_mm'] : $how['at_mm']] : []),
+            ...array_diff_key($how, self::SIZES),
+            ...array_map(static fn (mixed $one): mixed => is_numeric($one) ? (float) $one : $one, array_intersect_key($how, self::SIZES)),
             'to_stop' => ($how['to_stop'] ?? '') === '1',
         ];
 
@@ -52,11 +55,12 @@ final class TraceController
         if ($request->query('as') !== 'json') {
             return new Response($found->csv, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
         }
-        $rows = array_map(static function (string $line): array {
-            [$travel, $force, $way] = explode(',', $line);
+        [$heading, $lines] = [strstr($found->csv, ',', true), array_slice(explode("\n", trim($found->csv)), 1)];
+        $rows = array_map(static function (string $line) use ($heading): array {
+            [$at, $force, $way] = explode(',', $line);
 
-            return ['travel_mm' => (float) $travel, 'force_n' => (float) $force, 'direction' => $way];
-        }, array_slice(explode("\n", trim($found->csv)), 1));
+            return [(string) $heading => (float) $at, 'force_n' => (float) $force, 'direction' => $way];
+        }, $lines);
 
         return new JsonResponse(['format' => 'vivid-pull/trace@1', 'points' => $rows], 200, ['Content-Disposition' => "attachment; filename=\"{$name}.json\""]);
     }

@@ -28,6 +28,14 @@ final readonly class Branch
         return $travel === [] || $force === [] ? throw OutOfRange::trace('There is no point in it.') : new self($travel, $force);
     }
 
+    /** Its travel, which is time, turned into travel that goes evenly from one place to the other; in mm. */
+    public function evenly(float $from, float $to): self
+    {
+        [$begins, $lasts] = [min($this->travel), $this->reach()];
+
+        return self::of(array_map(static fn (float $at): float => $from + ($to - $from) * ($at - $begins) / $lasts, $this->travel), $this->force);
+    }
+
     public function count(): int
     {
         return count($this->travel);

@@ -17,7 +17,15 @@ final readonly class PullTrace
     /** In mm: less is no pull. */
     public const LEAST_REACH = 1.0;
 
-    private function __construct(public Branch $pull, public ?Branch $release) {}
+    /** In s: a hand takes longer. */
+    public const LEAST_SECONDS = 0.2;
+
+    private function __construct(
+        public Branch $pull,
+        public ?Branch $release,
+        /** Whether its travel is told by time, as of a steady hand. */
+        public bool $isSteady = false,
+    ) {}
 
     /**
      * @throws OutOfRange If the pull has fewer points than tell anything, or hardly moves.
@@ -30,6 +38,33 @@ final readonly class PullTrace
         if ($pull->reach() < self::LEAST_REACH) {
             throw OutOfRange::trace('The pull moves no further than a millimetre. Is the travel in mm?');
         }
+
+        return self::withForce($pull, $release);
+    }
+
+    /**
+     * Force over time, of a hand that pulls steadily: each way goes evenly from rest to `$reachMm` and back.
+     *
+     * @param  Branch  $pull  its travel in s
+     * @param  Branch|null  $release  the same
+     *
+     * @throws OutOfRange If the pull has fewer points than tell anything, or is over at once, or goes nowhere.
+     */
+    public static function steady(Branch $pull, ?Branch $release, float $reachMm): self
+    {
+        if ($pull->reach() < self::LEAST_SECONDS || ($release !== null && $release->reach() <= 0.0)) {
+            throw OutOfRange::trace('The pull, or the way back, is over at once. Is the time in s?');
+        }
+        if ($reachMm < self::LEAST_REACH) {
+            throw OutOfRange::trace('The pull moves no further than a millimetre.');
+        }
+        $made = self::of($pull->evenly(0.0, $reachMm), $release?->evenly($reachMm, 0.0));
+
+        return new self($made->pull, $made->release, true);
+    }
+
+    private static function withForce(Branch $pull, ?Branch $release): self
+    {
         if (max($pull->force) <= 0.0) {
             throw OutOfRange::trace('No force of the pull is above zero. Turn the gauge round, or take its sign off.');
         }

@@ -36,6 +36,10 @@ final readonly class TraceFindings
             return new TraceFinding('play', $label, Figure::length($read->play(), 2)->bare().' ± '.Figure::length((float) $read->expanded(), 2), 'From rest to where the force begins to grow.'.($wanted === null ? '' : " The spec wants {$wanted}."), false);
         }
 
+        if ($read->trace->isSteady && $read->light() !== null) {
+            return new TraceFinding('play', $label, 'about '.Figure::length($read->light()), 'By time, as of a steady hand: where it ends is no reading. Read the play by hand.', false);
+        }
+
         return $read->light() === null
             ? new TraceFinding('play', $label, 'not seen', 'The pull is not light at first and heavier then, or too few points show it. Read the play by hand.', false)
             : new TraceFinding('play', $label, 'can\'t tell', 'It is light up to '.Figure::length($read->light()).', and no return spring shows behind that. What is light may be the spring: read the play by hand.', false);

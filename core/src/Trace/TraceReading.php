@@ -79,7 +79,8 @@ final readonly class TraceReading
         }
         $reached = self::reached($phases, $heaviest, $end, $newN, $isToStop);
         $named = $reached === Reached::ReturnOnly ? $phases->ofSpringAlone() : $phases;
-        $isTold = ! $end->isBehindReturnSpring() || ($reached !== Reached::ReturnOnly && $phases->first(PhaseKind::ReturnSpring) !== null);
+        // How even a hand was, nobody knows.
+        $isTold = ! $trace->isSteady && (! $end->isBehindReturnSpring() || ($reached !== Reached::ReturnOnly && $phases->first(PhaseKind::ReturnSpring) !== null));
         $back = $release === null ? null : Phases::of($release->line, $trace->rest(), $end, $isToStop);
 
         return new self($trace, $pull, $named, $play, $u, $isTold, $heaviest, $loop, $problem, $reached, $back?->first(PhaseKind::TakeUp));

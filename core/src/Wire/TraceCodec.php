@@ -22,7 +22,7 @@ final readonly class TraceCodec
 
     public static function entry(Node $body, Stamp $stamp): TraceTaken
     {
-        $body->object(['trace', 'points', 'point', 'to_stop', 'told'], ['instrument', 'at_mm']);
+        $body->object(['trace', 'points', 'point', 'to_stop', 'told'], ['instrument', 'at_mm', 'reach_mm']);
 
         return new TraceTaken(
             $stamp,
@@ -33,28 +33,35 @@ final readonly class TraceCodec
             $body->has('at_mm') ? $body->at('at_mm')->number(1, 2000) : null,
             $body->at('to_stop')->boolean(),
             self::told($body->at('told')),
+            self::reach($body),
         );
     }
 
     /**
      * Where and with what a pull was measured.
      *
-     * @return array{point: string, to_stop: bool, instrument?: string, at_mm?: float}
+     * @return array{point: string, to_stop: bool, instrument?: string, at_mm?: float, reach_mm?: float}
      */
     public static function how(Node $node): array
     {
-        $node->object(['point', 'to_stop'], ['instrument', 'at_mm']);
+        $node->object(['point', 'to_stop'], ['instrument', 'at_mm', 'reach_mm']);
+        $reach = self::reach($node);
         $instrument = $node->optionalString('instrument', 40);
 
         return ['point' => $node->at('point')->enum(ReadingPoint::class)->value, 'to_stop' => $node->at('to_stop')->boolean()]
-            + ($instrument === null ? [] : ['instrument' => $instrument]) + ($node->has('at_mm') ? ['at_mm' => $node->at('at_mm')->number(1, 2000)] : []);
+            + ($instrument === null ? [] : ['instrument' => $instrument]) + ($node->has('at_mm') ? ['at_mm' => $node->at('at_mm')->number(1, 2000)] : []) + ($reach === null ? [] : ['reach_mm' => $reach]);
+    }
+
+    private static function reach(Node $node): ?float
+    {
+        return $node->has('reach_mm') ? $node->at('reach_mm')->number(1, 1000) : null;
     }
 
     /** @return array<string, mixed> as an entry holds it */
     public static function body(TraceTaken $taken): array
     {
         return array_filter([
-            'trace' => $taken->trace, 'points' => $taken->points, 'point' => $taken->point->value, 'instrument' => $taken->instrument, 'at_mm' => $taken->atMm, 'to_stop' => $taken->isToStop,
+            'trace' => $taken->trace, 'points' => $taken->points, 'point' => $taken->point->value, 'instrument' => $taken->instrument, 'at_mm' => $taken->atMm, 'reach_mm' => $taken->reachMm, 'to_stop' => $taken->isToStop,
             'told' => self::summary($taken->told),
         ], static fn (mixed $one): bool => $one !== null);
     }

@@ -13,8 +13,9 @@ use VividPull\Core\Trace\Branch;
 use VividPull\Core\Trace\PullTrace;
 
 /**
- * A trace as a file or as typed: CSV with the heading `travel_mm,force_n,direction`, or a point a line, `12.5 31`, with a line `back` before those of
- * the way back. Typed points are in the reader's own units. Where nothing says which way a point is of, the way back begins behind the farthest one.
+ * A trace as a file or as typed: CSV with the heading `travel_mm,force_n,direction`, or `time_s` in place of the travel, or a point a line, `12.5 31`, with a line `back` before those of
+ * the way back. Typed points are in the reader's own units. Where nothing says which way a point is of, the way back begins behind the farthest one, or
+ * behind the heaviest where only the time is known.
  *
  * Every line that cannot be taken is named; then there is no trace at all.
  */
@@ -30,10 +31,21 @@ final readonly class TraceFile
     /** The travel has come back by this share of its reach before it counts as the way back. */
     private const TURNED = 0.02;
 
+    /** Times become travel as of a pull over so much, until somebody says how far it was. */
+    private const ANY_REACH = 100.0;
+
+    private const TIME = 'time_s';
+
     private const UNITS = ['travel_mm' => Unit::Millimetre, 'travel_in' => Unit::Inch, 'force_n' => Unit::Newton, 'force_lbf' => Unit::PoundForce];
 
     /** @param  list<string>  $problems  in sentences, each with its line */
-    private function __construct(public ?PullTrace $trace, public array $problems, public int $points) {}
+    private function __construct(
+        public ?PullTrace $trace,
+        public array $problems,
+        public int $points,
+        /** The points as they are kept: `travel_mm` or `time_s`, `force_n`, `direction`; empty where there is no trace. */
+        public string $kept = '',
+    ) {}
 
     public static function read(string $text): self
     {
@@ -41,7 +53,7 @@ final readonly class TraceFile
             return self::refused(['The file holds characters that are no text. Save it as CSV in UTF-8.']);
         }
         $lines = explode("\n", strtr(ltrim($text, "\u{FEFF}"), ["\r\n" => "\n", "\r" => "\n"]));
-        $isFile = preg_match('/^\s*"?(?:travel|force|direction)/i', $lines[0]) === 1;
+        $isFile = preg_match('/^\s*"?(?:travel|time|force|direction)/i', $lines[0]) === 1;
 
         return $isFile ? self::file($lines) : self::typed($lines);
     }
@@ -49,22 +61,17 @@ final readonly class TraceFile
     /** The points as a file, in mm and N, so that reading it again gives the same trace. */
     public static function csv(PullTrace $trace): string
     {
-        $lines = ['travel_mm,force_n,direction'];
-        foreach (['pull' => $trace->pull, 'release' => $trace->release] as $way => $branch) {
-            foreach ($branch->travel ?? [] as $place => $mm) {
-                $lines[] = round($mm, 6).','.round($branch->force[$place] ?? 0.0, 6).','.$way;
-            }
-        }
-
-        return implode("\n", $lines)."\n";
+        return self::written('travel_mm', $trace->pull, $trace->release);
     }
 
     /**
-     * A trace as `csv` wrote it and nobody touched since: taken as it is.
+     * A trace as it is kept, which nobody touched since: taken as it is.
      *
-     * @throws OutOfRange If it was touched.
+     * @param  float|null  $reachMm  how far it was pulled, where its points have times and no travel
+     *
+     * @throws OutOfRange If it has times, and nobody said how far.
      */
-    public static function kept(string $csv): PullTrace
+    public static function kept(string $csv, ?float $reachMm = null): PullTrace
     {
         $ways = ['pull' => [[], []], 'release' => [[], []]];
         foreach (explode("\n", rtrim($csv)) as $place => $line) {
@@ -74,8 +81,25 @@ final readonly class TraceFile
                 $ways[$way][1][] = (float) $force;
             }
         }
+        $pull = Branch::of(...$ways['pull']);
+        $release = $ways['release'][0] === [] ? null : Branch::of(...$ways['release']);
+        if (! str_starts_with($csv, self::TIME)) {
+            return PullTrace::of($pull, $release);
+        }
 
-        return PullTrace::of(Branch::of(...$ways['pull']), $ways['release'][0] === [] ? null : Branch::of(...$ways['release']));
+        return PullTrace::steady($pull, $release, $reachMm ?? throw OutOfRange::trace('Its points have times and no travel. Say how far it was pulled.'));
+    }
+
+    private static function written(string $first, Branch $pull, ?Branch $release): string
+    {
+        $lines = ["{$first},force_n,direction"];
+        foreach (['pull' => $pull, 'release' => $release] as $way => $branch) {
+            foreach ($branch->travel ?? [] as $place => $at) {
+                $lines[] = round($at, 6).','.round($branch->force[$place] ?? 0.0, 6).','.$way;
+            }
+        }
+
+        return implode("\n", $lines)."\n";
     }
 
     /** @param  array<int, string>  $problems  by line; those beyond the first twenty are named by their lines alone */
@@ -122,7 +146,7 @@ final readonly class TraceFile
             }
         }
 
-        return self::made($points, $problems);
+        return self::made($points, $problems, in_array(self::TIME, $heads, true));
     }
 
     /**
@@ -143,15 +167,15 @@ final readonly class TraceFile
         $found = [];
         foreach ($heads as $place => $head) {
             $unit = self::UNITS[$head] ?? null;
-            $what = explode('_', $head)[0];
-            if (($unit === null && $head !== 'direction') || isset($found[$what])) {
-                return 'Line 1: '.Quoted::text($head).' is not a column of a trace, or stands twice. They are travel_mm (or travel_in), force_n (or force_lbf) and direction.';
+            $what = $head === self::TIME ? 'travel' : explode('_', $head)[0];
+            if (($unit === null && $head !== 'direction' && $head !== self::TIME) || isset($found[$what])) {
+                return 'Line 1: '.Quoted::text($head).' is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.';
             }
             $found[$what] = [$place, $unit?->factor() ?? 1.0];
         }
 
         return isset($found['travel'], $found['force']) ? ['travel' => $found['travel'], 'force' => $found['force'], 'direction' => $found['direction'][0] ?? null]
-            : 'Line 1: the heading has to name travel_mm and force_n, and may name direction.';
+            : 'Line 1: the heading has to name travel_mm or time_s, and force_n, and may name direction.';
     }
 
     /**
@@ -232,7 +256,7 @@ final readonly class TraceFile
      * @param  list<array{float, float, string}>  $points
      * @param  array<int, string>  $problems  by line
      */
-    private static function made(array $points, array $problems): self
+    private static function made(array $points, array $problems, bool $isByTime = false): self
     {
         if ($problems !== []) {
             return self::refused($problems);
@@ -240,7 +264,7 @@ final readonly class TraceFile
         if (count($points) > PullTrace::MOST_POINTS) {
             return self::refused(['There are '.count($points).' points, and '.PullTrace::MOST_POINTS.' can be kept. Take fewer a second.']);
         }
-        $turn = self::turn($points);
+        $turn = $isByTime ? self::heaviest($points) : self::turn($points);
         $ways = ['pull' => [[], []], 'release' => [[], []]];
         foreach ($points as $place => [$travel, $force, $way]) {
             $way = $way !== '' ? $way : ($place > $turn ? 'release' : 'pull');
@@ -251,12 +275,26 @@ final readonly class TraceFile
             return self::refused(['There is no point of the pull in it.']);
         }
         try {
-            $trace = PullTrace::of(Branch::of(...$ways['pull']), $ways['release'][0] === [] ? null : Branch::of(...$ways['release']));
+            $pull = Branch::of(...$ways['pull']);
+            $release = $ways['release'][0] === [] ? null : Branch::of(...$ways['release']);
+            $trace = $isByTime ? PullTrace::steady($pull, $release, self::ANY_REACH) : PullTrace::of($pull, $release);
         } catch (OutOfRange $e) {
             return self::refused([$e->getMessage()]);
         }
 
-        return new self($trace, [], count($points));
+        return new self($trace, [], count($points), self::written($isByTime ? self::TIME : 'travel_mm', $pull, $release));
+    }
+
+    /**
+     * The place of the heaviest point.
+     *
+     * @param  list<array{float, float, string}>  $points
+     */
+    private static function heaviest(array $points): int
+    {
+        $forces = array_column($points, 1);
+
+        return $forces === [] ? 0 : (int) array_search(max($forces), $forces, true);
     }
 
     /**

@@ -93,6 +93,18 @@ final class TraceReadingTest extends TestCase
         self::assertSame(Reached::Yes, $read->reached);
     }
 
+    public function test_travel_told_by_time_gives_friction_and_no_reading(): void
+    {
+        $read = self::read(self::CLUTCH, 0.8);
+        $back = $read->trace->release ?? self::fail('It has a way back.');
+        $timed = PullTrace::steady($read->trace->pull, Branch::of($back->travel, array_reverse($back->force)), 52.0);
+        $steady = TraceReading::of($timed, WorkingEnd::ClutchSprings);
+
+        self::assertNull($steady->play());
+        self::assertSame('about 10.0 mm', TraceFindings::of($steady, WorkingEnd::ClutchSprings, null)[0]->figure);
+        self::assertEqualsWithDelta(0.8, $steady->loop?->efficiency() ?? 0.0, 0.005);
+    }
+
     public function test_travel_is_counted_from_rest(): void
     {
         $shifted = array_map(static fn (array $one): array => [$one[0] + 7.0, $one[1]], self::CLUTCH);

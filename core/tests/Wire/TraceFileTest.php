@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Wire;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Errors\OutOfRange;
 use VividPull\Core\Practice\PulledLever;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Quantity\ForceStyle;
@@ -65,6 +66,22 @@ final class TraceFileTest extends TestCase
         self::assertEqualsWithDelta(1.9 * 4.4482216152605, $read->trace?->pull->force[9] ?? 0.0, 1e-6);
     }
 
+    public function test_times_become_travel_as_of_a_steady_hand_once_it_is_said_how_far(): void
+    {
+        $timed = "time_s,force_n\n".implode("\n", array_map(static fn (int $n): string => (0.5 + 0.1 * $n).','.($n <= 20 ? 1 + $n : 41 - $n - 5), range(0, 40)));
+        $read = TraceFile::read($timed);
+
+        self::assertSame([[], 41], [$read->problems, $read->points]);
+        self::assertStringStartsWith("time_s,force_n,direction\n0.5,1,pull\n", $read->kept);
+        $trace = TraceFile::kept($read->kept, 60.0);
+        self::assertTrue($trace->isSteady);
+        self::assertEqualsWithDelta([0.0, 3.0, 60.0], [$trace->pull->travel[0], $trace->pull->travel[1], $trace->pull->travel[20]], 1e-9, 'it turns where it is heaviest');
+        self::assertEqualsWithDelta([60.0, 0.0], [$trace->release?->travel[0], $trace->release?->travel[19]], 1e-9);
+        $this->expectException(OutOfRange::class);
+        $this->expectExceptionMessage('Say how far it was pulled.');
+        TraceFile::kept($read->kept);
+    }
+
     /** @return iterable<string, array{string, list<string>}> */
     public static function bad(): iterable
     {
@@ -74,13 +91,15 @@ final class TraceFileTest extends TestCase
         yield 'a cell too few' => [$row('3,4,pull', '3,4'), ['Line 5: it has 2 cells, and the heading has 3.']];
         yield 'no number that is finite' => [$row('3,4,pull', '3,1e999,pull'), ['Line 5: a force of “1e999” is beyond what any control here has.']];
         yield 'an empty cell' => [$row('3,4,pull', '3,,pull'), ['Line 5: “” is no force.']];
-        yield 'another heading' => ["travel_mm,force_kg\n1,2\n", ['Line 1: “force_kg” is not a column of a trace, or stands twice. They are travel_mm (or travel_in), force_n (or force_lbf) and direction.']];
-        yield 'a heading twice' => ["travel_mm,travel_in,force_n\n1,2,3\n", ['Line 1: “travel_in” is not a column of a trace, or stands twice. They are travel_mm (or travel_in), force_n (or force_lbf) and direction.']];
-        yield 'no force at all' => ["travel_mm,direction\n1,pull\n", ['Line 1: the heading has to name travel_mm and force_n, and may name direction.']];
+        yield 'another heading' => ["travel_mm,force_kg\n1,2\n", ['Line 1: “force_kg” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];
+        yield 'a heading twice' => ["travel_mm,travel_in,force_n\n1,2,3\n", ['Line 1: “travel_in” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];
+        yield 'no force at all' => ["travel_mm,direction\n1,pull\n", ['Line 1: the heading has to name travel_mm or time_s, and force_n, and may name direction.']];
         yield 'only the way back' => [strtr(self::GOOD, ['pull' => 'release']), ['There is no point of the pull in it.']];
         yield 'too few points' => ["0 1\n1 2\n2 3\n", ['The pull has points at 3 places of its travel, and a curve is read from 8 at least.']];
         yield 'typed words' => ["0 1\nabout two 3\n", ['Line 2: type the travel and the force, such as 12.5 31.']];
         yield 'a push instead of a pull' => [(string) preg_replace('/^(\d),([\d.]+)/m', '$1,-$2', self::GOOD), ['No force of the pull is above zero. Turn the gauge round, or take its sign off.']];
+        yield 'travel and time at once' => ["travel_mm,time_s,force_n\n1,2,3\n", ['Line 1: “time_s” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];
+        yield 'a pull that is over at once' => ["time_s,force_n\n".implode("\n", array_map(static fn (int $n): string => (0.001 * $n).",{$n}", range(0, 20)))."\n", ['The pull, or the way back, is over at once. Is the time in s?']];
         yield 'no text' => ["\xff\xfe\x00", ['The file holds characters that are no text. Save it as CSV in UTF-8.']];
         yield 'nothing' => ['', ['There is no point of the pull in it.']];
     }

@@ -7,18 +7,19 @@ import { keys } from './keys';
 export type { TraceView } from './contract';
 
 /** Where and with what a pull was measured. */
-export type Measured = { point: ReadingPoint; instrument: string; at_mm: string; to_stop: boolean };
+export type Measured = { point: ReadingPoint; instrument: string; at_mm: string; reach_mm: string; to_stop: boolean };
 
 /** The points as they are: a file, or what was typed. */
 export const putTrace = (job: string, id: string, points: Blob) =>
   upload(`jobs/${job}/traces/${id}`, zKeepTraceResponse, points);
 
-const asked = ({ point, instrument, at_mm, to_stop }: Measured): string =>
+const asked = ({ point, instrument, at_mm, reach_mm, to_stop }: Measured): string =>
   new URLSearchParams({
     point,
     to_stop: to_stop ? '1' : '0',
     ...(instrument === '' ? {} : { instrument }),
     ...(at_mm === '' ? {} : { at_mm }),
+    ...(reach_mm === '' ? {} : { reach_mm }),
   }).toString();
 
 /** The curve as it is measured now; without that, as it stands in the log. */

@@ -25,6 +25,8 @@ final readonly class TraceTaken extends Entry
         /** Whether it was pulled as far as it goes. */
         public bool $isToStop,
         public TraceSummary $told,
+        /** How far it was pulled, in mm, where its points have times and no travel. */
+        public ?float $reachMm = null,
     ) {
         parent::__construct($stamp);
     }

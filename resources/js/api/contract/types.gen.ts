@@ -2082,6 +2082,10 @@ export type TraceBody = {
     told: TraceTold;
     instrument?: string;
     at_mm?: number;
+    /**
+     * How far it was pulled, where its points have times and no travel.
+     */
+    reach_mm?: number;
 };
 
 export type KeptTrace = {
@@ -2095,6 +2099,10 @@ export type KeptTrace = {
     told: TraceTold;
     instrument?: string;
     at_mm?: number;
+    /**
+     * How far it was pulled, where its points have times and no travel.
+     */
+    reach_mm?: number;
 };
 
 export type TraceView = {
@@ -5768,6 +5776,10 @@ export type ShowTraceData = {
          * 1 where it was pulled as far as it goes
          */
         to_stop?: string;
+        /**
+         * how far it was pulled, in mm, where its points have times and no travel
+         */
+        reach_mm?: string;
     };
     url: '/jobs/{job}/traces/{trace}';
 };
@@ -5883,7 +5895,8 @@ export type TracePointsResponses = {
     200: {
         format: string;
         points: Array<{
-            travel_mm: number;
+            travel_mm?: number;
+            time_s?: number;
             force_n: number;
             direction: 'pull' | 'release';
         }>;

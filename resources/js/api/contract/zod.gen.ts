@@ -1534,7 +1534,8 @@ export const zTraceBody = z.object({
     to_stop: z.boolean(),
     told: zTraceTold,
     instrument: z.optional(z.string()),
-    at_mm: z.optional(z.number())
+    at_mm: z.optional(z.number()),
+    reach_mm: z.optional(z.number())
 });
 
 export const zKeptTrace = z.object({
@@ -1547,7 +1548,8 @@ export const zKeptTrace = z.object({
     to_stop: z.boolean(),
     told: zTraceTold,
     instrument: z.optional(z.string()),
-    at_mm: z.optional(z.number())
+    at_mm: z.optional(z.number()),
+    reach_mm: z.optional(z.number())
 });
 
 /**
@@ -2457,7 +2459,8 @@ export const zKeepTraceResponse = z.object({
 export const zTracePointsResponse = z.object({
     format: z.string(),
     points: z.array(z.object({
-        travel_mm: z.number(),
+        travel_mm: z.optional(z.number()),
+        time_s: z.optional(z.number()),
         force_n: z.number(),
         direction: z.enum(['pull', 'release'])
     }))

@@ -7,10 +7,10 @@ import { Checked } from '../../components/Checked';
 import { SmallChoice } from '../../components/SmallChoice';
 import { decimals, heldMm, isInches, lengthUnit, MM_PER_INCH, sizeTyped } from '../../lib/figures';
 
-type Props = { state: BenchState; how: Measured; onChange: (how: Measured) => void };
+type Props = { state: BenchState; how: Measured; onChange: (how: Measured) => void; asksReach: boolean };
 
 /** Where and with what the pull was measured: what the curve is worth hangs on it. */
-export const HowMeasured = ({ state, how, onChange }: Props) => {
+export const HowMeasured = ({ state, how, onChange, asksReach }: Props) => {
   const set = (some: Partial<Measured>) => onChange({ ...how, ...some });
   return (
     <Sheet padding="4" aria-label="How it was measured">
@@ -41,7 +41,20 @@ export const HowMeasured = ({ state, how, onChange }: Props) => {
             onChange={(instrument) => set({ instrument })}
           />
         </Box>
-        <AtDistance held={how.at_mm} onHeld={(at_mm) => set({ at_mm })} />
+        {asksReach && (
+          <Size
+            name="reach"
+            says={`Pulled over how many ${lengthUnit()}`}
+            held={how.reach_mm}
+            onHeld={(reach_mm) => set({ reach_mm })}
+          />
+        )}
+        <Size
+          name="at"
+          says={`Force gauge, ${lengthUnit()} from the pivot`}
+          held={how.at_mm}
+          onHeld={(at_mm) => set({ at_mm })}
+        />
         <Checked checked={how.to_stop} onChange={(to_stop) => set({ to_stop })} mark="to-stop">
           Pulled as far as it goes
         </Checked>
@@ -50,8 +63,10 @@ export const HowMeasured = ({ state, how, onChange }: Props) => {
   );
 };
 
+type SizeProps = { name: string; says: string; held: string; onHeld: (held: string) => void };
+
 /** Taken when it is left, so that half a figure asks nothing of the server. */
-const AtDistance = ({ held, onHeld }: { held: string; onHeld: (held: string) => void }) => {
+const Size = ({ name, says, held, onHeld }: SizeProps) => {
   const shown = held === '' ? '' : decimals(Number(held) / (isInches() ? MM_PER_INCH : 1), isInches() ? 2 : 0);
   const [typed, setTyped] = useState(shown);
   const take = () => {
@@ -61,9 +76,9 @@ const AtDistance = ({ held, onHeld }: { held: string; onHeld: (held: string) => 
   };
   return (
     <Box>
-      <FieldLabel htmlFor="at">Force gauge, {lengthUnit()} from the pivot</FieldLabel>
+      <FieldLabel htmlFor={name}>{says}</FieldLabel>
       <Field
-        id="at"
+        id={name}
         inputMode="decimal"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}

@@ -41,7 +41,8 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
           </Heading>
           <Box marginBlock="2" lineHeight="snug">
             CSV with the columns <b>travel_mm</b>, <b>force_n</b> and <b>direction</b> (pull or release). Without a
-            direction the way back begins behind the farthest point.
+            direction the way back begins behind the farthest point. With <b>time_s</b> in place of the travel, pull it
+            steadily; you are asked how far.
           </Box>
           <FilePick accept=".csv,text/csv,text/plain" look="vivid" disabled={busy} onPick={(file) => void take(file)}>
             {busy ? 'Sending it' : 'Choose the file'}

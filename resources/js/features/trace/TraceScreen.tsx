@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { Problem } from '../../api/client';
+import { Problem, say } from '../../api/client';
 import { type Job, jobQuery } from '../../api/jobs';
 import { type Measured, type TraceView, traceQuery } from '../../api/traces';
 import { Button, LinkButton, Paper, Sheet } from '../../components/Buttons';
@@ -88,6 +88,7 @@ const usual = (job: Job): Measured => ({
   point: job.state.spec.point ?? job.state.spec.points[0]?.key ?? 'lever_tip',
   instrument: '',
   at_mm: job.state.beside.pull_at_mm === null ? '' : String(job.state.beside.pull_at_mm),
+  reach_mm: '',
   to_stop: true,
 });
 
@@ -98,6 +99,17 @@ const Reading = ({ job, trace }: { job: Job; trace: string }) => {
     ...traceQuery(job.id, trace, kept ? null : how),
     placeholderData: keepPreviousData,
   });
+  const asksReach = how.reach_mm !== '' || (error instanceof Problem && error.status === 422);
+  const measured = <HowMeasured state={job.state} how={how} onChange={setHow} asksReach={asksReach} />;
+  if (data === undefined && asksReach)
+    return (
+      <>
+        <Box role="alert" marginBottom="4" fontWeight="bold">
+          {error === null ? 'Reading it' : say(error)}
+        </Box>
+        {measured}
+      </>
+    );
   if (data === undefined)
     return error === null ? (
       <Loading what="the curve" />
@@ -119,11 +131,7 @@ const Reading = ({ job, trace }: { job: Job; trace: string }) => {
         <Curve job={job} trace={trace} view={data} />
         {error !== null && <Refusal error={error} />}
       </Box>
-      {!kept && job.state.closed === null && (
-        <Box gridArea="how">
-          <HowMeasured state={job.state} how={how} onChange={setHow} />
-        </Box>
-      )}
+      {!kept && job.state.closed === null && <Box gridArea="how">{measured}</Box>}
       <Flex gridArea="side" direction="column" gap="4">
         <Ahead job={job} view={data} kept={kept} waits={isPlaceholderData} />
         <Findings view={data} />
