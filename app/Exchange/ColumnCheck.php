@@ -99,7 +99,11 @@ final readonly class ColumnCheck
         if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8')) {
             return 'this is no text.';
         }
-        $most = preg_match('/\((\d+)\)/', $type, $part) === 1 ? (int) $part[1] : 65_535;
+        $most = match (true) {
+            preg_match('/\((\d+)\)/', $type, $part) === 1 => (int) $part[1],
+            str_starts_with($type, 'mediumtext') => 16_777_215,
+            default => 65_535,
+        };
 
         return mb_strlen($value) <= $most ? null : "this is longer than the {$most} letters that are kept.";
     }

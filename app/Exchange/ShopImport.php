@@ -25,6 +25,7 @@ use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
+use VividPull\Core\Wire\TraceFile;
 use ZipArchive;
 
 /**
@@ -253,6 +254,7 @@ final class ShopImport
                 ],
                 'spec_versions' => self::version($row->checked_at === null, $read('body'), $row->run === null ? null : $read('run')),
                 'controls' => RunCodec::decode($read('run')),
+                'traces' => self::trace($row),
                 'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],
                 default => null,
             };
@@ -261,6 +263,15 @@ final class ShopImport
         }
 
         return null;
+    }
+
+    /** The points of a pull are those that were taken in, and make a curve. */
+    private static function trace(stdClass $row): void
+    {
+        $read = TraceFile::read((string) $row->csv);
+        if ($read->trace === null || hash('sha256', (string) $row->csv) !== $row->sum) {
+            throw Refused::because('csv: '.($read->problems[0] ?? 'these are not the points that were taken in.'));
+        }
     }
 
     /** A draft may have empty fields; a version that was checked has none. */

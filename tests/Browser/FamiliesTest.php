@@ -164,6 +164,7 @@ final class FamiliesTest extends BrowserTestCase
         $hold->clickAndHold($this->element('[data-hold]'))->perform();
         $this->see('Inner wire')->gone('[data-item=engine_off][data-done=false]');
         (new WebDriverActions($this->browser))->release()->perform();
+        $this->settled();
         self::assertSame('look_over', $this->state()['stage']);
         $this->line('all ok')->see('On its wheels');
         self::assertSame(['all_confirmed', 'all_confirmed'], array_values(array_filter(array_column($this->rows(), 'kind'), static fn (string $kind): bool => $kind === 'all_confirmed')));

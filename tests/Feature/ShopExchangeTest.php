@@ -163,6 +163,8 @@ final class ShopExchangeTest extends TestCase
         yield 'a day that is none' => ['machines.jsonl', static fn (string $all): string => (string) preg_replace('/"created_at":"[^"]*"/', '"created_at":"2026-02-31 00:00:00"', $all), 'this is no moment'];
         yield 'a hash that does not fit' => ['machines.jsonl', static fn (string $all): string => str_replace('beach', 'reach', $all), 'it was changed or cut off'];
         yield 'another picture' => ['photos/', static fn (string $all): string => Picture::jpeg(60, 40), 'this picture is not the one that its line names'];
+        yield 'other points of a pull' => ['traces.jsonl', static fn (string $all): string => str_replace('direction\n0,', 'direction\n0.01,', $all), 'csv: these are not the points that were taken in.'];
+        yield 'points that are none' => ['traces.jsonl', static fn (string $all): string => str_replace('direction\n0,', 'direction\nfar,', $all), 'csv: Line 2: “far” is no travel.'];
         yield 'a picture that is none' => ['photos/', static fn (string $all): string => 'no picture', 'this is no picture'];
     }
 
@@ -172,6 +174,7 @@ final class ShopExchangeTest extends TestCase
     {
         $job = HttpJob::open($this->signIn());
         Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
+        Traces::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Pulled::csv(2, 100), CarbonImmutable::now());
         ShopExport::to("{$this->folder}/one.zip");
         $zip = new ZipArchive;
         $zip->open("{$this->folder}/one.zip");
