@@ -2,13 +2,14 @@
 # dynamic programming, the best line that meets at its breaks by segmented, begun near the true ones and again by chance. Nothing here is taken from the
 # core; it prints JSON.
 suppressMessages({library(segmented); library(strucchange)})
-set.seed(20261127)
 numbers <- function(x) paste0("[", paste0(sprintf("%.12g", x), collapse = ","), "]")
 begun <- function(y, x, from) {
   fit <- try(suppressWarnings(segmented(lm(y ~ x), seg.Z = ~x, psi = from, control = seg.control(n.boot = 60, it.max = 200, tol = 1e-10, seed = 7))), silent = TRUE)
   if (inherits(fit, "segmented") && nrow(fit$psi) == length(from)) fit else NULL
 }
 for (k in 1:50) {
+  # Each begins anew: the fits below draw by chance as well.
+  set.seed(20261127 + k)
   n <- sample(c(40, 60, 90, 120), 1)
   breaks <- 1 + (k - 1) %% 3
   reach <- runif(1, 40, 70)
