@@ -24,7 +24,7 @@ const LEAST_TIMES = 20.0;
  * @param  callable(): mixed  $work
  * @return array{float, float} median and most, in ms
  */
-function timed(callable $work): array
+function middleAndMost(callable $work): array
 {
     $times = [];
     for ($i = -WARM_UP; $i < RUNS; $i++) {
@@ -40,7 +40,7 @@ function timed(callable $work): array
 }
 
 /** Seconds that R takes to place the same number of breaks in the pull and in the way back, begun at equal distances as it begins by itself. */
-function byR(string $csv, int $breaks): ?float
+function bySegmented(string $csv, int $breaks): ?float
 {
     $file = (string) tempnam(sys_get_temp_dir(), 'pull');
     file_put_contents($file, $csv);
@@ -62,12 +62,12 @@ function byR(string $csv, int $breaks): ?float
 $chance = new SeededChance(5);
 $trace = PulledLever::drawn($chance)->pulled($chance, 50_000);
 $csv = TraceFile::csv($trace);
-[$median, $most] = timed(static fn () => TraceReading::of($trace, WorkingEnd::ClutchSprings));
-[$readMedian] = timed(static fn () => TraceFile::read($csv));
+[$median, $most] = middleAndMost(static fn () => TraceReading::of($trace, WorkingEnd::ClutchSprings));
+[$readMedian] = middleAndMost(static fn () => TraceFile::read($csv));
 $breaks = TraceReading::of($trace, WorkingEnd::ClutchSprings)->pull->line->pieces() - 1;
 printf("PHP %s, %d points, %d breaks found, %d runs after %d to warm up\n", PHP_VERSION, $trace->points(), $breaks, RUNS, WARM_UP);
 printf("file taken    median %6.1f ms\n", $readMedian);
 printf("curve read    median %6.1f ms   most %6.1f ms   (at most %.0f ms)\n", $median, $most, MOST_MS);
-$seconds = byR($csv, $breaks);
+$seconds = bySegmented($csv, $breaks);
 echo $seconds === null ? "R's segmented did not answer: apt install r-cran-segmented\n"
     : sprintf("R's segmented %13.1f ms   %.0f times as long (at least %.0f times)\n", 1000 * $seconds, 1000 * $seconds / $median, LEAST_TIMES);
