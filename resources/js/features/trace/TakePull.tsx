@@ -8,7 +8,8 @@ import { FilePick } from '../../components/FilePick';
 import { lengthUnit, unitText } from '../../lib/figures';
 import { uuid } from '../../lib/uuid';
 
-type Taking = { is: 'idle' } | { is: 'busy' } | { is: 'refused'; lines: readonly string[] };
+type Way = 'file' | 'typed';
+type Taking = { is: 'idle' } | { is: 'busy' } | { is: 'refused'; way: Way; lines: readonly string[] };
 
 const lines = (error: unknown): readonly string[] =>
   error instanceof Problem && error.missing.length > 0 ? ['Nothing of it was kept.', ...error.missing] : [say(error)];
@@ -17,14 +18,14 @@ const lines = (error: unknown): readonly string[] =>
 export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; onTaken: (id: string) => void }) => {
   const [taking, setTaking] = useState<Taking>({ is: 'idle' });
   const [typed, setTyped] = useState('');
-  const take = async (points: Blob) => {
+  const take = async (points: Blob, way: Way) => {
     const id = uuid();
     setTaking({ is: 'busy' });
     try {
       await putTrace(job, id, points);
       onTaken(id);
     } catch (error) {
-      setTaking({ is: 'refused', lines: lines(error) });
+      setTaking({ is: 'refused', way, lines: lines(error) });
     }
   };
   const busy = taking.is === 'busy';
@@ -44,9 +45,15 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
             direction the way back begins behind the farthest point. With <b>time_s</b> in place of the travel, pull it
             steadily; you are asked how far.
           </Box>
-          <FilePick accept=".csv,text/csv,text/plain" look="vivid" disabled={busy} onPick={(file) => void take(file)}>
+          <FilePick
+            accept=".csv,text/csv,text/plain"
+            look="vivid"
+            disabled={busy}
+            onPick={(file) => void take(file, 'file')}
+          >
             {busy ? 'Sending it' : 'Choose the file'}
           </FilePick>
+          <Refused taking={taking} way="file" />
         </Sheet>
         <Sheet padding="4" aria-label="Point by point">
           <FieldLabel htmlFor="points">
@@ -67,20 +74,24 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
           <Button
             look="plain"
             disabled={busy || typed.trim() === ''}
-            onClick={() => void take(new Blob([typed], { type: 'text/plain' }))}
+            onClick={() => void take(new Blob([typed], { type: 'text/plain' }), 'typed')}
             data-take-typed
           >
             Draw it
           </Button>
+          <Refused taking={taking} way="typed" />
         </Sheet>
       </Grid>
-      {taking.is === 'refused' && (
-        <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" data-refused>
-          {taking.lines.map((line) => (
-            <Box key={line}>{line}</Box>
-          ))}
-        </Box>
-      )}
     </Flex>
   );
 };
+
+/** Beside the way it came in by, so that it is seen where one looks. */
+const Refused = ({ taking, way }: { taking: Taking; way: Way }) =>
+  taking.is !== 'refused' || taking.way !== way ? null : (
+    <Box role="alert" bg="red.wash" borderRadius="sm" padding="3" marginTop="3" data-refused>
+      {taking.lines.map((line) => (
+        <Box key={line}>{line}</Box>
+      ))}
+    </Box>
+  );
