@@ -116,7 +116,7 @@ final readonly class Journal
             ComparableControls::mustHold($job, $entry);
         }
         if ($entry instanceof TraceTaken) {
-            Traces::mustHold($job, $entry);
+            Traces::mustHold($job, $state, $entry);
         }
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);

@@ -41,9 +41,8 @@ final readonly class Traces
     private function __construct(private JobHead $job, private BenchState $state, private WorkingEnd $end) {}
 
     /** @throws Refused If a curve tells nothing of this control. */
-    public static function of(JobHead $job): self
+    public static function of(JobHead $job, BenchState $state): self
     {
-        $state = JobLog::of($job)->replay();
         $end = Families::of($state->spec->family)->workingEnd() ?? throw Refused::because('A curve of the pull tells nothing of this control.');
 
         return new self($job, $state, $end);
@@ -108,9 +107,9 @@ final readonly class Traces
      *
      * @throws Refused If the curve did not arrive, or tells something else.
      */
-    public static function mustHold(JobHead $job, TraceTaken $taken): void
+    public static function mustHold(JobHead $job, BenchState $state, TraceTaken $taken): void
     {
-        $traces = self::of($job);
+        $traces = self::of($job, $state);
         $body = TraceCodec::body($taken);
         $trace = Trace::query()->where('job_id', $job->id)->find($taken->trace);
         if ($trace === null) {

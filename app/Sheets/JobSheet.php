@@ -77,7 +77,7 @@ final readonly class JobSheet
     {
         $pulls = [];
         foreach ($state->facts->observations->traces as $seen) {
-            $traces = Traces::of($job);
+            $traces = Traces::of($job, $state);
             $view = $traces->read($seen->entry->trace, Node::of($traces->howKept($seen->entry->trace)));
             $pulls[] = ['at' => self::moment($seen->entry->stamp->at), 'drawing' => Drawing::curve($view['pull'], $view['release'], $view['phases']), 'findings' => $view['findings']];
         }

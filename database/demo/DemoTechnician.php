@@ -87,7 +87,7 @@ final class DemoTechnician
         $chance = new SeededChance((int) round(1000 * $efficiency));
         Traces::keep($this->job, $this->user, $id, TraceFile::csv(PulledLever::usual(max(0.5, $this->truth->play), $efficiency)->pulled($chance, 1400)), $this->clock);
         $how = Node::of(['point' => $this->state->spec->play()->point->value, 'instrument' => 'caliper-1', 'at_mm' => 120.0, 'to_stop' => true]);
-        $body = Traces::of($this->job)->read($id, $how)['body'];
+        $body = Traces::of($this->job, $this->state)->read($id, $how)['body'];
         $this->body('trace', is_array($body) ? $body : []);
     }
 

@@ -36,7 +36,8 @@ final class TraceController
     /** As it is asked for; or, where nothing is asked, as it stands in the log. */
     public function show(Request $request, string $job, string $trace): JsonResponse
     {
-        $traces = Traces::of(JobHead::find($job));
+        $head = JobHead::find($job);
+        $traces = Traces::of($head, JobLog::of($head)->replay());
         $how = $request->query->all();
         $how = $how === [] ? $traces->howKept($trace) : [
             ...array_diff_key($how, self::SIZES),

@@ -12,7 +12,6 @@ use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Spec\PullFigure;
 use VividPull\Core\Trace\Reached;
-use VividPull\Core\Trace\TraceFindings;
 use VividPull\Core\Trace\TraceSummary;
 
 /**
@@ -81,7 +80,7 @@ final readonly class JobEvidence
     private function dragged(TraceSummary $told): array
     {
         $fresh = $this->state->spec->other(PullFigure::class)?->fresh;
-        $isDry = $told->efficiency !== null && $fresh !== null && $told->efficiency < $fresh->efficiency() - TraceFindings::DRAG;
+        $isDry = $told->efficiency !== null && $fresh !== null && $fresh->isDrier($told->efficiency);
 
         return match (true) {
             $told->snags > 0, $isDry => ['stiff' => 0.9, Check::RIGHT => 0.1],

@@ -14,9 +14,6 @@ use VividPull\Core\Spec\Spec;
 /** The pull at the lever and what of it is drag, beside what a new cable took. */
 final readonly class PullState
 {
-    /** A new cable's efficiency less this much: the drag is in the run (ours). */
-    private const DRAG = 0.08;
-
     /** A pull this much above the new one's is felt (ours). */
     private const HEAVY = 0.2;
 
@@ -72,7 +69,7 @@ final readonly class PullState
         $heavy = $now->pull > $fresh->pull * (1 + self::HEAVY);
 
         return match (true) {
-            $now->efficiency() < $fresh->efficiency() - self::DRAG => "{$share} % of the pull arrives, of a new cable {$new} %: the drag is in the run. Oil it and measure again; damage replaces it.",
+            $fresh->isDrier($now->efficiency()) => "{$share} % of the pull arrives, of a new cable {$new} %: the drag is in the run. Oil it and measure again; damage replaces it.",
             $heavy => "It pulls {$more} % heavier than new, but {$share} % still arrives: the weight is at the working end, not in the cable.",
             default => "{$share} % of the pull arrives, of a new cable {$new} %: as it should be.",
         };

@@ -14,6 +14,9 @@ use VividPull\Core\Errors\OutOfRange;
  */
 final readonly class LeverPull
 {
+    /** A new cable's share less this much: the drag is in the run (ours). */
+    private const DRAG = 0.08;
+
     private function __construct(public float $pull, public float $release) {}
 
     /** @throws OutOfRange If a force is not above zero, or it takes more to let it back than to pull it. */
@@ -51,6 +54,12 @@ final readonly class LeverPull
     public function efficiency(): float
     {
         return sqrt($this->release / $this->pull);
+    }
+
+    /** Whether a run that lets this share through is drier than this one, which is of a new cable. */
+    public function isDrier(float $efficiency): bool
+    {
+        return $efficiency < $this->efficiency() - self::DRAG;
     }
 
     public function friction(): float

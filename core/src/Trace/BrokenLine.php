@@ -35,16 +35,18 @@ final readonly class BrokenLine
         }
         $knots[] = $cells->x[$last];
         $knots = self::refined($cells, $knots);
+        $system = KnotSystem::at($cells, $knots);
 
-        return self::standing($cells, $knots, KnotSystem::at($cells, $knots));
+        return self::standing($cells, $knots, $system, $system->left);
     }
 
     /** The same once its knots were nudged, each in turn. */
     public function settled(Cells $cells): self
     {
         $knots = self::nudged($cells, $this->from($cells));
+        $system = KnotSystem::at($cells, $knots);
 
-        return self::standing($cells, $knots, KnotSystem::at($cells, $knots));
+        return self::standing($cells, $knots, $system, $system->left);
     }
 
     /**
@@ -58,13 +60,12 @@ final readonly class BrokenLine
         $knots[count($knots) - 1] = max($knots[count($knots) - 1], $fine->x[$fine->count() - 1]);
         $knots = self::refined($fine, $knots);
 
-        return self::standing($coarse, $knots, KnotSystem::at($fine, $knots));
+        return self::standing($coarse, $knots, KnotSystem::at($fine, $knots), KnotSystem::at($coarse, $knots)->left);
     }
 
     /** @param  non-empty-list<float>  $knots */
-    private static function standing(Cells $cells, array $knots, KnotSystem $system): self
+    private static function standing(Cells $cells, array $knots, KnotSystem $system, float $left): self
     {
-        $left = KnotSystem::at($cells, $knots)->left;
         $back = array_map(static fn (float $x): float => $x + $cells->zero, $knots);
         $free = $cells->count() - 2 * (count($knots) - 1);
 
@@ -184,13 +185,17 @@ final readonly class BrokenLine
     }
 
     /**
+     * One step, halved until it helps; null where it does not.
+     *
      * @param  non-empty-list<float>  $knots
+     * @param  int|null  $held  an inner knot, from 0, that stays where it is
+     * @param  float  $least  the smallest share of the step that is tried
      * @return array{non-empty-list<float>, KnotSystem}|null
      */
-    private static function better(Cells $cells, array $knots, KnotSystem $system): ?array
+    public static function better(Cells $cells, array $knots, KnotSystem $system, ?int $held = null, float $least = 0.02): ?array
     {
-        $shifts = $system->shifts();
-        for ($halved = 1.0; $halved > 0.02 && $shifts !== null; $halved *= 0.5) {
+        $shifts = $system->shifts($held);
+        for ($halved = 1.0; $halved > $least && $shifts !== null; $halved *= 0.5) {
             $moved = self::moved($knots, $shifts, $halved);
             if (! self::stands($cells, $moved)) {
                 continue;
@@ -211,7 +216,7 @@ final readonly class BrokenLine
      * @param  list<float>  $shifts
      * @return non-empty-list<float>
      */
-    public static function moved(array $knots, array $shifts, float $share): array
+    private static function moved(array $knots, array $shifts, float $share): array
     {
         $moved = [$knots[0]];
         foreach ($shifts as $place => $shift) {

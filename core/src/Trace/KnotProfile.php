@@ -19,6 +19,8 @@ final readonly class KnotProfile
 
     private const STEPS = 3;
 
+    private const LEAST_SHARE = 0.05;
+
     private function __construct(/** In mm of travel, */ public float $mean, /** ... and how surely. */ public float $deviation) {}
 
     /**
@@ -34,11 +36,12 @@ final readonly class KnotProfile
             $near = $knots;
             for ($place = 1; $place <= self::PLACES; $place++) {
                 $at = $knots[$which] + $way * $linear * self::WIDE * $place / self::PLACES;
-                $near = self::held($cells, $near, $which, $at);
-                if ($near === null) {
+                $held = self::held($cells, $near, $which, $at);
+                if ($held === null) {
                     break;
                 }
-                $places[] = [$at, KnotSystem::at($cells, $near)->left];
+                [$near, $left] = $held;
+                $places[] = [$at, $left];
             }
         }
 
@@ -62,10 +65,10 @@ final readonly class KnotProfile
     }
 
     /**
-     * The other knots where they fit best with one held at a place; null where there is no room for them.
+     * The other knots where they fit best with one held at a place, and what is left over; null where there is no room for them.
      *
      * @param  non-empty-list<float>  $knots
-     * @return non-empty-list<float>|null
+     * @return array{non-empty-list<float>, float}|null
      */
     private static function held(Cells $cells, array $knots, int $which, float $at): ?array
     {
@@ -75,23 +78,13 @@ final readonly class KnotProfile
         }
         $system = KnotSystem::at($cells, $knots);
         for ($step = 0; $step < self::STEPS; $step++) {
-            $shifts = $system->shifts($which - 1);
-            $next = null;
-            for ($halved = 1.0; $halved > 0.05 && $shifts !== null; $halved *= 0.5) {
-                $moved = BrokenLine::moved($knots, $shifts, $halved);
-                $next = BrokenLine::stands($cells, $moved) ? KnotSystem::at($cells, $moved) : null;
-                if ($next !== null && $next->left < $system->left) {
-                    [$knots, $system] = [$moved, $next];
-
-                    break;
-                }
-                $next = null;
-            }
-            if ($next === null) {
+            $better = BrokenLine::better($cells, $knots, $system, $which - 1, self::LEAST_SHARE);
+            if ($better === null) {
                 break;
             }
+            [$knots, $system] = $better;
         }
 
-        return $knots;
+        return [$knots, $system->left];
     }
 }

@@ -9,9 +9,6 @@ use VividPull\Core\Quantity\Figure;
 /** What the pulls of one control tell together, from job to job. */
 final readonly class PullStory
 {
-    /** The share that is lost differs by so much before it is called a change (ours): two pulls of one cable differ by less. */
-    private const CHANGE = 0.04;
-
     /**
      * @param  list<TraceSummary>  $pulls  oldest first, measured at the same places
      * @return string|null null where there is nothing to hold the last against
@@ -24,12 +21,11 @@ final readonly class PullStory
         }
         [$first, $last] = [$told[0], $told[count($told) - 1]];
         $more = (float) $first->efficiency - (float) $last->efficiency;
-        $lost = static fn (TraceSummary $one): int => (int) round(100 * (1.0 - (float) $one->efficiency));
-        $shares = implode(', ', array_map(static fn (TraceSummary $one): string => "{$lost($one)} %", $told));
+        $shares = implode(', ', array_map(static fn (TraceSummary $one): string => "{$one->lost()} %", $told));
 
         return match (true) {
-            $more >= self::CHANGE => "Friction takes more of each pull: {$shares}. The cable runs dry, or it frays: oil it, and pull it again.",
-            $more <= -self::CHANGE => "Friction takes less than it did: {$shares}.",
+            $more >= TraceChange::EFFICIENCY => "Friction takes more of each pull: {$shares}. The cable runs dry, or it frays: oil it, and pull it again.",
+            $more <= -TraceChange::EFFICIENCY => "Friction takes less than it did: {$shares}.",
             default => "Friction takes the same of each pull: {$shares}.",
         }.self::weight($first, $last);
     }
@@ -38,6 +34,6 @@ final readonly class PullStory
     {
         $more = $last->heaviestN / max($first->heaviestN, 1e-9) - 1.0;
 
-        return abs($more) < 0.1 ? '' : ' It pulls with '.Figure::force($last->heaviestN).' at most, and did with '.Figure::force($first->heaviestN).'.';
+        return abs($more) < TraceChange::HEAVIEST ? '' : ' It pulls with '.Figure::force($last->heaviestN).' at most, and did with '.Figure::force($first->heaviestN).'.';
     }
 }

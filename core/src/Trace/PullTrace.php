@@ -32,14 +32,18 @@ final readonly class PullTrace
      */
     public static function of(Branch $pull, ?Branch $release): self
     {
-        if (count(array_unique($pull->travel)) < self::LEAST_POINTS) {
-            throw OutOfRange::trace('The pull has points at '.self::times(count(array_unique($pull->travel)), 'place').' of its travel, and a curve is read from '.self::LEAST_POINTS.' at least.');
+        $places = count(array_unique($pull->travel));
+        if ($places < self::LEAST_POINTS) {
+            throw OutOfRange::trace('The pull has points at '.self::times($places, 'place').' of its travel, and a curve is read from '.self::LEAST_POINTS.' at least.');
         }
         if ($pull->reach() < self::LEAST_REACH) {
             throw OutOfRange::trace('The pull moves no further than a millimetre. Is the travel in mm?');
         }
+        if (max($pull->force) <= 0.0) {
+            throw OutOfRange::trace('No force of the pull is above zero. Turn the gauge round, or take its sign off.');
+        }
 
-        return self::withForce($pull, $release);
+        return new self($pull, $release !== null && count(array_unique($release->travel)) >= self::LEAST_POINTS ? $release : null);
     }
 
     /**
@@ -61,15 +65,6 @@ final readonly class PullTrace
         $made = self::of($pull->evenly(0.0, $reachMm), $release?->evenly($reachMm, 0.0));
 
         return new self($made->pull, $made->release, true);
-    }
-
-    private static function withForce(Branch $pull, ?Branch $release): self
-    {
-        if (max($pull->force) <= 0.0) {
-            throw OutOfRange::trace('No force of the pull is above zero. Turn the gauge round, or take its sign off.');
-        }
-
-        return new self($pull, $release !== null && count(array_unique($release->travel)) >= self::LEAST_POINTS ? $release : null);
     }
 
     /** Where the travel is counted from: the first point, with the control at rest. */

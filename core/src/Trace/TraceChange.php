@@ -10,10 +10,10 @@ use VividPull\Core\Quantity\Figure;
 final readonly class TraceChange
 {
     /** The share that arrives differs by so much before it is said (ours); a second measurement of one cable differs by less. */
-    private const EFFICIENCY = 0.04;
+    public const EFFICIENCY = 0.04;
 
     /** ... and the heaviest by this share. */
-    private const HEAVIEST = 0.1;
+    public const HEAVIEST = 0.1;
 
     /** @return list<string> in sentences; one that says so where nothing changed */
     public static function between(TraceSummary $before, TraceSummary $now): array
@@ -39,7 +39,7 @@ final readonly class TraceChange
         if ($before->efficiency === null || $now->efficiency === null || abs($now->efficiency - $before->efficiency) < self::EFFICIENCY) {
             return null;
         }
-        [$lost, $was] = [(int) round(100 * (1 - $now->efficiency)), (int) round(100 * (1 - $before->efficiency))];
+        [$lost, $was] = [$now->lost(), $before->lost()];
 
         return "Friction takes {$lost} % of the pull, and took {$was} %.".($lost > $was ? ' It runs drier, or it is bent or frayed.' : '');
     }

@@ -10,9 +10,6 @@ use VividPull\Core\Quantity\Figure;
 /** What a trace tells, in the order in which it matters, in sentences. */
 final readonly class TraceFindings
 {
-    /** A new cable's share less this much: the drag is in the run (ours; as in a pull read at one place). */
-    public const DRAG = 0.08;
-
     /**
      * @param  string|null  $wanted  what the spec asks of the play where the travel was measured
      * @return list<TraceFinding> the play first; what cannot be told is said as such
@@ -70,7 +67,7 @@ final readonly class TraceFindings
         if ($fresh === null) {
             return new TraceFinding('friction', $label, "{$lost} %", 'No figure of a new cable is on file to hold it against.', false);
         }
-        $isDry = $read->loop->efficiency() < $fresh->efficiency() - self::DRAG;
+        $isDry = $fresh->isDrier($read->loop->efficiency());
 
         return new TraceFinding('friction', $label, "{$lost} %", 'A new cable loses '.self::lost($fresh).' %.'.($isDry ? ' The drag is in the run: oil it and pull again; damage replaces it.' : ' As it should be.'), $isDry);
     }

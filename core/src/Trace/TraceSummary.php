@@ -21,4 +21,10 @@ final readonly class TraceSummary
         public Reached $reached,
         public int $snags,
     ) {}
+
+    /** What friction takes of the pull, in whole per cent; null where the loop tells nothing. */
+    public function lost(): ?int
+    {
+        return $this->efficiency === null ? null : (int) round(100 * (1.0 - $this->efficiency));
+    }
 }

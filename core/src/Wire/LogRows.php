@@ -292,7 +292,7 @@ final readonly class LogRows
     private static function trace(TraceTaken $taken): string
     {
         $play = $taken->told->playMm === null ? '' : ', free play ends at '.Figure::length($taken->told->playMm);
-        $lost = $taken->told->efficiency === null ? '' : ', '.(int) round(100 * (1.0 - $taken->told->efficiency)).' % lost to friction';
+        $lost = $taken->told->lost() === null ? '' : ", {$taken->told->lost()} % lost to friction";
 
         return "Pull as a curve, {$taken->points} points{$play}{$lost}";
     }

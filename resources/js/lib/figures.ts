@@ -99,6 +99,9 @@ export function measuredText(value: number, digits: number, unit: string): strin
 /** What such a quantity is read in. */
 export const unitText = (unit: string): string => (unit === 'mm' ? lengthUnit() : reading(unit).unit);
 
+/** How many of the kept unit are in one of what it is read in. */
+export const perUnit = (unit: string): number => 1 / reading(unit).perOne;
+
 /** A tightening torque with its unit, as short as it is. */
 export const torqueText = (nm: number): string =>
   `${marked(String(Number((nm * reading('N·m').perOne).toFixed(1))))} ${unitText('N·m')}`;

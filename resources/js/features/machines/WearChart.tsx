@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { MachineControl, PastJob, WearStory } from '../../api/machines';
 import { MarkShape } from '../../components/Marks';
 import { counted, shortLength } from '../../lib/figures';
+import { ticks } from '../../lib/ticks';
 import { useWidth } from '../../lib/useWidth';
 import { paint } from '../../theme/paint';
 
@@ -9,15 +10,6 @@ const HEIGHT = 236;
 const MARGIN = { left: 58, right: 26, top: 26, bottom: 34 };
 
 type Scale = { x: (usage: number) => number; y: (play: number) => number; width: number };
-
-/** Steps of 1, 2 or 5 that leave some four figures below the chart. */
-function ticks(first: number, last: number): number[] {
-  const rough = (last - first) / 4 || 1;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 5, 10].map((n) => n * power).find((n) => n >= rough) ?? rough;
-  const from = Math.ceil(first / step) * step;
-  return Array.from({ length: Math.max(0, Math.floor((last - from) / step) + 1) }, (_, n) => from + n * step);
-}
 
 /** Found and left of every closed job against the meter, how it wears between, and when it will want looking at. */
 export const WearChart = ({ control, usageUnit }: { control: MachineControl; usageUnit: string }) => {

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { TraceView } from '../../api/traces';
-import { decimals, isInches, MM_PER_INCH, measuredText, unitText } from '../../lib/figures';
+import { decimals, isInches, MM_PER_INCH, perUnit, unitText } from '../../lib/figures';
+import { ticks } from '../../lib/ticks';
 import { useWidth } from '../../lib/useWidth';
 import { paint } from '../../theme/paint';
 
@@ -22,14 +23,6 @@ const grounds = {
   plateau: paint['petrol.wash'],
   end_stop: paint['steel.light'],
 } as const satisfies Record<Phase['kind'], string>;
-
-/** Steps of 1, 2 or 5 up to a value that is read in a unit of so many to ours. */
-function ticks(most: number, perUnit: number, wanted: number): number[] {
-  const rough = most / perUnit / wanted;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 5, 10].map((n) => n * power).find((n) => n >= rough) ?? rough;
-  return Array.from({ length: Math.floor(most / perUnit / step + 1e-9) + 1 }, (_, n) => n * step * perUnit);
-}
 
 const path = (points: readonly Point[], at: Scale): string =>
   points
@@ -94,20 +87,28 @@ export const TraceChart = ({ view, tall = 420 }: { view: TraceView; tall?: numbe
 
 const Axes = ({ far, heavy, at, narrow }: { far: number; heavy: number; at: Scale; narrow: boolean }) => {
   const perTravel = isInches() ? MM_PER_INCH : 1;
-  const perForce = unitText('N') === 'N' ? 1 : 4.4482216152605;
+  const perForce = perUnit('N');
+  const forceDigits = unitText('N') === 'N' ? 0 : 1;
   return (
     <>
-      {ticks(heavy, perForce, narrow ? 4 : 6).map((newtons) => (
-        <g key={newtons}>
-          <path d={`M${MARGIN.left} ${at.y(newtons)}H${at.right}`} stroke={paint['steel.mid']} opacity="0.4" />
-          <text x={MARGIN.left - 7} y={at.y(newtons) + 5} textAnchor="end" fontSize="13" fill={paint.soft}>
-            {measuredText(newtons, 0, 'N')}
+      {ticks(0, heavy / perForce, narrow ? 4 : 6).map((force) => (
+        <g key={force}>
+          <path d={`M${MARGIN.left} ${at.y(force * perForce)}H${at.right}`} stroke={paint['steel.mid']} opacity="0.4" />
+          <text x={MARGIN.left - 7} y={at.y(force * perForce) + 5} textAnchor="end" fontSize="13" fill={paint.soft}>
+            {decimals(force, forceDigits)}
           </text>
         </g>
       ))}
-      {ticks(far, perTravel, narrow ? 4 : 7).map((mm) => (
-        <text key={mm} x={at.x(mm)} y={at.floor + 18} textAnchor="middle" fontSize="13" fill={paint.soft}>
-          {decimals(mm / perTravel, isInches() ? 1 : 0)}
+      {ticks(0, far / perTravel, narrow ? 4 : 7).map((travel) => (
+        <text
+          key={travel}
+          x={at.x(travel * perTravel)}
+          y={at.floor + 18}
+          textAnchor="middle"
+          fontSize="13"
+          fill={paint.soft}
+        >
+          {decimals(travel, isInches() ? 1 : 0)}
         </text>
       ))}
       <text x={MARGIN.left - 7} y={14} textAnchor="end" fontSize="13" fill={paint.soft}>
