@@ -41,22 +41,32 @@ use_web_folders() {
 
 artisan() { "${AS_WEB[@]}" php artisan "$@"; }
 
-# write_fpm FILE SOCKET PROCESSES: the application, on a socket that only the account that serves may open.
+# write_fpm FILE SOCKET PROCESSES: the application, on a socket that only the account that serves may open. Screens that listen to gauges hold a
+# process each for as long as they do, so those are a pool of their own, on SOCKET with .streams before it: begun when asked for, never in the
+# way of the others.
 write_fpm() {
-    local file="$1" socket="$2" processes="$3" name
+    local file="$1" socket="$2" processes="$3"
     {
         printf '[global]\nerror_log = %s\ndaemonize = no\nlog_limit = 4096\n' "$WEB/log/php.log"
-        printf '[workshop]\nlisten = %s\nlisten.mode = 0600\n' "$socket"
-        [ "$(id -u)" -ne 0 ] || [ "$WEB_USER" != root ] || printf 'user = root\ngroup = root\n'
         # As many as there are, always: one that is killed is there again at once.
-        printf 'pm = static\npm.max_children = %s\npm.max_requests = 5000\n' "$processes"
-        printf 'request_terminate_timeout = 180s\ncatch_workers_output = yes\ndecorate_workers_output = no\nclear_env = yes\n'
-        for name in PATH LARAVEL_STORAGE_PATH APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE APP_SERVICES_CACHE APP_PACKAGES_CACHE; do
-            printf 'env[%s] = "%s"\n' "$name" "${!name}"
-        done
-        printf 'php_admin_value[memory_limit] = 512M\nphp_admin_value[post_max_size] = 136M\nphp_admin_value[upload_max_filesize] = 136M\nphp_admin_value[error_log] = %s\n' "$WEB/log/php.log"
-        printf 'php_admin_flag[display_errors] = off\nphp_admin_flag[expose_php] = off\nphp_admin_flag[zend.enable_gc] = off\n'
+        fpm_pool workshop "$socket" "pm = static\npm.max_children = $processes\npm.max_requests = 5000\n"
+        fpm_pool streams "$(streams_of "$socket")" "pm = ondemand\npm.max_children = 40\npm.process_idle_timeout = 60s\npm.max_requests = 500\n"
     } >"$file"
+}
+streams_of() { echo "${1%.sock}.streams.sock"; }
+# fpm_pool NAME SOCKET PROCESSES
+fpm_pool() {
+    local name
+    printf '[%s]\nlisten = %s\nlisten.mode = 0600\n' "$1" "$2"
+    [ "$(id -u)" -ne 0 ] || [ "$WEB_USER" != root ] || printf 'user = root\ngroup = root\n'
+    # shellcheck disable=SC2059 # lines of its own
+    printf "$3"
+    printf 'request_terminate_timeout = 180s\ncatch_workers_output = yes\ndecorate_workers_output = no\nclear_env = yes\n'
+    for name in PATH LARAVEL_STORAGE_PATH APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE APP_SERVICES_CACHE APP_PACKAGES_CACHE; do
+        printf 'env[%s] = "%s"\n' "$name" "${!name}"
+    done
+    printf 'php_admin_value[memory_limit] = 512M\nphp_admin_value[post_max_size] = 136M\nphp_admin_value[upload_max_filesize] = 136M\nphp_admin_value[error_log] = %s\n' "$WEB/log/php.log"
+    printf 'php_admin_flag[display_errors] = off\nphp_admin_flag[expose_php] = off\nphp_admin_flag[zend.enable_gc] = off\n'
 }
 
 # fpm FILE: the command that serves by it.
@@ -98,8 +108,11 @@ NGINX
 # write_nginx FILE UPSTREAM ADDRESS PORT [HTTPS_PORT]: with a port for HTTPS, plain http only says how to trust the workshop and leads there.
 # UPSTREAM is one or several sockets of the application.
 write_nginx() {
-    local file="$1" sockets="$2" address="$3" port="$4" https="${5:-}" socket upstream=''
-    for socket in $sockets; do upstream+="        server unix:$socket max_fails=2 fail_timeout=1s;"$'\n'; done
+    local file="$1" sockets="$2" address="$3" port="$4" https="${5:-}" socket upstream='' streams=''
+    for socket in $sockets; do
+        upstream+="        server unix:$socket max_fails=2 fail_timeout=1s;"$'\n'
+        streams+="        server unix:$(streams_of "$socket") max_fails=2 fail_timeout=1s;"$'\n'
+    done
     # An address of the newer kind stands in brackets.
     case "$address" in *:*) address="[$address]" ;; esac
     cat >"$file" <<NGINX
@@ -140,6 +153,8 @@ http {
     }
     upstream workshop {
 $upstream    }
+    upstream streams {
+$streams    }
 NGINX
     if [ -n "$https" ]; then
         cat >>"$file" <<NGINX
@@ -191,6 +206,12 @@ $(to_app workshop)
             error_page 413 @too_large;
             error_page 502 503 504 @away;
 $(to_app workshop)
+        }
+        location ~ ^/api/jobs/[^/]+/gauges/stream\$ {
+            gzip off;
+            fastcgi_buffering off;
+            error_page 502 503 504 @away;
+$(to_app streams)
         }
         location /api/ {
             error_page 413 @too_large;

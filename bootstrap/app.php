@@ -14,6 +14,7 @@ use App\Http\Problems\Problem;
 use App\Refusals\ChangedSince;
 use App\Refusals\Conflict;
 use App\Refusals\Forbidden;
+use App\Refusals\UnknownToken;
 use App\Refusals\WrittenByAnother;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -37,7 +38,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Refusals are answers, not failures.
-        $exceptions->dontReport([CoreError::class, ChangedSince::class, Conflict::class, Forbidden::class, WrittenByAnother::class]);
+        $exceptions->dontReport([CoreError::class, ChangedSince::class, Conflict::class, Forbidden::class, UnknownToken::class, WrittenByAnother::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
     })

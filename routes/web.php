@@ -9,6 +9,7 @@ use App\Http\Controllers\ComplaintController;
 use App\Http\Controllers\DueController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\GaugeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\MachineController;
 use App\Http\Controllers\MachineKeepingController;
@@ -21,6 +22,7 @@ use App\Http\Controllers\SpecController;
 use App\Http\Controllers\TraceController;
 use App\Http\Controllers\TrustController;
 use App\Http\Middleware\EnsureActiveUser;
+use App\Http\Middleware\KnowBridge;
 use App\Http\Middleware\SpeakUnits;
 use Illuminate\Support\Facades\Route;
 
@@ -68,6 +70,9 @@ Route::prefix('api')->group(function (): void {
             Route::put('shop/units', [SessionController::class, 'shopUnits']);
             Route::put('shop/alone', [SessionController::class, 'worksAlone']);
             Route::put('causes/{family}', [CauseCountController::class, 'update']);
+            Route::get('bridges', [GaugeController::class, 'bridges']);
+            Route::post('bridges', [GaugeController::class, 'addBridge']);
+            Route::delete('bridges/{bridge}', [GaugeController::class, 'endBridge']);
             Route::post('specs/{spec}/adopt', [SpecController::class, 'adopt']);
         });
         Route::middleware('may:report')->group(function (): void {
@@ -123,7 +128,17 @@ Route::prefix('api')->group(function (): void {
         Route::put('jobs/{job}/traces/{trace}', [TraceController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}/traces/{trace}', [TraceController::class, 'show']);
         Route::get('jobs/{job}/traces/{trace}/points', [TraceController::class, 'points']);
+        Route::get('jobs/{job}/gauges', [GaugeController::class, 'show']);
+        Route::get('jobs/{job}/gauges/stream', [GaugeController::class, 'stream'])->middleware('may:log');
+        Route::put('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'listen'])->middleware('may:log');
+        Route::delete('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'letGo'])->middleware('may:log');
+        Route::delete('jobs/{job}/gauges/readings/{reading}', [GaugeController::class, 'drop'])->middleware('may:log');
         Route::post('jobs/{job}/entries', [EntryController::class, 'store'])->middleware('may:log');
+    });
+    // What gauges send comes by a token of its own, and no session.
+    Route::middleware(['throttle:gauges', KnowBridge::class])->withoutMiddleware('web')->group(function (): void {
+        Route::put('gauges/here', [GaugeController::class, 'hello']);
+        Route::post('gauges/readings', [GaugeController::class, 'reading']);
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });

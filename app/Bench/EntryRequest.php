@@ -97,7 +97,7 @@ final readonly class EntryRequest
 
     private static function shown(Node $node): Shown
     {
-        $node->object([], ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit', 'measure', 'of']);
+        $node->object([], ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit', 'measure', 'of', 'gauge']);
 
         return new Shown(
             $node->optionalString('adjuster', 40),
@@ -109,6 +109,7 @@ final readonly class EntryRequest
             $node->has('unit') && $node->at('unit')->string(4) === 'in' ? Unit::Inch : Unit::Millimetre,
             $node->has('measure') ? $node->at('measure')->enum(MeasureKey::class) : null,
             $node->optionalString('of', 20),
+            $node->has('gauge') && $node->at('gauge')->boolean(),
         );
     }
 }

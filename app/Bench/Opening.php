@@ -119,7 +119,7 @@ final readonly class Opening
     private function standing(Control $control): array
     {
         $summary = $control->summary;
-        $shelf = Instrument::onTheShelf();
+        $shelf = Instrument::forPlay();
         $past = ControlPast::of($control);
 
         return [

@@ -7,6 +7,8 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
+use VividPull\Core\Measurement\InstrumentKind;
+use VividPull\Core\Quantity\Dimension;
 
 /**
  * An instrument of the workshop. One that is put away stays in the table, since past readings name it.
@@ -28,6 +30,17 @@ final class Instrument extends Model
     public static function onTheShelf(): Collection
     {
         return self::query()->whereNull('retired_at')->orderBy('place')->orderBy('id')->get()->toBase();
+    }
+
+    /** @return Collection<int, self> those that play is read with, as a job is opened with them */
+    public static function forPlay(): Collection
+    {
+        return self::onTheShelf()->filter(static fn (self $one): bool => $one->kind()->dimension() === Dimension::Length)->values();
+    }
+
+    public function kind(): InstrumentKind
+    {
+        return InstrumentKind::from((string) $this->body['kind']);
     }
 
     /** @return array<string, mixed> as a job keeps it */

@@ -24,6 +24,9 @@ final class AppServiceProvider extends ServiceProvider
 
     private const SIGN_INS_AN_ADDRESS = 30;
 
+    /** What one computer with gauges may send in a minute: four hands could not press so often. */
+    private const GAUGES = 300;
+
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
@@ -33,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
             TrustProxies::at($proxies === '*' ? '*' : array_map(trim(...), explode(',', $proxies)));
         }
         RateLimiter::for('sign-in', self::signIns(...));
+        RateLimiter::for('gauges', static fn (Request $request): Limit => Limit::perMinute(self::GAUGES)->by('gauges:'.hash('sha256', (string) $request->bearerToken()).':'.$request->ip()));
     }
 
     /**

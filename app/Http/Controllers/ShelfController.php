@@ -18,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
+use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
 use VividPull\Core\Wire\TypedQuantities;
@@ -50,7 +51,7 @@ final class ShelfController
     /** A new instrument, or what was wrong or is new about one: a fresh certificate, above all. */
     public function store(Request $request, string $id): JsonResponse
     {
-        $node = TypedQuantities::readIn(Node::fromJson($request->getContent()))->object(['name', 'kind', 'resolution_mm', 'reach_mm', 'calibration'], ['inch_marks']);
+        $node = TypedQuantities::readIn(Node::fromJson($request->getContent()))->object(['name', 'kind', 'calibration'], ['resolution_mm', 'reach_mm', 'resolution_n', 'reach_n', 'inch_marks']);
         $instrument = StandingCodec::instrument(Node::of(['id' => $id] + (array) $node->value));
         if ($node->has('calibration') && $node->at('calibration')->has('due')) {
             $node->at('calibration')->at('due')->day();
@@ -80,8 +81,8 @@ final class ShelfController
     public function destroy(Request $request, string $id): JsonResponse
     {
         $row = Instrument::query()->whereNull('retired_at')->findOrFail($id);
-        if (Instrument::onTheShelf()->count() === 1) {
-            throw Refused::because('The last instrument stays on the shelf: nothing could be read without one.');
+        if ($row->kind()->dimension() === Dimension::Length && Instrument::forPlay()->count() === 1) {
+            throw Refused::because('The last instrument that play is read with stays on the shelf.');
         }
         $row->forceFill(['retired_at' => CarbonImmutable::now()])->save();
         Audit::note(User::of($request), 'instrument put away', (string) $row->body['name'], subject: "instrument {$id}");
@@ -93,10 +94,11 @@ final class ShelfController
     private static function said(Instrument $one): array
     {
         $body = $one->asWritten();
+        $in = $one->kind()->dimension() === Dimension::Force ? 'n' : 'mm';
 
         return [
-            'name' => $body['name'], 'kind' => $body['kind'], 'resolution_mm' => $body['resolution_mm'], 'reach_mm' => $body['reach_mm'], 'inch_marks' => $body['inch_marks'],
-            'expanded_mm' => $body['calibration']['expanded_mm'] ?? null, 'factor' => $body['calibration']['factor'] ?? null, 'due' => $body['calibration']['due'] ?? null,
+            'name' => $body['name'], 'kind' => $body['kind'], "resolution_{$in}" => $body["resolution_{$in}"], "reach_{$in}" => $body["reach_{$in}"], 'inch_marks' => $body['inch_marks'],
+            "expanded_{$in}" => $body['calibration']["expanded_{$in}"] ?? null, 'factor' => $body['calibration']['factor'] ?? null, 'due' => $body['calibration']['due'] ?? null,
         ];
     }
 

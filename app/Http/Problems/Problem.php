@@ -8,6 +8,7 @@ use App\Refusals\ChangedSince;
 use App\Refusals\Conflict;
 use App\Refusals\DiskFull;
 use App\Refusals\Forbidden;
+use App\Refusals\UnknownToken;
 use App\Refusals\WrittenByAnother;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -55,6 +56,7 @@ final readonly class Problem
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
             $e instanceof UniqueConstraintViolationException => [409, 'conflict', 'Stands already', 'Somebody did the same in this moment. Look at what stands there now, then try again.'],
             $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],
+            $e instanceof UnknownToken => [401, 'unknown-token', 'Not known here', $e->getMessage()],
             $e instanceof AuthenticationException => [401, 'sign-in', 'Sign in first', 'Your session has ended. Sign in again; what you typed is kept.'],
             $e instanceof TokenMismatchException => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
             $e instanceof ModelNotFoundException => [404, 'not-found', 'Not found', 'There is nothing under this address.'],

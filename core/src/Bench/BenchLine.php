@@ -70,7 +70,33 @@ final readonly class BenchLine
             throw NotUnderstood::nothing();
         }
 
-        return (new self($state, $shown, $by))->draft($plain);
+        $line = new self($state, $shown, $by);
+
+        return $shown->fromGauge ? $line->sent($plain) : $line->draft($plain);
+    }
+
+    /** What a gauge sent is a figure, and answers only what is answered by one. */
+    private function sent(string $line): Draft
+    {
+        if (str_starts_with($line, '-')) {
+            throw NotUnderstood::line("The gauge shows {$line}, which is below its zero. Set it to zero and read again.");
+        }
+        $item = $this->item();
+        if (! $this->asksFigure($item)) {
+            throw NotUnderstood::line("The gauge shows {$line}, but ".($item === null ? 'nothing that is measured is asked' : "“{$item->label}” is asked").' now. Nothing was logged.');
+        }
+
+        return $this->reading($line);
+    }
+
+    /** Where an adjuster stands is asked of a gauge only where it is a thread that shows. */
+    private function asksFigure(?StageItem $item): bool
+    {
+        return $this->shown->measure !== null || match ($item?->kind) {
+            ItemKind::Reading, ItemKind::Measure => true,
+            ItemKind::Thread => $this->adjusterShown() instanceof ThreadedAdjuster,
+            default => in_array($item?->topic(), [ItemTopic::InBand, ItemTopic::Doubt], true),
+        };
     }
 
     private function draft(string $line): Draft

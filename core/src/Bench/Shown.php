@@ -25,5 +25,7 @@ final readonly class Shown
         /** What was picked to be measured beside that, such as one plate of a pack; a bare value is then its, never play. */
         public ?MeasureKey $measure = null,
         public ?string $of = null,
+        /** Whether a gauge sent the line: then it is a figure that was asked for, or nothing. */
+        public bool $fromGauge = false,
     ) {}
 }

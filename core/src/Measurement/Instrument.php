@@ -6,7 +6,7 @@ namespace VividPull\Core\Measurement;
 
 use VividPull\Core\Errors\OutOfRange;
 
-/** An instrument on the shelf: what it can show, how far it reaches, how well it is known. All in mm. */
+/** An instrument on the shelf: what it can show, how far it reaches, how well it is known. All in mm; in N where it shows forces. */
 final readonly class Instrument
 {
     public const COIN = 'coin';
@@ -33,10 +33,10 @@ final readonly class Instrument
         ?int $inchMarks = null,
     ): self {
         if (! ($resolution > 0.0)) {
-            throw OutOfRange::positive('An instrument\'s resolution, in mm,', $resolution);
+            throw OutOfRange::positive("An instrument's resolution, in {$kind->dimension()->internalUnit()},", $resolution);
         }
         if (! ($reach > 0.0)) {
-            throw OutOfRange::positive('An instrument\'s reach, in mm,', $reach);
+            throw OutOfRange::positive("An instrument's reach, in {$kind->dimension()->internalUnit()},", $reach);
         }
 
         return new self($id, $name, $kind, $resolution, $reach, $calibration, $inchMarks);

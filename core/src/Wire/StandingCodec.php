@@ -19,6 +19,7 @@ use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\RidersWish;
 
@@ -101,15 +102,16 @@ final readonly class StandingCodec
     public static function encodeInstrument(Instrument $instrument): array
     {
         $calibration = $instrument->calibration;
+        $in = self::unitKey($instrument->kind);
 
         return [
             'id' => $instrument->id,
             'name' => $instrument->name,
             'kind' => $instrument->kind->value,
-            'resolution_mm' => $instrument->resolution,
-            'reach_mm' => $instrument->reach,
+            "resolution_{$in}" => $instrument->resolution,
+            "reach_{$in}" => $instrument->reach,
             'calibration' => $calibration === null ? null
-                : ['expanded_mm' => $calibration->expandedMm, 'factor' => $calibration->factor, 'due' => $calibration->due],
+                : ["expanded_{$in}" => $calibration->expanded, 'factor' => $calibration->factor, 'due' => $calibration->due],
             'inch_marks' => $instrument->inchMarks,
         ];
     }
@@ -137,24 +139,32 @@ final readonly class StandingCodec
     /** @throws BadFile If it is no instrument as the format has it. */
     public static function instrument(Node $node): Instrument
     {
-        $node->object(['id', 'name', 'kind', 'resolution_mm'], ['reach_mm', 'calibration', 'inch_marks']);
+        $kind = $node->at('kind')->enum(InstrumentKind::class);
+        $in = self::unitKey($kind);
+        $node->object(['id', 'name', 'kind', "resolution_{$in}"], ["reach_{$in}", 'calibration', 'inch_marks']);
 
         return Instrument::of(
             $node->at('id')->id(),
             $node->at('name')->name(),
-            $node->at('kind')->enum(InstrumentKind::class),
-            $node->at('resolution_mm')->number(0.0001, 10),
-            $node->has('reach_mm') ? $node->at('reach_mm')->number(0.1, 5000) : 150.0,
-            $node->has('calibration') ? self::calibration($node->at('calibration')) : null,
+            $kind,
+            $node->at("resolution_{$in}")->number(0.0001, 10),
+            $node->has("reach_{$in}") ? $node->at("reach_{$in}")->number(0.1, 5000) : 150.0,
+            $node->has('calibration') ? self::calibration($node->at('calibration'), $in) : null,
             $node->has('inch_marks') ? $node->at('inch_marks')->integer(2, 10_000) : null,
         );
     }
 
-    private static function calibration(Node $node): Calibration
+    /** What its sizes are named by: a force gauge's are forces. */
+    private static function unitKey(InstrumentKind $kind): string
     {
-        $node->object(['expanded_mm', 'factor'], ['due']);
+        return $kind->dimension() === Dimension::Force ? 'n' : 'mm';
+    }
 
-        return Calibration::of($node->at('expanded_mm')->number(0, 10), $node->at('factor')->number(1, 5), $node->optionalString('due', 10));
+    private static function calibration(Node $node, string $in): Calibration
+    {
+        $node->object(["expanded_{$in}", 'factor'], ['due']);
+
+        return Calibration::of($node->at("expanded_{$in}")->number(0, 10), $node->at('factor')->number(1, 5), $node->optionalString('due', 10));
     }
 
     /** @return array<string, Repeatability> */

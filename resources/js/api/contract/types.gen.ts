@@ -985,6 +985,10 @@ export type Shown = {
     of?: string;
     unit?: 'mm' | 'in' | null;
     steps?: number | null;
+    /**
+     * Whether a gauge sent the line: then it is a figure that is asked for, or nothing.
+     */
+    gauge?: boolean;
 };
 
 export type TypedEntry = {
@@ -1056,10 +1060,14 @@ export type ShelfInstrument = {
     id: string;
     name: string;
     kind: InstrumentKind;
-    resolution_mm: number;
-    reach_mm: number;
+    resolution_mm?: number;
+    reach_mm?: number;
     calibration: {
         expanded_mm: number;
+        factor: number;
+        due: string | null;
+    } | {
+        expanded_n: number;
         factor: number;
         due: string | null;
     } | null;
@@ -1074,6 +1082,11 @@ export type ShelfInstrument = {
      * which version this is: sent back by If-Match when it is changed
      */
     etag: string;
+    /**
+     * Of a force gauge, in place of the one in mm.
+     */
+    resolution_n?: number;
+    reach_n?: number;
 };
 
 export type Alike = {
@@ -1096,10 +1109,14 @@ export type Shelf = {
 export type KeepInstrument = {
     name: string;
     kind: InstrumentKind;
-    resolution_mm: number | string;
-    reach_mm: number | string;
+    resolution_mm?: number | string;
+    reach_mm?: number | string;
     calibration: {
         expanded_mm: number;
+        factor: number;
+        due: string | null;
+    } | {
+        expanded_n: number;
         factor: number;
         due: string | null;
     } | null;
@@ -1107,6 +1124,8 @@ export type KeepInstrument = {
      * Marks to the inch of its own scale of inches: 32, 64, 1000.
      */
     inch_marks?: number | null;
+    resolution_n?: number | string;
+    reach_n?: number | string;
 };
 
 /**
@@ -1652,7 +1671,7 @@ export type HandKind = 'lever' | 'grip' | 'trigger' | 'handle' | 'bail' | 'pedal
 
 export type ImportKind = 'history' | 'readings' | 'specs' | 'causes' | 'cables';
 
-export type InstrumentKind = 'steel_rule' | 'tape_marks' | 'caliper' | 'feeler' | 'coin';
+export type InstrumentKind = 'steel_rule' | 'tape_marks' | 'caliper' | 'feeler' | 'coin' | 'indicator' | 'force_gauge';
 
 export type IntervalKind = 'wear' | 'bedding_in' | 'jump' | 'not_comparable' | 'before';
 
@@ -2149,6 +2168,80 @@ export type TraceView = {
          */
         new_cable: boolean;
     }>;
+};
+
+export type Gauge = {
+    instrument: string;
+    name: string;
+    dimension: 'length' | 'force';
+    /**
+     * The computer that carries it; null where none does.
+     */
+    bridge: string | null;
+    /**
+     * Whether that computer was heard of in the last minute.
+     */
+    there: boolean;
+    /**
+     * Whether it speaks to this job on this device.
+     */
+    here: boolean;
+    /**
+     * Where else it speaks, in words; null where nowhere.
+     */
+    elsewhere: string | null;
+};
+
+export type GaugeReading = {
+    id: string;
+    instrument: string;
+    name: string;
+    /**
+     * The figure and its unit, as it is logged.
+     */
+    entered: string;
+    dimension: 'length' | 'force';
+    low_battery: boolean;
+    /**
+     * When its button was pressed.
+     */
+    at: string;
+    /**
+     * Whether it came so late that somebody looks at it first.
+     */
+    late: boolean;
+};
+
+export type JobGauges = {
+    gauges: Array<Gauge>;
+    /**
+     * What came, and was neither logged nor dropped; oldest first.
+     */
+    waiting: Array<GaugeReading>;
+};
+
+export type GaugeBridge = {
+    id: string;
+    name: string;
+    made_at: string;
+    seen_at: string | null;
+    there: boolean;
+    /**
+     * Names of the instruments on its lines.
+     */
+    carries: Array<string>;
+};
+
+export type GaugeBridges = {
+    bridges: Array<GaugeBridge>;
+};
+
+export type MadeGaugeBridge = {
+    bridges: Array<GaugeBridge>;
+    /**
+     * Shown once.
+     */
+    token: string;
 };
 
 export type SignOutData = {
@@ -5904,3 +5997,443 @@ export type TracePointsResponses = {
 };
 
 export type TracePointsResponse = TracePointsResponses[keyof TracePointsResponses];
+
+export type JobGaugesData = {
+    body?: never;
+    path: {
+        job: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/gauges';
+};
+
+export type JobGaugesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type JobGaugesError = JobGaugesErrors[keyof JobGaugesErrors];
+
+export type JobGaugesResponses = {
+    /**
+     * As it is now
+     */
+    200: JobGauges;
+};
+
+export type JobGaugesResponse = JobGaugesResponses[keyof JobGaugesResponses];
+
+export type GaugeStreamData = {
+    body?: never;
+    path: {
+        job: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/gauges/stream';
+};
+
+export type GaugeStreamErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * This browser has no name of its own yet
+     */
+    409: Problem;
+};
+
+export type GaugeStreamError = GaugeStreamErrors[keyof GaugeStreamErrors];
+
+export type GaugeStreamResponses = {
+    /**
+     * It goes on for a few minutes and is asked for anew
+     */
+    200: string;
+};
+
+export type GaugeStreamResponse = GaugeStreamResponses[keyof GaugeStreamResponses];
+
+export type LetGaugeGoData = {
+    body?: never;
+    path: {
+        job: string;
+        instrument: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/gauges/{instrument}';
+};
+
+export type LetGaugeGoErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type LetGaugeGoError = LetGaugeGoErrors[keyof LetGaugeGoErrors];
+
+export type LetGaugeGoResponses = {
+    /**
+     * As it is now
+     */
+    200: JobGauges;
+};
+
+export type LetGaugeGoResponse = LetGaugeGoResponses[keyof LetGaugeGoResponses];
+
+export type ListenToGaugeData = {
+    body?: never;
+    path: {
+        job: string;
+        instrument: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/gauges/{instrument}';
+};
+
+export type ListenToGaugeErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * This browser has no name of its own yet
+     */
+    409: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * The person is not on the job, it is closed, or there is no such instrument
+     */
+    422: Problem;
+};
+
+export type ListenToGaugeError = ListenToGaugeErrors[keyof ListenToGaugeErrors];
+
+export type ListenToGaugeResponses = {
+    /**
+     * As it is now
+     */
+    200: JobGauges;
+};
+
+export type ListenToGaugeResponse = ListenToGaugeResponses[keyof ListenToGaugeResponses];
+
+export type DropGaugeReadingData = {
+    body?: never;
+    path: {
+        job: string;
+        reading: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/gauges/readings/{reading}';
+};
+
+export type DropGaugeReadingErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type DropGaugeReadingError = DropGaugeReadingErrors[keyof DropGaugeReadingErrors];
+
+export type DropGaugeReadingResponses = {
+    /**
+     * As it is now
+     */
+    200: JobGauges;
+};
+
+export type DropGaugeReadingResponse = DropGaugeReadingResponses[keyof DropGaugeReadingResponses];
+
+export type GaugeBridgesData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/bridges';
+};
+
+export type GaugeBridgesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+};
+
+export type GaugeBridgesError = GaugeBridgesErrors[keyof GaugeBridgesErrors];
+
+export type GaugeBridgesResponses = {
+    /**
+     * Those in use
+     */
+    200: GaugeBridges;
+};
+
+export type GaugeBridgesResponse = GaugeBridgesResponses[keyof GaugeBridgesResponses];
+
+export type AddGaugeBridgeData = {
+    body: {
+        name: string;
+    };
+    path?: never;
+    query?: never;
+    url: '/bridges';
+};
+
+export type AddGaugeBridgeErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Another computer has this name
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Not what this address takes
+     */
+    422: Problem;
+};
+
+export type AddGaugeBridgeError = AddGaugeBridgeErrors[keyof AddGaugeBridgeErrors];
+
+export type AddGaugeBridgeResponses = {
+    /**
+     * It may send from now on
+     */
+    201: MadeGaugeBridge;
+};
+
+export type AddGaugeBridgeResponse = AddGaugeBridgeResponses[keyof AddGaugeBridgeResponses];
+
+export type EndGaugeBridgeData = {
+    body?: never;
+    path: {
+        bridge: string;
+    };
+    query?: never;
+    url: '/bridges/{bridge}';
+};
+
+export type EndGaugeBridgeErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type EndGaugeBridgeError = EndGaugeBridgeErrors[keyof EndGaugeBridgeErrors];
+
+export type EndGaugeBridgeResponses = {
+    /**
+     * Those in use
+     */
+    200: GaugeBridges;
+};
+
+export type EndGaugeBridgeResponse = EndGaugeBridgeResponses[keyof EndGaugeBridgeResponses];
+
+export type GaugesHereData = {
+    body: {
+        carries: Array<string>;
+    };
+    path?: never;
+    query?: never;
+    url: '/gauges/here';
+};
+
+export type GaugesHereErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * No computer here has this token
+     */
+    401: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * Not what this address takes
+     */
+    422: Problem;
+    /**
+     * More than 300 in a minute
+     */
+    429: Problem;
+};
+
+export type GaugesHereError = GaugesHereErrors[keyof GaugesHereErrors];
+
+export type GaugesHereResponses = {
+    /**
+     * The shelf, and what it named that is none
+     */
+    200: {
+        name: string;
+        instruments: Array<{
+            id: string;
+            name: string;
+            kind: InstrumentKind;
+        }>;
+        unknown: Array<string>;
+    };
+};
+
+export type GaugesHereResponse = GaugesHereResponses[keyof GaugesHereResponses];
+
+export type SendGaugeReadingData = {
+    body: {
+        id: string;
+        instrument: string;
+        /**
+         * As it came over the wire.
+         */
+        line: string;
+        /**
+         * What a bare number is in, as `mm`; left out where the gauge writes its unit.
+         */
+        unit?: string | null;
+        /**
+         * What every line of this gauge begins with.
+         */
+        before?: string | null;
+        /**
+         * How long ago the button was pressed, by the computer's own clock.
+         */
+        age_ms: number;
+    };
+    path?: never;
+    query?: never;
+    url: '/gauges/readings';
+};
+
+export type SendGaugeReadingErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * No computer here has this token
+     */
+    401: Problem;
+    /**
+     * No job listened to this gauge then
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * It is no reading; the sentence says why
+     */
+    422: Problem;
+    /**
+     * More than 300 in a minute
+     */
+    429: Problem;
+};
+
+export type SendGaugeReadingError = SendGaugeReadingErrors[keyof SendGaugeReadingErrors];
+
+export type SendGaugeReadingResponses = {
+    /**
+     * The job that listens has it
+     */
+    200: {
+        id: string;
+        entered: string;
+        low_battery: boolean;
+        /**
+         * The job, in words.
+         */
+        told: string;
+    };
+};
+
+export type SendGaugeReadingResponse = SendGaugeReadingResponses[keyof SendGaugeReadingResponses];

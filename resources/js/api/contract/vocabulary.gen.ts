@@ -88,6 +88,8 @@ export const instruments = [
   {"key":"caliper","label":"caliper"},
   {"key":"feeler","label":"feeler gauge"},
   {"key":"coin","label":"coin"},
+  {"key":"indicator","label":"indicator"},
+  {"key":"force_gauge","label":"force gauge"},
 ] as const;
 
 /** How a person may read lengths. */

@@ -468,7 +468,9 @@ export const zInstrumentKind = z.enum([
     'tape_marks',
     'caliper',
     'feeler',
-    'coin'
+    'coin',
+    'indicator',
+    'force_gauge'
 ]);
 
 export const zInstrument = z.object({
@@ -491,13 +493,20 @@ export const zShelfInstrument = z.object({
     id: z.string(),
     name: z.string(),
     kind: zInstrumentKind,
-    resolution_mm: z.number(),
-    reach_mm: z.number(),
-    calibration: z.nullable(z.object({
-        expanded_mm: z.number(),
-        factor: z.number(),
-        due: z.nullable(z.iso.date())
-    })),
+    resolution_mm: z.optional(z.number()),
+    reach_mm: z.optional(z.number()),
+    calibration: z.nullable(z.union([
+        z.object({
+            expanded_mm: z.number(),
+            factor: z.number(),
+            due: z.nullable(z.iso.date())
+        }),
+        z.object({
+            expanded_n: z.number(),
+            factor: z.number(),
+            due: z.nullable(z.iso.date())
+        })
+    ])),
     state: z.enum([
         'good',
         'soon',
@@ -507,7 +516,9 @@ export const zShelfInstrument = z.object({
     my_deviation_mm: z.nullable(z.number()),
     my_freedom: z.nullable(z.number()),
     inch_marks: z.nullable(z.int().check(z.gte(2), z.lte(10000))),
-    etag: z.string()
+    etag: z.string(),
+    resolution_n: z.optional(z.number()),
+    reach_n: z.optional(z.number())
 });
 
 export const zShelf = z.object({
@@ -518,20 +529,35 @@ export const zShelf = z.object({
 export const zKeepInstrument = z.object({
     name: z.string(),
     kind: zInstrumentKind,
-    resolution_mm: z.union([
+    resolution_mm: z.optional(z.union([
         z.number(),
         z.string().check(z.maxLength(60))
-    ]),
-    reach_mm: z.union([
+    ])),
+    reach_mm: z.optional(z.union([
         z.number(),
         z.string().check(z.maxLength(60))
-    ]),
-    calibration: z.nullable(z.object({
-        expanded_mm: z.number(),
-        factor: z.number(),
-        due: z.nullable(z.iso.date())
-    })),
-    inch_marks: z.nullish(z.int().check(z.gte(2), z.lte(10000)))
+    ])),
+    calibration: z.nullable(z.union([
+        z.object({
+            expanded_mm: z.number(),
+            factor: z.number(),
+            due: z.nullable(z.iso.date())
+        }),
+        z.object({
+            expanded_n: z.number(),
+            factor: z.number(),
+            due: z.nullable(z.iso.date())
+        })
+    ])),
+    inch_marks: z.nullish(z.int().check(z.gte(2), z.lte(10000))),
+    resolution_n: z.optional(z.union([
+        z.number(),
+        z.string().check(z.maxLength(60))
+    ])),
+    reach_n: z.optional(z.union([
+        z.number(),
+        z.string().check(z.maxLength(60))
+    ]))
 });
 
 export const zIntervalKind = z.enum([
@@ -764,7 +790,8 @@ export const zShown = z.object({
     measure: z.optional(z.string()),
     of: z.optional(z.string()),
     unit: z.nullish(z.enum(['mm', 'in'])),
-    steps: z.nullish(z.number())
+    steps: z.nullish(z.number()),
+    gauge: z.optional(z.boolean())
 });
 
 export const zTypedEntry = z.object({
@@ -2052,6 +2079,50 @@ export const zTraceView = z.object({
     }))
 });
 
+export const zGauge = z.object({
+    instrument: z.string(),
+    name: z.string(),
+    dimension: z.enum(['length', 'force']),
+    bridge: z.nullable(z.string()),
+    there: z.boolean(),
+    here: z.boolean(),
+    elsewhere: z.nullable(z.string())
+});
+
+export const zGaugeReading = z.object({
+    id: z.string(),
+    instrument: z.string(),
+    name: z.string(),
+    entered: z.string(),
+    dimension: z.enum(['length', 'force']),
+    low_battery: z.boolean(),
+    at: z.string(),
+    late: z.boolean()
+});
+
+export const zJobGauges = z.object({
+    gauges: z.array(zGauge),
+    waiting: z.array(zGaugeReading)
+});
+
+export const zGaugeBridge = z.object({
+    id: z.string(),
+    name: z.string(),
+    made_at: z.string(),
+    seen_at: z.nullable(z.string()),
+    there: z.boolean(),
+    carries: z.array(z.string())
+});
+
+export const zGaugeBridges = z.object({
+    bridges: z.array(zGaugeBridge)
+});
+
+export const zMadeGaugeBridge = z.object({
+    bridges: z.array(zGaugeBridge),
+    token: z.string()
+});
+
 /**
  * Signed out
  */
@@ -2464,4 +2535,67 @@ export const zTracePointsResponse = z.object({
         force_n: z.number(),
         direction: z.enum(['pull', 'release'])
     }))
+});
+
+/**
+ * As it is now
+ */
+export const zJobGaugesResponse = zJobGauges;
+
+/**
+ * It goes on for a few minutes and is asked for anew
+ */
+export const zGaugeStreamResponse = z.string();
+
+/**
+ * As it is now
+ */
+export const zLetGaugeGoResponse = zJobGauges;
+
+/**
+ * As it is now
+ */
+export const zListenToGaugeResponse = zJobGauges;
+
+/**
+ * As it is now
+ */
+export const zDropGaugeReadingResponse = zJobGauges;
+
+/**
+ * Those in use
+ */
+export const zGaugeBridgesResponse = zGaugeBridges;
+
+/**
+ * It may send from now on
+ */
+export const zAddGaugeBridgeResponse = zMadeGaugeBridge;
+
+/**
+ * Those in use
+ */
+export const zEndGaugeBridgeResponse = zGaugeBridges;
+
+/**
+ * The shelf, and what it named that is none
+ */
+export const zGaugesHereResponse = z.object({
+    name: z.string(),
+    instruments: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: zInstrumentKind
+    })),
+    unknown: z.array(z.string())
+});
+
+/**
+ * The job that listens has it
+ */
+export const zSendGaugeReadingResponse = z.object({
+    id: z.string(),
+    entered: z.string(),
+    low_battery: z.boolean(),
+    told: z.string()
 });

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gauges;
+
+use App\Bench\EntryRequest;
+use App\Models\GaugeBridge;
+use App\Models\Instrument;
+use App\Refusals\Conflict;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Gauge\GaugeLine;
+use VividPull\Core\Gauge\GaugeSettings;
+use VividPull\Core\Measurement\InstrumentKind;
+use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Wire\Node;
+
+/**
+ * What gauges sent, on its way to the job that listens. A reading lies here until a screen of that job has logged it under the same id, or
+ * somebody drops it; it never turns to another job.
+ */
+final readonly class Arrivals
+{
+    /** Older than this, nobody remembers what was measured. */
+    private const LONGEST_AGE_MS = 24 * 3600 * 1000;
+
+    /** A reading older than this is looked at before it is logged: the server or the network was away, and the hand has moved on; ours. */
+    private const LATE_S = 20;
+
+    /** What was neither logged nor dropped is cleared away after these days. */
+    private const KEPT_DAYS = 7;
+
+    /**
+     * @return array<string, mixed> what was understood, and whom it was told to
+     *
+     * @throws Conflict If no job listens to this gauge, or did not when its button was pressed.
+     */
+    public static function take(GaugeBridge $bridge, Node $node, CarbonImmutable $now): array
+    {
+        $node->object(['id', 'instrument', 'line', 'age_ms'], ['unit', 'before']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $known = DB::table('gauge_readings')->find($id);
+        if ($known instanceof stdClass) {
+            return $known->bridge_id === $bridge->id && $known->line === $node->at('line')->string(80) ? self::answer($known) : throw new Conflict('Another reading was sent under this id.');
+        }
+        $instrument = Instrument::query()->whereNull('retired_at')->find($node->at('instrument')->string(40)) ?? throw Refused::because('No such instrument is on the shelf.');
+        $name = (string) $instrument->body['name'];
+        $line = $node->at('line')->string(80);
+        $read = GaugeLine::read($line, new GaugeSettings($node->has('unit') ? $node->at('unit')->enum(Unit::class) : null, $node->optionalString('before', 8) ?? ''));
+        $shows = InstrumentKind::from((string) $instrument->body['kind'])->dimension();
+        if ($read->dimension() !== $shows) {
+            throw Refused::because("{$name} sent {$read->entered}, which is a {$read->dimension()->value}; it shows a {$shows->value}. Check which instrument its line is set to.");
+        }
+        $at = $now->subMilliseconds($node->at('age_ms')->integer(0, self::LONGEST_AGE_MS));
+        $claim = Listening::at($instrument->id, $at) ?? throw new Conflict("{$name} shows {$read->entered}, and no job listened to it then. Open the job, and let it speak there.");
+        $row = [
+            'id' => $id, 'bridge_id' => $bridge->id, 'instrument' => $instrument->id, 'job_id' => $claim->job_id, 'device' => $claim->device, 'line' => $line, 'entered' => $read->entered,
+            'dimension' => $shows->value, 'low_battery' => $read->lowBattery, 'at' => self::instant($at), 'received_at' => self::instant($now),
+        ];
+        DB::table('gauge_readings')->insert($row);
+        Wake::all($claim->job_id);
+        DB::table('gauge_readings')->where('received_at', '<', self::instant($now->subDays(self::KEPT_DAYS)))->delete();
+
+        return self::answer((object) $row);
+    }
+
+    /**
+     * Those that wait in a job, oldest first.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function waiting(string $job, CarbonImmutable $now): array
+    {
+        return array_values(self::open($job)->get()->map(static fn (stdClass $row): array => self::said($row, $now))->all());
+    }
+
+    /**
+     * Those that no screen has been handed, for the one that asks: each is handed once.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function handOut(string $job, string $device, CarbonImmutable $now): array
+    {
+        $handed = [];
+        foreach (self::open($job)->where('gauge_readings.device', $device)->whereNull('handed_at')->get() as $row) {
+            if (DB::table('gauge_readings')->where('id', $row->id)->whereNull('handed_at')->update(['handed_at' => self::instant($now)]) === 1) {
+                $handed[] = self::said($row, $now);
+            }
+        }
+
+        return $handed;
+    }
+
+    public static function drop(string $job, string $id): void
+    {
+        DB::table('gauge_readings')->where('job_id', $job)->where('id', $id)->whereNull('dropped_at')->update(['dropped_at' => self::instant(CarbonImmutable::now())]);
+        Wake::all($job);
+    }
+
+    private static function open(string $job): Builder
+    {
+        return DB::table('gauge_readings')->leftJoin('entries', 'entries.id', '=', 'gauge_readings.id')->join('instruments', 'instruments.id', '=', 'gauge_readings.instrument')
+            ->where('gauge_readings.job_id', $job)->whereNull('dropped_at')->whereNull('entries.id')->orderBy('gauge_readings.at')
+            ->select(['gauge_readings.*', 'instruments.body']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function said(stdClass $row, CarbonImmutable $now): array
+    {
+        $at = CarbonImmutable::parse($row->at, 'UTC');
+
+        return [
+            'id' => $row->id, 'instrument' => $row->instrument, 'name' => (string) json_decode((string) $row->body, true, 16, JSON_THROW_ON_ERROR)['name'], 'entered' => $row->entered,
+            'dimension' => $row->dimension, 'low_battery' => (bool) $row->low_battery, 'at' => $at->toIso8601ZuluString('millisecond'),
+            'late' => $at->diffInSeconds($now, true) > self::LATE_S,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function answer(stdClass $row): array
+    {
+        $job = DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->where('control_jobs.id', $row->job_id)->first(['controls.name', 'machines.tag']);
+
+        return ['id' => $row->id, 'entered' => $row->entered, 'low_battery' => (bool) $row->low_battery, 'told' => $job instanceof stdClass ? "{$job->tag}, {$job->name}" : ''];
+    }
+
+    private static function instant(CarbonImmutable $at): string
+    {
+        return $at->utc()->format('Y-m-d H:i:s.v');
+    }
+}

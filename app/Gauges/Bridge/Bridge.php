@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gauges\Bridge;
+
+use React\EventLoop\LoopInterface;
+
+/** Carries what gauges send to the workshop: every wire opened, every press sent in its order. */
+final readonly class Bridge
+{
+    public static function begin(LoopInterface $loop, Settings $settings, Journal $journal, string $file): void
+    {
+        $outgoing = new Outgoing($loop, $settings, $journal, $file);
+        $outgoing->begin();
+        $serial = [];
+        foreach ($settings->gauges as $gauge) {
+            $presses = new Presses($gauge, $outgoing, $journal);
+            if ($gauge->port === null) {
+                (new NetworkWire($loop, $presses, $journal))->open();
+            } else {
+                $serial[$gauge->port][] = $presses;
+            }
+        }
+        foreach ($serial as $port => $gauges) {
+            (new SerialWire($loop, (string) $port, $gauges[0]->gauge->serial, $gauges, $journal))->open();
+        }
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gauges\Bridge;
+
+use VividPull\Core\Gauge\GaugeLine;
+use VividPull\Core\Gauge\GaugeReading;
+use VividPull\Core\Gauge\HeldButton;
+use VividPull\Core\Gauge\ScpiReply;
+use VividPull\Core\Quantity\NotUnderstood;
+
+/** The lines of one gauge: what is a reading goes out, one a press; what is none is said here and goes nowhere. */
+final class Presses
+{
+    private readonly HeldButton $button;
+
+    public function __construct(public readonly Wired $gauge, private readonly Outgoing $outgoing, private readonly Journal $journal)
+    {
+        $this->button = new HeldButton;
+    }
+
+    public function isIts(string $line): bool
+    {
+        return str_starts_with(trim($line), $this->gauge->reads->before);
+    }
+
+    public function came(string $line): void
+    {
+        try {
+            $read = $this->gauge->address === null ? GaugeLine::read($line, $this->gauge->reads) : ScpiReply::reading($line, $this->gauge->reads);
+        } catch (NotUnderstood $no) {
+            $this->journal->say($this->gauge->instrument, $no->getMessage());
+
+            return;
+        }
+        $this->pressed($line, $read);
+    }
+
+    private function pressed(string $line, GaugeReading $read): void
+    {
+        if ($this->button->isPress(intdiv((int) hrtime(true), 1_000_000))) {
+            $this->outgoing->put(Press::of($this->gauge, $line));
+        } elseif ($this->button->hasJustStuck()) {
+            $this->journal->say($this->gauge->instrument, "It sends {$read->entered} again and again: one reading was taken. Is its button stuck, or does it send without being asked?");
+        }
+    }
+}

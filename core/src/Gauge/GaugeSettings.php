@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Gauge;
+
+use VividPull\Core\Quantity\Unit;
+
+/** What must be known of a gauge before its lines can be read: nothing is guessed. */
+final readonly class GaugeSettings
+{
+    public function __construct(
+        /** What a bare number is in; null where the gauge writes its unit, and a number without one is refused. */
+        public ?Unit $unit = null,
+        /** What every line of this gauge begins with, such as `A1`, where several share one wire; a line that begins otherwise is another's. */
+        public string $before = '',
+    ) {}
+}
