@@ -10,6 +10,7 @@ use App\Models\Instrument;
 use App\Models\User;
 use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use VividPull\Core\Wire\Node;
 
@@ -77,6 +78,11 @@ final readonly class Bridges
         ])->all());
     }
 
+    public static function any(): bool
+    {
+        return GaugeBridge::query()->whereNull('ended_at')->exists();
+    }
+
     /** @return array<string, GaugeBridge> by instrument: who carries it now, or did when it was last there */
     public static function carriers(): array
     {
@@ -93,8 +99,8 @@ final readonly class Bridges
         return $bridge->seen_at !== null && $bridge->seen_at->greaterThan(self::now()->subSeconds(self::AWAY_S));
     }
 
-    /** @return \Illuminate\Support\Collection<int, GaugeBridge> */
-    private static function open(): \Illuminate\Support\Collection
+    /** @return Collection<int, GaugeBridge> */
+    private static function open(): Collection
     {
         return GaugeBridge::query()->whereNull('ended_at')->orderBy('made_at')->get()->toBase();
     }

@@ -44,8 +44,7 @@ final class DurabilityTest extends TestCase
         $pdo = new PDO("mysql:unix_socket={$folder}/s.sock", 'root', '');
         $pdo->exec("create database vivid_pull; create user 'v'@'127.0.0.1' identified by 'v'; grant all on vivid_pull.* to 'v'@'127.0.0.1'");
         $server = new Server(Server::freePort(), ['DB_DATABASE' => 'vivid_pull', 'DB_USERNAME' => 'v', 'DB_PASSWORD' => 'v'] + $env);
-        $server->artisan('migrate', '--force');
-        $server->artisan('workshop:begin', '--demo');
+        $server->fillWithDemo();
         $server->start();
         try {
             [$client, $job, $head] = self::openJob($server->url, 'RT-20', 'throttle');

@@ -36,7 +36,7 @@ final class BackupTest extends TestCase
         self::script("{$this->folder}/one", <<<'SH'
             . bin/lib.sh; new_secrets; set -a; . "$DATA/env"; set +a
             start_mariadb "$DATA/workshop" 3617; use_workshop; make_database vivid_pull "$DB_PASSWORD"
-            php artisan migrate --force && WORKSHOP_DEMO=true php artisan workshop:begin --demo; stop_mariadb; wait "$DB_PID"
+            . tests/Support/demo.sh; fill_with_demo; stop_mariadb; wait "$DB_PID"
             SH);
         self::assertStringContainsString('Backed up to', self::script("{$this->folder}/one", "bin/backup {$this->folder}/backups"));
         self::script("{$this->folder}/one", "bin/export {$this->folder}/one.zip");

@@ -71,7 +71,7 @@ final class FullDiskTest extends TestCase
     {
         self::script($this->disk, '. bin/lib.sh; new_secrets; set -a; . "$DATA/env"; set +a
             start_mariadb "$DATA/workshop" 3717 --innodb-log-file-size=8M; echo "$DB_PORT" >"$DATA/workshop/port"; echo "$DB_PID" >"$DATA/workshop/pid"
-            use_workshop; make_database vivid_pull "$DB_PASSWORD"; php artisan migrate --force && WORKSHOP_DEMO=true php artisan workshop:begin --demo');
+            use_workshop; make_database vivid_pull "$DB_PASSWORD"; . tests/Support/demo.sh; fill_with_demo');
         $secrets = (array) parse_ini_file("{$this->disk}/env", false, INI_SCANNER_RAW);
         $this->server = new Server(Server::freePort(), ['APP_KEY' => (string) $secrets['APP_KEY'], 'DB_PORT' => trim((string) file_get_contents("{$this->disk}/workshop/port")),
             'DB_DATABASE' => 'vivid_pull', 'DB_USERNAME' => 'vivid_pull', 'DB_PASSWORD' => (string) $secrets['DB_PASSWORD']] + Server::environment());

@@ -21,6 +21,12 @@ final class Contract
 
     private static ?Validator $validator = null;
 
+    /** @var array<string, mixed>|null read once: it is held against every answer of every test */
+    private static ?array $document = null;
+
+    /** @var array<string, string> what an address looks like, by its template */
+    private static array $patterns = [];
+
     public static function hold(string $method, string $uri, ?string $content, Response $response): void
     {
         $path = (string) parse_url($uri, PHP_URL_PATH);
@@ -61,7 +67,7 @@ final class Contract
     /** @return array<string, mixed> */
     public static function document(): array
     {
-        return json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
+        return self::$document ??= json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
     }
 
     /** @param  array<string, mixed>  $described */
@@ -104,10 +110,14 @@ final class Contract
 
     private static function template(string $path): ?string
     {
-        foreach (array_keys(self::document()['paths']) as $template) {
-            $pattern = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[^/]+', preg_quote((string) $template, '#')).'$#';
+        if (self::$patterns === []) {
+            foreach (array_keys(self::document()['paths']) as $template) {
+                self::$patterns[(string) $template] = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[^/]+', preg_quote((string) $template, '#')).'$#';
+            }
+        }
+        foreach (self::$patterns as $template => $pattern) {
             if (preg_match($pattern, $path) === 1) {
-                return (string) $template;
+                return $template;
             }
         }
 

@@ -39,8 +39,7 @@ final class Server
     {
         if (self::$shared === null) {
             self::$shared = new self(self::freePort(), self::environment());
-            self::$shared->artisan('migrate:fresh', '--force');
-            self::$shared->artisan('workshop:begin', '--demo');
+            self::$shared->fillWithDemo();
             self::$shared->start();
             register_shutdown_function(static fn () => self::$shared?->stop());
         }
@@ -105,10 +104,9 @@ final class Server
         $this->process = null;
     }
 
-    public function artisan(string ...$arguments): void
+    public function fillWithDemo(): void
     {
-        $process = new Process([PHP_BINARY, 'artisan', ...$arguments], self::ROOT, $this->env, null, 120);
-        $process->mustRun();
+        (new Process(['bash', '-c', '. tests/Support/demo.sh; fill_with_demo'], self::ROOT, $this->env, null, 120))->mustRun();
     }
 
     public function database(): PDO

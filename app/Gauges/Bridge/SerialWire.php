@@ -36,6 +36,9 @@ final class SerialWire
 
             return;
         }
+        // What came before anybody listened is nobody's.
+        stream_set_blocking($line, false);
+        while ((string) fread($line, 4096) !== '');
         $this->framing = new LineFraming;
         $this->say('Listening.');
         $stream = new ReadableResourceStream($line, $this->loop);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Gauges\Bridges;
 use App\Http\Middleware\EnsureActiveUser;
 use App\Library\SpecUse;
 use App\Models\User;
@@ -142,6 +143,7 @@ final class SessionController
             'own_units' => ReadUnits::chosen($user),
             'shop_units' => ReadUnits::ofTheShop(),
             'works_alone' => SpecUse::worksAlone(),
+            'gauges' => Bridges::any(),
         ] : null;
     }
 

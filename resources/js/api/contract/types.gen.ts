@@ -47,6 +47,10 @@ export type SignedIn = {
      * One person works alone here: specs judge without a second person's check.
      */
     works_alone: boolean;
+    /**
+     * Whether a computer of the workshop carries gauges.
+     */
+    gauges: boolean;
 };
 
 /**

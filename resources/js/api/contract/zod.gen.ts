@@ -1325,7 +1325,8 @@ export const zSignedIn = z.object({
     units: zUnits,
     own_units: zChosenUnits,
     shop_units: zChosenUnits,
-    works_alone: z.boolean()
+    works_alone: z.boolean(),
+    gauges: z.boolean()
 });
 
 /**

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gauges\Simulated;
+
+use React\EventLoop\LoopInterface;
+use React\EventLoop\TimerInterface;
+
+/**
+ * Works a simulated gauge by words, one a line: `show 4.2` (what it measures, in mm or N), `press`, `press 4.2`, `hold` (its button sticks),
+ * `let go`, `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
+ */
+final class Simulator
+{
+    private const HELD_S = 0.1;
+
+    /** @var list<string> */
+    private array $toDo = [];
+
+    private bool $isWaiting = false;
+
+    private ?TimerInterface $held = null;
+
+    public function __construct(private readonly LoopInterface $loop, private readonly SimulatedGauge $gauge, private readonly Speaks $wire) {}
+
+    public function told(string $line): void
+    {
+        $this->toDo[] = trim($line);
+        $this->goOn();
+    }
+
+    private function goOn(): void
+    {
+        while (! $this->isWaiting && ($line = array_shift($this->toDo)) !== null) {
+            $this->obey(...[...explode(' ', $line, 2), '']);
+        }
+    }
+
+    private function obey(string $word, string $rest): void
+    {
+        match ($word) {
+            'show' => $this->gauge->true = (float) $rest,
+            'press' => $this->press($rest),
+            'hold' => $this->held ??= $this->loop->addPeriodicTimer(self::HELD_S, fn () => $this->press('')),
+            'let' => $this->letGo(),
+            'fault' => $this->gauge->fault = Fault::tryFrom($rest) ?? Fault::None,
+            'unplug' => $this->wire->unplug(),
+            'plug' => $this->wire->plug(),
+            'say' => $this->wire->send("{$rest}\r\n"),
+            'wait' => $this->wait((float) $rest),
+            'quit' => $this->quit(),
+            default => fwrite(STDERR, "It knows show, press, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
+        };
+    }
+
+    private function press(string $of): void
+    {
+        if ($of !== '') {
+            $this->gauge->true = (float) $of;
+        }
+        $this->wire->send($this->gauge->press());
+    }
+
+    private function letGo(): void
+    {
+        $this->held === null || $this->loop->cancelTimer($this->held);
+        $this->held = null;
+    }
+
+    private function wait(float $seconds): void
+    {
+        $this->isWaiting = true;
+        $this->loop->addTimer($seconds, function (): void {
+            $this->isWaiting = false;
+            $this->goOn();
+        });
+    }
+
+    public function quit(): void
+    {
+        $this->wire->unplug();
+        $this->loop->stop();
+    }
+}
