@@ -6,6 +6,7 @@ use App\Console\BeginWorkshop;
 use App\Console\ExportShop;
 use App\Console\FindDue;
 use App\Console\ImportShop;
+use App\Console\SimulateGauges;
 use App\Console\VerifyLog;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\RequirePermission;
@@ -28,7 +29,7 @@ use VividPull\Core\Errors\CoreError;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
-    ->withCommands([BeginWorkshop::class, ExportShop::class, ImportShop::class, FindDue::class, VerifyLog::class])
+    ->withCommands([BeginWorkshop::class, ExportShop::class, ImportShop::class, FindDue::class, SimulateGauges::class, VerifyLog::class])
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin, so nothing crosses it; and lines reach the core just as they were typed.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);

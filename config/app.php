@@ -17,4 +17,6 @@ return [
     'authority' => env('WORKSHOP_AUTHORITY'),
     /** Whether the demo workshop was loaded: its sign-ins are then offered on the sign-in screen. */
     'demo' => (bool) env('WORKSHOP_DEMO', false),
+    /** Where the simulated gauges of the demo listen for words; nothing where there are none. */
+    'simulated_gauges' => env('SIMULATED_GAUGES'),
 ];

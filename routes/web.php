@@ -128,6 +128,8 @@ Route::prefix('api')->group(function (): void {
         Route::put('jobs/{job}/traces/{trace}', [TraceController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}/traces/{trace}', [TraceController::class, 'show']);
         Route::get('jobs/{job}/traces/{trace}/points', [TraceController::class, 'points']);
+        Route::get('simulated', [GaugeController::class, 'simulated']);
+        Route::post('simulated/{gauge}', [GaugeController::class, 'work'])->middleware('may:log');
         Route::get('jobs/{job}/gauges', [GaugeController::class, 'show']);
         Route::get('jobs/{job}/gauges/stream', [GaugeController::class, 'stream'])->middleware('may:log');
         Route::put('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'listen'])->middleware('may:log');

@@ -21,6 +21,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Judging\Rejudged;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
+use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 

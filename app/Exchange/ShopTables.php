@@ -41,6 +41,9 @@ final readonly class ShopTables
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',
         'device_people' => 'which browser knows whom: as good as half a password, and of this server alone',
+        'gauge_bridges' => 'tokens of computers that speak to this server alone',
+        'gauge_claims' => 'which gauge speaks where at this moment',
+        'gauge_readings' => 'on their way: what was logged of them stands in the log',
         'sessions' => 'who is signed in where: as good as passwords, and of this server alone',
         'cache' => 'worked out anew',
         'cache_locks' => 'of this server alone',

@@ -10,6 +10,7 @@ use App\Models\Instrument;
 use App\Models\User;
 use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use VividPull\Core\Wire\Node;
@@ -22,25 +23,29 @@ final readonly class Bridges
     /** Seconds after which one that was not heard of is away; it says that it is there twice in this time. */
     private const AWAY_S = 60;
 
-    /** @return array{string, string} the bridge's id and its token, which is shown once */
-    public static function add(Node $node, User $by): array
+    /** @return string its token, which is shown once */
+    public static function add(string $name, User $by): string
     {
-        $name = $node->object(['name'])->at('name')->name();
         if (self::open()->contains(static fn (GaugeBridge $one): bool => mb_strtolower($one->name) === mb_strtolower($name))) {
             throw new Conflict("Another computer here is called {$name}. Give each its own name.");
         }
         $token = Str::random(self::LETTERS);
-        $made = GaugeBridge::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'digest' => self::digest($token), 'user_id' => $by->id, 'made_at' => self::now(), 'carries' => []]);
+        GaugeBridge::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'digest' => self::digest($token), 'user_id' => $by->id, 'made_at' => self::now(), 'carries' => []]);
         Audit::note($by, 'gauge computer added', $name);
 
-        return [$made->id, $token];
+        return $token;
     }
 
-    public static function end(string $id, User $by): void
+    public static function end(GaugeBridge $bridge, User $by): void
     {
-        $bridge = GaugeBridge::query()->whereNull('ended_at')->findOrFail($id);
         $bridge->forceFill(['ended_at' => self::now()])->save();
         Audit::note($by, 'gauge computer ended', $bridge->name);
+    }
+
+    /** @throws ModelNotFoundException<GaugeBridge> If it is none, or was ended. */
+    public static function find(string $id): GaugeBridge
+    {
+        return GaugeBridge::query()->whereNull('ended_at')->findOrFail($id);
     }
 
     /** Null where no bridge has this token, or it was ended. */

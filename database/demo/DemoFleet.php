@@ -58,6 +58,8 @@ final readonly class DemoFleet
             'calibration' => ['expanded_mm' => 0.01, 'factor' => 2, 'due' => null]], 17],
         ['caliper-2', ['name' => 'Pocket caliper', 'kind' => 'caliper', 'resolution_mm' => 0.1, 'reach_mm' => 100,
             'calibration' => ['expanded_mm' => 0.08, 'factor' => 2, 'due' => null]], -41],
+        ['pull-500', ['name' => 'Force gauge', 'kind' => 'force_gauge', 'resolution_n' => 0.1, 'reach_n' => 500,
+            'calibration' => ['expanded_n' => 0.5, 'factor' => 2, 'due' => null]], 88],
     ];
 
     /**

@@ -43,7 +43,7 @@ abstract class BrowserTestCase extends TestCase
     private static ?RemoteWebDriver $kept = null;
 
     /** Whether what the test did to its browser outlives clearing it. */
-    private bool $isSpoilt = false;
+    protected bool $isSpoilt = false;
 
     private static int $port = 0;
 

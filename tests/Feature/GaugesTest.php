@@ -149,6 +149,35 @@ final class GaugesTest extends TestCase
         self::assertStringNotContainsString($this->token, (string) json_encode(Audit::query()->get()));
     }
 
+    public function test_nobody_signed_in_sends_for_a_gauge(): void
+    {
+        $this->putJson('/api/gauges/here', ['carries' => []])->assertStatus(401);
+        $this->postJson('/api/gauges/readings', [])->assertStatus(401);
+    }
+
+    public function test_simulated_gauges_are_there_in_the_demo_alone(): void
+    {
+        self::assertSame([], $this->getJson('/api/simulated')->assertOk()->json('gauges'));
+        $this->postJson('/api/simulated/caliper', ['words' => ['press']])->assertNotFound();
+        $folder = sys_get_temp_dir().'/vp-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        config(['app.simulated_gauges' => $folder]);
+        $hears = stream_socket_server("unix://{$folder}/caliper.words");
+        self::assertIsResource($hears);
+        self::assertSame(['caliper'], array_column($this->postJson('/api/simulated/caliper', ['words' => ['show 4.2', 'press']])->assertOk()->json('gauges'), 'key'));
+        $told = stream_socket_accept($hears, 1);
+        self::assertIsResource($told);
+        self::assertSame("show 4.2\npress\n", stream_get_contents($told));
+        foreach (['quit', 'say x', "press\nquit", 'press 12345'] as $word) {
+            $this->postJson('/api/simulated/caliper', ['words' => [$word]])->assertStatus(422);
+        }
+        fclose($hears);
+        $this->postJson('/api/simulated/caliper', ['words' => ['press']])->assertStatus(422);
+        $this->signIn('office')->postJson('/api/simulated/caliper', ['words' => ['press']])->assertStatus(403);
+        unlink("{$folder}/caliper.words");
+        rmdir($folder);
+    }
+
     public function test_only_a_lead_keeps_the_computers_and_names_are_their_own(): void
     {
         $this->postJson('/api/bridges', ['name' => 'bench COMPUTER'])->assertStatus(409);
@@ -172,6 +201,8 @@ final class GaugesTest extends TestCase
     public function test_who_is_not_on_the_job_lets_nothing_speak_there(): void
     {
         $job = HttpJob::open($this->signIn());
+        $this->getJson("/api/jobs/{$job->id}/gauges/stream")->assertOk()->assertHeader('X-Accel-Buffering', 'no');
+        $this->getJson('/api/jobs/none/gauges')->assertNotFound();
         $this->signIn('tomas')->putJson("/api/jobs/{$job->id}/gauges/caliper-1")->assertStatus(422);
         $this->signIn('office')->putJson("/api/jobs/{$job->id}/gauges/caliper-1")->assertStatus(403);
         $this->deleteJson("/api/jobs/{$job->id}/gauges/caliper-1")->assertStatus(403);
@@ -198,7 +229,7 @@ final class GaugesTest extends TestCase
 
     public function test_a_force_gauge_lies_on_the_shelf_and_is_not_what_play_is_read_with(): void
     {
-        $force = ['name' => 'Force gauge', 'kind' => 'force_gauge', 'resolution_n' => '0.1 N', 'reach_n' => '110 lbf', 'calibration' => ['expanded_n' => 0.5, 'factor' => 2, 'due' => null]];
+        $force = ['name' => 'Spring balance', 'kind' => 'force_gauge', 'resolution_n' => '0.1 N', 'reach_n' => '110 lbf', 'calibration' => ['expanded_n' => 0.5, 'factor' => 2, 'due' => null]];
         $kept = collect($this->putJson('/api/shelf/pull-1', $force)->assertOk()->json('instruments'))->firstWhere('id', 'pull-1');
         self::assertSame([0.1, 0.5], [$kept['resolution_n'], $kept['calibration']['expanded_n']]);
         self::assertEqualsWithDelta(489.304, $kept['reach_n'], 0.001);

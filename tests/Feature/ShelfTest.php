@@ -52,7 +52,7 @@ final class ShelfTest extends TestCase
         foreach (array_slice($ids, 1) as $id) {
             $this->deleteJson("/api/shelf/{$id}")->assertOk();
         }
-        $this->deleteJson("/api/shelf/{$ids[0]}")->assertStatus(422)->assertJsonPath('detail', 'The last instrument stays on the shelf: nothing could be read without one.');
+        $this->deleteJson("/api/shelf/{$ids[0]}")->assertStatus(422)->assertJsonPath('detail', 'The last instrument that play is read with stays on the shelf.');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */

@@ -8,9 +8,11 @@ use GuzzleHttp\Client;
 use GuzzleHttp\Exception\TransferException;
 use GuzzleHttp\Handler\CurlMultiHandler;
 use GuzzleHttp\HandlerStack;
+use LogicException;
 use Psr\Http\Message\ResponseInterface;
 use React\EventLoop\LoopInterface;
 use React\EventLoop\TimerInterface;
+use Throwable;
 
 /**
  * What was pressed, on its way to the server: one after the other, in the order it was pressed. While the server is away it waits here and
@@ -28,6 +30,8 @@ final class Outgoing
     /** Twice in the minute after which the server calls it away. */
     private const HELLO_S = 25.0;
 
+    private const HELLO_AGAIN_S = 1.0;
+
     private const TICK_S = 0.005;
 
     private readonly CurlMultiHandler $wire;
@@ -40,6 +44,11 @@ final class Outgoing
     private bool $isSending = false;
 
     private bool $isAway = false;
+
+    /** Whether the server has said who this is. */
+    private bool $isKnown = false;
+
+    private string $complaint = '';
 
     private float $pause = self::FIRST_PAUSE_S;
 
@@ -63,8 +72,12 @@ final class Outgoing
         if ($this->waiting !== []) {
             $this->journal->say('server', count($this->waiting).' from before wait to be sent.');
         }
-        $this->hello(true);
-        $this->loop->addPeriodicTimer(self::HELLO_S, fn () => $this->hello(false));
+        $this->hello();
+        $this->loop->addPeriodicTimer(self::HELLO_S, function (): void {
+            if ($this->isKnown) {
+                $this->hello();
+            }
+        });
         $this->next();
     }
 
@@ -114,7 +127,7 @@ final class Outgoing
     private function tryLater(string $why): void
     {
         if (! $this->isAway) {
-            $this->journal->say('server', $why);
+            $this->complain($why);
         }
         $this->isAway = true;
         $this->keep();
@@ -126,8 +139,9 @@ final class Outgoing
     {
         if ($this->isAway) {
             $this->journal->say('server', 'It answers again.');
+            $this->complaint = '';
             $this->isAway = false;
-            $this->hello(false);
+            $this->hello();
         }
         $this->pause = self::FIRST_PAUSE_S;
         if ($this->waiting === []) {
@@ -137,20 +151,45 @@ final class Outgoing
         }
     }
 
-    /** Says that it is there, and what it carries. */
-    private function hello(bool $first): void
+    /** Says that it is there, and what it carries; until it is known, every second. */
+    private function hello(): void
     {
         $carries = array_values(array_unique(array_map(static fn (Wired $one): string => $one->instrument, $this->settings->gauges)));
-        $this->ask('PUT', 'gauges/here', ['carries' => $carries], function (int $status, array $said) use ($first): void {
-            if ($status === 200 && $first) {
-                $this->journal->say('server', 'This computer is known as '.self::text($said, 'name').'.');
-                foreach ((array) ($said['unknown'] ?? []) as $unknown) {
-                    $this->journal->say((string) $unknown, 'No such instrument is on the shelf. It has: '.implode(', ', array_column((array) ($said['instruments'] ?? []), 'id')).'.');
+        $this->ask('PUT', 'gauges/here', ['carries' => $carries], function (int $status, array $said): void {
+            if ($status === 200) {
+                if (! $this->isKnown) {
+                    $this->known($said);
                 }
-            } elseif ($first && $status !== 200) {
-                $this->journal->say('server', $status === 0 ? "{$this->settings->server} does not answer." : self::sentence($said));
+
+                return;
+            }
+            if ($status === 401 || ! $this->isKnown) {
+                $this->complain($status === 0 || $status >= 500 ? "{$this->settings->server} does not answer. It is asked again and again." : self::sentence($said));
+            }
+            if (! $this->isKnown) {
+                $this->loop->addTimer(self::HELLO_AGAIN_S, $this->hello(...));
             }
         });
+    }
+
+    /** @param  array<array-key, mixed>  $said */
+    private function known(array $said): void
+    {
+        $this->isKnown = true;
+        $this->complaint = '';
+        $this->journal->say('server', 'This computer is known as '.self::text($said, 'name').'.');
+        foreach ((array) ($said['unknown'] ?? []) as $unknown) {
+            $this->journal->say((string) $unknown, 'No such instrument is on the shelf. It has: '.implode(', ', array_column((array) ($said['instruments'] ?? []), 'id')).'.');
+        }
+    }
+
+    /** What is the same as before is said once. */
+    private function complain(string $what): void
+    {
+        if ($what !== $this->complaint) {
+            $this->complaint = $what;
+            $this->journal->say('server', $what);
+        }
     }
 
     /**
@@ -168,7 +207,7 @@ final class Outgoing
             },
             function (mixed $why) use ($then): void {
                 $this->underWay--;
-                $why instanceof TransferException || throw $why instanceof \Throwable ? $why : new \LogicException('The request failed without saying why.');
+                $why instanceof TransferException || throw $why instanceof Throwable ? $why : new LogicException('The request failed without saying why.');
                 $then(0, []);
             },
         );

@@ -13,6 +13,24 @@ enum SimulatedKind: string
     /** A force gauge on the network, asked by SCPI. */
     case Network = 'network';
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Caliper => 'Caliper',
+            self::Indicator => 'Indicator',
+            self::Force => 'Force gauge',
+            self::Network => 'Force gauge on the network',
+        };
+    }
+
+    public function unit(): string
+    {
+        return match ($this) {
+            self::Caliper, self::Indicator => 'mm',
+            self::Force, self::Network => 'N',
+        };
+    }
+
     /** In mm or N. */
     public function step(): float
     {

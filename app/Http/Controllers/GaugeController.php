@@ -9,6 +9,7 @@ use App\Bench\JobLog;
 use App\Gauges\Arrivals;
 use App\Gauges\Bridges;
 use App\Gauges\Listening;
+use App\Gauges\SimulatedGauges;
 use App\Gauges\Streaming;
 use App\Http\Middleware\KnowBridge;
 use App\Models\GaugeBridge;
@@ -32,14 +33,15 @@ final class GaugeController
 
     public function addBridge(Request $request): JsonResponse
     {
-        [, $token] = Bridges::add(Node::fromJson($request->getContent()), User::of($request));
+        $name = Node::fromJson($request->getContent())->object(['name'])->at('name')->name();
+        $token = Bridges::add($name, User::of($request));
 
         return new JsonResponse(['bridges' => Bridges::rows(), 'token' => $token], 201);
     }
 
     public function endBridge(Request $request, string $bridge): JsonResponse
     {
-        Bridges::end($bridge, User::of($request));
+        Bridges::end(Bridges::find($bridge), User::of($request));
 
         return $this->bridges();
     }
@@ -88,6 +90,19 @@ final class GaugeController
     public function stream(Request $request, string $job): StreamedResponse
     {
         return Streaming::of(JobHead::find($job)->id, self::device($request)->short());
+    }
+
+    /** The simulated gauges of the demo; none in a workshop of one's own. */
+    public function simulated(): JsonResponse
+    {
+        return new JsonResponse(['gauges' => SimulatedGauges::all()]);
+    }
+
+    public function work(Request $request, string $gauge): JsonResponse
+    {
+        SimulatedGauges::tell($gauge, Node::fromJson($request->getContent()));
+
+        return $this->simulated();
     }
 
     private static function device(Request $request): Device

@@ -37,6 +37,8 @@ export type Shown = {
   item?: string | undefined;
   measure?: string | undefined;
   of?: string | undefined;
+  /** Whether a gauge sent the line. */
+  gauge?: boolean | undefined;
 };
 
 /** What goes into the log: a typed line with what was shown beside it, or a kind with its body. */

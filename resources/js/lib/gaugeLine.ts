@@ -89,7 +89,9 @@ const checked = (line: string): void => {
       `The gauge sent more than ${LONGEST} characters without an end of line. Check the settings of its line.`,
     );
   if (/[^\u0020-\u007e\t]/.test(line.trim()))
-    throw new NoReading(`The gauge sent bytes that are no text: ${quoted(line)}. Check the speed and parity of its line.`);
+    throw new NoReading(
+      `The gauge sent bytes that are no text: ${quoted(line)}. Check the speed and parity of its line.`,
+    );
 };
 
 type Found = { figure: RegExpExecArray | null; unit: Unit | null };
@@ -97,9 +99,7 @@ type Found = { figure: RegExpExecArray | null; unit: Unit | null };
 function withWord(found: Found, word: string, line: string): Found {
   const said = word.toUpperCase();
   if (NO_FIGURE.test(word))
-    throw new NoReading(
-      `The gauge shows no figure: ${quoted(line)}. Bring it within its range and press again.`,
-    );
+    throw new NoReading(`The gauge shows no figure: ${quoted(line)}. Bring it within its range and press again.`);
   if (MOVING.includes(said))
     throw new NoReading(`The gauge had not come to rest: ${quoted(line)}. Hold it still and press again.`);
   const named = units[said];

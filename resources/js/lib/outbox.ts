@@ -55,13 +55,14 @@ export class Outbox {
     if (person !== null) this.hurry();
   }
 
-  put(job: string, after: string, draft: Draft): KeptEntry | null {
+  /** @param as its own id and time, where it has some: what a gauge sent is logged under its own, and so only once */
+  put(job: string, after: string, draft: Draft, as?: { id: string; at: string }): KeptEntry | null {
     if (this.person === null) return null;
     const entry: KeptEntry = {
-      id: uuid(),
+      id: as?.id ?? uuid(),
       job,
       by: this.person,
-      at: nowWithOffset(),
+      at: as?.at ?? nowWithOffset(),
       after,
       draft,
       state: 'waiting',

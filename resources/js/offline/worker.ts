@@ -46,8 +46,12 @@ registerRoute(
   ({ url, sameOrigin }) => sameOrigin && (url.pathname.startsWith('/build/') || url.pathname === '/icon.svg'),
   new CacheFirst({ cacheName: FILES }),
 );
+/** What gauges send is told as it comes, and never from a copy. */
+const OF_THE_MOMENT = /^\/api\/(?:jobs\/[^/]+\/gauges(?:\/stream)?|simulated|bridges)$/;
+
 registerRoute(
-  ({ url, sameOrigin, request }) => sameOrigin && request.method === 'GET' && url.pathname.startsWith('/api/'),
+  ({ url, sameOrigin, request }) =>
+    sameOrigin && request.method === 'GET' && url.pathname.startsWith('/api/') && !OF_THE_MOMENT.test(url.pathname),
   new NetworkFirst({ cacheName: ANSWERS, networkTimeoutSeconds: PATIENCE_S, plugins: [markKept] }),
 );
 setCatchHandler(async () => Response.error());

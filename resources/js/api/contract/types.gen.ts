@@ -2248,6 +2248,14 @@ export type MadeGaugeBridge = {
     token: string;
 };
 
+export type SimulatedGauges = {
+    gauges: Array<{
+        key: string;
+        name: string;
+        unit: 'mm' | 'N';
+    }>;
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -6067,10 +6075,8 @@ export type GaugeStreamResponses = {
     /**
      * It goes on for a few minutes and is asked for anew
      */
-    200: string;
+    200: unknown;
 };
-
-export type GaugeStreamResponse = GaugeStreamResponses[keyof GaugeStreamResponses];
 
 export type LetGaugeGoData = {
     body?: never;
@@ -6441,3 +6447,81 @@ export type SendGaugeReadingResponses = {
 };
 
 export type SendGaugeReadingResponse = SendGaugeReadingResponses[keyof SendGaugeReadingResponses];
+
+export type SimulatedGaugesData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/simulated';
+};
+
+export type SimulatedGaugesErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type SimulatedGaugesError = SimulatedGaugesErrors[keyof SimulatedGaugesErrors];
+
+export type SimulatedGaugesResponses = {
+    /**
+     * Those that are there
+     */
+    200: SimulatedGauges;
+};
+
+export type SimulatedGaugesResponse = SimulatedGaugesResponses[keyof SimulatedGaugesResponses];
+
+export type WorkSimulatedGaugeData = {
+    body: {
+        words: Array<string>;
+    };
+    path: {
+        gauge: string;
+    };
+    query?: never;
+    url: '/simulated/{gauge}';
+};
+
+export type WorkSimulatedGaugeErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Words that it does not know
+     */
+    422: Problem;
+};
+
+export type WorkSimulatedGaugeError = WorkSimulatedGaugeErrors[keyof WorkSimulatedGaugeErrors];
+
+export type WorkSimulatedGaugeResponses = {
+    /**
+     * Those that are there
+     */
+    200: SimulatedGauges;
+};
+
+export type WorkSimulatedGaugeResponse = WorkSimulatedGaugeResponses[keyof WorkSimulatedGaugeResponses];

@@ -2124,6 +2124,14 @@ export const zMadeGaugeBridge = z.object({
     token: z.string()
 });
 
+export const zSimulatedGauges = z.object({
+    gauges: z.array(z.object({
+        key: z.string(),
+        name: z.string(),
+        unit: z.enum(['mm', 'N'])
+    }))
+});
+
 /**
  * Signed out
  */
@@ -2544,11 +2552,6 @@ export const zTracePointsResponse = z.object({
 export const zJobGaugesResponse = zJobGauges;
 
 /**
- * It goes on for a few minutes and is asked for anew
- */
-export const zGaugeStreamResponse = z.string();
-
-/**
  * As it is now
  */
 export const zLetGaugeGoResponse = zJobGauges;
@@ -2600,3 +2603,13 @@ export const zSendGaugeReadingResponse = z.object({
     low_battery: z.boolean(),
     told: z.string()
 });
+
+/**
+ * Those that are there
+ */
+export const zSimulatedGaugesResponse = zSimulatedGauges;
+
+/**
+ * Those that are there
+ */
+export const zWorkSimulatedGaugeResponse = zSimulatedGauges;

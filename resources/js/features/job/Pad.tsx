@@ -11,7 +11,10 @@ import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
+import { takesReading } from './asks';
 import { standing } from './drawing/Tape';
+import { Offered, Speaking } from './gauges/Gauges';
+import { useGauges } from './gauges/useGauges';
 import { useBench, useOutboxStatus, WHOLE_GROUP } from './useBench';
 
 const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
@@ -36,6 +39,7 @@ export const Pad = () => {
   const numbers = picking !== null || takesNumber(item, state);
   const [line, setLine] = useLine();
   const [keys, setKeys] = useState(false);
+  const gauges = useGauges();
   useEffect(() => {
     if (finePointer()) field.current?.focus({ preventScroll: true });
   }, [field]);
@@ -95,10 +99,12 @@ export const Pad = () => {
           )}
           <CanItDecide />
           {reads && <Stands />}
+          <Speaking of={gauges} />
         </Box>
         <Keys shown={keys} numbers={numbers} line={line} onLine={setLine} />
       </chakra.form>
       <NotSent />
+      <Offered of={gauges} />
     </Sheet>
   );
 };
@@ -189,8 +195,6 @@ function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null)
   return takesReading(item, state) ? lengthUnit() : '';
 }
 
-const takesReading = (item: Item | null, state: BenchState) =>
-  state.spec.point !== null && (item?.kind === 'reading' || item?.topic === 'in_band' || item?.topic === 'doubt');
 const takesNumber = (item: Item | null, state: BenchState) =>
   takesReading(item, state) || item?.kind === 'thread' || item?.kind === 'measure';
 

@@ -1,5 +1,6 @@
 import { zPose } from '../../api/contract/zod.gen';
-import type { Answer, BenchState, Draft, Item, Point, PoseKey, Stage, StageKey } from '../../api/jobs';
+import type { Adjuster, Answer, BenchState, Draft, Item, Point, PoseKey, Stage, StageKey } from '../../api/jobs';
+import type { Dimension } from '../../lib/gaugeLine';
 import type { KeptEntry } from '../../lib/outbox';
 
 export const items = (state: BenchState): readonly Item[] => state.stages.flatMap((stage) => stage.items);
@@ -79,6 +80,26 @@ export function typedTogether(state: BenchState, itemKey: string | undefined, li
 export const isPose = (about: string | null | undefined): about is PoseKey => zPose.safeParse(about).success;
 
 export const isRead = (item: Item | null) => item?.topic === 'pose' || item?.topic === 'reading';
+
+/** Whether a bare value is a reading of play here. */
+export const takesReading = (item: Item | null, state: BenchState): boolean =>
+  state.spec.point !== null && (item?.kind === 'reading' || item?.topic === 'in_band' || item?.topic === 'doubt');
+
+/** What a gauge would have to show to answer what is asked; null where that is answered in words. The server refuses the rest too. */
+export function figureAsked(
+  state: BenchState,
+  item: Item | null,
+  adjuster: Adjuster | null,
+  picking: { key: string } | null,
+): Dimension | null {
+  const key = picking?.key ?? (item?.kind === 'measure' ? item.measure : null);
+  if (key != null) {
+    const unit = state.beside.measures.find((one) => one.key === key)?.unit ?? 'mm';
+    return unit === 'mm' ? 'length' : unit === 'N' ? 'force' : null;
+  }
+  if (item?.kind === 'thread') return adjuster?.thread == null ? null : 'length';
+  return takesReading(item, state) ? 'length' : null;
+}
 
 /** Readings that are usual before a group is taken for whole. */
 export const WHOLE_GROUP = 3;

@@ -13,7 +13,7 @@ export type { Picked } from './useSelection';
 
 /** Everything the parts of a job's screen share: what the server said, what is asked, and how to send. */
 export type Bench = Selection &
-  Pick<Sending, 'send' | 'sendLine'> & {
+  Pick<Sending, 'send' | 'sendLine' | 'sendGauge'> & {
     job: Job;
     joined: boolean;
     mayWrite: boolean;
@@ -56,7 +56,7 @@ export function useMakeBench(job: Job): { bench: Bench; post: OutboxStatus } {
   );
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
   const { selection, sent } = useSelection(job.state, kept, person.id);
-  const { send, sendLine, refusal, forgive } = useSending(job, kept, key, selection, sent);
+  const { send, sendLine, sendGauge, refusal, forgive } = useSending(job, kept, key, selection, sent);
   useKeysAnywhere(keysAnywhere, field, (text) => {
     forgive();
     keepLine(key, text);
@@ -65,8 +65,8 @@ export function useMakeBench(job: Job): { bench: Bench; post: OutboxStatus } {
   const joined = job.state.people.some((one) => one.id === person.id);
   const mayWrite = person.may_log && joined && job.state.closed === null;
   const bench = useMemo<Bench>(
-    () => ({ ...selection, job, joined, mayWrite, lineKey: key, send, sendLine, field }),
-    [selection, job, joined, mayWrite, key, send, sendLine],
+    () => ({ ...selection, job, joined, mayWrite, lineKey: key, send, sendLine, sendGauge, field }),
+    [selection, job, joined, mayWrite, key, send, sendLine, sendGauge],
   );
   const post = useMemo<OutboxStatus>(
     () => ({ kept, connection, refusal, forgive }),

@@ -9,11 +9,16 @@ import type { Selection, Sent } from './useSelection';
 export type Sending = {
   send: (draft: Draft) => void;
   sendLine: (line: string) => void;
+  /** Logs what a gauge sent, at what is asked now. */
+  sendGauge: (sent: SentByGauge) => void;
   /** Why the line in the field was refused. */
   refusal: string | null;
   /** Told that something else is being typed now. */
   forgive: () => void;
 };
+
+/** What a gauge sent: its figure with its unit, and when its button was pressed. */
+export type SentByGauge = { id: string; entered: string; instrument: string; at: string };
 
 const NOTHING = 'Nothing was typed. Type a reading, such as 25.3, and press Enter.';
 
@@ -95,6 +100,18 @@ export function useSending(
     },
     [key, send, sent, shown, item, itemKey, isHeld, state, asked],
   );
+  const sendGauge = useCallback(
+    ({ id, entered, instrument: by, at }: SentByGauge) => {
+      if (isHeld()) return;
+      setRefusal(null);
+      sent.line(item);
+      outbox.put(jobId, state.head, { line: entered, shown: { ...shown, instrument: by, gauge: true } }, { id, at });
+    },
+    [jobId, state.head, sent, item, shown, isHeld],
+  );
   const forgive = useCallback(() => setRefusal(null), []);
-  return useMemo(() => ({ send, sendLine, refusal, forgive }), [send, sendLine, refusal, forgive]);
+  return useMemo(
+    () => ({ send, sendLine, sendGauge, refusal, forgive }),
+    [send, sendLine, sendGauge, refusal, forgive],
+  );
 }

@@ -1,7 +1,16 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import { instrumentKinds, type Kept, keepInstrument, putAway, type ShelfInstrument, shelfQuery } from '../../api/shelf';
+import {
+  instrumentKinds,
+  type Kept,
+  keepInstrument,
+  putAway,
+  type ShelfInstrument,
+  shelfQuery,
+  shows,
+  sizesOf,
+} from '../../api/shelf';
 import { Button, Choice, FieldLabel } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
 import { Entry } from '../../components/Entry';
@@ -23,57 +32,67 @@ type Draft = {
   due: string;
 };
 
-const draftOf = (one: ShelfInstrument | null): Draft => ({
-  name: one?.name ?? '',
-  kind: one?.kind ?? 'caliper',
-  resolution: String(one?.resolution_mm ?? ''),
-  inches: one?.inch_marks == null ? '' : String(one.inch_marks),
-  reach: String(one?.reach_mm ?? ''),
-  expanded: one?.calibration == null ? '' : String(one.calibration.expanded_mm),
-  factor: one?.calibration == null ? '2' : String(one.calibration.factor),
-  due: one?.calibration?.due ?? '',
-});
+const draftOf = (one: ShelfInstrument | null): Draft => {
+  const sizes = one === null ? null : sizesOf(one);
+  return {
+    name: one?.name ?? '',
+    kind: one?.kind ?? 'caliper',
+    resolution: String(sizes?.resolution ?? ''),
+    inches: one?.inch_marks == null ? '' : String(one.inch_marks),
+    reach: String(sizes?.reach ?? ''),
+    expanded: String(sizes?.expanded ?? ''),
+    factor: one?.calibration == null ? '2' : String(one.calibration.factor),
+    due: one?.calibration?.due ?? '',
+  };
+};
+
+const kindOf = (draft: Draft) => instrumentKinds.find((kind) => kind === draft.kind) ?? 'caliper';
 
 const figure = (text: string) => Number(text.trim().replace(',', '.'));
 
 const written = (draft: Draft): Kept => ({
   name: draft.name.trim(),
-  kind: instrumentKinds.find((kind) => kind === draft.kind) ?? 'caliper',
-  resolution_mm: quantity(draft.resolution) ?? '',
-  reach_mm: quantity(draft.reach) ?? '',
-  inch_marks: draft.inches.trim() === '' ? null : figure(draft.inches),
+  kind: kindOf(draft),
+  resolution: quantity(draft.resolution) ?? '',
+  reach: quantity(draft.reach) ?? '',
+  inch_marks: draft.inches.trim() === '' || shows(kindOf(draft)) === 'N' ? null : figure(draft.inches),
   calibration:
     draft.expanded.trim() === ''
       ? null
       : {
-          expanded_mm: quantity(draft.expanded) ?? '',
+          expanded: quantity(draft.expanded) ?? '',
           factor: figure(draft.factor),
           due: draft.due === '' ? null : draft.due,
         },
 });
 
 /** What is typed, by the names the server gives it. */
-const typedIn = (draft: Draft): Typed[] => [
-  { name: 'name', label: 'Name', mine: draft.name },
-  { name: 'kind', label: 'Kind', mine: draft.kind },
-  { name: 'resolution_mm', label: 'Shows', mine: draft.resolution },
-  { name: 'reach_mm', label: 'Reaches', mine: draft.reach },
-  { name: 'inch_marks', label: 'Marks to the inch', mine: draft.inches },
-  { name: 'expanded_mm', label: 'Certificate ±', mine: draft.expanded },
-  { name: 'factor', label: 'Factor k', mine: draft.expanded === '' ? '' : draft.factor },
-  { name: 'due', label: 'Calibrate again by', mine: draft.due },
-];
+const typedIn = (draft: Draft): Typed[] => {
+  const unit = shows(kindOf(draft)).toLowerCase();
+  return [
+    { name: 'name', label: 'Name', mine: draft.name },
+    { name: 'kind', label: 'Kind', mine: draft.kind },
+    { name: `resolution_${unit}`, label: 'Shows', mine: draft.resolution },
+    { name: `reach_${unit}`, label: 'Reaches', mine: draft.reach },
+    { name: 'inch_marks', label: 'Marks to the inch', mine: draft.inches },
+    { name: `expanded_${unit}`, label: 'Certificate ±', mine: draft.expanded },
+    { name: 'factor', label: 'Factor k', mine: draft.expanded === '' ? '' : draft.factor },
+    { name: 'due', label: 'Calibrate again by', mine: draft.due },
+  ];
+};
 
 /** What cannot be sent at all, said before it is; the server says the rest. */
 function gap(draft: Draft): string | null {
   if (draft.name.trim() === '') return 'Give it a name.';
+  const pulls = shows(kindOf(draft)) === 'N';
   if (draft.resolution.trim() === '' || isNoSize(draft.resolution))
-    return 'Say what it shows, such as 0.05 mm or 1/32 in.';
-  if (draft.reach.trim() === '' || isNoSize(draft.reach)) return 'Say how far it reaches, such as 150 mm or 6 in.';
-  if (draft.inches.trim() !== '' && !/^\d{1,4}$/.test(draft.inches.trim()))
+    return `Say what it shows, such as ${pulls ? '0.1 N' : '0.05 mm or 1/32 in'}.`;
+  if (draft.reach.trim() === '' || isNoSize(draft.reach))
+    return `Say how far it reaches, such as ${pulls ? '500 N or 110 lbf' : '150 mm or 6 in'}.`;
+  if (!pulls && draft.inches.trim() !== '' && !/^\d{1,4}$/.test(draft.inches.trim()))
     return 'Marks to the inch are a whole number, such as 32, 64 or 1000.';
   if (draft.expanded.trim() !== '' && (isNoSize(draft.expanded) || !(figure(draft.factor) >= 1)))
-    return 'The certificate gives its uncertainty, such as 0.02 mm, and a factor k of 1 or more.';
+    return `The certificate gives its uncertainty, such as ${pulls ? '0.5 N' : '0.02 mm'}, and a factor k of 1 or more.`;
   return null;
 }
 
@@ -139,18 +158,26 @@ export const InstrumentDialog = ({ instrument, onClose }: Props) => {
           <Entry label="Name" value={draft.name} onChange={set('name')} most={60} />
         </Box>
         <KindChoice value={draft.kind} onChange={set('kind')} />
-        <Entry label="Shows" unit="mm" value={draft.resolution} onChange={set('resolution')} most={12} />
-        <Entry label="Reaches" unit="mm" value={draft.reach} onChange={set('reach')} most={12} />
         <Entry
-          label="Marks to the inch, if any"
-          value={draft.inches}
-          onChange={set('inches')}
-          kind="decimal"
+          label="Shows"
+          unit={shows(kindOf(draft))}
+          value={draft.resolution}
+          onChange={set('resolution')}
           most={12}
         />
+        <Entry label="Reaches" unit={shows(kindOf(draft))} value={draft.reach} onChange={set('reach')} most={12} />
+        {shows(kindOf(draft)) === 'mm' && (
+          <Entry
+            label="Marks to the inch, if any"
+            value={draft.inches}
+            onChange={set('inches')}
+            kind="decimal"
+            most={12}
+          />
+        )}
         <Entry
           label="Certificate ±"
-          unit="mm"
+          unit={shows(kindOf(draft))}
           value={draft.expanded}
           onChange={set('expanded')}
           kind="decimal"

@@ -1,11 +1,17 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import type { ShelfInstrument } from '../../api/shelf';
+import { type ShelfInstrument, sizesOf } from '../../api/shelf';
 import { Button } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
-import { lengthText, lengthUnit, shortLength, trimmed } from '../../lib/figures';
+import { lengthText, lengthUnit, measuredText, shortLength, trimmed, unitText } from '../../lib/figures';
 import { day, due } from '../../lib/time';
 import { Scale } from './Scale';
 import { kindNames, stateMarks } from './words';
+
+/** A size of it, in the units of whoever reads it. */
+const size = (instrument: ShelfInstrument, value: number): string =>
+  sizesOf(instrument).unit === 'mm'
+    ? `${shortLength(value)} ${lengthUnit()}`
+    : `${measuredText(value, 1, 'N')} ${unitText('N')}`;
 
 type Props = { instrument: ShelfInstrument; onEdit: (() => void) | null };
 
@@ -23,22 +29,24 @@ export const InstrumentRow = ({ instrument, onEdit }: Props) => (
     data-instrument-row={instrument.id}
   >
     <Box display={{ base: 'none', md: 'block' }}>
-      <Scale kind={instrument.kind} step={instrument.resolution_mm} />
+      <Scale kind={instrument.kind} step={sizesOf(instrument).resolution} />
     </Box>
     <Box>
       <Box fontFamily="heading" fontWeight="bold" fontSize="lg" lineHeight="tight">
         {instrument.name}
       </Box>
       <Box textStyle="small">
-        {kindNames[instrument.kind]}, shows {shortLength(instrument.resolution_mm)} {lengthUnit()}, reaches{' '}
-        {shortLength(instrument.reach_mm)} {lengthUnit()}
+        {kindNames[instrument.kind]}, shows {size(instrument, sizesOf(instrument).resolution)}, reaches{' '}
+        {size(instrument, sizesOf(instrument).reach)}
       </Box>
     </Box>
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
       <Calibration instrument={instrument} />
     </Box>
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }} textStyle="small">
-      {instrument.my_deviation_mm === null ? (
+      {sizesOf(instrument).unit === 'N' ? (
+        'Play is not read with it'
+      ) : instrument.my_deviation_mm === null ? (
         'You have not repeated readings with it yet'
       ) : (
         <>
@@ -77,7 +85,7 @@ const Calibration = ({ instrument }: { instrument: ShelfInstrument }) => {
                 : `Due ${day(calibration.due)}`}
         </Box>
         <Box textStyle="small">
-          ± {shortLength(calibration.expanded_mm)} {lengthUnit()}, k = {trimmed(calibration.factor)}
+          ± {size(instrument, sizesOf(instrument).expanded ?? 0)}, k = {trimmed(calibration.factor)}
         </Box>
       </Box>
     </Flex>

@@ -5,7 +5,15 @@ import { paint } from '../../theme/paint';
 /** A piece of the instrument with its own marks, so that a coarse one looks coarse. */
 export const Scale = ({ kind, step }: { kind: InstrumentKind; step: number }) => (
   <chakra.svg viewBox="0 0 140 44" width="8.5rem" aria-hidden="true">
-    {kind === 'feeler' ? <Feeler /> : kind === 'coin' ? <Coin /> : <Marked kind={kind} step={step} />}
+    {kind === 'feeler' ? (
+      <Feeler />
+    ) : kind === 'coin' ? (
+      <Coin />
+    ) : kind === 'indicator' || kind === 'force_gauge' ? (
+      <Dial pulls={kind === 'force_gauge'} />
+    ) : (
+      <Marked kind={kind} step={step} />
+    )}
   </chakra.svg>
 );
 
@@ -64,5 +72,29 @@ const Coin = () => (
   <>
     <ellipse cx="70" cy="22" rx="40" ry="16" fill={paint['yellow.tag']} stroke={paint.ink} />
     <path d="M30 22v5a40 16 0 0 0 80 0v-5" fill="none" stroke={paint.ink} />
+  </>
+);
+
+/** A dial: an indicator's plunger goes down from it, a force gauge's hook. */
+const Dial = ({ pulls }: { pulls: boolean }) => (
+  <>
+    <path
+      d={pulls ? 'M88 22H116M116 22a6 6 0 1 1 6 6' : 'M88 22H128M128 18V26'}
+      fill="none"
+      stroke={paint.ink}
+      strokeWidth="3"
+      strokeLinecap="round"
+    />
+    <circle cx="68" cy="22" r="20" fill={paint['steel.light']} stroke={paint.ink} />
+    <path
+      d={Array.from({ length: 10 }, (_, n) => {
+        const angle = (n * Math.PI) / 5;
+        const [x, y] = [Math.cos(angle), Math.sin(angle)];
+        return `M${68 + 15 * x} ${22 + 15 * y}L${68 + 18 * x} ${22 + 18 * y}`;
+      }).join('')}
+      stroke={paint.ink}
+    />
+    <path d="M68 22L78 12" stroke={paint.ink} strokeWidth="2" strokeLinecap="round" />
+    <circle cx="68" cy="22" r="2.5" fill={paint['steel.dark']} />
   </>
 );

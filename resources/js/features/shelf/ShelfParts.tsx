@@ -4,6 +4,7 @@ import { LinkButton } from '../../components/Buttons';
 const parts = [
   { key: 'instruments', to: '/shelf', label: 'Instruments' },
   { key: 'cables', to: '/shelf/cables', label: 'Cables' },
+  { key: 'gauges', to: '/shelf/gauges', label: 'Gauges' },
 ] as const;
 
 /** What lies on the shelf: what is read with, and what is known of cables. */

@@ -1,0 +1,207 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { lazy, Suspense, useState } from 'react';
+import type { Gauge, GaugeReading } from '../../../api/gauges';
+import { Button } from '../../../components/Buttons';
+import { Mark } from '../../../components/Marks';
+import { Refusal } from '../../../components/Refusal';
+import { clock, nowWithOffset } from '../../../lib/time';
+import { useBench } from '../useBench';
+import type { Gauges, Why } from './useGauges';
+import { hasSerial, serialGauge, useSerialGauge } from './useSerialGauge';
+
+const SerialDialog = lazy(() => import('./SerialDialog'));
+
+/** A length that this job's shelf does not know could not be logged. */
+const usable = (gauges: readonly Gauge[], shelf: readonly { id: string }[]) =>
+  gauges.filter((one) => one.dimension === 'force' || shelf.some((held) => held.id === one.instrument));
+
+/** Which gauges speak here, and what came and waits. */
+export const Speaking = ({ of }: { of: Gauges }) => {
+  const { state } = useBench();
+  const { gauges, waiting, why, take, drop, release, connected } = of;
+  return (
+    <Flex direction="column" gap="2" marginTop="2" _empty={{ display: 'none' }} data-gauges>
+      {waiting.map((reading) => (
+        <Waiting
+          key={reading.id}
+          reading={reading}
+          why={why(reading)}
+          onTake={() => take(reading)}
+          onDrop={() => drop(reading)}
+        />
+      ))}
+      {usable(gauges, state.shelf)
+        .filter((one) => one.here)
+        .map((one) => (
+          <Here key={one.instrument} gauge={one} connected={connected} onStop={() => release.mutate(one.instrument)} />
+        ))}
+      <OnThisDevice />
+    </Flex>
+  );
+};
+
+/** Those that could speak here, below everything that is used with each reading. */
+export const Offered = ({ of }: { of: Gauges }) => {
+  const { state } = useBench();
+  const offered = usable(of.gauges, state.shelf).filter((one) => !one.here);
+  return (
+    <Flex direction="column" gap="2" marginTop="3" _empty={{ display: 'none' }}>
+      {(offered.length > 0 || hasSerial()) && (
+        <Flex gap="2" wrap="wrap" alignItems="center" _empty={{ display: 'none' }}>
+          {offered.map((one) => (
+            <Button
+              key={one.instrument}
+              look="plain"
+              fontSize="sm"
+              paddingInline="3"
+              onClick={() => of.claim.mutate(one.instrument)}
+              data-claim={one.instrument}
+            >
+              Let the {inSentence(one.name)} speak here
+            </Button>
+          ))}
+          <Connect />
+        </Flex>
+      )}
+      {offered
+        .filter((one) => one.elsewhere !== null)
+        .map((one) => (
+          <Box key={one.instrument} textStyle="small" lineHeight="snug" data-elsewhere={one.instrument}>
+            The {inSentence(one.name)} speaks to {one.elsewhere} now.
+          </Box>
+        ))}
+      {of.failed !== null && <Refusal error={of.failed} />}
+    </Flex>
+  );
+};
+
+const Here = ({ gauge, connected, onStop }: { gauge: Gauge; connected: boolean; onStop: () => void }) => (
+  <Speaks
+    name={gauge.name}
+    trouble={
+      gauge.bridge === null || !gauge.there
+        ? `${gauge.bridge ?? 'Its computer'} was not heard of in the last minute.`
+        : connected
+          ? null
+          : 'No connection to the server just now.'
+    }
+    onStop={onStop}
+    mark={gauge.instrument}
+  />
+);
+
+type SpeaksProps = { name: string; trouble: string | null; onStop: () => void; mark: string };
+
+/** What the next press of its button does is plain: it is logged here. */
+const Speaks = ({ name, trouble, onStop, mark }: SpeaksProps) => (
+  <Flex
+    alignItems="center"
+    gap="2"
+    bg={trouble === null ? 'yellow.tag' : 'violet.wash'}
+    color={trouble === null ? 'onVivid' : undefined}
+    borderRadius="sm"
+    paddingLeft="2"
+    lineHeight="snug"
+    minHeight="touch"
+    data-speaks={mark}
+  >
+    <Mark kind={trouble === null ? 'now' : 'cant_tell'} size="1rem" />
+    <Box flex="1" minWidth="0" role="status">
+      <b>{name} speaks here</b>
+      {trouble !== null && <Box fontSize="sm">{trouble}</Box>}
+    </Box>
+    <Button look="link" onClick={onStop} aria-label={`Stop: ${name} speaks here no more`}>
+      Stop
+    </Button>
+  </Flex>
+);
+
+const inSentence = (name: string) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+
+const reasons: Record<Exclude<Why, null>, (reading: GaugeReading, asked: string | null) => string> = {
+  late: ({ at }) =>
+    `It was pressed at ${clock(nowWithOffset(new Date(at)))} and came late. Is it the reading you want now?`,
+  below: () => 'It is below its zero. Set the gauge to zero and press again.',
+  asks_otherwise: ({ dimension }, asked) =>
+    asked === null
+      ? 'Nothing that is measured is asked now.'
+      : `“${asked}” is asked now, and that is not answered by a ${dimension}.`,
+  refused_before: () => 'An entry before it was refused. Look at that one first.',
+  not_here: ({ name }) => `This job was opened before the ${name} was on the shelf.`,
+};
+
+/** What came and was not logged: it is seen until somebody takes it or drops it. */
+const Waiting = ({
+  reading,
+  why,
+  onTake,
+  onDrop,
+}: {
+  reading: GaugeReading;
+  why: Why;
+  onTake: () => void;
+  onDrop: () => void;
+}) => {
+  const { item } = useBench();
+  const takeable = why === null || why === 'late';
+  return (
+    <Box bg="violet.wash" borderRadius="sm" padding="2" role="alert" data-waits={reading.entered}>
+      <Flex gap="2" alignItems="baseline">
+        <Mark kind="cant_tell" size="1rem" />
+        <Box flex="1">
+          <b>
+            {reading.name}: {reading.entered}
+          </b>{' '}
+          waits
+        </Box>
+      </Flex>
+      <Box fontSize="sm" lineHeight="snug" marginTop="1">
+        {why === null ? 'It is not logged yet.' : reasons[why](reading, item?.label ?? null)}
+        {reading.low_battery && ' Its battery is low.'}
+      </Box>
+      <Flex gap="2" marginTop="1">
+        {takeable && (
+          <Button look="dark" onClick={onTake} data-take>
+            Log {reading.entered}
+          </Button>
+        )}
+        <Button look="plain" onClick={onDrop} data-drop>
+          Drop it
+        </Button>
+      </Flex>
+    </Box>
+  );
+};
+
+/** What a gauge on a wire of this device does, once it is connected. */
+const OnThisDevice = () => {
+  const { state } = useBench();
+  const { wire, trouble } = useSerialGauge();
+  const named = state.shelf.find((one) => one.id === wire?.instrument)?.name ?? 'The gauge';
+  if (wire !== null)
+    return <Speaks name={named} trouble={trouble} onStop={() => void serialGauge.disconnect()} mark="this-device" />;
+  return trouble === null ? null : (
+    <Box fontSize="sm" lineHeight="snug" role="alert" data-serial-trouble>
+      {trouble}
+    </Box>
+  );
+};
+
+/** Connects one, where the browser can. */
+const Connect = () => {
+  const { wire } = useSerialGauge();
+  const [open, setOpen] = useState(false);
+  if (!hasSerial() || wire !== null) return null;
+  return (
+    <>
+      <Button look="plain" fontSize="sm" paddingInline="3" onClick={() => setOpen(true)} data-serial>
+        Connect one to this device
+      </Button>
+      {open && (
+        <Suspense fallback={null}>
+          <SerialDialog onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+};

@@ -1,0 +1,98 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { type SimulatedGauge, workGauge } from '../../api/simulated';
+import { Button, Sheet } from '../../components/Buttons';
+import { Entry } from '../../components/Entry';
+import { Refusal } from '../../components/Refusal';
+import { SmallChoice } from '../../components/SmallChoice';
+
+const faults = [
+  { key: 'none', name: 'Nothing wrong' },
+  { key: 'dropout', name: 'Sends nothing' },
+  { key: 'half', name: 'Sends half a line' },
+  { key: 'garbage', name: 'Sends garbage' },
+  { key: 'unit', name: 'Switched to the other unit' },
+  { key: 'low', name: 'Battery low' },
+] as const;
+
+/** Gauges that are none: a hand sets what they measure, presses their button, and spoils them. */
+export const Simulated = ({ gauges }: { gauges: readonly SimulatedGauge[] }) => (
+  <Sheet padding="4" aria-label="Simulated gauges">
+    <Heading as="h2" fontSize="lg">
+      Simulated gauges
+    </Heading>
+    <Box lineHeight="snug" marginTop="1" maxWidth="46rem">
+      They send what real ones would, over a line of their own. Open a job beside this page, let the caliper speak
+      there, and press its button here.
+    </Box>
+    <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="4" marginTop="3">
+      {gauges.map((gauge) => (
+        <OneGauge key={gauge.key} gauge={gauge} />
+      ))}
+    </Grid>
+  </Sheet>
+);
+
+const begins: Record<string, string> = { mm: '4.2', N: '48' };
+
+const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
+  const [of, setOf] = useState(begins[gauge.unit] ?? '1');
+  const [fault, setFault] = useState('none');
+  const [held, setHeld] = useState(false);
+  const [plugged, setPlugged] = useState(true);
+  const work = useMutation({ mutationFn: (words: readonly string[]) => workGauge(gauge.key, words) });
+  const size = of.trim().replace(',', '.');
+  const isSize = /^\d{1,4}(\.\d{1,4})?$/.test(size);
+  return (
+    <Box bg="well" borderRadius="md" padding="3" data-simulated={gauge.key}>
+      <Box fontFamily="heading" fontWeight="bold" fontSize="lg">
+        {gauge.name}
+      </Box>
+      <Grid templateColumns="1fr 1fr" gap="3" marginTop="2" alignItems="end">
+        <Entry label={`It measures, ${gauge.unit}`} value={of} onChange={setOf} kind="decimal" most={9} />
+        <Button
+          look="vivid"
+          disabled={!isSize || !plugged}
+          onClick={() => work.mutate([`press ${size}`])}
+          data-press={gauge.key}
+        >
+          Press its button
+        </Button>
+        <SmallChoice
+          says="What is wrong with it"
+          pick={`fault-${gauge.key}`}
+          value={fault}
+          options={[...faults]}
+          onChange={(key) => {
+            setFault(key);
+            work.mutate([`fault ${key}`]);
+          }}
+        />
+        <Flex gap="2">
+          <Button
+            look="plain"
+            onClick={() => {
+              work.mutate(held ? ['let go'] : isSize ? [`show ${size}`, 'hold'] : ['hold']);
+              setHeld(!held);
+            }}
+            data-hold={gauge.key}
+          >
+            {held ? 'Let go' : 'Hold it'}
+          </Button>
+          <Button
+            look="plain"
+            onClick={() => {
+              work.mutate([plugged ? 'unplug' : 'plug']);
+              setPlugged(!plugged);
+            }}
+            data-unplug={gauge.key}
+          >
+            {plugged ? 'Unplug' : 'Plug in'}
+          </Button>
+        </Flex>
+      </Grid>
+      {work.isError && <Refusal error={work.error} />}
+    </Box>
+  );
+};

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Database\Demo\DemoPeople;
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Tests\Support\GaugeBench;
+use Tests\Support\HttpClient;
+
+/** Gauges that speak, from the button to the screen: the simulated caliper on a pseudo terminal, the real bridge, the real server and browser. */
+final class GaugesTest extends BrowserTestCase
+{
+    private ?GaugeBench $bench = null;
+
+    protected function tearDown(): void
+    {
+        $this->bench?->end();
+        $this->server->database()->exec('update gauge_bridges set ended_at = now(3)');
+        parent::tearDown();
+    }
+
+    public function test_a_press_is_a_reading_of_the_job_that_listens_and_of_nothing_else(): void
+    {
+        $this->bench = $this->gauges($this->server->url);
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-20'), 'clutch');
+        $this->lookedOver()->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]')->see('Caliper speaks here');
+        $this->bench->do('press 12.4');
+        $this->await('[data-waits]')->see('12.4', 'is asked now, and that is not answered by a length')->accessible('a reading waits');
+        self::assertNotContains('reading', $this->kinds(), 'nothing was logged at another question');
+        $this->line('cold', 'thread 3 mm')->await('[data-take]')->click('[data-take]')->gone('[data-waits]')->settled();
+        self::assertSame(['reading'], array_slice($this->kinds(), -1));
+
+        // Its button sticks, half a line comes, garbage, and it is pulled out: of all this, one reading.
+        $this->bench->do('show 12.5', 'hold', 'wait 1.2', 'let go', 'wait 0.6', 'fault half', 'press', 'wait 0.7', 'fault garbage', 'press', 'wait 0.6', 'fault none', 'unplug', 'wait 0.3', 'plug');
+        $this->bench->awaitSaid('again and again');
+        $this->bench->awaitSaid('bytes that are no text');
+        $this->bench->awaitSaid('Listening.', 2);
+        $this->waitForReadings(2);
+        // With a note begun it still lands in the log and not in the note.
+        $this->keys('n boot')->until('return document.querySelector("#bench-line").value === "n boot"', 'no note');
+        $this->bench->do('press 12.45');
+        $this->waitForReadings(3);
+        self::assertSame('n boot', $this->value('#bench-line'));
+        // Three are enough: something else is asked now, and what comes waits until it is dropped.
+        $this->bench->do('press 12.6');
+        $this->await('[data-waits]')->click('[data-drop]')->gone('[data-waits]');
+        $this->click('[data-speaks=caliper-1] button')->await('[data-claim=caliper-1]');
+        $this->bench->do('press 12.7');
+        $this->bench->awaitSaid('no job listened to it then');
+        self::assertSame(3, count(array_keys($this->kinds(), 'reading', true)));
+    }
+
+    public function test_what_is_pressed_while_the_server_is_away_comes_in_its_order(): void
+    {
+        $this->ownServer();
+        $this->expectsTrouble = true;
+        $this->bench = $this->gauges($this->server->url);
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-21'), 'clutch');
+        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]');
+        $this->server->stop();
+        $this->bench->do('press 12.1', 'wait 0.7', 'press 12.2', 'wait 0.7', 'press 12.3');
+        $this->bench->awaitSaid('3 in all');
+        $this->server->start();
+        $this->bench->awaitSaid('ZG-21, Clutch lever', 3);
+        $this->bench->awaitSaid('It answers again.');
+        $this->waitForReadings(3);
+        $typed = array_values(array_filter($this->rows(), static fn (array $row): bool => $row['kind'] === 'reading'));
+        self::assertSame(['12.1', '12.2', '12.3'], array_map(static fn (array $row): string => (string) round((float) $row['line'], 1), $typed));
+    }
+
+    public function test_a_gauge_on_a_line_of_this_device_needs_nobody_in_between(): void
+    {
+        (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
+            let wire; const port = { open: async () => { port.readable = new ReadableStream({ start: (to) => { wire = to; } }); }, close: async () => undefined };
+            Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => port } });
+            window.gaugeSends = (text) => wire.enqueue(new TextEncoder().encode(text)); window.gaugeGoes = () => wire.close();
+            JS]);
+        $this->isSpoilt = true;
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-22'), 'clutch');
+        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-serial]')->accessible('a gauge is connected');
+        $this->element('[data-pick=serial-instrument] option[value=caliper-1]')->click();
+        $this->click('[role=dialog] [data-primary]')->await('[data-speaks=this-device]')->see('Caliper speaks here');
+        $this->browser->executeScript('gaugeSends("+012."); setTimeout(() => gaugeSends("40mm\r\n"), 50)');
+        $this->waitForReadings(1);
+        $this->browser->executeScript('gaugeSends("12.5 furlong\r\n")');
+        $this->see('is not known. Nothing was taken.');
+        // No hand takes two readings sooner.
+        usleep(450_000);
+        $this->browser->executeScript('gaugeSends("+12.45 mm\n")');
+        $this->waitForReadings(2);
+        $this->browser->executeScript('gaugeGoes()');
+        $this->see('The gauge was unplugged. Connect it again.');
+        self::assertSame(['12.40 mm', '12.45 mm'], array_values(array_map(static fn (array $row): string => (string) $row['line'], array_filter($this->rows(), static fn (array $row): bool => $row['kind'] === 'reading'))));
+    }
+
+    public function test_a_lead_adds_a_computer_and_ends_it(): void
+    {
+        $this->as('oda')->visit('/shelf/gauges')->click('[data-add-bridge]');
+        $this->keys('Welding bay');
+        $this->click('[role=dialog] [data-primary]')->await('[data-token]')->see('It is shown only now')->accessible('a token');
+        $this->clickText('Done')->await('[data-bridge="Welding bay"]')->see('Not heard of yet')->accessible('gauges that speak');
+        $this->click('[data-bridge="Welding bay"] [data-end-bridge]')->see('Yes, end its token')->click('[data-bridge="Welding bay"] [data-end-bridge]')->gone('[data-bridge="Welding bay"]');
+    }
+
+    private function gauges(string $server): GaugeBench
+    {
+        $lead = new HttpClient($server);
+        $lead->signIn('oda', self::password('oda'));
+
+        return new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)));
+    }
+
+    private static function password(string $login): string
+    {
+        return (string) array_column(DemoPeople::ALL, 3, 0)[$login];
+    }
+
+    private function waitForReadings(int $count): void
+    {
+        $this->until('return document.querySelector("[data-saved=true]") !== null', 'not saved');
+        for ($n = 0; $n < 100 && count(array_keys($this->kinds(), 'reading', true)) < $count; $n++) {
+            usleep(100_000);
+        }
+        self::assertCount($count, array_keys($this->kinds(), 'reading', true));
+    }
+
+    /** @return list<string> kinds of what this job's log holds, in order */
+    private function kinds(): array
+    {
+        return array_column($this->rows(), 'kind');
+    }
+}
