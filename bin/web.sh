@@ -42,15 +42,15 @@ use_web_folders() {
 artisan() { "${AS_WEB[@]}" php artisan "$@"; }
 
 # write_fpm FILE SOCKET PROCESSES: the application, on a socket that only the account that serves may open. Screens that listen to gauges hold a
-# process each for as long as they do, so those are a pool of their own, on SOCKET with .streams before it: begun when asked for, never in the
-# way of the others.
+# process each for as long as they do, so those are a pool of their own, never in the way of the others. Some always wait: one that is begun
+# only when it is asked for is begun late where several ask at once.
 write_fpm() {
     local file="$1" socket="$2" processes="$3"
     {
         printf '[global]\nerror_log = %s\ndaemonize = no\nlog_limit = 4096\n' "$WEB/log/php.log"
         # As many as there are, always: one that is killed is there again at once.
         fpm_pool workshop "$socket" "pm = static\npm.max_children = $processes\npm.max_requests = 5000\n"
-        fpm_pool streams "$(streams_of "$socket")" "pm = ondemand\npm.max_children = 40\npm.process_idle_timeout = 60s\npm.max_requests = 500\n"
+        fpm_pool streams "$(streams_of "$socket")" "pm = dynamic\npm.max_children = 40\npm.start_servers = 3\npm.min_spare_servers = 3\npm.max_spare_servers = 8\npm.max_requests = 500\n"
     } >"$file"
 }
 streams_of() { echo "${1%.sock}.streams.sock"; }

@@ -79,7 +79,7 @@ final readonly class Bridges
 
         return array_values(self::open()->map(static fn (GaugeBridge $one): array => [
             'id' => $one->id, 'name' => $one->name, 'made_at' => $one->made_at->toIso8601ZuluString(), 'seen_at' => $one->seen_at?->toIso8601ZuluString(),
-            'there' => self::isThere($one), 'carries' => array_values(array_map(static fn (string $id): string => $names[$id] ?? $id, $one->carries)),
+            'there' => self::isThere($one), 'carries' => array_map(static fn (string $id): string => $names[$id] ?? $id, $one->carries),
         ])->all());
     }
 

@@ -21,8 +21,9 @@ final readonly class Listening
         $row = Instrument::query()->whereNull('retired_at')->find($instrument) ?? throw Refused::because('No such instrument is on the shelf.');
         $before = DB::table('gauge_claims')->where('instrument', $row->id)->value('job_id');
         DB::table('gauge_claims')->upsert(['instrument' => $row->id, 'job_id' => $job->id, 'user_id' => $by->id, 'device' => $device, 'since' => self::instant()], ['instrument'], ['job_id', 'user_id', 'device', 'since']);
-        foreach (array_unique(array_filter([$before, $job->id])) as $one) {
-            Wake::all($one);
+        Wake::all($job->id);
+        if (is_string($before) && $before !== $job->id) {
+            Wake::all($before);
         }
     }
 

@@ -225,12 +225,7 @@ abstract class BrowserTestCase extends TestCase
     /** A machine of this test's own, like another of the yard, on which nothing was ever done. */
     protected function machineLike(string $tag, string $own): string
     {
-        $database = $this->server->database();
-        $columns = 'name, kind, year, place, usage_reading, usage_unit';
-        $database->prepare("insert into machines (tag, {$columns}, ran_until, created_at, updated_at) select ?, {$columns}, now() - interval 1 day, now(), now() from machines where tag = ?")->execute([$own, $tag]);
-        $database->prepare('insert into controls (machine_id, spec_version_id, `key`, name, run, minutes, created_at, updated_at) select o.id, c.spec_version_id, c.`key`, c.name, c.run, c.minutes, now(), now() from controls c join machines m on m.id = c.machine_id, machines o where m.tag = ? and o.tag = ? order by c.id')->execute([$tag, $own]);
-
-        return $own;
+        return $this->server->machineLike($tag, $own);
     }
 
     /** Types a line from wherever the focus is, presses Enter, and waits for the answer. */

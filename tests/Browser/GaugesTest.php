@@ -23,32 +23,32 @@ final class GaugesTest extends BrowserTestCase
 
     public function test_a_press_is_a_reading_of_the_job_that_listens_and_of_nothing_else(): void
     {
-        $this->bench = $this->gauges($this->server->url);
+        $bench = $this->gauges($this->server->url);
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-20'), 'clutch');
         $this->lookedOver()->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]')->see('Caliper speaks here');
-        $this->bench->do('press 12.4');
+        $bench->do('press 12.4');
         $this->await('[data-waits]')->see('12.4', 'is asked now, and that is not answered by a length')->accessible('a reading waits');
         self::assertNotContains('reading', $this->kinds(), 'nothing was logged at another question');
         $this->line('cold', 'thread 3 mm')->await('[data-take]')->click('[data-take]')->gone('[data-waits]')->settled();
         self::assertSame(['reading'], array_slice($this->kinds(), -1));
 
         // Its button sticks, half a line comes, garbage, and it is pulled out: of all this, one reading.
-        $this->bench->do('show 12.5', 'hold', 'wait 1.2', 'let go', 'wait 0.6', 'fault half', 'press', 'wait 0.7', 'fault garbage', 'press', 'wait 0.6', 'fault none', 'unplug', 'wait 0.3', 'plug');
-        $this->bench->awaitSaid('again and again');
-        $this->bench->awaitSaid('bytes that are no text');
-        $this->bench->awaitSaid('Listening.', 2);
+        $bench->do('show 12.5', 'hold', 'wait 1.2', 'let go', 'wait 0.6', 'fault half', 'press', 'wait 0.7', 'fault garbage', 'press', 'wait 0.6', 'fault none', 'unplug', 'wait 0.3', 'plug');
+        $bench->awaitSaid('again and again');
+        $bench->awaitSaid('bytes that are no text');
+        $bench->awaitSaid('Listening.', 2);
         $this->waitForReadings(2);
         // With a note begun it still lands in the log and not in the note.
         $this->keys('n boot')->until('return document.querySelector("#bench-line").value === "n boot"', 'no note');
-        $this->bench->do('press 12.45');
+        $bench->do('press 12.45');
         $this->waitForReadings(3);
         self::assertSame('n boot', $this->value('#bench-line'));
         // Three are enough: something else is asked now, and what comes waits until it is dropped.
-        $this->bench->do('press 12.6');
+        $bench->do('press 12.6');
         $this->await('[data-waits]')->click('[data-drop]')->gone('[data-waits]');
         $this->click('[data-speaks=caliper-1] button')->await('[data-claim=caliper-1]');
-        $this->bench->do('press 12.7');
-        $this->bench->awaitSaid('no job listened to it then');
+        $bench->do('press 12.7');
+        $bench->awaitSaid('no job listened to it then');
         self::assertSame(3, count(array_keys($this->kinds(), 'reading', true)));
     }
 
@@ -56,15 +56,15 @@ final class GaugesTest extends BrowserTestCase
     {
         $this->ownServer();
         $this->expectsTrouble = true;
-        $this->bench = $this->gauges($this->server->url);
+        $bench = $this->gauges($this->server->url);
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-21'), 'clutch');
         $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]');
         $this->server->stop();
-        $this->bench->do('press 12.1', 'wait 0.7', 'press 12.2', 'wait 0.7', 'press 12.3');
-        $this->bench->awaitSaid('3 in all');
+        $bench->do('press 12.1', 'wait 0.7', 'press 12.2', 'wait 0.7', 'press 12.3');
+        $bench->awaitSaid('3 in all');
         $this->server->start();
-        $this->bench->awaitSaid('ZG-21, Clutch lever', 3);
-        $this->bench->awaitSaid('It answers again.');
+        $bench->awaitSaid('ZG-21, Clutch lever', 3);
+        $bench->awaitSaid('It answers again.');
         $this->waitForReadings(3);
         $typed = array_values(array_filter($this->rows(), static fn (array $row): bool => $row['kind'] === 'reading'));
         self::assertSame(['12.1', '12.2', '12.3'], array_map(static fn (array $row): string => (string) round((float) $row['line'], 1), $typed));
@@ -109,12 +109,12 @@ final class GaugesTest extends BrowserTestCase
         $lead = new HttpClient($server);
         $lead->signIn('oda', self::password('oda'));
 
-        return new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)));
+        return $this->bench = new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)));
     }
 
     private static function password(string $login): string
     {
-        return (string) array_column(DemoPeople::ALL, 3, 0)[$login];
+        return array_column(DemoPeople::ALL, 3, 0)[$login];
     }
 
     private function waitForReadings(int $count): void

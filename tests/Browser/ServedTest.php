@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use ArrayObject;
+use CurlMultiHandle;
 use Database\Demo\DemoPeople;
 use LogicException;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\HttpClient;
 use Tests\Support\Served;
+use Tests\Support\Server;
 
 /** The workshop behind nginx: two application servers that share one job, HTTPS by an authority of its own, and what never reaches them. */
 final class ServedTest extends TestCase
@@ -119,6 +122,56 @@ final class ServedTest extends TestCase
             curl_multi_select($multi, 0.1);
         } while ($running > 0);
         self::assertSame([200], array_values(array_unique(array_map(static fn ($one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE), $handles))));
+    }
+
+    public function test_what_a_gauge_sends_is_told_at_once_and_who_listens_is_in_nobodys_way(): void
+    {
+        [$ines, $id] = [self::client('ines'), self::uuid(90)];
+        $tag = Server::withDemo()->machineLike('RT-20', 'ZG-30');
+        [$status, $job] = $ines->send('POST', "machines/{$tag}/jobs", ['id' => $id, 'control' => 'clutch']);
+        self::assertSame(201, $status, (string) json_encode($job));
+        [, $made] = self::client('oda')->send('POST', 'bridges', ['name' => 'Behind nginx']);
+        $bridge = [CURLOPT_HTTPHEADER => ["Authorization: Bearer {$made['token']}", 'Content-Type: application/json', 'Accept: application/json']];
+        self::assertSame(200, self::get(self::served()->secure.'/api/gauges/here', [CURLOPT_CUSTOMREQUEST => 'PUT', CURLOPT_POSTFIELDS => '{"carries": ["caliper-1"]}'] + $bridge)[0]);
+        self::assertSame(200, $ines->send('PUT', "jobs/{$id}/gauges/caliper-1")[0]);
+
+        // More streams than the application has processes.
+        $multi = curl_multi_init();
+        $heard = new ArrayObject;
+        $streams = [];
+        for ($n = 0; $n < 6; $n++) {
+            $stream = $ines->handle('GET', "jobs/{$id}/gauges/stream");
+            curl_setopt($stream, CURLOPT_WRITEFUNCTION, static function ($of, string $piece) use ($heard): int {
+                $heard->append($piece);
+
+                return strlen($piece);
+            });
+            curl_multi_add_handle($multi, $stream);
+            $streams[] = $stream;
+        }
+        self::listen($multi, static fn (): bool => substr_count(implode('', (array) $heard), 'retry:') === 6);
+        self::assertSame(200, $ines->send('GET', "jobs/{$id}")[0], 'others are answered meanwhile');
+        $pressed = microtime(true);
+        $reading = ['id' => self::uuid(91), 'instrument' => 'caliper-1', 'line' => '+012.40mm', 'age_ms' => 0];
+        [$status, , $said] = self::get(self::served()->secure.'/api/gauges/readings', [CURLOPT_CUSTOMREQUEST => 'POST', CURLOPT_POSTFIELDS => (string) json_encode($reading)] + $bridge);
+        self::assertSame(200, $status, $said);
+        self::listen($multi, static fn (): bool => str_contains(implode('', (array) $heard), '"entered":"12.40 mm"'));
+        self::assertLessThan(3.0, microtime(true) - $pressed, 'nothing in between keeps it back');
+        self::listen($multi, static fn (): bool => substr_count(implode('', (array) $heard), 'event: look') === 6);
+        self::assertSame(1, substr_count(implode('', (array) $heard), 'event: reading'), 'one screen is handed it');
+        foreach ($streams as $stream) {
+            curl_multi_remove_handle($multi, $stream);
+        }
+    }
+
+    /** @param  callable(): bool  $until */
+    private static function listen(CurlMultiHandle $multi, callable $until): void
+    {
+        for ($ends = microtime(true) + 10.0; ! $until() && microtime(true) < $ends;) {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.05);
+        }
+        self::assertTrue($until(), 'It was not told.');
     }
 
     public function test_what_is_too_large_or_no_address_never_reaches_the_application(): void

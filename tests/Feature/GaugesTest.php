@@ -133,7 +133,6 @@ final class GaugesTest extends TestCase
 
     public function test_a_token_does_one_thing_until_it_is_ended(): void
     {
-        auth()->logout();
         $this->app->make('auth')->forgetGuards();
         foreach (['/api/shelf', '/api/machines', '/api/bridges', '/api/bench'] as $path) {
             $this->call('GET', $path, [], [], [], $this->headers())->assertStatus(401);
@@ -230,7 +229,7 @@ final class GaugesTest extends TestCase
     public function test_a_force_gauge_lies_on_the_shelf_and_is_not_what_play_is_read_with(): void
     {
         $force = ['name' => 'Spring balance', 'kind' => 'force_gauge', 'resolution_n' => '0.1 N', 'reach_n' => '110 lbf', 'calibration' => ['expanded_n' => 0.5, 'factor' => 2, 'due' => null]];
-        $kept = collect($this->putJson('/api/shelf/pull-1', $force)->assertOk()->json('instruments'))->firstWhere('id', 'pull-1');
+        $kept = array_column((array) $this->putJson('/api/shelf/pull-1', $force)->assertOk()->json('instruments'), null, 'id')['pull-1'];
         self::assertSame([0.1, 0.5], [$kept['resolution_n'], $kept['calibration']['expanded_n']]);
         self::assertEqualsWithDelta(489.304, $kept['reach_n'], 0.001);
         $this->putJson('/api/shelf/pull-2', ['name' => 'In mm', 'resolution_mm' => 0.1, 'reach_mm' => 500, 'calibration' => null] + array_diff_key($force, ['resolution_n' => 1, 'reach_n' => 1]))->assertStatus(422);

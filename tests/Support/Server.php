@@ -104,9 +104,25 @@ final class Server
         $this->process = null;
     }
 
+    public function artisan(string ...$arguments): void
+    {
+        (new Process([PHP_BINARY, 'artisan', ...$arguments], self::ROOT, $this->env, null, 120))->mustRun();
+    }
+
     public function fillWithDemo(): void
     {
         (new Process(['bash', '-c', '. tests/Support/demo.sh; fill_with_demo'], self::ROOT, $this->env, null, 120))->mustRun();
+    }
+
+    /** A machine of this test's own, like another of the yard, on which nothing was ever done. */
+    public function machineLike(string $tag, string $own): string
+    {
+        $database = $this->database();
+        $columns = 'name, kind, year, place, usage_reading, usage_unit';
+        $database->prepare("insert into machines (tag, {$columns}, ran_until, created_at, updated_at) select ?, {$columns}, now() - interval 1 day, now(), now() from machines where tag = ?")->execute([$own, $tag]);
+        $database->prepare('insert into controls (machine_id, spec_version_id, `key`, name, run, minutes, created_at, updated_at) select o.id, c.spec_version_id, c.`key`, c.name, c.run, c.minutes, now(), now() from controls c join machines m on m.id = c.machine_id, machines o where m.tag = ? and o.tag = ? order by c.id')->execute([$tag, $own]);
+
+        return $own;
     }
 
     public function database(): PDO

@@ -23,7 +23,7 @@ final readonly class Bridge
             }
         }
         foreach ($serial as $port => $gauges) {
-            (new SerialWire($loop, (string) $port, $gauges[0]->gauge->serial, $gauges, $journal))->open();
+            (new SerialWire($loop, $port, $gauges[0]->gauge->serial, $gauges, $journal))->open();
         }
     }
 }

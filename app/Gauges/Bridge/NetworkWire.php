@@ -67,7 +67,9 @@ final class NetworkWire
             $this->say('Listening to '.(ScpiReply::name($line) ?? 'an instrument that does not say its name').'.');
         } elseif ($asked === 'error') {
             $error = ScpiReply::error($line);
-            $error === null || $this->journal->say($this->presses->gauge->instrument, $error);
+            if ($error !== null) {
+                $this->journal->say($this->presses->gauge->instrument, $error);
+            }
         } else {
             $this->presses->came($line);
         }
@@ -89,7 +91,9 @@ final class NetworkWire
 
     private function stopWaiting(): void
     {
-        $this->patience === null || $this->loop->cancelTimer($this->patience);
+        if ($this->patience !== null) {
+            $this->loop->cancelTimer($this->patience);
+        }
         $this->patience = null;
     }
 

@@ -82,7 +82,7 @@ final class SerialWire
         }
         $stty = new Process(['stty', '-F', $this->port, ...$this->settings->forStty()], null, null, null, 5);
 
-        return $stty->run() === 0 ? null : 'It cannot be set up: '.trim(strtok($stty->getErrorOutput(), "\n") ?: 'stty failed');
+        return $stty->run() === 0 ? null : 'It cannot be set up: '.trim(explode("\n", $stty->getErrorOutput())[0]);
     }
 
     private function say(string $what): void

@@ -64,7 +64,9 @@ final class Simulator
 
     private function letGo(): void
     {
-        $this->held === null || $this->loop->cancelTimer($this->held);
+        if ($this->held !== null) {
+            $this->loop->cancelTimer($this->held);
+        }
         $this->held = null;
     }
 

@@ -81,9 +81,9 @@ final class WireTest extends TestCase
     /** 9.9E37 is infinity and 9.91E37 is no number (SCPI-1999, volume 1, 7.2.1.4 and 7.2.1.5; from memory). */
     public function test_infinity_is_no_reading(): void
     {
-        foreach (['9.90000000E+37' => 'out of its range', '-9.9E37' => 'out of its range', '9.91E37' => 'no figure'] as $reply => $says) {
+        foreach ([['9.90000000E+37', 'out of its range'], ['-9.9E37', 'out of its range'], ['9.91E37', 'no figure']] as [$reply, $says]) {
             try {
-                ScpiReply::reading((string) $reply, new GaugeSettings(Unit::Newton));
+                ScpiReply::reading($reply, new GaugeSettings(Unit::Newton));
                 self::fail("{$reply} was taken");
             } catch (NotUnderstood $no) {
                 self::assertStringContainsString($says, $no->getMessage());

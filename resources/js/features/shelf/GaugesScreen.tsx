@@ -22,9 +22,9 @@ export default function GaugesScreen() {
   return (
     <Frame>
       <Flex direction="column" gap="4">
-        <Flex justifyContent="space-between" alignItems="center" gap="3" wrap="wrap">
+        <Flex alignItems="center" gap="4" wrap="wrap">
           <Heading as="h1" textStyle="title">
-            Gauges that speak
+            Shelf
           </Heading>
           <ShelfParts at="gauges" />
         </Flex>

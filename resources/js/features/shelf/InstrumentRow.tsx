@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { type ShelfInstrument, sizesOf } from '../../api/shelf';
 import { Button } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
-import { lengthText, lengthUnit, measuredText, shortLength, trimmed, unitText } from '../../lib/figures';
+import { lengthText, lengthUnit, perUnit, shortLength, trimmed, unitText } from '../../lib/figures';
 import { day, due } from '../../lib/time';
 import { Scale } from './Scale';
 import { kindNames, stateMarks } from './words';
@@ -11,7 +11,7 @@ import { kindNames, stateMarks } from './words';
 const size = (instrument: ShelfInstrument, value: number): string =>
   sizesOf(instrument).unit === 'mm'
     ? `${shortLength(value)} ${lengthUnit()}`
-    : `${measuredText(value, 1, 'N')} ${unitText('N')}`;
+    : `${trimmed(value / perUnit('N'))} ${unitText('N')}`;
 
 type Props = { instrument: ShelfInstrument; onEdit: (() => void) | null };
 
