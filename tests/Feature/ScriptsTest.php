@@ -152,6 +152,13 @@ final class ScriptsTest extends TestCase
                 self::assertStringContainsString("\n{$line}\n", $says, "{$unit}: {$line}");
             }
         }
+        touch("{$folder}/gauges.json");
+        self::script($folder, "bin/install --gauges {$folder}/gauges.json --print {$folder}/units");
+        $gauges = (string) file_get_contents("{$folder}/units/vivid-pull-gauges.service");
+        foreach (['SupplementaryGroups=dialout', 'DevicePolicy=closed', 'User=vivid-pull', 'NoNewPrivileges=yes'] as $line) {
+            self::assertStringContainsString("\n{$line}\n", $gauges);
+        }
+        self::assertStringContainsString('There are no settings at', self::script($folder, "bin/install --gauges {$folder}/none.json --print {$folder}/units", 1));
         self::assertStringContainsString('OnCalendar=', (string) file_get_contents("{$folder}/units/vivid-pull-backup.timer"));
         $said = self::script($folder, 'command -v systemd-analyze >/dev/null || exit 0; systemd-analyze verify '.$folder.'/units/*.service '.$folder.'/units/*.timer && for unit in '.$folder.'/units/*.service; do systemd-analyze security --offline=true --threshold=25 --no-pager "$unit" >/dev/null || echo "$unit may do too much"; done');
         self::assertSame('', trim($said));
