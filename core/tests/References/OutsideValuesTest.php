@@ -9,11 +9,13 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Learning\TaughtPlay;
 use VividPull\Core\Measurement\Conformity;
+use VividPull\Core\Measurement\GaugeStudy;
 use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Statistics\FDistribution;
 use VividPull\Core\Statistics\NormalDistribution;
 use VividPull\Core\Statistics\SampleDeviation;
 use VividPull\Core\Statistics\StudentDistribution;
@@ -74,6 +76,8 @@ final class OutsideValuesTest extends TestCase
     {
         return match (true) {
             str_starts_with($name, 't.975 with ') => StudentDistribution::coverageFactor(0.95, (int) substr($name, 11)),
+            preg_match('/^F above ([\d.]+) with (\d+), (\d+)$/', $name, $part) === 1 => FDistribution::above((float) $part[1], (float) $part[2], (float) $part[3]),
+            str_starts_with($name, 'study ') => self::study($name),
             $name === 'z.975' => NormalDistribution::quantile(0.975),
             $name === 'P(z < 1.96)' => NormalDistribution::cumulative(1.96),
             $name === 'GUM 4.4.3 mean' => array_sum(self::TEMPERATURES) / count(self::TEMPERATURES),
@@ -91,6 +95,28 @@ final class OutsideValuesTest extends TestCase
             $name === 'chance after a move' => self::chanceAfterAMove(0.10),
             $name === 'chance after a move, drawn' => self::chanceAfterAMove(0.30),
             default => QuantityReader::defaultingTo(Unit::Millimetre)->read($name)->value,
+        };
+    }
+
+    /** Four people, six pieces, three readings each, by the formula that R has them from. */
+    private static function study(string $name): float
+    {
+        $readings = [];
+        foreach (range(1, 4) as $o) {
+            foreach (range(1, 6) as $p) {
+                foreach (range(1, 3) as $r) {
+                    $noise = sin(12.9898 * ($r + 3 * $p + 18 * $o)) * 43758.5453;
+                    $readings["person {$o}"]["piece {$p}"][] = $noise - floor($noise) + 0.8 * $p + 0.3 * $o + (str_ends_with($name, 'together') ? 2.0 : 0.0) * sin($o * $p);
+                }
+            }
+        }
+        $study = GaugeStudy::of($readings);
+
+        return match (true) {
+            str_starts_with($name, 'study repeats') => $study->repeat,
+            str_starts_with($name, 'study hands') => $study->between,
+            str_starts_with($name, 'study pieces') => $study->pieces,
+            default => $study->chanceOfNoInteraction,
         };
     }
 
