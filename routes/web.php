@@ -122,6 +122,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('machines/{tag}/controls/{control}/cables', [CableController::class, 'fitting']);
         Route::get('shelf', [ShelfController::class, 'show']);
         Route::put('shelf/{instrument}', [ShelfController::class, 'store'])->middleware('may:keep_shop');
+        Route::get('shelf/{instrument}/checks', [ShelfController::class, 'checks']);
+        Route::post('shelf/{instrument}/checks', [ShelfController::class, 'check'])->middleware('may:keep_shop');
         Route::delete('shelf/{instrument}', [ShelfController::class, 'destroy'])->middleware('may:keep_shop');
         Route::put('jobs/{job}/photos/{photo}', [PhotoController::class, 'store'])->middleware('may:log');
         Route::get('jobs/{job}/photos/{photo}', [PhotoController::class, 'show']);

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Gauges\InstrumentChecks;
 use App\Models\Control;
 use App\Models\Instrument;
 use Illuminate\Support\Collection;
 use VividPull\Core\Facts\Pooling;
 use VividPull\Core\Measurement\InstrumentKind;
 
-/** How well each person repeats with each instrument, from the jobs that were closed last on the shop's controls. */
+/** How well each person repeats with each instrument, from the jobs that were closed last on the shop's controls and from studies of play. */
 final readonly class Repeating
 {
     /** Controls looked at: what the shop did lately, and a bounded read. */
@@ -38,15 +39,24 @@ final readonly class Repeating
     private static function sums(): array
     {
         $sums = [];
-        foreach (Control::query()->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::CONTROLS)->pluck('summary') as $summary) {
-            foreach ($summary->spread ?? [] as $one) {
-                $key = "{$one['person']}/{$one['instrument']}";
-                $sums[$key] ??= ['person' => $one['person'], 'instrument' => $one['instrument'], 'squares' => 0.0, 'freedom' => 0];
-                $sums[$key]['squares'] += $one['squares'];
-                $sums[$key]['freedom'] += $one['freedom'];
-            }
+        foreach ([...self::inJobs(), ...InstrumentChecks::repeats()] as $one) {
+            $key = "{$one['person']}/{$one['instrument']}";
+            $sums[$key] ??= ['person' => $one['person'], 'instrument' => $one['instrument'], 'squares' => 0.0, 'freedom' => 0];
+            $sums[$key]['squares'] += $one['squares'];
+            $sums[$key]['freedom'] += $one['freedom'];
         }
 
         return array_values($sums);
+    }
+
+    /** @return list<array{person: string, instrument: string, squares: float, freedom: int}> */
+    private static function inJobs(): array
+    {
+        $all = [];
+        foreach (Control::query()->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::CONTROLS)->pluck('summary') as $summary) {
+            array_push($all, ...($summary->spread ?? []));
+        }
+
+        return $all;
     }
 }

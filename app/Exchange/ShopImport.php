@@ -21,6 +21,7 @@ use Throwable;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Role;
+use VividPull\Core\Wire\CheckCodec;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\RunDraft;
@@ -255,6 +256,7 @@ final class ShopImport
                 'spec_versions' => self::version($row->checked_at === null, $read('body'), $row->run === null ? null : $read('run')),
                 'controls' => RunCodec::decode($read('run')),
                 'traces' => self::trace($row),
+                'instrument_checks' => CheckCodec::mustBeOne($read('body')),
                 'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],
                 default => null,
             };

@@ -20,6 +20,7 @@ final readonly class ShopTables
         'spec_sketches' => ['spec_version_id'],
         'controls' => ['id'],
         'instruments' => ['id'],
+        'instrument_checks' => ['id'],
         'known_cables' => ['id'],
         'meter_readings' => ['id'],
         'visits' => ['id'],
@@ -36,7 +37,7 @@ final readonly class ShopTables
     ];
 
     /** Tables that came after shops had been exported without them: they are empty there. */
-    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables', 'traces'];
+    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables', 'traces', 'instrument_checks'];
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',
@@ -71,6 +72,7 @@ final readonly class ShopTables
         'spec_versions' => ['body', 'run'],
         'controls' => ['run', 'summary'],
         'instruments' => ['body'],
+        'instrument_checks' => ['body'],
         'known_cables' => ['body'],
         'control_jobs' => ['frame'],
         'entries' => ['body', 'by'],

@@ -62,6 +62,7 @@ final class DemoWorkshop
             }
             Instrument::query()->create(['id' => $id, 'place' => $place, 'body' => $body]);
         }
+        $this->checks();
         foreach (DemoFleet::MACHINES as $row) {
             $this->machine($row);
         }
@@ -70,6 +71,17 @@ final class DemoWorkshop
         $this->library();
         $this->cables();
         $this->today();
+    }
+
+    /** The caliper was held against blocks before its certificate was written. */
+    private function checks(): void
+    {
+        DB::table('instrument_checks')->insert([
+            'id' => 'c4ec0000-2222-4333-8444-000000000001', 'instrument' => 'caliper-1', 'user_id' => $this->people['oda']->id, 'at' => $this->now->subDays(243)->format('Y-m-d H:i:s.v'),
+            'body' => json_encode(['kind' => 'blocks', 'known_mm' => 0.001, 'blocks' => [
+                ['size_mm' => 5.0, 'readings_mm' => [5.0, 5.0, 5.05]], ['size_mm' => 12.5, 'readings_mm' => [12.5, 12.5, 12.5]], ['size_mm' => 25.0, 'readings_mm' => [25.0, 24.95, 25.0]],
+            ]], JSON_PRESERVE_ZERO_FRACTION),
+        ]);
     }
 
     /** The book of cables: what was measured when it was off. */

@@ -38,6 +38,7 @@ const load = {
   ShopScreen: () => import('./features/shop/ShopScreen'),
   CablesScreen: () => import('./features/cables/CablesScreen'),
   FittingScreen: () => import('./features/cables/FittingScreen'),
+  ChecksScreen: () => import('./features/shelf/ChecksScreen'),
   GaugesScreen: () => import('./features/shelf/GaugesScreen'),
   ShelfScreen: () => import('./features/shelf/ShelfScreen'),
   NothingHere: () => import('./features/NothingHere'),
@@ -61,6 +62,7 @@ const LabelScreen = lazy(load.LabelScreen);
 const ShopScreen = lazy(load.ShopScreen);
 const CablesScreen = lazy(load.CablesScreen);
 const FittingScreen = lazy(load.FittingScreen);
+const ChecksScreen = lazy(load.ChecksScreen);
 const GaugesScreen = lazy(load.GaugesScreen);
 const ShelfScreen = lazy(load.ShelfScreen);
 const NothingHere = lazy(load.NothingHere);
@@ -197,6 +199,7 @@ const Screens = () => (
       <Route path="/shop" element={<ShopScreen />} />
       <Route path="/shelf" element={<ShelfScreen />} />
       <Route path="/shelf/cables" element={<CablesScreen />} />
+      <Route path="/shelf/:id/checks" element={<ChecksScreen />} />
       <Route path="/shelf/gauges" element={<GaugesScreen />} />
       <Route path="/machines/:tag/:control/cables" element={<FittingScreen />} />
       <Route path="/bench" element={<Navigate to="/" replace />} />

@@ -163,6 +163,7 @@ final class ShopExchangeTest extends TestCase
         yield 'a day that is none' => ['machines.jsonl', static fn (string $all): string => (string) preg_replace('/"created_at":"[^"]*"/', '"created_at":"2026-02-31 00:00:00"', $all), 'this is no moment'];
         yield 'a hash that does not fit' => ['machines.jsonl', static fn (string $all): string => str_replace('beach', 'reach', $all), 'it was changed or cut off'];
         yield 'another picture' => ['photos/', static fn (string $all): string => Picture::jpeg(60, 40), 'this picture is not the one that its line names'];
+        yield 'a check of too few readings' => ['instrument_checks.jsonl', static fn (string $all): string => str_replace(',5.05]', ']', $all), 'Read each block at least three times'];
         yield 'other points of a pull' => ['traces.jsonl', static fn (string $all): string => str_replace('direction\n0,', 'direction\n0.01,', $all), 'csv: these are not the points that were taken in.'];
         yield 'points that are none' => ['traces.jsonl', static fn (string $all): string => str_replace('direction\n0,', 'direction\nfar,', $all), 'csv: Line 2: “far” is no travel.'];
         yield 'a picture that is none' => ['photos/', static fn (string $all): string => 'no picture', 'this is no picture'];
@@ -175,6 +176,8 @@ final class ShopExchangeTest extends TestCase
         $job = HttpJob::open($this->signIn());
         Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
         Traces::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Pulled::csv(2, 100), CarbonImmutable::now());
+        $blocks = ['kind' => 'blocks', 'blocks' => [['size_mm' => 5, 'readings_mm' => [5.0, 5.0, 5.05]]]];
+        $this->signIn('oda')->postJson('/api/shelf/caliper-1/checks', ['id' => (string) Str::uuid(), 'keep' => true, 'check' => $blocks])->assertOk();
         ShopExport::to("{$this->folder}/one.zip");
         $zip = new ZipArchive;
         $zip->open("{$this->folder}/one.zip");

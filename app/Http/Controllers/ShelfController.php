@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\Repeating;
 use App\Bench\ShopClock;
 use App\Chain\Version;
+use App\Gauges\InstrumentChecks;
 use App\Http\IfMatch;
 use App\Models\Audit;
 use App\Models\Instrument;
@@ -88,6 +89,22 @@ final class ShelfController
         Audit::note(User::of($request), 'instrument put away', (string) $row->body['name'], subject: "instrument {$id}");
 
         return $this->show($request);
+    }
+
+    /** How it was found to show and to repeat, each time it was held against something. */
+    public function checks(Request $request, string $id): JsonResponse
+    {
+        $instrument = Instrument::query()->findOrFail($id);
+
+        return new JsonResponse(['may_keep' => User::of($request)->acting()->may(Permission::KeepShop), 'instrument' => ['id' => $instrument->id, 'name' => $instrument->body['name'], 'kind' => $instrument->body['kind']], 'checks' => InstrumentChecks::of($instrument)]);
+    }
+
+    public function check(Request $request, string $id): JsonResponse
+    {
+        $node = Node::fromJson($request->getContent());
+        $instrument = Instrument::query()->whereNull('retired_at')->findOrFail($id);
+
+        return new JsonResponse(['told' => InstrumentChecks::take($instrument, $node, User::of($request)), 'checks' => InstrumentChecks::of($instrument)]);
     }
 
     /** @return array<string, scalar|null> what can be changed about it, each by its own name */

@@ -61,9 +61,14 @@ final readonly class GaugeStudy
             }
             $byPerson[$who] = ['squares' => $own, 'freedom' => $p * ($repeats - 1)];
         }
-        $squares = static fn (array $means): float => array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $means));
 
-        return self::ofSquares($o, $p, $repeats, $p * $repeats * $squares($ofPerson), $o * $repeats * $squares($ofPiece), $together, $byPerson);
+        return self::ofSquares($o, $p, $repeats, $p * $repeats * self::about($mean, $ofPerson), $o * $repeats * self::about($mean, $ofPiece), $together, $byPerson);
+    }
+
+    /** @param  array<string, float>  $means */
+    private static function about(float $mean, array $means): float
+    {
+        return array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $means));
     }
 
     /** @param  array<string, array{squares: float, freedom: int}>  $byPerson */

@@ -155,7 +155,7 @@ final readonly class StandingCodec
     }
 
     /** What its sizes are named by: a force gauge's are forces. */
-    private static function unitKey(InstrumentKind $kind): string
+    public static function unitKey(InstrumentKind $kind): string
     {
         return $kind->dimension() === Dimension::Force ? 'n' : 'mm';
     }

@@ -14,6 +14,7 @@ export const keys = {
   printed: (words: string) => ['printed', words],
   trace: (id: string, how: string) => ['trace', id, how],
   shelf: ['shelf'],
+  checks: (id: string) => ['checks', id],
   gauges: (job: string) => ['gauges', job],
   bridges: ['bridges'],
   simulated: ['simulated'],

@@ -1,7 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
-import type { InstrumentKind, ShelfInstrument } from './contract';
-import { zInstrumentKind, zShelf } from './contract/zod.gen';
+import type { InstrumentCheck, InstrumentKind, ShelfInstrument } from './contract';
+import { zCheckInstrumentResponse, zInstrumentChecksResponse, zInstrumentKind, zShelf } from './contract/zod.gen';
 import { keys } from './keys';
 
 export type { InstrumentKind, Shelf, ShelfInstrument } from './contract';
@@ -50,3 +50,14 @@ export const keepInstrument = (id: string, kept: Kept, seen: string | undefined)
   call('PUT', `shelf/${encodeURIComponent(id)}`, zShelf, named(kept), seen);
 
 export const putAway = (id: string) => call('DELETE', `shelf/${encodeURIComponent(id)}`, zShelf);
+
+export type { CheckTold, InstrumentCheck, KeptCheck } from './contract';
+
+const checksOf = (id: string) => `shelf/${encodeURIComponent(id)}/checks`;
+
+export const checksQuery = (id: string) =>
+  queryOptions({ queryKey: keys.checks(id), queryFn: () => call('GET', checksOf(id), zInstrumentChecksResponse) });
+
+/** What a check tells; kept under its id where that is asked for. */
+export const checkInstrument = (id: string, made: { id: string; keep: boolean; check: InstrumentCheck }) =>
+  call('POST', checksOf(id), zCheckInstrumentResponse, made);

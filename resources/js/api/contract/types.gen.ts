@@ -2256,6 +2256,79 @@ export type SimulatedGauges = {
     }>;
 };
 
+export type CheckTold = {
+    kind: 'blocks';
+    blocks: Array<{
+        size: number;
+        mean: number;
+        bias: number;
+        deviation: number;
+    }>;
+    /**
+     * The bias farthest from nothing, in mm or N.
+     */
+    worst: number;
+    repeat: number;
+    /**
+     * What a certificate would say.
+     */
+    expanded: number;
+    factor: number;
+    /**
+     * In sentences.
+     */
+    says: Array<string>;
+} | {
+    kind: 'study';
+    /**
+     * One hand's standard deviation.
+     */
+    repeat: number;
+    freedom: number;
+    /**
+     * Between hands.
+     */
+    between: number;
+    pieces: number;
+    /**
+     * What instrument and hands make of all that differs, 0 to 1.
+     */
+    share: number;
+    /**
+     * In sentences.
+     */
+    says: Array<string>;
+};
+
+export type KeptCheck = {
+    id: string;
+    at: string;
+    by: string;
+    told: CheckTold;
+};
+
+export type InstrumentCheck = {
+    kind: 'blocks' | 'study';
+    known_mm?: number | string;
+    known_n?: number | string;
+    blocks?: Array<{
+        size_mm?: number | string;
+        readings_mm?: Array<number | string>;
+        size_n?: number | string;
+        readings_n?: Array<number | string>;
+    }>;
+    /**
+     * Whether play was measured, on controls: then it tells how each hand repeats in jobs.
+     */
+    of_play?: boolean;
+    readings?: Array<{
+        person: string;
+        piece: string;
+        readings_mm?: Array<number | string>;
+        readings_n?: Array<number | string>;
+    }>;
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -6525,3 +6598,104 @@ export type WorkSimulatedGaugeResponses = {
 };
 
 export type WorkSimulatedGaugeResponse = WorkSimulatedGaugeResponses[keyof WorkSimulatedGaugeResponses];
+
+export type InstrumentChecksData = {
+    body?: never;
+    path: {
+        instrument: string;
+    };
+    query?: never;
+    url: '/shelf/{instrument}/checks';
+};
+
+export type InstrumentChecksErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type InstrumentChecksError = InstrumentChecksErrors[keyof InstrumentChecksErrors];
+
+export type InstrumentChecksResponses = {
+    /**
+     * Newest first
+     */
+    200: {
+        may_keep: boolean;
+        instrument: {
+            id: string;
+            name: string;
+            kind: InstrumentKind;
+        };
+        checks: Array<KeptCheck>;
+    };
+};
+
+export type InstrumentChecksResponse = InstrumentChecksResponses[keyof InstrumentChecksResponses];
+
+export type CheckInstrumentData = {
+    body: {
+        id: string;
+        keep: boolean;
+        check: InstrumentCheck;
+    };
+    path: {
+        instrument: string;
+    };
+    query?: never;
+    url: '/shelf/{instrument}/checks';
+};
+
+export type CheckInstrumentErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Another check stands under this id
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * It is no check; the sentence says why
+     */
+    422: Problem;
+};
+
+export type CheckInstrumentError = CheckInstrumentErrors[keyof CheckInstrumentErrors];
+
+export type CheckInstrumentResponses = {
+    /**
+     * What it tells
+     */
+    200: {
+        told: CheckTold;
+        checks: Array<KeptCheck>;
+    };
+};
+
+export type CheckInstrumentResponse = CheckInstrumentResponses[keyof CheckInstrumentResponses];

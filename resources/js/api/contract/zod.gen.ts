@@ -2132,6 +2132,70 @@ export const zSimulatedGauges = z.object({
     }))
 });
 
+export const zCheckTold = z.union([
+    z.object({
+        kind: z.enum(['blocks']),
+        blocks: z.array(z.object({
+            size: z.number(),
+            mean: z.number(),
+            bias: z.number(),
+            deviation: z.number()
+        })),
+        worst: z.number(),
+        repeat: z.number(),
+        expanded: z.number(),
+        factor: z.number(),
+        says: z.array(z.string())
+    }),
+    z.object({
+        kind: z.enum(['study']),
+        repeat: z.number(),
+        freedom: z.number(),
+        between: z.number(),
+        pieces: z.number(),
+        share: z.number(),
+        says: z.array(z.string())
+    })
+]);
+
+export const zKeptCheck = z.object({
+    id: z.string(),
+    at: z.string(),
+    by: z.string(),
+    told: zCheckTold
+});
+
+export const zInstrumentCheck = z.object({
+    kind: z.enum(['blocks', 'study']),
+    known_mm: z.optional(z.union([
+        z.number(),
+        z.string()
+    ])),
+    known_n: z.optional(z.union([
+        z.number(),
+        z.string()
+    ])),
+    blocks: z.optional(z.array(z.object({
+        size_mm: z.optional(z.union([
+            z.number(),
+            z.string()
+        ])),
+        readings_mm: z.optional(z.array(z.union([z.number(), z.string()]))),
+        size_n: z.optional(z.union([
+            z.number(),
+            z.string()
+        ])),
+        readings_n: z.optional(z.array(z.union([z.number(), z.string()])))
+    }))),
+    of_play: z.optional(z.boolean()),
+    readings: z.optional(z.array(z.object({
+        person: z.string(),
+        piece: z.string(),
+        readings_mm: z.optional(z.array(z.union([z.number(), z.string()]))),
+        readings_n: z.optional(z.array(z.union([z.number(), z.string()])))
+    })))
+});
+
 /**
  * Signed out
  */
@@ -2613,3 +2677,24 @@ export const zSimulatedGaugesResponse = zSimulatedGauges;
  * Those that are there
  */
 export const zWorkSimulatedGaugeResponse = zSimulatedGauges;
+
+/**
+ * Newest first
+ */
+export const zInstrumentChecksResponse = z.object({
+    may_keep: z.boolean(),
+    instrument: z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: zInstrumentKind
+    }),
+    checks: z.array(zKeptCheck)
+});
+
+/**
+ * What it tells
+ */
+export const zCheckInstrumentResponse = z.object({
+    told: zCheckTold,
+    checks: z.array(zKeptCheck)
+});

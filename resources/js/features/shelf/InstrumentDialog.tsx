@@ -19,7 +19,12 @@ import { Refusal } from '../../components/Refusal';
 import { isNoSize, quantity } from '../../lib/figures';
 import { kindNames } from './words';
 
-type Props = { instrument: ShelfInstrument | null; onClose: () => void };
+type Props = {
+  instrument: ShelfInstrument | null;
+  /** What a check of its own tells, in place of the certificate it has. */
+  certificate?: { expanded: number; factor: number };
+  onClose: () => void;
+};
 
 type Draft = {
   name: string;
@@ -107,8 +112,18 @@ const idFor = (name: string) =>
   }-${crypto.getRandomValues(new Uint32Array(1))[0]?.toString(36)}`;
 
 /** An instrument as its maker and its certificate have it. */
-export const InstrumentDialog = ({ instrument, onClose }: Props) => {
-  const [draft, setDraft] = useState(() => draftOf(instrument));
+export const InstrumentDialog = ({ instrument, certificate, onClose }: Props) => {
+  const [draft, setDraft] = useState(() => ({
+    ...draftOf(instrument),
+    // Nothing is surer than its last figure.
+    ...(certificate === undefined
+      ? {}
+      : {
+          expanded: String(Math.ceil(certificate.expanded * 1000 - 1e-6) / 1000),
+          factor: String(certificate.factor),
+          due: '',
+        }),
+  }));
   const [told, setTold] = useState<string | null>(null);
   const [parting, setParting] = useState(false);
   const client = useQueryClient();

@@ -1,6 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { type ShelfInstrument, sizesOf } from '../../api/shelf';
-import { Button } from '../../components/Buttons';
+import { Button, LinkButton } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { lengthText, lengthUnit, perUnit, shortLength, trimmed, unitText } from '../../lib/figures';
 import { day, due } from '../../lib/time';
@@ -42,6 +42,16 @@ export const InstrumentRow = ({ instrument, onEdit }: Props) => (
     </Box>
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
       <Calibration instrument={instrument} />
+      <LinkButton
+        to={`/shelf/${encodeURIComponent(instrument.id)}/checks`}
+        look="link"
+        paddingInline="0"
+        minHeight="1.75rem"
+        fontSize="sm"
+        aria-label={`Checks of ${instrument.name}`}
+      >
+        Checks
+      </LinkButton>
     </Box>
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }} textStyle="small">
       {sizesOf(instrument).unit === 'N' ? (
