@@ -104,6 +104,32 @@ final class GaugesTest extends BrowserTestCase
         $this->click('[data-bridge="Welding bay"] [data-end-bridge]')->see('Yes, end its token')->click('[data-bridge="Welding bay"] [data-end-bridge]')->gone('[data-bridge="Welding bay"]');
     }
 
+    public function test_a_caliper_is_held_against_blocks_and_what_that_tells_becomes_its_certificate(): void
+    {
+        $this->as('oda')->visit('/shelf')->click('[href="/shelf/feeler-1/checks"]')->see('Nobody has checked it yet')->accessible('checks');
+        foreach (['size-0' => '5', 'readings-0' => '5.0 5.1 5.0', 'size-1' => '25', 'readings-1' => '25.2 25.1'] as $name => $text) {
+            $this->element("[name={$name}]")->sendKeys($text);
+        }
+        $this->expectsTrouble = true;
+        $this->click('[data-work-out]')->see('Read each block at least three times');
+        self::assertSame('25.2 25.1', $this->value('[name=readings-1]'), 'nothing typed is lost');
+        $this->element('[name=readings-1]')->sendKeys(' 25.2');
+        $this->click('[data-work-out]')->see('At its worst it shows 0.167 mm too much')->click('[data-keep-check]')->await('[data-check=blocks]')->see('A certificate would say ±');
+        $this->click('[data-as-certificate]')->await('[role=dialog]')->accessible('a certificate from a check');
+        self::assertSame(1, preg_match('/would say ± ([\d.]+) mm/', $this->text('[data-check=blocks]'), $said));
+        self::assertEqualsWithDelta((float) $said[1], (float) $this->browser->executeScript('return [...document.querySelectorAll("[role=dialog] label")].find((one) => one.textContent.startsWith("Certificate")).parentElement.querySelector("input").value'), 0.001);
+        $this->click('[role=dialog] [data-primary]')->gone('[role=dialog]')->visit('/shelf')->see("± {$said[1]} mm, k = 2");
+    }
+
+    public function test_several_hands_tell_how_well_they_repeat(): void
+    {
+        $this->as('oda')->visit('/shelf/tape-pen/checks')->click('[data-way=study]')->see('Choose two people at least')->click('[data-hand=ines]')->click('[data-hand=tomas]');
+        foreach ([['ines', 0, '1.00 1.05'], ['tomas', 0, '1.05 1.05'], ['ines', 1, '2.00 2.05'], ['tomas', 1, '2.05 2.10']] as [$hand, $piece, $text]) {
+            $this->element("[name={$hand}-{$piece}]")->sendKeys($text);
+        }
+        $this->click('[data-work-out]')->see('One hand repeats to 0.029 mm')->accessible('several hands')->click('[data-keep-check]')->await('[data-check=study]');
+    }
+
     private function gauges(string $server): GaugeBench
     {
         $lead = new HttpClient($server);

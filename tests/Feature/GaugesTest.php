@@ -163,10 +163,10 @@ final class GaugesTest extends TestCase
         config(['app.simulated_gauges' => $folder]);
         $hears = stream_socket_server("unix://{$folder}/caliper.words");
         self::assertIsResource($hears);
-        self::assertSame(['caliper'], array_column($this->postJson('/api/simulated/caliper', ['words' => ['show 4.2', 'press']])->assertOk()->json('gauges'), 'key'));
+        self::assertSame(['caliper'], array_column($this->postJson('/api/simulated/caliper', ['words' => ['lever 7', 'press']])->assertOk()->json('gauges'), 'key'));
         $told = stream_socket_accept($hears, 1);
         self::assertIsResource($told);
-        self::assertSame("show 4.2\npress\n", stream_get_contents($told));
+        self::assertSame("lever 7\npress\n", stream_get_contents($told));
         foreach (['quit', 'say x', "press\nquit", 'press 12345'] as $word) {
             $this->postJson('/api/simulated/caliper', ['words' => [$word]])->assertStatus(422);
         }

@@ -13,6 +13,9 @@ final class GaugeBench
 {
     private const ROOT = __DIR__.'/../..';
 
+    /** When the last words went to the caliper. */
+    public float $last = 0.0;
+
     private readonly string $folder;
 
     private readonly Process $caliper;
@@ -43,11 +46,12 @@ final class GaugeBench
     public function do(string ...$words): void
     {
         usleep(450_000);
+        $this->last = microtime(true);
         $this->words->write(implode("\n", $words)."\n");
         // It is given what was written while it is asked for what it printed.
         for ($n = 0; $n < 5; $n++) {
             $this->caliper->getOutput();
-            usleep(5_000);
+            usleep(1_000);
         }
     }
 

@@ -6,10 +6,12 @@ namespace App\Gauges\Simulated;
 
 use React\EventLoop\LoopInterface;
 use React\EventLoop\TimerInterface;
+use VividPull\Core\Practice\PulledLever;
+use VividPull\Core\Practice\SeededChance;
 
 /**
  * Works a simulated gauge by words, one a line: `show 4.2` (what it measures, in mm or N), `press`, `press 4.2`, `hold` (its button sticks),
- * `let go`, `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
+ * `let go`, `lever 7` (a practice machine's clutch lever by its seed: what it measures from then on is that lever's free play, or its heaviest pull), `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
  */
 final class Simulator
 {
@@ -41,6 +43,7 @@ final class Simulator
     {
         match ($word) {
             'show' => $this->gauge->true = (float) $rest,
+            'lever' => $this->gauge->true = $this->ofLever((int) $rest),
             'press' => $this->press($rest),
             'hold' => $this->held ??= $this->loop->addPeriodicTimer(self::HELD_S, fn () => $this->press('')),
             'let' => $this->letGo(),
@@ -50,8 +53,16 @@ final class Simulator
             'say' => $this->wire->send("{$rest}\r\n"),
             'wait' => $this->wait((float) $rest),
             'quit' => $this->quit(),
-            default => fwrite(STDERR, "It knows show, press, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
+            default => fwrite(STDERR, "It knows show, press, lever, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
         };
+    }
+
+    /** Drawn by its seed; on a length its play is measured, on a force its pull before the stop. */
+    private function ofLever(int $seed): float
+    {
+        $lever = PulledLever::drawn(new SeededChance($seed));
+
+        return $this->gauge->kind->unit() === 'mm' ? $lever->playMm : $lever->breaks[max(0, count($lever->breaks) - 2)][1];
     }
 
     private function press(string $of): void

@@ -22,6 +22,9 @@ final readonly class CheckCodec
 
     private const MOST_CELLS = 400;
 
+    /** A certificate is said to a thousandth of a millimetre or newton. */
+    private const FINEST = 1000;
+
     /** Up to here, what the gauge and its hands make of all that differs is called good, and up to here it may do (Measurement Systems Analysis, 4th ed., AIAG; from memory). */
     private const GOOD = 0.1;
 
@@ -98,12 +101,15 @@ final readonly class CheckCodec
     {
         $size = static fn (float $value): string => (string) Figure::measured(abs($value), $dimension === Dimension::Length ? 3 : 2, $dimension->internalUnit());
 
+        // Nothing is surer than its last figure.
+        $expanded = ceil($check->expanded * self::FINEST - 1e-6) / self::FINEST;
+
         return [
-            'kind' => 'blocks', 'blocks' => $check->blocks, 'worst' => $check->worst, 'repeat' => $check->repeat, 'expanded' => $check->expanded, 'factor' => BlockCheck::FACTOR,
+            'kind' => 'blocks', 'blocks' => $check->blocks, 'worst' => $check->worst, 'repeat' => $check->repeat, 'expanded' => $expanded, 'factor' => BlockCheck::FACTOR,
             'says' => [
                 abs($check->worst) < 1e-9 ? 'It shows every block as it is.' : "At its worst it shows {$size($check->worst)} too ".($check->worst > 0.0 ? 'much' : 'little').'.',
                 "One reading on a block repeats to {$size($check->repeat)} (standard deviation).",
-                "A certificate would say ± {$size($check->expanded)}, k = 2.",
+                "A certificate would say ± {$size($expanded)}, k = 2.",
                 'That is the instrument alone: how well a hand repeats on a lever is learned from jobs.',
             ],
         ];

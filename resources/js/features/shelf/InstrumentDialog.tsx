@@ -115,14 +115,9 @@ const idFor = (name: string) =>
 export const InstrumentDialog = ({ instrument, certificate, onClose }: Props) => {
   const [draft, setDraft] = useState(() => ({
     ...draftOf(instrument),
-    // Nothing is surer than its last figure.
     ...(certificate === undefined
       ? {}
-      : {
-          expanded: String(Math.ceil(certificate.expanded * 1000 - 1e-6) / 1000),
-          factor: String(certificate.factor),
-          due: '',
-        }),
+      : { expanded: String(certificate.expanded), factor: String(certificate.factor), due: '' }),
   }));
   const [told, setTold] = useState<string | null>(null);
   const [parting, setParting] = useState(false);

@@ -69,7 +69,15 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
             work.mutate([`fault ${key}`]);
           }}
         />
-        <Flex gap="2">
+        <Flex gap="2" wrap="wrap">
+          <Button
+            look="plain"
+            disabled={!plugged}
+            onClick={() => work.mutate([`lever ${1 + Math.floor(Math.random() * 999_999)}`, 'press'])}
+            data-pull={gauge.key}
+          >
+            Pull a practice lever
+          </Button>
           <Button
             look="plain"
             onClick={() => {
