@@ -52,6 +52,25 @@ final class GaugesTest extends BrowserTestCase
         self::assertSame(3, count(array_keys($this->kinds(), 'reading', true)));
     }
 
+    public function test_a_force_gauge_fills_the_pair_that_is_open_and_is_logged_with_it(): void
+    {
+        $bench = $this->gauges($this->server->url, true);
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-23'), 'clutch');
+        $this->lookedOver()->click('[data-claim=pull-500]')->await('[data-speaks=pull-500]');
+        $bench->do('press 52');
+        $this->await('[data-waits]')->see('A force is measured at Pull and drag');
+        $this->click('[data-drop]')->gone('[data-waits]')->click('[data-pull-open]')->await('[data-form-hears]')->accessible('a pair that a gauge fills');
+        $bench->do('press 48');
+        $this->until('return document.querySelector("#lever_pull").value.endsWith(" N")', 'the pull did not come');
+        $bench->do('press 31');
+        $this->until('return document.querySelector("#lever_release").value.endsWith(" N")', 'the release did not come');
+        $this->click('[role=dialog] [data-primary]')->gone('[role=dialog]')->settled()->gone('[data-waits]');
+        self::assertSame(['measure', 'measure'], array_slice($this->kinds(), -2));
+        $query = $this->server->database()->prepare('select count(*) from gauge_readings r join entries e on e.id = r.id where e.job_id = ?');
+        $query->execute([$this->job()]);
+        self::assertSame(2, (int) $query->fetchColumn(), 'each under the id of its press');
+    }
+
     public function test_what_is_pressed_while_the_server_is_away_comes_in_its_order(): void
     {
         $this->ownServer();
@@ -130,12 +149,12 @@ final class GaugesTest extends BrowserTestCase
         $this->click('[data-work-out]')->see('One hand repeats to 0.029 mm')->accessible('several hands')->click('[data-keep-check]')->await('[data-check=study]');
     }
 
-    private function gauges(string $server): GaugeBench
+    private function gauges(string $server, bool $pulls = false): GaugeBench
     {
         $lead = new HttpClient($server);
         $lead->signIn('oda', self::password('oda'));
 
-        return $this->bench = new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)));
+        return $this->bench = new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)), $pulls);
     }
 
     private static function password(string $login): string

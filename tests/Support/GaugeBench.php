@@ -8,23 +8,23 @@ use RuntimeException;
 use Symfony\Component\Process\InputStream;
 use Symfony\Component\Process\Process;
 
-/** A simulated caliper on a pseudo terminal and the real bridge that carries what it sends to a server, as processes of their own. */
+/** A simulated caliper on a pseudo terminal, or a force gauge on the network, and the real bridge that carries what it sends to a server, as processes of their own. */
 final class GaugeBench
 {
     private const ROOT = __DIR__.'/../..';
 
-    /** When the last words went to the caliper. */
+    /** When the last words went to the gauge. */
     public float $last = 0.0;
 
     private readonly string $folder;
 
-    private readonly Process $caliper;
+    private readonly Process $gauge;
 
     private readonly Process $bridge;
 
     private readonly InputStream $words;
 
-    public function __construct(string $server, HttpClient $lead, string $name)
+    public function __construct(string $server, HttpClient $lead, string $name, bool $pulls = false)
     {
         [$status, $made] = $lead->send('POST', 'bridges', ['name' => $name]);
         if ($status !== 201) {
@@ -32,17 +32,19 @@ final class GaugeBench
         }
         $this->folder = sys_get_temp_dir().'/vp-gauges-'.bin2hex(random_bytes(4));
         mkdir($this->folder, 0700);
-        file_put_contents("{$this->folder}/settings.json", json_encode(['server' => $server, 'token' => $made['token'], 'gauges' => [['instrument' => 'caliper-1', 'port' => "{$this->folder}/caliper"]]]));
+        $port = (string) Server::freePort();
+        $gauge = $pulls ? ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}"] : ['instrument' => 'caliper-1', 'port' => "{$this->folder}/caliper"];
+        file_put_contents("{$this->folder}/settings.json", json_encode(['server' => $server, 'token' => $made['token'], 'gauges' => [$gauge]]));
         $this->words = new InputStream;
-        $this->caliper = new Process([PHP_BINARY, 'bin/gauge-sim', 'caliper', '--line', "{$this->folder}/caliper"], self::ROOT, null, $this->words, null);
-        $this->caliper->start();
+        $this->gauge = new Process([PHP_BINARY, 'bin/gauge-sim', ...($pulls ? ['network', '--port', $port] : ['caliper', '--line', "{$this->folder}/caliper"])], self::ROOT, null, $this->words, null);
+        $this->gauge->start();
         $this->bridge = new Process([PHP_BINARY, 'bin/gauges', "{$this->folder}/settings.json"], self::ROOT, null, null, null);
         $this->bridge->start();
-        $this->awaitSaid('Listening.');
+        $this->awaitSaid($pulls ? 'Listening to' : 'Listening.');
         $this->awaitSaid("This computer is known as {$name}.");
     }
 
-    /** Works the simulated caliper, no sooner after the last time than a hand could. */
+    /** Works the simulated gauge, no sooner after the last time than a hand could. */
     public function do(string ...$words): void
     {
         usleep(450_000);
@@ -50,7 +52,7 @@ final class GaugeBench
         $this->words->write(implode("\n", $words)."\n");
         // It is given what was written while it is asked for what it printed.
         for ($n = 0; $n < 5; $n++) {
-            $this->caliper->getOutput();
+            $this->gauge->getOutput();
             usleep(1_000);
         }
     }
@@ -63,9 +65,9 @@ final class GaugeBench
                 return;
             }
             usleep(50_000);
-            $this->caliper->getOutput();
+            $this->gauge->getOutput();
         }
-        throw new RuntimeException("The bridge never said “{$text}”. It said:\n{$this->bridge->getOutput()}{$this->bridge->getErrorOutput()}{$this->caliper->getErrorOutput()}");
+        throw new RuntimeException("The bridge never said “{$text}”. It said:\n{$this->bridge->getOutput()}{$this->bridge->getErrorOutput()}{$this->gauge->getErrorOutput()}");
     }
 
     public function said(): string
@@ -77,7 +79,7 @@ final class GaugeBench
     {
         $this->words->close();
         $this->bridge->stop(2);
-        $this->caliper->stop(2);
+        $this->gauge->stop(2);
         array_map(unlink(...), array_filter((array) glob("{$this->folder}/*"), is_string(...)));
         rmdir($this->folder);
     }

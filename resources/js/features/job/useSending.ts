@@ -7,7 +7,8 @@ import { typedTogether } from './asks';
 import type { Selection, Sent } from './useSelection';
 
 export type Sending = {
-  send: (draft: Draft) => void;
+  /** @param as the id and time it has already, where a gauge sent it */
+  send: (draft: Draft, as?: { id: string; at: string }) => void;
   sendLine: (line: string) => void;
   /** Logs what a gauge sent, at what is asked now. */
   sendGauge: (sent: SentByGauge) => void;
@@ -69,11 +70,11 @@ export function useSending(
     return outbox.isFull();
   }, []);
   const send = useCallback(
-    (draft: Draft) => {
+    (draft: Draft, as?: { id: string; at: string }) => {
       if (isHeld()) return;
       setRefusal(null);
       sent.anything();
-      outbox.put(jobId, state.head, draft);
+      outbox.put(jobId, state.head, draft, as);
     },
     [jobId, state.head, sent, isHeld],
   );

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { lazy, Suspense, useState } from 'react';
 import type { Gauge, GaugeReading } from '../../../api/gauges';
+import type { BenchState } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Mark } from '../../../components/Marks';
 import { Refusal } from '../../../components/Refusal';
@@ -11,9 +12,11 @@ import { hasSerial, serialGauge, useSerialGauge } from './useSerialGauge';
 
 const SerialDialog = lazy(() => import('./SerialDialog'));
 
-/** A length that this job's shelf does not know could not be logged. */
-const usable = (gauges: readonly Gauge[], shelf: readonly { id: string }[]) =>
-  gauges.filter((one) => one.dimension === 'force' || shelf.some((held) => held.id === one.instrument));
+/** A length that this job's shelf does not know could not be logged, and a force only where one is measured. */
+const usable = (gauges: readonly Gauge[], { shelf, beside }: BenchState) =>
+  gauges.filter((one) =>
+    one.dimension === 'force' ? beside.can_pull : shelf.some((held) => held.id === one.instrument),
+  );
 
 /** Which gauges speak here, and what came and waits. */
 export const Speaking = ({ of }: { of: Gauges }) => {
@@ -30,7 +33,7 @@ export const Speaking = ({ of }: { of: Gauges }) => {
           onDrop={() => drop(reading)}
         />
       ))}
-      {usable(gauges, state.shelf)
+      {usable(gauges, state)
         .filter((one) => one.here)
         .map((one) => (
           <Here key={one.instrument} gauge={one} connected={connected} onStop={() => release.mutate(one.instrument)} />
@@ -43,7 +46,7 @@ export const Speaking = ({ of }: { of: Gauges }) => {
 /** Those that could speak here, below everything that is used with each reading. */
 export const Offered = ({ of }: { of: Gauges }) => {
   const { state } = useBench();
-  const offered = usable(of.gauges, state.shelf).filter((one) => !one.here);
+  const offered = usable(of.gauges, state).filter((one) => !one.here);
   return (
     <Flex direction="column" gap="2" marginTop="3" _empty={{ display: 'none' }}>
       {(offered.length > 0 || hasSerial()) && (
@@ -123,9 +126,11 @@ const reasons: Record<Exclude<Why, null>, (reading: GaugeReading, asked: string 
     `It was pressed at ${clock(nowWithOffset(new Date(at)))} and came late. Is it the reading you want now?`,
   below: () => 'It is below its zero. Set the gauge to zero and press again.',
   asks_otherwise: ({ dimension }, asked) =>
-    asked === null
-      ? 'Nothing that is measured is asked now.'
-      : `“${asked}” is asked now, and that is not answered by a ${dimension}.`,
+    dimension === 'force'
+      ? 'A force is measured at Pull and drag, below: open that, and press again.'
+      : asked === null
+        ? 'Nothing that is measured is asked now.'
+        : `“${asked}” is asked now, and that is not answered by a ${dimension}.`,
   refused_before: () => 'An entry before it was refused. Look at that one first.',
   not_here: ({ name }) => `This job was opened before the ${name} was on the shelf.`,
 };

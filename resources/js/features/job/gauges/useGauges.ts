@@ -17,6 +17,7 @@ import { uuid } from '../../../lib/uuid';
 import { figureAsked } from '../asks';
 import { useBench, useOutboxStatus } from '../useBench';
 import { serialGauge } from './useSerialGauge';
+import { offeredToForm } from './wanted';
 
 /** Why what came was not logged by itself. */
 export type Why = 'late' | 'below' | 'asks_otherwise' | 'refused_before' | 'not_here' | null;
@@ -110,8 +111,17 @@ export function useGauges() {
   const onWire = useRef<(reading: GaugeReading) => void>(() => undefined);
   useEffect(() => {
     const isAsked = (reading: GaugeReading) => why(reading) === null && !somethingElseIsOpen();
-    told.current = (reading) => (isAsked(reading) ? take(reading) : ask());
-    onWire.current = (reading) => (isAsked(reading) ? take(reading) : setOwn((all) => [...all, reading]));
+    const handled = (reading: GaugeReading) => {
+      if (offeredToForm(reading)) return true;
+      if (isAsked(reading)) take(reading);
+      return isAsked(reading);
+    };
+    told.current = (reading) => {
+      if (!handled(reading)) ask();
+    };
+    onWire.current = (reading) => {
+      if (!handled(reading)) setOwn((all) => [...all, reading]);
+    };
   });
   const isHere = data?.gauges.some((one) => one.here) === true;
   const connected = useStream(job.id, isHere && mayWrite, told, ask);
