@@ -25,7 +25,7 @@ final class GaugesTest extends BrowserTestCase
     {
         $bench = $this->gauges($this->server->url);
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-20'), 'clutch');
-        $this->lookedOver()->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]')->see('Caliper speaks here');
+        $this->lookedOver()->click('[data-offered]')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]')->see('Caliper speaks here');
         $bench->do('press 12.4');
         $this->await('[data-waits]')->see('12.4', 'is asked now, and that is not answered by a length')->accessible('a reading waits');
         self::assertNotContains('reading', $this->kinds(), 'nothing was logged at another question');
@@ -46,7 +46,7 @@ final class GaugesTest extends BrowserTestCase
         // Three are enough: something else is asked now, and what comes waits until it is dropped.
         $bench->do('press 12.6');
         $this->await('[data-waits]')->click('[data-drop]')->gone('[data-waits]');
-        $this->click('[data-speaks=caliper-1] button')->await('[data-claim=caliper-1]');
+        $this->click('[data-speaks=caliper-1] button')->gone('[data-speaks]');
         $bench->do('press 12.7');
         $bench->awaitSaid('no job listened to it then');
         self::assertSame(3, count(array_keys($this->kinds(), 'reading', true)));
@@ -56,7 +56,7 @@ final class GaugesTest extends BrowserTestCase
     {
         $bench = $this->gauges($this->server->url, true);
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-23'), 'clutch');
-        $this->lookedOver()->click('[data-claim=pull-500]')->await('[data-speaks=pull-500]');
+        $this->lookedOver()->click('[data-offered]')->click('[data-claim=pull-500]')->await('[data-speaks=pull-500]');
         $bench->do('press 52');
         $this->await('[data-waits]')->see('A force is measured at Pull and drag');
         $this->click('[data-drop]')->gone('[data-waits]')->click('[data-pull-open]')->await('[data-form-hears]')->accessible('a pair that a gauge fills');
@@ -77,7 +77,7 @@ final class GaugesTest extends BrowserTestCase
         $this->expectsTrouble = true;
         $bench = $this->gauges($this->server->url);
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-21'), 'clutch');
-        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]');
+        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]');
         $this->server->stop();
         $bench->do('press 12.1', 'wait 0.7', 'press 12.2', 'wait 0.7', 'press 12.3');
         $bench->awaitSaid('3 in all');
@@ -98,7 +98,7 @@ final class GaugesTest extends BrowserTestCase
             JS]);
         $this->isSpoilt = true;
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-22'), 'clutch');
-        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-serial]')->accessible('a gauge is connected');
+        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-serial]')->accessible('a gauge is connected');
         $this->element('[data-pick=serial-instrument] option[value=caliper-1]')->click();
         $this->click('[role=dialog] [data-primary]')->await('[data-speaks=this-device]')->see('Caliper speaks here');
         $this->browser->executeScript('gaugeSends("+012."); setTimeout(() => gaugeSends("40mm\r\n"), 50)');

@@ -43,36 +43,57 @@ export const Speaking = ({ of }: { of: Gauges }) => {
   );
 };
 
-/** Those that could speak here, below everything that is used with each reading. */
+/** Those that could speak here: one line until it is asked for, below everything that is used with each reading. */
 export const Offered = ({ of }: { of: Gauges }) => {
   const { state } = useBench();
-  const offered = usable(of.gauges, state).filter((one) => !one.here);
+  const { wire } = useSerialGauge();
+  const [open, setOpen] = useState(false);
+  const all = usable(of.gauges, state);
+  const offered = all.filter((one) => !one.here);
+  if (offered.length === 0 && !hasSerial() && of.failed === null) return null;
   return (
-    <Flex direction="column" gap="2" marginTop="3" _empty={{ display: 'none' }}>
-      {(offered.length > 0 || hasSerial()) && (
-        <Flex gap="2" wrap="wrap" alignItems="center" _empty={{ display: 'none' }}>
+    <Flex direction="column" gap="2" marginTop="2" alignItems="flex-start">
+      {(offered.length > 0 || wire === null) && (
+        <Button
+          look="link"
+          minHeight="1.75rem"
+          paddingInline="0"
+          fontSize="sm"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          data-offered
+        >
+          {all.length > offered.length || wire !== null ? 'Let another gauge speak here' : 'Let a gauge speak here'}
+        </Button>
+      )}
+      {open && (
+        <Flex gap="2" wrap="wrap" alignItems="center">
           {offered.map((one) => (
             <Button
               key={one.instrument}
               look="plain"
               fontSize="sm"
               paddingInline="3"
-              onClick={() => of.claim.mutate(one.instrument)}
+              onClick={() => {
+                setOpen(false);
+                of.claim.mutate(one.instrument);
+              }}
               data-claim={one.instrument}
             >
-              Let the {inSentence(one.name)} speak here
+              {one.name}
             </Button>
           ))}
           <Connect />
         </Flex>
       )}
-      {offered
-        .filter((one) => one.elsewhere !== null)
-        .map((one) => (
-          <Box key={one.instrument} textStyle="small" lineHeight="snug" data-elsewhere={one.instrument}>
-            The {inSentence(one.name)} speaks to {one.elsewhere} now.
-          </Box>
-        ))}
+      {open &&
+        offered
+          .filter((one) => one.elsewhere !== null)
+          .map((one) => (
+            <Box key={one.instrument} textStyle="small" lineHeight="snug" data-elsewhere={one.instrument}>
+              The {inSentence(one.name)} speaks to {one.elsewhere} now.
+            </Box>
+          ))}
       {of.failed !== null && <Refusal error={of.failed} />}
     </Flex>
   );
@@ -200,7 +221,7 @@ const Connect = () => {
   return (
     <>
       <Button look="plain" fontSize="sm" paddingInline="3" onClick={() => setOpen(true)} data-serial>
-        Connect one to this device
+        On a line of this device
       </Button>
       {open && (
         <Suspense fallback={null}>
