@@ -69,7 +69,7 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
             work.mutate([`fault ${key}`]);
           }}
         />
-        <Flex gap="2" wrap="wrap">
+        <Flex gap="2" wrap="wrap" gridColumn={{ base: '1 / -1', md: 'auto' }}>
           <Button
             look="plain"
             disabled={!plugged}
