@@ -32,6 +32,7 @@ $ines->send('PUT', "jobs/{$id}/gauges/caliper-1");
 $multi = curl_multi_init();
 $stream = $ines->handle('GET', "jobs/{$id}/gauges/stream");
 curl_setopt($stream, CURLOPT_TIMEOUT, 150);
+/** @var ArrayObject<int, float> $heard when each was told */
 $heard = new ArrayObject;
 curl_setopt($stream, CURLOPT_WRITEFUNCTION, static function ($of, string $piece) use ($heard): int {
     if (str_contains($piece, 'event: reading')) {
@@ -53,7 +54,7 @@ for ($n = 0; $n < PRESSES; $n++) {
     $bench->do('press '.(10 + $n / 10));
     $pressed = $bench->last;
     $listen(3.0, $n + 1);
-    $took[] = 1000.0 * ((float) $heard[$n] - $pressed);
+    $took[] = 1000.0 * (($heard[$n] ?? throw new RuntimeException('A press was never told.')) - $pressed);
 }
 $bench->end();
 $served->end();

@@ -27,6 +27,9 @@ final class AppServiceProvider extends ServiceProvider
     /** What one computer with gauges may send in a minute: four hands could not press so often. */
     private const GAUGES = 300;
 
+    /** From one address, by whatever tokens: nobody tries one after the other. */
+    private const GAUGES_AN_ADDRESS = 1200;
+
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
@@ -36,7 +39,10 @@ final class AppServiceProvider extends ServiceProvider
             TrustProxies::at($proxies === '*' ? '*' : array_map(trim(...), explode(',', $proxies)));
         }
         RateLimiter::for('sign-in', self::signIns(...));
-        RateLimiter::for('gauges', static fn (Request $request): Limit => Limit::perMinute(self::GAUGES)->by('gauges:'.hash('sha256', (string) $request->bearerToken()).':'.$request->ip()));
+        RateLimiter::for('gauges', static fn (Request $request): array => [
+            Limit::perMinute(self::GAUGES)->by('gauges:'.hash('sha256', (string) $request->bearerToken())),
+            Limit::perMinute(self::GAUGES_AN_ADDRESS)->by('gauges at:'.$request->ip()),
+        ]);
     }
 
     /**

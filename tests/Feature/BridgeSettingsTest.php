@@ -18,7 +18,7 @@ final class BridgeSettingsTest extends TestCase
 
     public function test_the_example_is_read_and_its_schema_agrees(): void
     {
-        $json = (string) file_get_contents(self::ROOT.'/docs/formats/examples/gauges.json');
+        $json = (string) file_get_contents(self::ROOT.'/docs/formats/examples/gauges/settings.json');
         $settings = Settings::fromJson($json);
         self::assertSame(['caliper-1', 'indicator-1', 'caliper-2', 'pull-500'], array_map(static fn ($one): string => $one->instrument, $settings->gauges));
         self::assertSame(['4800', 'raw', '-echo', 'clocal', '-hupcl', 'cs7', 'cstopb', 'parenb', '-parodd'], $settings->gauges[0]->serial->forStty());

@@ -9,7 +9,8 @@ use React\EventLoop\LoopInterface;
 /** Carries what gauges send to the workshop: every wire opened, every press sent in its order. */
 final readonly class Bridge
 {
-    public static function begin(LoopInterface $loop, Settings $settings, Journal $journal, string $file): void
+    /** @return Outgoing what has to be stopped before the loop is */
+    public static function begin(LoopInterface $loop, Settings $settings, Journal $journal, string $file): Outgoing
     {
         $outgoing = new Outgoing($loop, $settings, $journal, $file);
         $outgoing->begin();
@@ -25,5 +26,7 @@ final readonly class Bridge
         foreach ($serial as $port => $gauges) {
             (new SerialWire($loop, $port, $gauges[0]->gauge->serial, $gauges, $journal))->open();
         }
+
+        return $outgoing;
     }
 }

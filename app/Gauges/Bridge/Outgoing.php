@@ -81,6 +81,14 @@ final class Outgoing
         $this->next();
     }
 
+    /** What has not gone yet is there when it begins again. */
+    public function stop(): void
+    {
+        if ($this->waiting !== []) {
+            $this->keep();
+        }
+    }
+
     public function put(Press $press): void
     {
         if (count($this->waiting) >= self::MOST) {

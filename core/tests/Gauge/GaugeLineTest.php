@@ -19,7 +19,7 @@ final class GaugeLineTest extends TestCase
     public static function lines(): iterable
     {
         foreach (json_decode((string) file_get_contents(__DIR__.'/lines.json'), true, 8, JSON_THROW_ON_ERROR) as $place => $one) {
-            yield "{$place} {$one['line']}" => [$one];
+            yield $place.' '.json_encode($one['line']) => [$one];
         }
     }
 

@@ -27,9 +27,17 @@ export const NextMove = () => {
     return <Guided adjuster={adjuster} />;
   if (next.kind === 'read') return <ReadIt />;
   if (next.kind === 'decide') return <Decide />;
-  if (adjuster === null || option === null || option.steps === null) return <NoMove />;
+  if (adjuster === null || option === null || !isMove(state, adjuster, option)) return <NoMove />;
   return <Move adjuster={adjuster} option={option} />;
 };
+
+/** Whether the card shows a move, and with it what to mind. */
+const isMove = ({ next }: BenchState, adjuster: Adjuster | null, option: Option | null): boolean =>
+  next.kind !== 'read' &&
+  next.kind !== 'decide' &&
+  adjuster !== null &&
+  (adjuster.guide.length === 0 || adjuster.guide_done > 0) &&
+  option?.steps != null;
 
 const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
   const { state, item, send, sendLine } = useBench();
@@ -101,6 +109,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           Differently
         </Button>
       </Flex>
+      <SetCautions />
       <Plan />
       {state.gates.some((gate) => gate.status === 'failed') && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
@@ -114,18 +123,25 @@ function stepOf(plan: BenchState['next']['plan']): string {
   return plan === null || all === 1 ? '' : ` · ${plan.done + 1} of ${all}`;
 }
 
-/** Under the pad: the caution of the stage, where to aim, and leaving it as it is on purpose. */
+/** What whoever turns it should mind, at the turn itself. */
+const SetCautions = () => {
+  const { state } = useBench();
+  return state.stages
+    .find((one) => one.key === 'set')
+    ?.cautions.map((caution) => (
+      <Caution key={caution} compact>
+        {caution}
+      </Caution>
+    ));
+};
+
+/** Under the pad: where to aim, and leaving it as it is on purpose; where no move is shown, the caution of the stage too. */
 export const BesideTheMove = () => {
-  const { state, item } = useBench();
+  const { state, item, adjuster, option } = useBench();
   if (item?.kind !== 'in_band' || state.spec.point === null) return null;
-  const stage = state.stages.find((one) => one.key === 'set');
   return (
     <Flex direction="column" gap="2">
-      {stage?.cautions.map((caution) => (
-        <Caution key={caution} compact>
-          {caution}
-        </Caution>
-      ))}
+      {(item.topic === 'put_right' || !isMove(state, adjuster, option)) && <SetCautions />}
       <SetHow />
       <RidersWish />
       <ByChoice />
