@@ -54,7 +54,7 @@ final class GaugesTest extends BrowserTestCase
 
     public function test_a_force_gauge_fills_the_pair_that_is_open_and_is_logged_with_it(): void
     {
-        $bench = $this->gauges($this->server->url, true);
+        $bench = $this->gauges($this->server->url, GaugeBench::FORCE);
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-23'), 'clutch');
         $this->lookedOver()->click('[data-offered]')->click('[data-claim=pull-500]')->await('[data-speaks=pull-500]');
         $bench->do('press 52');
@@ -69,6 +69,24 @@ final class GaugesTest extends BrowserTestCase
         $query = $this->server->database()->prepare('select count(*) from gauge_readings r join entries e on e.id = r.id where e.job_id = ?');
         $query->execute([$this->job()]);
         self::assertSame(2, (int) $query->fetchColumn(), 'each under the id of its press');
+    }
+
+    public function test_a_pull_comes_point_by_point_from_two_gauges(): void
+    {
+        $bench = $this->gauges($this->server->url, GaugeBench::CALIPER, GaugeBench::FORCE);
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-24'), 'clutch');
+        $job = $this->job();
+        $this->lookedOver()->visit("/jobs/{$job}/pull")->click('[data-claim=caliper-1]')->see('The other one is wanted too')->click('[data-claim=pull-500]')->see('each pair is a point')->accessible('two gauges send points');
+        foreach ([[0, 1.5], [5, 2], [10, 6], [12, 20], [15, 34], [20, 36], [25, 39], [30, 41], [35, 44]] as $place => [$mm, $newtons]) {
+            $bench->tell(GaugeBench::CALIPER, "press {$mm}");
+            if ($place === 0) {
+                $this->see('now press the force');
+            }
+            $bench->tell(GaugeBench::FORCE, "press {$newtons}");
+            $this->until('return document.querySelector("#points").value.split("\\n").filter((one) => / mm .* N$/.test(one)).length === '.($place + 1), 'The point did not come');
+        }
+        $this->click('[data-take-typed]')->await('[data-phase]')->see('9 points');
+        self::assertSame([], array_values(array_filter($this->kinds(), static fn (string $kind): bool => $kind === 'reading')), 'a point is no reading of play');
     }
 
     public function test_what_is_pressed_while_the_server_is_away_comes_in_its_order(): void
@@ -149,12 +167,12 @@ final class GaugesTest extends BrowserTestCase
         $this->click('[data-work-out]')->see('One hand repeats to 0.029 mm')->accessible('several hands')->click('[data-keep-check]')->await('[data-check=study]');
     }
 
-    private function gauges(string $server, bool $pulls = false): GaugeBench
+    private function gauges(string $server, string ...$kinds): GaugeBench
     {
         $lead = new HttpClient($server);
         $lead->signIn('oda', self::password('oda'));
 
-        return $this->bench = new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)), $pulls);
+        return $this->bench = new GaugeBench($server, $lead, 'Computer '.bin2hex(random_bytes(3)), $kinds === [] ? [GaugeBench::CALIPER] : array_values($kinds));
     }
 
     private static function password(string $login): string

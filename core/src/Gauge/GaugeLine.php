@@ -126,14 +126,17 @@ final readonly class GaugeLine
     /** @param  array<array-key, string>  $part */
     private static function reading(array $part, Unit $unit, string $line, bool $lowBattery): GaugeReading
     {
-        $figure = self::plain(strtr($part['number'], ',', '.'), (int) ($part['power'] ?? 0), $line);
+        $power = $part['power'] ?? '';
+        $figure = self::plain(strtr($part['number'], ',', '.'), (int) $power, $line);
+        // With a power of ten, zeros only fill its length.
+        $figure = $power !== '' && str_contains($figure, '.') ? rtrim(rtrim($figure, '0'), '.') : $figure;
         $isBelow = $part['sign'] === '-' && preg_match('/[1-9]/', $figure) === 1;
         $value = (float) $figure * $unit->factor();
 
         return new GaugeReading(($isBelow ? '-' : '')."{$figure} {$unit->value}", $isBelow ? -$value : $value, $unit, $lowBattery);
     }
 
-    /** A figure without its power of ten, without zeros before it, with the decimals it was sent with: `004.20` is `4.20`, `1.25E+01` is `12.5`. */
+    /** A figure without its power of ten, without zeros before it, with the decimals it was sent with: `004.20` is `4.20`. */
     private static function plain(string $number, int $power, string $line): string
     {
         [$whole, $decimals] = [...explode('.', $number), ''];

@@ -21,6 +21,8 @@ use VividPull\Core\Trace\PullTrace;
  */
 final readonly class TraceFile
 {
+    private const POINT_WITH_UNITS = '/^(?<travel>[+-]?[\d.,]+)\s*(?<in>[a-z"]+)[;\s]+(?<force>[+-]?[\d.,]+)\s*(?<by>[a-z]+)$/iD';
+
     private const MOST_PROBLEMS = 20;
 
     /** In mm and in N: more is no control of anything here. */
@@ -209,7 +211,7 @@ final readonly class TraceFile
                 continue;
             }
             $cells = self::typedCells($line);
-            $point = count($cells) === 2 ? self::point($cells[0], $cells[1], $mm, $newtons, true) : 'type the travel and the force, such as 12.5 31';
+            $point = self::withUnits($line) ?? (count($cells) === 2 ? self::point($cells[0], $cells[1], $mm, $newtons, true) : 'type the travel and the force, such as 12.5 31');
             if (is_string($point)) {
                 $problems[$place + 1] = $point;
             } else {
@@ -218,6 +220,24 @@ final readonly class TraceFile
         }
 
         return self::made($points, $problems);
+    }
+
+    /**
+     * A point with its units, as gauges send it: `12.40 mm 48.1 N`.
+     *
+     * @return array{float, float}|string|null null where it names none
+     */
+    private static function withUnits(string $line): array|string|null
+    {
+        if (preg_match(self::POINT_WITH_UNITS, $line, $part) !== 1) {
+            return null;
+        }
+        [$long, $heavy] = [Unit::tryFromText($part['in']), Unit::tryFromText($part['by'])];
+        if ($long?->dimension() !== Dimension::Length || $heavy?->dimension() !== Dimension::Force) {
+            return Quoted::text($line).' is no travel and force: type a length and a force, such as 12.5 mm 31 N';
+        }
+
+        return self::point($part['travel'], $part['force'], $long->factor(), $heavy->factor(), true);
     }
 
     /** @return list<string> parted by a space, a tab or a semicolon, with a comma as the decimal mark; else by one comma */

@@ -43,6 +43,7 @@ final class TraceFileTest extends TestCase
         }, explode("\n", trim(self::GOOD))))];
         yield 'without a direction: it turns at the farthest' => [(string) preg_replace('/,(?:direction|pull|release)$/m', '', self::GOOD)];
         yield 'typed, a point a line' => [strtr((string) preg_replace(['/^travel.*\n/', '/,(?:pull|release)$/m'], '', self::GOOD), [',' => ' '])];
+        yield 'typed with units' => [(string) preg_replace(['/^travel.*\n/', '/,(?:pull|release)$/m', '/^([^,\n]+),([^,\n]+)$/m'], ['', '', '$1 mm $2 N'], self::GOOD)];
         yield 'typed with back between' => [strtr((string) preg_replace(['/^travel.*\n/', '/,(?:pull|release)$/m', '/^7,12$/m'], ['', '', "back\n7,12"], self::GOOD), [',' => '; '])];
     }
 
@@ -96,6 +97,7 @@ final class TraceFileTest extends TestCase
         yield 'no force at all' => ["travel_mm,direction\n1,pull\n", ['Line 1: the heading has to name travel_mm or time_s, and force_n, and may name direction.']];
         yield 'only the way back' => [strtr(self::GOOD, ['pull' => 'release']), ['There is no point of the pull in it.']];
         yield 'too few points' => ["0 1\n1 2\n2 3\n", ['The pull has points at 3 places of its travel, and a curve is read from 8 at least.']];
+        yield 'units the wrong way round' => ["0 mm 1 N\n31 N 5 mm\n", ['Line 2: “31 N 5 mm” is no travel and force: type a length and a force, such as 12.5 mm 31 N.']];
         yield 'typed words' => ["0 1\nabout two 3\n", ['Line 2: type the travel and the force, such as 12.5 31.']];
         yield 'a push instead of a pull' => [(string) preg_replace('/^(\d),([\d.]+)/m', '$1,-$2', self::GOOD), ['No force of the pull is above zero. Turn the gauge round, or take its sign off.']];
         yield 'travel and time at once' => ["travel_mm,time_s,force_n\n1,2,3\n", ['Line 1: “time_s” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];

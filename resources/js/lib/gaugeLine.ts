@@ -133,7 +133,9 @@ export function readGaugeLine(line: string, settings: GaugeSettings): ReadLine {
     throw new NoReading(
       `The gauge sent ${quoted(line)} without a unit. Say in the settings of its line what it shows.`,
     );
-  const text = plainFigure(figure[2] ?? '', Number(figure[3] ?? 0), line);
+  const sent = plainFigure(figure[2] ?? '', Number(figure[3] ?? 0), line);
+  // With a power of ten, zeros only fill its length.
+  const text = figure[3] !== undefined && sent.includes('.') ? sent.replace(/\.?0+$/, '') : sent;
   const below = figure[1] === '-' && /[1-9]/.test(text) ? '-' : '';
   return { entered: `${below}${text} ${unit.name}`, dimension: unit.dimension, lowBattery };
 }

@@ -7,6 +7,7 @@ import { Caution } from '../../components/Caution';
 import { FilePick } from '../../components/FilePick';
 import { lengthUnit, unitText } from '../../lib/figures';
 import { uuid } from '../../lib/uuid';
+import { PointsSent } from './PointsSent';
 
 type Way = 'file' | 'typed';
 type Taking = { is: 'idle' } | { is: 'busy' } | { is: 'refused'; way: Way; lines: readonly string[] };
@@ -70,9 +71,15 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
           />
           <Box textStyle="small" marginBlock="2">
             A point a line, the way back behind the word <b>back</b>. Eight points or more; more where it gets heavy.
+            With its units where they are others: <b>12.5 mm 31 N</b>.
           </Box>
+          <PointsSent
+            job={job}
+            onPoint={(line) => setTyped((before) => (before.trim() === '' ? line : `${before.trimEnd()}\n${line}`))}
+          />
           <Button
             look="plain"
+            marginTop="3"
             disabled={busy || typed.trim() === ''}
             onClick={() => void take(new Blob([typed], { type: 'text/plain' }), 'typed')}
             data-take-typed

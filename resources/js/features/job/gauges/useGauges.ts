@@ -4,12 +4,10 @@ import {
   dropReading,
   type Gauge,
   type GaugeReading,
-  gaugeStream,
   gaugesQuery,
   type JobGauges,
   letGo,
   listenTo,
-  toldReading,
 } from '../../../api/gauges';
 import { useSignedIn } from '../../../lib/signedIn';
 import { nowWithOffset } from '../../../lib/time';
@@ -17,12 +15,11 @@ import { uuid } from '../../../lib/uuid';
 import { figureAsked } from '../asks';
 import { useBench, useOutboxStatus } from '../useBench';
 import { serialGauge } from './useSerialGauge';
+import { useStream } from './useStream';
 import { offeredToForm } from './wanted';
 
 /** Why what came was not logged by itself. */
 export type Why = 'late' | 'below' | 'asks_otherwise' | 'refused_before' | 'not_here' | null;
-
-const AGAIN_MS = 2_000;
 
 /** A dialog asks something of its own: nothing is logged behind it. */
 const somethingElseIsOpen = () => document.querySelector('[role="dialog"]') !== null;
@@ -140,54 +137,3 @@ export function useGauges() {
 
 const withoutReading = (before: JobGauges | undefined, id: string): JobGauges | undefined =>
   before === undefined ? before : { ...before, waiting: before.waiting.filter((one) => one.id !== id) };
-
-/** Listens while somebody looks; whether the server tells at once. */
-function useStream(
-  job: string,
-  on: boolean,
-  arrived: React.RefObject<(reading: GaugeReading) => void>,
-  look: () => void,
-): boolean {
-  const [connected, setConnected] = useState(true);
-  const looking = useRef(look);
-  looking.current = look;
-  useEffect(() => {
-    if (!on) return;
-    let source: EventSource | null = null;
-    let again: ReturnType<typeof setTimeout> | undefined;
-    const open = () => {
-      clearTimeout(again);
-      if (document.visibilityState === 'hidden' || source !== null) return;
-      source = new EventSource(gaugeStream(job));
-      source.addEventListener('open', () => {
-        setConnected(true);
-        looking.current();
-      });
-      source.addEventListener('reading', (event) => {
-        const reading = toldReading((event as MessageEvent<string>).data);
-        if (reading !== null) arrived.current(reading);
-      });
-      source.addEventListener('look', () => looking.current());
-      source.addEventListener('error', () => {
-        // It asks anew by itself, unless the answer was a no.
-        if (source?.readyState !== EventSource.CLOSED) return;
-        close();
-        setConnected(false);
-        again = setTimeout(open, AGAIN_MS);
-      });
-    };
-    const close = () => {
-      source?.close();
-      source = null;
-    };
-    const seen = () => (document.visibilityState === 'hidden' ? close() : open());
-    open();
-    document.addEventListener('visibilitychange', seen);
-    return () => {
-      document.removeEventListener('visibilitychange', seen);
-      clearTimeout(again);
-      close();
-    };
-  }, [job, on, arrived]);
-  return connected;
-}

@@ -1,0 +1,39 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { dropReading, type Gauge, type GaugeReading, gaugesQuery, type JobGauges, listenTo } from '../../api/gauges';
+import { useSignedIn } from '../../lib/signedIn';
+import { useStream } from '../job/gauges/useStream';
+
+/** Half a point: the travel or the force that came first, until the other one is pressed. */
+type Half = { length?: GaugeReading; force?: GaugeReading };
+
+/** A pull taken point by point from two gauges that speak: one shows the travel, one the force; each pair is a point. */
+export function usePointsSent(job: string, onPoint: (line: string) => void) {
+  const client = useQueryClient();
+  const query = gaugesQuery(job);
+  const { data } = useQuery({ ...query, enabled: useSignedIn().gauges });
+  const [half, setHalf] = useState<Half>({});
+  const keep = (after: JobGauges) => client.setQueryData(query.queryKey, after);
+  const claim = useMutation({ mutationFn: (instrument: string) => listenTo(job, instrument), onSuccess: keep });
+  // It is a point of a curve now, and waits for nothing in the job.
+  const used = useMutation({ mutationFn: (id: string) => dropReading(job, id), onSuccess: keep });
+  const came = useRef<(reading: GaugeReading) => void>(() => undefined);
+  useEffect(() => {
+    came.current = (reading) => {
+      if (reading.late || (reading.dimension !== 'length' && reading.dimension !== 'force')) return;
+      used.mutate(reading.id);
+      const next: Half = reading.dimension === 'length' ? { ...half, length: reading } : { ...half, force: reading };
+      const { length, force } = next;
+      if (length === undefined || force === undefined) {
+        setHalf(next);
+        return;
+      }
+      onPoint(`${length.entered} ${force.entered}`);
+      setHalf({});
+    };
+  });
+  const gauges: readonly Gauge[] = data?.gauges ?? [];
+  const here = gauges.filter((one) => one.here);
+  useStream(job, here.length > 0, came, () => void client.invalidateQueries({ queryKey: query.queryKey }));
+  return { gauges, here, half, claim };
+}
