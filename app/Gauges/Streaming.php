@@ -22,6 +22,8 @@ final readonly class Streaming
 
     private const AGAIN_MS = 250;
 
+    private const LATER_MS = 2000;
+
     public static function of(string $job, string $device): StreamedResponse
     {
         return new StreamedResponse(static fn () => self::run($job, $device), 200, [
@@ -36,17 +38,26 @@ final readonly class Streaming
         // The socket first, and then what lies there already: what comes in between wakes it.
         $wake = Wake::waitingFor($job);
         if ($wake === null) {
+            // Where no socket can be had, what is there is told, and the browser asks again in a while.
+            self::send('retry: '.self::LATER_MS."\n\n");
+            self::handOut($job, $device);
+
             return;
         }
         // Also where the browser has gone and the script ends in the middle.
         register_shutdown_function($wake->close(...));
         self::send('retry: '.self::AGAIN_MS."\n\n");
         for ($ends = microtime(true) + self::LONGEST_S; microtime(true) < $ends;) {
-            foreach (Arrivals::handOut($job, $device, CarbonImmutable::now()) as $reading) {
-                self::send("event: reading\ndata: ".json_encode($reading, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n\n");
-            }
+            self::handOut($job, $device);
             DB::disconnect();
             self::send($wake->wait(self::BEAT_S) ? "event: look\ndata: {}\n\n" : ": \n\n");
+        }
+    }
+
+    private static function handOut(string $job, string $device): void
+    {
+        foreach (Arrivals::handOut($job, $device, CarbonImmutable::now()) as $reading) {
+            self::send("event: reading\ndata: ".json_encode($reading, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n\n");
         }
     }
 

@@ -41,12 +41,19 @@ final class BridgeTest extends TestCase
         $indicator = $this->gauge('indicator', 'two');
         $bridge = $this->bridge();
         $this->awaitSaid($bridge, 'Listening.', 2);
+        // Somebody else has its old place by the time that it is plugged in again: its name leads to another device then.
+        $caliper->write("unplug\n");
+        $this->awaitSaid($bridge, 'Unplugged.');
+        $this->gauge('force', 'three');
+        $this->awaitLine('three');
+        $caliper->write("plug\n");
+        $this->awaitSaid($bridge, 'Listening.', 3);
         $caliper->write("press 4.2\nwait 0.5\npress 4.3\n");
         $indicator->write("press 1.5\n");
         $this->awaitSaid($bridge, '3 in all');
         $caliper->write("fault garbage\npress\nwait 0.1\nunplug\n");
         $this->awaitSaid($bridge, 'bytes that are no text');
-        $this->awaitSaid($bridge, 'Unplugged.');
+        $this->awaitSaid($bridge, 'Unplugged.', 2);
         $indicator->write("press 1.6\n");
         $this->awaitSaid($bridge, '4 in all');
         $bridge->stop(3);
@@ -69,6 +76,14 @@ final class BridgeTest extends TestCase
         $gauge->start();
 
         return $words;
+    }
+
+    private function awaitLine(string $line): void
+    {
+        for ($n = 0; $n < 200 && ! is_link("{$this->folder}/{$line}"); $n++) {
+            usleep(25_000);
+            clearstatcache();
+        }
     }
 
     private function bridge(): Process

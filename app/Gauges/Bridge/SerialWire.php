@@ -31,7 +31,7 @@ final class SerialWire
         // Not waiting for a modem to answer.
         $line = $why === null ? @fopen($this->port, 'r+n') : false;
         if ($line === false) {
-            $this->say($why ?? 'It cannot be opened. May this account use serial lines? It must be in the group dialout.');
+            $this->say($why ?? 'It cannot be opened'.self::reason().'. May this account use serial lines? It must be in the group dialout.');
             $this->loop->addTimer(self::AGAIN_S, $this->open(...));
 
             return;
@@ -77,12 +77,22 @@ final class SerialWire
     /** Null where it is set up, else why not. */
     private function setUp(): ?string
     {
+        // A name such as those under /dev/serial may lead to another device than before, and PHP remembers where it led.
+        clearstatcache(true, $this->port);
         if (! file_exists($this->port)) {
             return 'It is not there. Is it plugged in?';
         }
         $stty = new Process(['stty', '-F', $this->port, ...$this->settings->forStty()], null, null, null, 5);
 
         return $stty->run() === 0 ? null : 'It cannot be set up: '.trim(explode("\n", $stty->getErrorOutput())[0]);
+    }
+
+    /** What the machine said of the last thing that failed. */
+    private static function reason(): string
+    {
+        $said = explode(': ', error_get_last()['message'] ?? '');
+
+        return count($said) > 1 ? ' ('.lcfirst($said[count($said) - 1]).')' : '';
     }
 
     private function say(string $what): void
