@@ -9,7 +9,6 @@ use App\Models\Control;
 use App\Models\Instrument;
 use Illuminate\Support\Collection;
 use VividPull\Core\Facts\Pooling;
-use VividPull\Core\Measurement\InstrumentKind;
 
 /** How well each person repeats with each instrument, from the jobs that were closed last on the shop's controls and from studies of play. */
 final readonly class Repeating
@@ -23,7 +22,7 @@ final readonly class Repeating
      */
     public static function on(Collection $shelf): array
     {
-        $kinds = $shelf->mapWithKeys(static fn (Instrument $one): array => [$one->id => InstrumentKind::from($one->body['kind'])])->all();
+        $kinds = $shelf->mapWithKeys(static fn (Instrument $one): array => [$one->id => $one->kind()])->all();
         $pooled = [];
         foreach (self::sums() as ['person' => $person, 'instrument' => $instrument, 'squares' => $squares, 'freedom' => $freedom]) {
             if (isset($kinds[$instrument])) {

@@ -21,7 +21,6 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Judging\Rejudged;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
-use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 
@@ -130,7 +129,7 @@ final class HistoryImport implements LineImport
     /** @return list<array<string, mixed>> */
     private function shelf(): array
     {
-        return $this->shelf ??= array_values(Instrument::query()->orderBy('place')->orderBy('id')->get()->filter(static fn (Instrument $one): bool => $one->kind()->dimension() === Dimension::Length)->map(static fn (Instrument $one): array => $one->asWritten())->all());
+        return $this->shelf ??= array_values(Instrument::query()->orderBy('place')->orderBy('id')->get()->filter(static fn (Instrument $one): bool => $one->readsPlay())->map(static fn (Instrument $one): array => $one->asWritten())->all());
     }
 
     /** @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule} */

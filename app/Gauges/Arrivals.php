@@ -15,7 +15,6 @@ use stdClass;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Gauge\GaugeLine;
 use VividPull\Core\Gauge\GaugeSettings;
-use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\Node;
 
@@ -51,7 +50,7 @@ final readonly class Arrivals
         $name = (string) $instrument->body['name'];
         $line = $node->at('line')->string(80);
         $read = GaugeLine::read($line, new GaugeSettings($node->has('unit') ? $node->at('unit')->enum(Unit::class) : null, $node->optionalString('before', 8) ?? ''));
-        $shows = InstrumentKind::from((string) $instrument->body['kind'])->dimension();
+        $shows = $instrument->kind()->dimension();
         if ($read->dimension() !== $shows) {
             throw Refused::because("{$name} sent {$read->entered}, which is a {$read->dimension()->value}; it shows a {$shows->value}. Check which instrument its line is set to.");
         }
@@ -63,9 +62,14 @@ final readonly class Arrivals
         ];
         DB::table('gauge_readings')->insert($row);
         Wake::all($claim->job_id);
-        DB::table('gauge_readings')->where('received_at', '<', self::instant($now->subDays(self::KEPT_DAYS)))->delete();
 
         return self::answer((object) $row);
+    }
+
+    /** Clears away what nobody logged or dropped in all those days. */
+    public static function sweep(CarbonImmutable $now): void
+    {
+        DB::table('gauge_readings')->where('received_at', '<', self::instant($now->subDays(self::KEPT_DAYS)))->delete();
     }
 
     /**

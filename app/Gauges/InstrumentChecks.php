@@ -59,16 +59,13 @@ final readonly class InstrumentChecks
         return $told;
     }
 
-    /** @return list<array{person: string, instrument: string, squares: float, freedom: int}> what studies of play tell of each hand, as readings in jobs do */
+    /** @return list<array{person: string, instrument: string, squares: float, freedom: int}> what studies of play tell of each hand, as readings in jobs do; on blocks a hand repeats otherwise than on a lever */
     public static function repeats(): array
     {
         $sums = [];
-        foreach (DB::table('instrument_checks')->join('instruments', 'instruments.id', '=', 'instrument_checks.instrument')->orderBy('at')->get(['instrument_checks.*']) as $row) {
-            $body = Node::fromJson((string) $row->body);
-            if (CheckCodec::isOfPlay($body)) {
-                foreach (CheckCodec::gaugeStudy($body, 'mm')->byPerson as $person => $own) {
-                    $sums[] = ['person' => $person, 'instrument' => (string) $row->instrument] + $own;
-                }
+        foreach (DB::table('instrument_checks')->where('body->of_play', true)->orderBy('at')->get(['instrument', 'body']) as $row) {
+            foreach (CheckCodec::gaugeStudy(Node::fromJson((string) $row->body), 'mm')->byPerson as $person => $own) {
+                $sums[] = ['person' => $person, 'instrument' => (string) $row->instrument] + $own;
             }
         }
 
@@ -84,11 +81,13 @@ final readonly class InstrumentChecks
     /** Whose hands they were is who signs in here. */
     private static function mustBeOurs(Node $check): void
     {
+        $hands = [];
         foreach ($check->has('readings') ? $check->at('readings')->items(400) : [] as $one) {
-            $login = $one->at('person')->string(60);
-            if (User::query()->where('login', $login)->doesntExist()) {
-                throw BadFile::at($one->at('person')->path, 'nobody here signs in by this name.');
-            }
+            $hands[$one->at('person')->string(60)] ??= $one->at('person')->path;
+        }
+        $known = User::query()->whereIn('login', array_map(strval(...), array_keys($hands)))->pluck('login')->all();
+        foreach (array_diff_key($hands, array_flip($known)) as $path) {
+            throw BadFile::at($path, 'nobody here signs in by this name.');
         }
     }
 }

@@ -11,7 +11,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Measurement\InstrumentKind;
 
 /** Which job each gauge speaks to: the one open on the device that claimed it last, and no other. */
 final readonly class Listening
@@ -59,7 +58,7 @@ final readonly class Listening
             if (isset($carriers[$one->id]) || ($claim !== null && $claim->job_id === $job->id)) {
                 $here = $claim !== null && $claim->job_id === $job->id && $claim->device === $device;
                 $said[] = [
-                    'instrument' => $one->id, 'name' => (string) $one->body['name'], 'dimension' => InstrumentKind::from((string) $one->body['kind'])->dimension()->value,
+                    'instrument' => $one->id, 'name' => (string) $one->body['name'], 'dimension' => $one->kind()->dimension()->value,
                     'bridge' => isset($carriers[$one->id]) ? $carriers[$one->id]->name : null,
                     'there' => isset($carriers[$one->id]) && Bridges::isThere($carriers[$one->id]),
                     'here' => $here,

@@ -35,7 +35,12 @@ final class Instrument extends Model
     /** @return Collection<int, self> those that play is read with, as a job is opened with them */
     public static function forPlay(): Collection
     {
-        return self::onTheShelf()->filter(static fn (self $one): bool => $one->kind()->dimension() === Dimension::Length)->values();
+        return self::onTheShelf()->filter(static fn (self $one): bool => $one->readsPlay())->values();
+    }
+
+    public function readsPlay(): bool
+    {
+        return $this->kind()->dimension() === Dimension::Length;
     }
 
     public function kind(): InstrumentKind

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
+use App\Gauges\Steady;
 use React\EventLoop\LoopInterface;
 use React\EventLoop\TimerInterface;
 use React\Socket\ConnectionInterface;
@@ -22,8 +23,6 @@ final class NetworkWire
     private const PATIENCE_S = 5.0;
 
     private LineFraming $framing;
-
-    private string $said = '';
 
     /** What the next answer answers: `name`, `reading` or `error`. */
     private string $asked = 'name';
@@ -47,7 +46,7 @@ final class NetworkWire
     {
         $this->framing = new LineFraming;
         $to->on('data', function (string $bytes) use ($to): void {
-            foreach ($this->framing->take($bytes, intdiv((int) hrtime(true), 1_000_000)) as $line) {
+            foreach ($this->framing->take($bytes, Steady::ms()) as $line) {
                 $this->answered($to, $line);
             }
         });
@@ -64,7 +63,7 @@ final class NetworkWire
         $this->stopWaiting();
         $asked = $this->asked;
         if ($asked === 'name') {
-            $this->say('Listening to '.(ScpiReply::name($line) ?? 'an instrument that does not say its name').'.');
+            $this->journal->stands($this->presses->gauge->instrument, 'Listening to '.(ScpiReply::name($line) ?? 'an instrument that does not say its name').'.');
         } elseif ($asked === 'error') {
             $error = ScpiReply::error($line);
             if ($error !== null) {
@@ -99,15 +98,7 @@ final class NetworkWire
 
     private function away(string $why): void
     {
-        $this->say($why);
+        $this->journal->stands($this->presses->gauge->instrument, $why);
         $this->loop->addTimer(self::AGAIN_S, $this->open(...));
-    }
-
-    private function say(string $what): void
-    {
-        if ($what !== $this->said) {
-            $this->said = $what;
-            $this->journal->say($this->presses->gauge->instrument, $what);
-        }
     }
 }

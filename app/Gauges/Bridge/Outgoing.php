@@ -48,8 +48,6 @@ final class Outgoing
     /** Whether the server has said who this is. */
     private bool $isKnown = false;
 
-    private string $complaint = '';
-
     private float $pause = self::FIRST_PAUSE_S;
 
     private int $underWay = 0;
@@ -127,7 +125,7 @@ final class Outgoing
         $this->backAgain();
         $late = $press->ageMs() > 2000 ? ', pressed '.round($press->ageMs() / 1000).' s ago' : '';
         $this->journal->say($press->instrument, $status === 200
-            ? self::text($said, 'entered')." to {$this->told($said)}{$late}".(($said['low_battery'] ?? false) === true ? '. Its battery is low.' : '')
+            ? self::text($said, 'entered').' to '.self::text($said, 'told').$late.(($said['low_battery'] ?? false) === true ? '. Its battery is low.' : '')
             : self::sentence($said).$late);
         $this->next();
     }
@@ -135,7 +133,7 @@ final class Outgoing
     private function tryLater(string $why): void
     {
         if (! $this->isAway) {
-            $this->complain($why);
+            $this->journal->stands('server', $why);
         }
         $this->isAway = true;
         $this->keep();
@@ -146,8 +144,7 @@ final class Outgoing
     private function backAgain(): void
     {
         if ($this->isAway) {
-            $this->journal->say('server', 'It answers again.');
-            $this->complaint = '';
+            $this->journal->stands('server', 'It answers again.');
             $this->isAway = false;
             $this->hello();
         }
@@ -172,7 +169,7 @@ final class Outgoing
                 return;
             }
             if ($status === 401 || ! $this->isKnown) {
-                $this->complain($status === 0 || $status >= 500 ? "{$this->settings->server} does not answer. It is asked again and again." : self::sentence($said));
+                $this->journal->stands('server', $status === 0 || $status >= 500 ? "{$this->settings->server} does not answer. It is asked again and again." : self::sentence($said));
             }
             if (! $this->isKnown) {
                 $this->loop->addTimer(self::HELLO_AGAIN_S, $this->hello(...));
@@ -184,19 +181,9 @@ final class Outgoing
     private function known(array $said): void
     {
         $this->isKnown = true;
-        $this->complaint = '';
-        $this->journal->say('server', 'This computer is known as '.self::text($said, 'name').'.');
+        $this->journal->stands('server', 'This computer is known as '.self::text($said, 'name').'.');
         foreach ((array) ($said['unknown'] ?? []) as $unknown) {
             $this->journal->say((string) $unknown, 'No such instrument is on the shelf. It has: '.implode(', ', array_column((array) ($said['instruments'] ?? []), 'id')).'.');
-        }
-    }
-
-    /** What is the same as before is said once. */
-    private function complain(string $what): void
-    {
-        if ($what !== $this->complaint) {
-            $this->complaint = $what;
-            $this->journal->say('server', $what);
         }
     }
 
@@ -238,12 +225,6 @@ final class Outgoing
         if (@file_put_contents($half, json_encode(array_map(static fn (Press $one): array => $one->kept(), $this->waiting), JSON_THROW_ON_ERROR)) !== false) {
             rename($half, $this->file);
         }
-    }
-
-    /** @param  array<array-key, mixed>  $said */
-    private function told(array $said): string
-    {
-        return self::text($said, 'told');
     }
 
     /** @param  array<array-key, mixed>  $said */

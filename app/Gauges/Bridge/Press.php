@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
+use App\Gauges\Steady;
 use Illuminate\Support\Str;
 
 /** One press of a gauge's button on its way to the server, under an id of its own: sent twice, it counts once. */
@@ -23,12 +24,12 @@ final readonly class Press
 
     public static function of(Wired $gauge, string $line): self
     {
-        return new self((string) Str::uuid(), $gauge->instrument, $line, $gauge->reads->unit?->value, $gauge->reads->before, self::clock(), self::steady());
+        return new self((string) Str::uuid(), $gauge->instrument, $line, $gauge->reads->unit?->value, $gauge->reads->before, self::clock(), Steady::ms());
     }
 
     public function ageMs(): int
     {
-        return max(0, $this->steadyMs === null ? self::clock() - $this->atMs : self::steady() - $this->steadyMs);
+        return max(0, $this->steadyMs === null ? self::clock() - $this->atMs : Steady::ms() - $this->steadyMs);
     }
 
     /** @return array<string, mixed> as it is sent */
@@ -54,10 +55,5 @@ final readonly class Press
     private static function clock(): int
     {
         return (int) (microtime(true) * 1000);
-    }
-
-    private static function steady(): int
-    {
-        return intdiv((int) hrtime(true), 1_000_000);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
+use App\Gauges\Steady;
 use VividPull\Core\Gauge\GaugeLine;
 use VividPull\Core\Gauge\GaugeReading;
 use VividPull\Core\Gauge\HeldButton;
@@ -39,7 +40,7 @@ final class Presses
 
     private function pressed(string $line, GaugeReading $read): void
     {
-        if ($this->button->isPress(intdiv((int) hrtime(true), 1_000_000))) {
+        if ($this->button->isPress(Steady::ms())) {
             $this->outgoing->put(Press::of($this->gauge, $line));
         } elseif ($this->button->hasJustStuck()) {
             $this->journal->say($this->gauge->instrument, "It sends {$read->entered} again and again: one reading was taken. Is its button stuck, or does it send without being asked?");

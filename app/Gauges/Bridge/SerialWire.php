@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
+use App\Gauges\Steady;
 use React\EventLoop\LoopInterface;
 use React\Stream\ReadableResourceStream;
 use Symfony\Component\Process\Process;
@@ -15,9 +16,6 @@ final class SerialWire
     private const AGAIN_S = 1.0;
 
     private LineFraming $framing;
-
-    /** What was last said of it, so that it is said once. */
-    private string $said = '';
 
     /** @param  list<Presses>  $gauges */
     public function __construct(private readonly LoopInterface $loop, private readonly string $port, private readonly SerialSettings $settings, private readonly array $gauges, private readonly Journal $journal)
@@ -31,7 +29,7 @@ final class SerialWire
         // Not waiting for a modem to answer.
         $line = $why === null ? @fopen($this->port, 'r+n') : false;
         if ($line === false) {
-            $this->say($why ?? 'It cannot be opened'.self::reason().'. May this account use serial lines? It must be in the group dialout.');
+            $this->journal->stands($this->port, $why ?? 'It cannot be opened'.self::reason().'. May this account use serial lines? It must be in the group dialout.');
             $this->loop->addTimer(self::AGAIN_S, $this->open(...));
 
             return;
@@ -40,12 +38,12 @@ final class SerialWire
         stream_set_blocking($line, false);
         while ((string) fread($line, 4096) !== '');
         $this->framing = new LineFraming;
-        $this->say('Listening.');
+        $this->journal->stands($this->port, 'Listening.');
         $stream = new ReadableResourceStream($line, $this->loop);
         $stream->on('data', fn (string $bytes) => $this->take($bytes));
         $stream->on('error', static fn () => $stream->close());
         $stream->on('close', function (): void {
-            $this->say('Unplugged. It is looked for until it is back.');
+            $this->journal->stands($this->port, 'Unplugged. It is looked for until it is back.');
             $this->loop->addTimer(self::AGAIN_S, $this->open(...));
         });
     }
@@ -53,7 +51,7 @@ final class SerialWire
     private function take(string $bytes): void
     {
         $lost = $this->framing->lost();
-        $lines = $this->framing->take($bytes, intdiv((int) hrtime(true), 1_000_000));
+        $lines = $this->framing->take($bytes, Steady::ms());
         if ($this->framing->lost() > $lost) {
             $this->journal->say($this->port, 'Half a line came, and was let go.');
         }
@@ -93,13 +91,5 @@ final class SerialWire
         $said = explode(': ', error_get_last()['message'] ?? '');
 
         return count($said) > 1 ? ' ('.lcfirst($said[count($said) - 1]).')' : '';
-    }
-
-    private function say(string $what): void
-    {
-        if ($what !== $this->said) {
-            $this->said = $what;
-            $this->journal->say($this->port, $what);
-        }
     }
 }

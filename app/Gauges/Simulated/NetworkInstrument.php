@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gauges\Simulated;
 
+use App\Gauges\Steady;
 use React\EventLoop\LoopInterface;
 use React\Socket\ConnectionInterface;
 use React\Socket\TcpServer;
@@ -56,7 +57,7 @@ final class NetworkInstrument implements Speaks
         $this->connected[$id] = $one;
         $framing = new LineFraming;
         $one->on('data', function (string $bytes) use ($one, $id, $framing): void {
-            foreach ($framing->take($bytes, intdiv((int) hrtime(true), 1_000_000)) as $command) {
+            foreach ($framing->take($bytes, Steady::ms()) as $command) {
                 $this->obey($one, $id, strtoupper($command));
             }
         });

@@ -49,7 +49,10 @@ final class GaugeController
     /** A computer says that it is there, and what it carries. */
     public function hello(Request $request): JsonResponse
     {
-        return new JsonResponse(Bridges::heard(self::bridge($request), Node::fromJson($request->getContent())));
+        $heard = Bridges::heard(self::bridge($request), Node::fromJson($request->getContent()));
+        Arrivals::sweep(CarbonImmutable::now());
+
+        return new JsonResponse($heard);
     }
 
     public function reading(Request $request): JsonResponse

@@ -19,7 +19,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
-use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
 use VividPull\Core\Wire\TypedQuantities;
@@ -82,7 +81,7 @@ final class ShelfController
     public function destroy(Request $request, string $id): JsonResponse
     {
         $row = Instrument::query()->whereNull('retired_at')->findOrFail($id);
-        if ($row->kind()->dimension() === Dimension::Length && Instrument::forPlay()->count() === 1) {
+        if ($row->readsPlay() && Instrument::forPlay()->count() === 1) {
             throw Refused::because('The last instrument that play is read with stays on the shelf.');
         }
         $row->forceFill(['retired_at' => CarbonImmutable::now()])->save();
@@ -111,7 +110,7 @@ final class ShelfController
     private static function said(Instrument $one): array
     {
         $body = $one->asWritten();
-        $in = $one->kind()->dimension() === Dimension::Force ? 'n' : 'mm';
+        $in = StandingCodec::unitKey($one->kind());
 
         return [
             'name' => $body['name'], 'kind' => $body['kind'], "resolution_{$in}" => $body["resolution_{$in}"], "reach_{$in}" => $body["reach_{$in}"], 'inch_marks' => $body['inch_marks'],

@@ -41,7 +41,7 @@ final readonly class CheckCodec
         $dimension = $instrument->kind->dimension();
         $kind = $body->object(['kind'], ['known_'.$in, 'blocks', 'of_play', 'readings'])->at('kind')->string(10);
 
-        if (self::isOfPlay($body) && $dimension !== Dimension::Length) {
+        if ($body->has('of_play') && $body->at('of_play')->boolean() && $dimension !== Dimension::Length) {
             throw BadFile::at("{$body->path}.of_play", 'play is a length, and this instrument shows forces.');
         }
 
@@ -84,12 +84,6 @@ final readonly class CheckCodec
         return GaugeStudy::of($readings);
     }
 
-    /** Whether the pieces were controls and what was measured their play: then it tells how each hand repeats on a lever, and not on a block. */
-    public static function isOfPlay(Node $body): bool
-    {
-        return $body->has('of_play') && $body->at('of_play')->boolean();
-    }
-
     /** @return list<float> */
     private static function numbers(Node $node): array
     {
@@ -99,7 +93,7 @@ final readonly class CheckCodec
     /** @return array<string, mixed> */
     private static function blocks(BlockCheck $check, Dimension $dimension): array
     {
-        $size = static fn (float $value): string => (string) Figure::measured(abs($value), $dimension === Dimension::Length ? 3 : 2, $dimension->internalUnit());
+        $size = static fn (float $value): string => self::size($value, $dimension);
 
         // Nothing is surer than its last figure.
         $expanded = ceil($check->expanded * self::FINEST - 1e-6) / self::FINEST;
@@ -118,7 +112,7 @@ final readonly class CheckCodec
     /** @return array<string, mixed> */
     private static function study(GaugeStudy $study, Dimension $dimension): array
     {
-        $size = static fn (float $value): string => (string) Figure::measured($value, $dimension === Dimension::Length ? 3 : 2, $dimension->internalUnit());
+        $size = static fn (float $value): string => self::size($value, $dimension);
         $share = Figure::ratio(100.0 * $study->share(), 0);
 
         return [
@@ -135,5 +129,10 @@ final readonly class CheckCodec
                 },
             ],
         ];
+    }
+
+    private static function size(float $value, Dimension $dimension): string
+    {
+        return (string) Figure::measured(abs($value), $dimension === Dimension::Length ? 3 : 2, $dimension->internalUnit());
     }
 }

@@ -110,8 +110,9 @@ export function useGauges() {
     const isAsked = (reading: GaugeReading) => why(reading) === null && !somethingElseIsOpen();
     const handled = (reading: GaugeReading) => {
       if (offeredToForm(reading)) return true;
-      if (isAsked(reading)) take(reading);
-      return isAsked(reading);
+      if (!isAsked(reading)) return false;
+      take(reading);
+      return true;
     };
     told.current = (reading) => {
       if (!handled(reading)) ask();
