@@ -48,7 +48,7 @@ final class BridgeTest extends TestCase
         $this->awaitLine('three');
         $caliper->write("plug\n");
         $this->awaitSaid($bridge, 'Listening.', 3);
-        $caliper->write("press 4.2\nwait 0.5\npress 4.3\n");
+        $caliper->write("press 4.2\nwait 1.5\npress 4.3\n");
         $indicator->write("press 1.5\n");
         $this->awaitSaid($bridge, '3 in all');
         $caliper->write("fault garbage\npress\nwait 0.1\nunplug\n");

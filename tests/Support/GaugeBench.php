@@ -60,7 +60,7 @@ final class GaugeBench
 
     public function tell(string $kind, string ...$words): void
     {
-        usleep(450_000);
+        usleep(700_000);
         $this->last = microtime(true);
         [$gauge, $to] = $this->gauges[$kind];
         $to->write(implode("\n", $words)."\n");
