@@ -137,12 +137,14 @@ Route::prefix('api')->group(function (): void {
         Route::put('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'listen'])->middleware('may:log');
         Route::delete('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'letGo'])->middleware('may:log');
         Route::delete('jobs/{job}/gauges/readings/{reading}', [GaugeController::class, 'drop'])->middleware('may:log');
+        Route::delete('jobs/{job}/gauges/recordings/{trace}', [GaugeController::class, 'dropRecording'])->middleware('may:log');
         Route::post('jobs/{job}/entries', [EntryController::class, 'store'])->middleware('may:log');
     });
     // What gauges send comes by a token of its own, and no session.
     Route::middleware(['throttle:gauges', KnowBridge::class])->withoutMiddleware('web')->group(function (): void {
         Route::put('gauges/here', [GaugeController::class, 'hello']);
         Route::post('gauges/readings', [GaugeController::class, 'reading']);
+        Route::post('gauges/recordings', [GaugeController::class, 'recording']);
     });
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });

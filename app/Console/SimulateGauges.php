@@ -30,7 +30,7 @@ final class SimulateGauges extends Command
         file_put_contents("{$folder}/gauges.json", json_encode([
             'server' => $server, 'token' => Bridges::add(self::NAME, $lead),
             ...(is_string($authority) ? ['authority' => $authority] : []),
-            'gauges' => [['instrument' => 'caliper-1', 'port' => "{$folder}/caliper"], ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}"]],
+            'gauges' => [['instrument' => 'caliper-1', 'port' => "{$folder}/caliper"], ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}", 'records' => true]],
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
 
         return self::SUCCESS;

@@ -45,6 +45,7 @@ final readonly class ShopTables
         'gauge_bridges' => 'tokens of computers that speak to this server alone',
         'gauge_claims' => 'which gauge speaks where at this moment',
         'gauge_readings' => 'on their way: what was logged of them stands in the log',
+        'gauge_recordings' => 'on their way: their points are curves, and what was kept of them stands in the log',
         'sessions' => 'who is signed in where: as good as passwords, and of this server alone',
         'cache' => 'worked out anew',
         'cache_locks' => 'of this server alone',

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gauges;
 
-use App\Bench\EntryRequest;
 use App\Models\GaugeBridge;
-use App\Models\Instrument;
 use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
@@ -14,8 +12,6 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Gauge\GaugeLine;
-use VividPull\Core\Gauge\GaugeSettings;
-use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\Node;
 
 /**
@@ -24,9 +20,6 @@ use VividPull\Core\Wire\Node;
  */
 final readonly class Arrivals
 {
-    /** Older than this, nobody remembers what was measured. */
-    private const LONGEST_AGE_MS = 24 * 3600 * 1000;
-
     /** A reading older than this is looked at before it is logged: the server or the network was away, and the hand has moved on; ours. */
     private const LATE_S = 20;
 
@@ -40,25 +33,21 @@ final readonly class Arrivals
      */
     public static function take(GaugeBridge $bridge, Node $node, CarbonImmutable $now): array
     {
-        $node->object(['id', 'instrument', 'line', 'age_ms'], ['unit', 'before']);
-        $id = EntryRequest::uuid($node->at('id'));
-        $known = DB::table('gauge_readings')->find($id);
-        if ($known instanceof stdClass) {
-            return $known->bridge_id === $bridge->id && $known->line === $node->at('line')->string(80) ? self::answer($known) : throw new Conflict('Another reading was sent under this id.');
-        }
-        $instrument = Instrument::query()->whereNull('retired_at')->find($node->at('instrument')->string(40)) ?? throw Refused::because('No such instrument is on the shelf.');
-        $name = (string) $instrument->body['name'];
+        $node->object([...Heard::REQUIRED, 'line'], Heard::OPTIONAL);
+        $heard = Heard::of($node, $now);
         $line = $node->at('line')->string(80);
-        $read = GaugeLine::read($line, new GaugeSettings($node->has('unit') ? $node->at('unit')->enum(Unit::class) : null, $node->optionalString('before', 8) ?? ''));
-        $shows = $instrument->kind()->dimension();
-        if ($read->dimension() !== $shows) {
-            throw Refused::because("{$name} sent {$read->entered}, which is a {$read->dimension()->value}; it shows a {$shows->value}. Check which instrument its line is set to.");
+        $known = DB::table('gauge_readings')->find($heard->id);
+        if ($known instanceof stdClass) {
+            return $known->bridge_id === $bridge->id && $known->line === $line ? self::answer($known) : throw new Conflict('Another reading was sent under this id.');
         }
-        $at = $now->subMilliseconds($node->at('age_ms')->integer(0, self::LONGEST_AGE_MS));
-        $claim = Listening::at($instrument->id, $at) ?? throw new Conflict("{$name} shows {$read->entered}, and no job listened to it then. Open the job, and let it speak there.");
+        $read = GaugeLine::read($line, $heard->reads);
+        if ($read->dimension()->value !== $heard->shows()) {
+            throw Refused::because("{$heard->name()} sent {$read->entered}, which is a {$read->dimension()->value}; it shows a {$heard->shows()}. Check which instrument its line is set to.");
+        }
+        $claim = $heard->claim($read->entered);
         $row = [
-            'id' => $id, 'bridge_id' => $bridge->id, 'instrument' => $instrument->id, 'job_id' => $claim->job_id, 'device' => $claim->device, 'line' => $line, 'entered' => $read->entered,
-            'dimension' => $shows->value, 'low_battery' => $read->lowBattery, 'at' => self::instant($at), 'received_at' => self::instant($now),
+            'id' => $heard->id, 'bridge_id' => $bridge->id, 'instrument' => $heard->instrument(), 'job_id' => $claim->job_id, 'device' => $claim->device, 'line' => $line, 'entered' => $read->entered,
+            'dimension' => $heard->shows(), 'low_battery' => $read->lowBattery, 'at' => self::instant($heard->at), 'received_at' => self::instant($now),
         ];
         DB::table('gauge_readings')->insert($row);
         Wake::all($claim->job_id);
@@ -127,10 +116,7 @@ final readonly class Arrivals
     /** @return array<string, mixed> */
     private static function answer(stdClass $row): array
     {
-        $job = DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
-            ->where('control_jobs.id', $row->job_id)->first(['controls.name', 'machines.tag']);
-
-        return ['id' => $row->id, 'entered' => $row->entered, 'low_battery' => (bool) $row->low_battery, 'told' => $job instanceof stdClass ? "{$job->tag}, {$job->name}" : ''];
+        return ['id' => $row->id, 'entered' => $row->entered, 'low_battery' => (bool) $row->low_battery, 'told' => Listening::job($row->job_id)];
     }
 
     private static function instant(CarbonImmutable $at): string

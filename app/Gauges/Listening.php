@@ -70,6 +70,14 @@ final readonly class Listening
         return $said;
     }
 
+    /** A job, for whoever reads along at the gauge. */
+    public static function job(string $id): string
+    {
+        $head = JobHead::find($id);
+
+        return "{$head->tag}, {$head->controlName}";
+    }
+
     private static function instant(?CarbonImmutable $at = null): string
     {
         return ($at ?? CarbonImmutable::now())->utc()->format('Y-m-d H:i:s.v');

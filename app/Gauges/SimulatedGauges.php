@@ -13,7 +13,7 @@ use VividPull\Core\Wire\Node;
 /** The simulated gauges of the demo, worked from a page as a hand would work real ones. */
 final readonly class SimulatedGauges
 {
-    private const WORDS = '/^(?:(?:show|press) \d{1,4}(?:\.\d{1,4})?|press|lever \d{1,6}|hold|let go|unplug|plug|fault (?:none|dropout|half|garbage|unit|low))$/D';
+    private const WORDS = '/^(?:(?:show|press) \d{1,4}(?:\.\d{1,4})?|press|lever \d{1,6}|pull \d{1,6}|hold|let go|unplug|plug|fault (?:none|dropout|half|garbage|unit|low))$/D';
 
     private const PATIENCE_S = 0.5;
 

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Database\Demo\DemoPeople;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Support\GaugeBench;
 use Tests\Support\HttpClient;
 
@@ -87,6 +88,26 @@ final class GaugesTest extends BrowserTestCase
         }
         $this->click('[data-take-typed]')->await('[data-phase]')->see('9 points');
         self::assertSame([], array_values(array_filter($this->kinds(), static fn (string $kind): bool => $kind === 'reading')), 'a point is no reading of play');
+    }
+
+    public function test_a_pull_that_a_force_gauge_records_opens_by_itself(): void
+    {
+        $bench = $this->gauges($this->server->url, GaugeBench::FORCE);
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-25'), 'clutch');
+        $job = $this->job();
+        $this->lookedOver()->visit("/jobs/{$job}/pull")->click('[data-records=pull-500]')->see('Let it send from the moment you begin to pull')->accessible('a force gauge records');
+        $this->expectsTrouble = true;
+        $bench->tell(GaugeBench::FORCE, 'pull 11 1.5');
+        $this->await('#reach')->see('Say how far it was pulled');
+        $this->element('#reach')->sendKeys('60'.WebDriverKeys::ENTER);
+        $this->await('[data-phase=free_play]')->see('Lost to friction')->click('[data-keep-trace]')->gone('[data-keep-trace]')->gone('[data-take-reading]');
+        // Another one, pulled while the job itself is open, is told there and goes nowhere by itself.
+        $this->visit("/jobs/{$job}")->await('[data-speaks=pull-500]');
+        $bench->tell(GaugeBench::FORCE, 'pull 12 1.5');
+        $this->await('[data-pulled]')->see('recorded a pull:')->accessible('a pull waits in the job');
+        self::assertSame(1, count(array_keys($this->kinds(), 'trace', true)));
+        $this->visit("/jobs/{$job}/pull")->await('[data-recorded]')->clickText('Drop it')->gone('[data-recorded]');
+        $this->visit("/jobs/{$job}")->await('[data-speaks=pull-500]')->gone('[data-pulled]');
     }
 
     public function test_what_is_pressed_while_the_server_is_away_comes_in_its_order(): void

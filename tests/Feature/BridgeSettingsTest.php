@@ -24,6 +24,7 @@ final class BridgeSettingsTest extends TestCase
         self::assertSame(['4800', 'raw', '-echo', 'clocal', '-hupcl', 'cs7', 'cstopb', 'parenb', '-parodd'], $settings->gauges[0]->serial->forStty());
         self::assertSame(['9600', 'raw', '-echo', 'clocal', '-hupcl', 'cs8', '-cstopb', '-parenb'], $settings->gauges[1]->serial->forStty());
         self::assertSame(['READ?', 'N'], [$settings->gauges[3]->ask, $settings->gauges[3]->reads->unit?->value]);
+        self::assertSame([false, false, false, true], array_map(static fn ($one): bool => $one->records, $settings->gauges));
         self::assertTrue(self::fitsSchema($json));
     }
 

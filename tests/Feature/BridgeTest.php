@@ -69,6 +69,34 @@ final class BridgeTest extends TestCase
         $this->awaitSaid($this->bridge(), '4 from before wait to be sent.');
     }
 
+    public function test_what_a_force_gauge_sends_by_itself_is_one_recording_and_a_press_is_a_press(): void
+    {
+        file_put_contents("{$this->folder}/settings.json", json_encode(['server' => 'http://127.0.0.1:9', 'token' => 'x', 'gauges' => [
+            ['instrument' => 'pull-500', 'port' => "{$this->folder}/one", 'records' => true],
+        ]]));
+        $force = $this->gauge('force', 'one');
+        $bridge = $this->bridge();
+        $this->awaitSaid($bridge, 'Listening.');
+        $this->awaitSaid($bridge, 'does not answer');
+        $force->write("press 48\n");
+        $this->awaitSaid($bridge, 'What is pressed is kept, in order.');
+        $force->write("pull 7 1.2\n");
+        $this->awaitSaid($bridge, 'A pull of ');
+        $bridge->stop(3);
+        $kept = json_decode((string) file_get_contents("{$this->folder}/settings.json.waiting"), true);
+        self::assertIsArray($kept);
+        self::assertCount(2, $kept);
+        self::assertMatchesRegularExpression('/^N 4[78]\.\d$/', $kept[0]['line']);
+        $lines = $kept[1]['lines'];
+        self::assertGreaterThan(30, count($lines));
+        $rest = array_filter(array_column($lines, 0), static fn (int $ms): bool => $ms < $lines[0][0] || $ms > $lines[count($lines) - 1][0]);
+        self::assertSame([], $rest, 'in the order of their times');
+        $forces = array_map(static fn (array $one): float => (float) substr($one[1], 2), $lines);
+        self::assertGreaterThan($forces[0] + 10, $forces[intdiv(count($forces), 2)], 'it gets heavy');
+        self::assertLessThan($forces[intdiv(count($forces), 2)] - 10, $forces[count($forces) - 1], 'and light again');
+        $this->awaitSaid($this->bridge(), '2 from before wait to be sent.');
+    }
+
     private function gauge(string $kind, string $line): InputStream
     {
         $words = new InputStream;

@@ -236,10 +236,64 @@ final class GaugesTest extends TestCase
         self::assertNotContains('pull-1', array_column(HttpJob::open($this->signIn())->state['shelf'], 'id'));
     }
 
-    private function listening(string $machine = 'RT-14', string $control = 'clutch', string $login = 'ines'): HttpJob
+    public function test_a_recorded_pull_is_a_curve_of_the_job_that_listens(): void
+    {
+        $job = $this->listening(gauge: 'pull-500');
+        $lines = self::pulled();
+        $sent = $this->record($lines, $id = (string) Str::uuid())->assertOk()->assertJsonPath('told', 'RT-14, Clutch lever')->json();
+        self::assertSame('A pull of 7.8 s, up to 64 N,', $sent['entered']);
+        $this->record($lines, $id)->assertOk();
+        $waiting = $this->getJson("/api/jobs/{$job->id}/gauges")->json('recordings');
+        self::assertSame([[$id, 'Force gauge', 40, 7.8, 64.0, 0]], array_map(static fn (array $one): array => [$one['trace'], $one['name'], $one['points'], (float) $one['seconds'], (float) $one['heaviest_n'], $one['spoilt']], $waiting));
+        $this->getJson("/api/jobs/{$job->id}/traces/{$id}?point=lever_tip&to_stop=1")->assertStatus(422)->assertJsonPath('detail', 'Its points have times and no travel. Say how far it was pulled.');
+        $read = $this->getJson("/api/jobs/{$job->id}/traces/{$id}?point=lever_tip&to_stop=1&reach_mm=60")->assertOk()->json();
+        self::assertNull($read['line'], 'a hand is never steady enough for a reading');
+        $job->send(['kind' => 'trace', 'body' => $read['body']])->assertOk();
+        self::assertSame([], $this->getJson("/api/jobs/{$job->id}/gauges")->json('recordings'), 'it is kept');
+    }
+
+    public function test_a_recording_that_is_dropped_waits_no_more_and_another_job_never_has_it(): void
+    {
+        $job = $this->listening(gauge: 'pull-500');
+        $other = HttpJob::open($this->signIn('tomas'), 'QB-03', 'throttle')->ready();
+        $id = $this->signIn()->record(self::pulled())->json('id');
+        self::assertSame([], $this->getJson("/api/jobs/{$other->id}/gauges")->json('recordings'));
+        $this->deleteJson("/api/jobs/{$other->id}/gauges/recordings/{$id}")->assertOk();
+        self::assertCount(1, $this->getJson("/api/jobs/{$job->id}/gauges")->json('recordings'));
+        self::assertSame([], $this->deleteJson("/api/jobs/{$job->id}/gauges/recordings/{$id}")->assertOk()->json('recordings'));
+    }
+
+    public function test_a_recording_is_refused_where_nobody_listens_or_it_is_none(): void
+    {
+        $this->record(self::pulled())->assertStatus(409)->assertJsonPath('detail', 'Force gauge shows up to 64 N, and no job listened to it then. Open the job, and let it speak there.');
+        $job = $this->listening(gauge: 'pull-500');
+        self::assertStringContainsString('which is no force', (string) $this->record(array_map(static fn (array $one): array => [$one[0], '4.2 mm'], self::pulled()))->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('at least', (string) $this->record(array_slice(self::pulled(), 0, 12))->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('a line is its time in ms and what came', (string) $this->record([[1]])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('Caliper shows a length', (string) $this->bridge('POST', 'recordings', ['id' => (string) Str::uuid(), 'instrument' => 'caliper-1', 'lines' => self::pulled(), 'age_ms' => 0])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString('over at once', (string) $this->record(array_map(static fn (array $one): array => [intdiv($one[0], 100), $one[1]], self::pulled()))->assertStatus(422)->json('detail'));
+        self::assertSame([], $this->getJson("/api/jobs/{$job->id}/gauges")->json('recordings'), 'nothing of it is kept');
+    }
+
+    /** @return list<array{int, string}> five times a second, heavier and lighter again */
+    private static function pulled(): array
+    {
+        return array_map(static fn (int $n): array => [$n * 200, sprintf('US,%+.1f N', $n <= 20 ? 4 + 3 * $n : 0.75 * (4 + 3 * (40 - $n)))], range(0, 39));
+    }
+
+    /**
+     * @param  list<array<int, mixed>>  $lines
+     * @return TestResponse<Response>
+     */
+    private function record(array $lines, ?string $id = null): TestResponse
+    {
+        return $this->bridge('POST', 'recordings', ['id' => $id ?? (string) Str::uuid(), 'instrument' => 'pull-500', 'lines' => $lines, 'age_ms' => 0]);
+    }
+
+    private function listening(string $machine = 'RT-14', string $control = 'clutch', string $login = 'ines', string $gauge = 'caliper-1'): HttpJob
     {
         $job = HttpJob::open($this->signIn($login), $machine, $control)->ready();
-        self::assertTrue($this->putJson("/api/jobs/{$job->id}/gauges/caliper-1")->assertOk()->json('gauges.0.here'));
+        self::assertContains($gauge, array_column(array_filter($this->putJson("/api/jobs/{$job->id}/gauges/{$gauge}")->assertOk()->json('gauges'), static fn (array $one): bool => $one['here']), 'instrument'));
 
         return $job;
     }

@@ -24,7 +24,7 @@ final class PoliciesTest extends TestCase
     private const BEFORE_SIGN_IN = ['GET session', 'POST session'];
 
     /** For no person at all: a computer with gauges shows its own token. */
-    private const BY_TOKEN = ['PUT gauges/here', 'POST gauges/readings'];
+    private const BY_TOKEN = ['PUT gauges/here', 'POST gauges/readings', 'POST gauges/recordings'];
 
     /** @return iterable<string, array{Role}> */
     public static function roles(): iterable

@@ -39,7 +39,7 @@ final class GaugeBench
         $wired = [];
         foreach ($kinds as $kind) {
             $port = (string) Server::freePort();
-            $wired[] = $kind === self::FORCE ? ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}"] : ['instrument' => 'caliper-1', 'port' => "{$this->folder}/{$kind}"];
+            $wired[] = $kind === self::FORCE ? ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}", 'records' => true] : ['instrument' => 'caliper-1', 'port' => "{$this->folder}/{$kind}"];
             $words = new InputStream;
             $gauge = new Process([PHP_BINARY, 'bin/gauge-sim', $kind, ...($kind === self::FORCE ? ['--port', $port] : ['--line', "{$this->folder}/{$kind}"])], self::ROOT, null, $words, null);
             $gauge->start();

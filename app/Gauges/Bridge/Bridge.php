@@ -16,7 +16,7 @@ final readonly class Bridge
         $outgoing->begin();
         $serial = [];
         foreach ($settings->gauges as $gauge) {
-            $presses = new Presses($gauge, $outgoing, $journal);
+            $presses = new Presses($gauge, $loop, $outgoing, $journal);
             if ($gauge->port === null) {
                 (new NetworkWire($loop, $presses, $journal))->open();
             } else {

@@ -38,7 +38,7 @@ final class Outgoing
 
     private readonly Client $http;
 
-    /** @var list<Press> */
+    /** @var list<Sent> */
     private array $waiting = [];
 
     private bool $isSending = false;
@@ -62,7 +62,7 @@ final class Outgoing
             'verify' => $settings->authority ?? true, 'headers' => ['Authorization' => "Bearer {$settings->token}", 'Accept' => 'application/json'],
         ]);
         $kept = is_file($file) ? json_decode((string) file_get_contents($file), true) : [];
-        $this->waiting = array_values(array_filter(array_map(Press::fromKept(...), is_array($kept) ? $kept : [])));
+        $this->waiting = array_values(array_filter(array_map(static fn (mixed $one): ?Sent => Press::fromKept($one) ?? RecordedPull::fromKept($one), is_array($kept) ? $kept : [])));
     }
 
     public function begin(): void
@@ -87,17 +87,17 @@ final class Outgoing
         }
     }
 
-    public function put(Press $press): void
+    public function put(Sent $sent): void
     {
         if (count($this->waiting) >= self::MOST) {
-            $this->journal->say($press->instrument, "{$press->line} was let go: ".self::MOST.' wait already, and the server does not answer.');
+            $this->journal->say($sent->instrument(), "{$sent->says()} was let go: ".self::MOST.' wait already, and the server does not answer.');
 
             return;
         }
-        $this->waiting[] = $press;
+        $this->waiting[] = $sent;
         if ($this->isAway) {
             $this->keep();
-            $this->journal->say($press->instrument, "{$press->line} waits, ".count($this->waiting).' in all: the server does not answer.');
+            $this->journal->say($sent->instrument(), "{$sent->says()} waits, ".count($this->waiting).' in all: the server does not answer.');
         }
         $this->next();
     }
@@ -108,12 +108,12 @@ final class Outgoing
             return;
         }
         $this->isSending = true;
-        $press = $this->waiting[0];
-        $this->ask('POST', 'gauges/readings', $press->body(), fn (int $status, array $said) => $this->answered($press, $status, $said));
+        $sent = $this->waiting[0];
+        $this->ask('POST', $sent->path(), $sent->body(), fn (int $status, array $said) => $this->answered($sent, $status, $said));
     }
 
     /** @param  array<array-key, mixed>  $said */
-    private function answered(Press $press, int $status, array $said): void
+    private function answered(Sent $sent, int $status, array $said): void
     {
         $this->isSending = false;
         if ($status === 0 || $status === 401 || $status === 429 || $status >= 500) {
@@ -123,8 +123,8 @@ final class Outgoing
         }
         array_shift($this->waiting);
         $this->backAgain();
-        $late = $press->ageMs() > 2000 ? ', pressed '.round($press->ageMs() / 1000).' s ago' : '';
-        $this->journal->say($press->instrument, $status === 200
+        $late = $sent->ageMs() > 2000 ? ', pressed '.round($sent->ageMs() / 1000).' s ago' : '';
+        $this->journal->say($sent->instrument(), $status === 200
             ? self::text($said, 'entered').' to '.self::text($said, 'told').$late.(($said['low_battery'] ?? false) === true ? '. Its battery is low.' : '')
             : self::sentence($said).$late);
         $this->next();
@@ -222,7 +222,7 @@ final class Outgoing
     private function keep(): void
     {
         $half = "{$this->file}.half";
-        if (@file_put_contents($half, json_encode(array_map(static fn (Press $one): array => $one->kept(), $this->waiting), JSON_THROW_ON_ERROR)) !== false) {
+        if (@file_put_contents($half, json_encode(array_map(static fn (Sent $one): array => $one->kept(), $this->waiting), JSON_THROW_ON_ERROR)) !== false) {
             rename($half, $this->file);
         }
     }

@@ -40,7 +40,7 @@ final readonly class Settings
 
     private static function wired(Node $node): Wired
     {
-        $node->object(['instrument'], ['port', 'speed', 'bits', 'parity', 'stop', 'address', 'ask', 'unit', 'before']);
+        $node->object(['instrument'], ['port', 'speed', 'bits', 'parity', 'stop', 'address', 'ask', 'unit', 'before', 'records']);
         if ($node->has('port') === $node->has('address')) {
             throw BadFile::at($node->path, 'name either the “port” of a serial line, such as /dev/ttyUSB0, or the “address” of an instrument on the network, such as 192.168.1.50:5025.');
         }
@@ -62,6 +62,7 @@ final readonly class Settings
             $address,
             $node->optionalString('ask', 80) ?? 'READ?',
             new GaugeSettings($unit === null ? null : Unit::tryFromText($unit) ?? throw BadFile::at("{$node->path}.unit", 'this is no unit; use mm, in, N, lbf or kgf.'), $node->optionalString('before', 8) ?? ''),
+            $node->has('records') && $node->at('records')->boolean(),
         );
     }
 

@@ -18,6 +18,8 @@ final readonly class Wired
         /** What an instrument on the network is asked for a reading with. */
         public string $ask,
         public GaugeSettings $reads,
+        /** Whether it is a force gauge that sends by itself while a pull is recorded. */
+        public bool $records,
     ) {}
 
     public function wire(): string

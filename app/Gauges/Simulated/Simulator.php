@@ -11,11 +11,18 @@ use VividPull\Core\Practice\SeededChance;
 
 /**
  * Works a simulated gauge by words, one a line: `show 4.2` (what it measures, in mm or N), `press`, `press 4.2`, `hold` (its button sticks),
- * `let go`, `lever 7` (a practice machine's clutch lever by its seed: what it measures from then on is that lever's free play, or its heaviest pull), `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
+ * `let go`, `lever 7` (a practice machine's clutch lever by its seed: what it measures from then on is that lever's free play, or its heaviest pull),
+ * `pull 7` (that lever is pulled steadily and let back, and a force gauge sends all the while; `pull 7 2` in two seconds each way), `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
  */
 final class Simulator
 {
     private const HELD_S = 0.1;
+
+    /** Between two lines of a pull that is recorded. */
+    private const RECORDED_S = 0.04;
+
+    /** A pull takes so long each way. */
+    private const PULLED_S = 3.0;
 
     /** @var list<string> */
     private array $toDo = [];
@@ -23,6 +30,8 @@ final class Simulator
     private bool $isWaiting = false;
 
     private ?TimerInterface $held = null;
+
+    private ?TimerInterface $pull = null;
 
     public function __construct(private readonly LoopInterface $loop, private readonly SimulatedGauge $gauge, private readonly Speaks $wire) {}
 
@@ -45,6 +54,7 @@ final class Simulator
             'show' => $this->gauge->true = (float) $rest,
             'lever' => $this->gauge->true = $this->ofLever((int) $rest),
             'press' => $this->press($rest),
+            'pull' => $this->pull(...[...explode(' ', $rest, 2), '']),
             'hold' => $this->held ??= $this->loop->addPeriodicTimer(self::HELD_S, fn () => $this->press('')),
             'let' => $this->letGo(),
             'fault' => $this->gauge->fault = Fault::tryFrom($rest) ?? Fault::None,
@@ -53,7 +63,7 @@ final class Simulator
             'say' => $this->wire->send("{$rest}\r\n"),
             'wait' => $this->wait((float) $rest),
             'quit' => $this->quit(),
-            default => fwrite(STDERR, "It knows show, press, lever, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
+            default => fwrite(STDERR, "It knows show, press, lever, pull, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
         };
     }
 
@@ -71,6 +81,25 @@ final class Simulator
             $this->gauge->true = (float) $of;
         }
         $this->wire->send($this->gauge->press());
+    }
+
+    private function pull(string $seed, string $seconds): void
+    {
+        if ($this->pull !== null || $this->gauge->kind->unit() !== 'N') {
+            return;
+        }
+        $lever = PulledLever::drawn(new SeededChance((int) $seed));
+        $each = max(0.1, (float) ($seconds === '' ? self::PULLED_S : $seconds));
+        $began = microtime(true);
+        $this->pull = $this->loop->addPeriodicTimer(self::RECORDED_S, function () use ($lever, $each, $began): void {
+            $share = (microtime(true) - $began) / $each;
+            $this->gauge->true = $lever->forceAt(min(2.0, $share));
+            $this->press('');
+            if ($share >= 2.0 && $this->pull !== null) {
+                $this->loop->cancelTimer($this->pull);
+                $this->pull = null;
+            }
+        });
     }
 
     private function letGo(): void

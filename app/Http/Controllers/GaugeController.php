@@ -9,6 +9,7 @@ use App\Bench\JobLog;
 use App\Gauges\Arrivals;
 use App\Gauges\Bridges;
 use App\Gauges\Listening;
+use App\Gauges\Recordings;
 use App\Gauges\SimulatedGauges;
 use App\Gauges\Streaming;
 use App\Http\Middleware\KnowBridge;
@@ -60,11 +61,17 @@ final class GaugeController
         return new JsonResponse(Arrivals::take(self::bridge($request), Node::fromJson($request->getContent()), CarbonImmutable::now()));
     }
 
+    /** A pull that a force gauge recorded. */
+    public function recording(Request $request): JsonResponse
+    {
+        return new JsonResponse(Recordings::take(self::bridge($request), Node::fromJson($request->getContent()), CarbonImmutable::now()));
+    }
+
     public function show(Request $request, string $job): JsonResponse
     {
         $head = JobHead::find($job);
 
-        return new JsonResponse(['gauges' => Listening::of($head, Device::of($request)?->short()), 'waiting' => Arrivals::waiting($head->id, CarbonImmutable::now())]);
+        return new JsonResponse(['gauges' => Listening::of($head, Device::of($request)?->short()), 'waiting' => Arrivals::waiting($head->id, CarbonImmutable::now()), 'recordings' => Recordings::waiting($head->id)]);
     }
 
     public function listen(Request $request, string $job, string $instrument): JsonResponse
@@ -86,6 +93,13 @@ final class GaugeController
     public function drop(Request $request, string $job, string $reading): JsonResponse
     {
         Arrivals::drop(JobHead::find($job)->id, $reading);
+
+        return $this->show($request, $job);
+    }
+
+    public function dropRecording(Request $request, string $job, string $trace): JsonResponse
+    {
+        Recordings::drop(JobHead::find($job)->id, $trace);
 
         return $this->show($request, $job);
     }

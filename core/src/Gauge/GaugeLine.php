@@ -87,6 +87,9 @@ final readonly class GaugeLine
                 throw NotUnderstood::line('The gauge shows no figure: '.Quoted::text($line).'. Bring it within its range and press again.');
             }
             if (in_array($said, self::MOVING, true)) {
+                if ($settings->whileMoving) {
+                    continue;
+                }
                 throw NotUnderstood::line('The gauge had not come to rest: '.Quoted::text($line).'. Hold it still and press again.');
             }
             if (isset(self::UNITS[$said])) {

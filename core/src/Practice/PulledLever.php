@@ -78,6 +78,19 @@ final readonly class PulledLever
         return PullTrace::of(Branch::of($travel, $pull), Branch::of(array_reverse($travel), array_reverse($back)));
     }
 
+    /**
+     * What a steady hand feels, without the gauge's own noise.
+     *
+     * @param  float  $share  how far the hand has come: 0 at rest, 1 as far as it goes, 2 back at rest
+     * @return float in N
+     */
+    public function forceAt(float $share): float
+    {
+        $reach = $this->breaks[count($this->breaks) - 1][0];
+
+        return $share <= 1.0 ? $this->force($reach * $share) : $this->force($reach * max(0.0, 2.0 - $share)) * $this->efficiency ** 2;
+    }
+
     private function force(float $mm): float
     {
         [$place, $last] = [1, count($this->breaks) - 1];

@@ -3,7 +3,7 @@ import { call } from './client';
 import { zGaugeBridges, zGaugeReading, zJobGauges, zMadeGaugeBridge } from './contract/zod.gen';
 import { keys } from './keys';
 
-export type { Gauge, GaugeBridge, GaugeReading, JobGauges } from './contract';
+export type { Gauge, GaugeBridge, GaugeReading, GaugeRecording, JobGauges } from './contract';
 
 export const gaugesQuery = (job: string) =>
   queryOptions({ queryKey: keys.gauges(job), queryFn: () => call('GET', `jobs/${job}/gauges`, zJobGauges) });
@@ -15,6 +15,9 @@ export const listenTo = (job: string, instrument: string) => call('PUT', gauge(j
 export const letGo = (job: string, instrument: string) => call('DELETE', gauge(job, instrument), zJobGauges);
 
 export const dropReading = (job: string, id: string) => call('DELETE', `jobs/${job}/gauges/readings/${id}`, zJobGauges);
+
+export const dropRecording = (job: string, trace: string) =>
+  call('DELETE', `jobs/${job}/gauges/recordings/${trace}`, zJobGauges);
 
 /** Where what gauges send to this job is told the moment it comes. */
 export const gaugeStream = (job: string) => `/api/jobs/${job}/gauges/stream`;

@@ -2222,6 +2222,10 @@ export type JobGauges = {
      * What came, and was neither logged nor dropped; oldest first.
      */
     waiting: Array<GaugeReading>;
+    /**
+     * Pulls that a force gauge recorded, and nobody has kept or dropped; oldest first.
+     */
+    recordings: Array<GaugeRecording>;
 };
 
 export type GaugeBridge = {
@@ -2327,6 +2331,27 @@ export type InstrumentCheck = {
         readings_mm?: Array<number | string>;
         readings_n?: Array<number | string>;
     }>;
+};
+
+export type GaugeRecording = {
+    /**
+     * The curve of the job that its points are.
+     */
+    trace: string;
+    instrument: string;
+    name: string;
+    points: number;
+    seconds: number;
+    heaviest_n: number;
+    /**
+     * Lines that were no reading, and are not among its points.
+     */
+    spoilt: number;
+    low_battery: boolean;
+    /**
+     * When it was over.
+     */
+    at: string;
 };
 
 export type SignOutData = {
@@ -6699,3 +6724,118 @@ export type CheckInstrumentResponses = {
 };
 
 export type CheckInstrumentResponse = CheckInstrumentResponses[keyof CheckInstrumentResponses];
+
+export type DropGaugeRecordingData = {
+    body?: never;
+    path: {
+        job: string;
+        trace: string;
+    };
+    query?: never;
+    url: '/jobs/{job}/gauges/recordings/{trace}';
+};
+
+export type DropGaugeRecordingErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type DropGaugeRecordingError = DropGaugeRecordingErrors[keyof DropGaugeRecordingErrors];
+
+export type DropGaugeRecordingResponses = {
+    /**
+     * As it is now
+     */
+    200: JobGauges;
+};
+
+export type DropGaugeRecordingResponse = DropGaugeRecordingResponses[keyof DropGaugeRecordingResponses];
+
+export type SendGaugeRecordingData = {
+    body: {
+        id: string;
+        instrument: string;
+        /**
+         * What a bare number is in, as `mm`; left out where the gauge writes its unit.
+         */
+        unit?: string | null;
+        /**
+         * What every line of this gauge begins with.
+         */
+        before?: string | null;
+        /**
+         * How long ago its last line came, by the computer's own clock.
+         */
+        age_ms: number;
+        /**
+         * As they came over the wire, each with its time in ms by a clock that nobody sets.
+         */
+        lines: Array<[
+            number | string,
+            number | string
+        ]>;
+    };
+    path?: never;
+    query?: never;
+    url: '/gauges/recordings';
+};
+
+export type SendGaugeRecordingErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * No computer here has this token
+     */
+    401: Problem;
+    /**
+     * No job listened to this gauge then
+     */
+    409: Problem;
+    /**
+     * More than this address takes at once
+     */
+    413: Problem;
+    /**
+     * It is no reading; the sentence says why
+     */
+    422: Problem;
+    /**
+     * More than 300 in a minute
+     */
+    429: Problem;
+};
+
+export type SendGaugeRecordingError = SendGaugeRecordingErrors[keyof SendGaugeRecordingErrors];
+
+export type SendGaugeRecordingResponses = {
+    /**
+     * The job that listens has it
+     */
+    200: {
+        id: string;
+        entered: string;
+        low_battery: boolean;
+        /**
+         * The job, in words.
+         */
+        told: string;
+    };
+};
+
+export type SendGaugeRecordingResponse = SendGaugeRecordingResponses[keyof SendGaugeRecordingResponses];

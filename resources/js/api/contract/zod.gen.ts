@@ -2101,11 +2101,6 @@ export const zGaugeReading = z.object({
     late: z.boolean()
 });
 
-export const zJobGauges = z.object({
-    gauges: z.array(zGauge),
-    waiting: z.array(zGaugeReading)
-});
-
 export const zGaugeBridge = z.object({
     id: z.string(),
     name: z.string(),
@@ -2194,6 +2189,24 @@ export const zInstrumentCheck = z.object({
         readings_mm: z.optional(z.array(z.union([z.number(), z.string()]))),
         readings_n: z.optional(z.array(z.union([z.number(), z.string()])))
     })))
+});
+
+export const zGaugeRecording = z.object({
+    trace: z.string(),
+    instrument: z.string(),
+    name: z.string(),
+    points: z.int(),
+    seconds: z.number(),
+    heaviest_n: z.number(),
+    spoilt: z.int(),
+    low_battery: z.boolean(),
+    at: z.string()
+});
+
+export const zJobGauges = z.object({
+    gauges: z.array(zGauge),
+    waiting: z.array(zGaugeReading),
+    recordings: z.array(zGaugeRecording)
 });
 
 /**
@@ -2697,4 +2710,19 @@ export const zInstrumentChecksResponse = z.object({
 export const zCheckInstrumentResponse = z.object({
     told: zCheckTold,
     checks: z.array(zKeptCheck)
+});
+
+/**
+ * As it is now
+ */
+export const zDropGaugeRecordingResponse = zJobGauges;
+
+/**
+ * The job that listens has it
+ */
+export const zSendGaugeRecordingResponse = z.object({
+    id: z.string(),
+    entered: z.string(),
+    low_battery: z.boolean(),
+    told: z.string()
 });

@@ -73,7 +73,11 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
           <Button
             look="plain"
             disabled={!plugged}
-            onClick={() => work.mutate([`lever ${1 + Math.floor(Math.random() * 999_999)}`, 'press'])}
+            onClick={() => {
+              const lever = 1 + Math.floor(Math.random() * 999_999);
+              // A force gauge sends all the while that it is pulled.
+              work.mutate(gauge.unit === 'N' ? [`pull ${lever}`] : [`lever ${lever}`, 'press']);
+            }}
             data-pull={gauge.key}
           >
             Pull a practice lever

@@ -2,18 +2,19 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Button } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
-import { usePointsSent } from './usePointsSent';
+import type { Sent } from './useSent';
 
 /** Which gauges send the points, and what is half a point so far. */
-export const PointsSent = ({ job, onPoint }: { job: string; onPoint: (line: string) => void }) => {
-  const { gauges, here, half, claim } = usePointsSent(job, onPoint);
+export const PointsSent = ({ sent: { gauges, here, half, claim } }: { sent: Sent }) => {
   // A point is a travel and a force: with one of them alone there is nothing to send.
   if (new Set(gauges.map((one) => one.dimension)).size < 2) return null;
   const speaking = here.map((one) => one.name).join(' and ');
   const both = new Set(here.map((one) => one.dimension)).size === 2;
+  // A force gauge alone may record by itself: that is said there.
+  const says = both || here.some((one) => one.dimension === 'length');
   return (
     <Flex direction="column" gap="2" marginTop="3" data-points-sent>
-      {here.length > 0 && (
+      {says && (
         <Flex gap="2" bg="yellow.tag" color="onVivid" borderRadius="sm" padding="2" lineHeight="snug" role="status">
           <Mark kind="now" size="1rem" />
           <Box>

@@ -8,6 +8,8 @@ import { FilePick } from '../../components/FilePick';
 import { lengthUnit, unitText } from '../../lib/figures';
 import { uuid } from '../../lib/uuid';
 import { PointsSent } from './PointsSent';
+import { Recorded } from './Recorded';
+import { useSent } from './useSent';
 
 type Way = 'file' | 'typed';
 type Taking = { is: 'idle' } | { is: 'busy' } | { is: 'refused'; way: Way; lines: readonly string[] };
@@ -19,6 +21,11 @@ const lines = (error: unknown): readonly string[] =>
 export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; onTaken: (id: string) => void }) => {
   const [taking, setTaking] = useState<Taking>({ is: 'idle' });
   const [typed, setTyped] = useState('');
+  const sent = useSent(
+    job,
+    (line) => setTyped((before) => (before.trim() === '' ? line : `${before.trimEnd()}\n${line}`)),
+    onTaken,
+  );
   const take = async (points: Blob, way: Way) => {
     const id = uuid();
     setTaking({ is: 'busy' });
@@ -36,6 +43,7 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
         Engine off, key out or spark lead off. Pull the {moved} slowly and square to it, as far as it goes, and let it
         back as slowly. A hook that slips off flies: keep your face out of its line.
       </Caution>
+      <Recorded sent={sent} onLook={onTaken} />
       <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="4" alignItems="start">
         <Sheet padding="4" aria-label="A file from the gauge">
           <Heading as="h2" fontSize="lg">
@@ -73,10 +81,7 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
             A point a line, the way back behind the word <b>back</b>. Eight points or more; more where it gets heavy.
             With its units where they are others: <b>12.5 mm 31 N</b>.
           </Box>
-          <PointsSent
-            job={job}
-            onPoint={(line) => setTyped((before) => (before.trim() === '' ? line : `${before.trimEnd()}\n${line}`))}
-          />
+          <PointsSent sent={sent} />
           <Button
             look="plain"
             marginTop="3"

@@ -1,6 +1,6 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Problem, say } from '../../api/client';
 import { type Job, jobQuery } from '../../api/jobs';
@@ -64,6 +64,8 @@ const Whole = ({ job, trace }: { job: Job; trace: string | undefined }) => (
 
 const Taking = ({ job }: { job: Job }) => {
   const go = useNavigate();
+  const { id } = job;
+  const taken = useCallback((trace: string) => go(`/jobs/${id}/pull/${trace}`, { replace: true }), [go, id]);
   if (job.state.closed !== null) return <Sheet padding="4">This job is closed. A pull is kept with an open one.</Sheet>;
   if (job.state.stage === 'make_safe')
     return (
@@ -74,13 +76,7 @@ const Taking = ({ job }: { job: Job }) => {
         </LinkButton>
       </Sheet>
     );
-  return (
-    <TakePull
-      job={job.id}
-      moved={job.state.hand.name.toLowerCase()}
-      onTaken={(id) => go(`/jobs/${job.id}/pull/${id}`, { replace: true })}
-    />
-  );
+  return <TakePull job={job.id} moved={job.state.hand.name.toLowerCase()} onTaken={taken} />;
 };
 
 /** As it is asked of a pull that is not kept yet: where the spec reads, with what is on the shelf, at the new cable's place. */

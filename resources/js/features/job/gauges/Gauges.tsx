@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { lazy, Suspense, useState } from 'react';
-import type { Gauge, GaugeReading } from '../../../api/gauges';
+import type { Gauge, GaugeReading, GaugeRecording } from '../../../api/gauges';
 import type { BenchState } from '../../../api/jobs';
-import { Button } from '../../../components/Buttons';
+import { Button, LinkButton } from '../../../components/Buttons';
 import { Mark } from '../../../components/Marks';
 import { Refusal } from '../../../components/Refusal';
+import { pullText } from '../../../lib/pullText';
 import { clock, nowWithOffset } from '../../../lib/time';
 import { useBench } from '../useBench';
 import type { Gauges, Why } from './useGauges';
@@ -20,8 +21,8 @@ const usable = (gauges: readonly Gauge[], { shelf, beside }: BenchState) =>
 
 /** Which gauges speak here, and what came and waits. */
 export const Speaking = ({ of }: { of: Gauges }) => {
-  const { state } = useBench();
-  const { gauges, waiting, why, take, drop, release, connected } = of;
+  const { job, state } = useBench();
+  const { gauges, waiting, recordings, why, take, drop, release, unwanted, connected } = of;
   return (
     <Flex direction="column" gap="2" marginTop="2" _empty={{ display: 'none' }} data-gauges>
       {waiting.map((reading) => (
@@ -32,6 +33,9 @@ export const Speaking = ({ of }: { of: Gauges }) => {
           onTake={() => take(reading)}
           onDrop={() => drop(reading)}
         />
+      ))}
+      {recordings.map((one) => (
+        <Pulled key={one.trace} job={job.id} recording={one} onDrop={() => unwanted.mutate(one.trace)} />
       ))}
       {usable(gauges, state)
         .filter((one) => one.here)
@@ -198,6 +202,28 @@ const Waiting = ({
     </Box>
   );
 };
+
+type PulledProps = { job: string; recording: GaugeRecording; onDrop: () => void };
+
+/** A pull that came from a force gauge: it is looked at on the screen of the curve, and kept there. */
+const Pulled = ({ job, recording, onDrop }: PulledProps) => (
+  <Box bg="violet.wash" borderRadius="sm" padding="2" role="alert" data-pulled={recording.trace}>
+    <Flex gap="2" alignItems="baseline">
+      <Mark kind="cant_tell" size="1rem" />
+      <Box flex="1" lineHeight="snug">
+        <b>{recording.name} recorded a pull:</b> {pullText(recording)}
+      </Box>
+    </Flex>
+    <Flex gap="2" marginTop="1">
+      <LinkButton look="dark" to={`/jobs/${job}/pull/${recording.trace}`} textDecoration="none">
+        Look at it
+      </LinkButton>
+      <Button look="plain" onClick={onDrop}>
+        Drop it
+      </Button>
+    </Flex>
+  </Box>
+);
 
 /** What a gauge on a wire of this device does, once it is connected. */
 const OnThisDevice = () => {

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
   dropReading,
+  dropRecording,
   type Gauge,
   type GaugeReading,
   gaugesQuery,
@@ -57,7 +58,9 @@ function useHandling(job: string) {
   });
   const release = useMutation({ mutationFn: (instrument: string) => letGo(job, instrument), onSuccess: keep });
   const dropping = useMutation({ mutationFn: (id: string) => dropReading(job, id), onSuccess: keep });
-  return { claim, release, dropping, failed: claim.error ?? release.error ?? dropping.error };
+  const unwanted = useMutation({ mutationFn: (trace: string) => dropRecording(job, trace), onSuccess: keep });
+  const failed = claim.error ?? release.error ?? dropping.error ?? unwanted.error;
+  return { claim, release, dropping, unwanted, failed };
 }
 
 /** A gauge on a wire of this very device needs nobody in between; its lines come as readings. */
@@ -90,7 +93,7 @@ export function useGauges() {
   const { data } = useQuery({ ...query, enabled: useSignedIn().gauges && mayWrite });
   const [own, setOwn] = useState<readonly GaugeReading[]>([]);
   const why = useWhy();
-  const { claim, release, dropping, failed } = useHandling(job.id);
+  const { claim, release, dropping, unwanted, failed } = useHandling(job.id);
   const ask = () => void client.invalidateQueries({ queryKey: query.queryKey });
 
   const take = (reading: GaugeReading) => {
@@ -133,7 +136,8 @@ export function useGauges() {
   const settled = new Set([...kept.map((entry) => entry.id), ...job.state.log.map((row) => row.id)]);
   const waiting = [...(data?.waiting ?? []), ...own].filter((one) => !settled.has(one.id));
   const gauges: readonly Gauge[] = data?.gauges ?? [];
-  return { gauges, waiting, why, take, drop, claim, release, failed, connected };
+  const recordings = data?.recordings ?? [];
+  return { gauges, waiting, recordings, why, take, drop, claim, release, unwanted, failed, connected };
 }
 
 const withoutReading = (before: JobGauges | undefined, id: string): JobGauges | undefined =>

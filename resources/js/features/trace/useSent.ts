@@ -1,14 +1,27 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { dropReading, type Gauge, type GaugeReading, gaugesQuery, type JobGauges, listenTo } from '../../api/gauges';
+import {
+  dropReading,
+  dropRecording,
+  type Gauge,
+  type GaugeReading,
+  gaugesQuery,
+  type JobGauges,
+  listenTo,
+} from '../../api/gauges';
 import { useSignedIn } from '../../lib/signedIn';
 import { useStream } from '../job/gauges/useStream';
+
+export type Sent = ReturnType<typeof useSent>;
 
 /** Half a point: the travel or the force that came first, until the other one is pressed. */
 type Half = { length?: GaugeReading; force?: GaugeReading };
 
-/** A pull taken point by point from two gauges that speak: one shows the travel, one the force; each pair is a point. */
-export function usePointsSent(job: string, onPoint: (line: string) => void) {
+/**
+ * A pull taken from gauges that speak: point by point, where one shows the travel and one the force and each pair is a point, or as a force gauge
+ * recorded it by itself.
+ */
+export function useSent(job: string, onPoint: (line: string) => void, onRecorded: (trace: string) => void) {
   const client = useQueryClient();
   const query = gaugesQuery(job);
   const { data } = useQuery({ ...query, enabled: useSignedIn().gauges });
@@ -17,6 +30,16 @@ export function usePointsSent(job: string, onPoint: (line: string) => void) {
   const claim = useMutation({ mutationFn: (instrument: string) => listenTo(job, instrument), onSuccess: keep });
   // It is a point of a curve now, and waits for nothing in the job.
   const used = useMutation({ mutationFn: (id: string) => dropReading(job, id), onSuccess: keep });
+  const dropping = useMutation({ mutationFn: (trace: string) => dropRecording(job, trace), onSuccess: keep });
+  // What waited before this screen was opened is listed; what comes while it is open is what was just pulled.
+  const listed = useRef<readonly string[] | null>(null);
+  useEffect(() => {
+    if (data === undefined) return;
+    const now = data.recordings.map((one) => one.trace);
+    const fresh = now.find((one) => listed.current !== null && !listed.current.includes(one));
+    listed.current = now;
+    if (fresh !== undefined) onRecorded(fresh);
+  }, [data, onRecorded]);
   const came = useRef<(reading: GaugeReading) => void>(() => undefined);
   useEffect(() => {
     came.current = (reading) => {
@@ -35,5 +58,5 @@ export function usePointsSent(job: string, onPoint: (line: string) => void) {
   const gauges: readonly Gauge[] = data?.gauges ?? [];
   const here = gauges.filter((one) => one.here);
   useStream(job, here.length > 0, came, () => void client.invalidateQueries({ queryKey: query.queryKey }));
-  return { gauges, here, half, claim };
+  return { gauges, here, half, claim, recordings: data?.recordings ?? [], dropping };
 }
