@@ -6,7 +6,6 @@ namespace Tests\Browser;
 
 use Database\Demo\DemoPeople;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
-use Facebook\WebDriver\WebDriverKeys;
 use Tests\Support\GaugeBench;
 use Tests\Support\HttpClient;
 
@@ -99,8 +98,8 @@ final class GaugesTest extends BrowserTestCase
         $this->expectsTrouble = true;
         $bench->tell(GaugeBench::FORCE, 'pull 11 1.5');
         $this->await('#reach')->see('Say how far it was pulled');
-        $this->element('#reach')->sendKeys('60'.WebDriverKeys::ENTER);
-        $this->await('[data-phase=free_play]')->see('Lost to friction')->click('[data-keep-trace]')->gone('[data-keep-trace]')->gone('[data-take-reading]');
+        $this->click('[data-draw]')->element('#reach')->sendKeys('60');
+        $this->click('[data-draw]')->await('[data-phase=free_play]')->see('Lost to friction')->click('[data-keep-trace]')->gone('[data-keep-trace]')->gone('[data-take-reading]');
         // Another one, pulled while the job itself is open, is told there and goes nowhere by itself.
         $this->visit("/jobs/{$job}")->await('[data-speaks=pull-500]');
         $bench->tell(GaugeBench::FORCE, 'pull 12 1.5');

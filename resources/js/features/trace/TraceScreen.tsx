@@ -104,6 +104,16 @@ const Reading = ({ job, trace }: { job: Job; trace: string }) => {
           {error === null ? 'Reading it' : say(error)}
         </Box>
         {measured}
+        <Button
+          look="vivid"
+          minHeight="tall"
+          marginTop="4"
+          // What was typed is taken when its field is left, which this does.
+          onClick={() => document.querySelector<HTMLInputElement>('#reach')?.focus()}
+          data-draw
+        >
+          Draw it
+        </Button>
       </>
     );
   if (data === undefined)
