@@ -9,7 +9,6 @@ use App\Models\Audit;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
-use App\Models\Instrument;
 use App\Models\User;
 use App\Models\Visit;
 use App\Refusals\Conflict;
@@ -119,14 +118,12 @@ final readonly class Opening
     private function standing(Control $control): array
     {
         $summary = $control->summary;
-        $shelf = Instrument::forPlay();
         $past = ControlPast::of($control);
 
         return [
             'positions_steps' => $summary->positions ?? [],
             'taught' => Siblings::taught($control),
-            'shelf' => $shelf->map(static fn (Instrument $i): array => $i->asWritten())->all(),
-            'pooled' => Repeating::on($shelf),
+            ...Shelf::standing(),
             'tag' => $summary?->tag,
             'left' => ($left = $summary?->leftOpen()) === null ? null : StandingCodec::encodeLeft($left),
             'creep' => $summary?->creep(),

@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use App\Models\Control;
 use App\Models\ControlJob;
-use App\Models\Instrument;
 use App\Models\Machine;
 use Carbon\CarbonImmutable;
 use LogicException;
@@ -61,8 +60,7 @@ final readonly class Service
     /** @return array<string, mixed> what is laid out before anything is begun */
     private static function kit(MachineService $service, Person $by): array
     {
-        $shelf = Instrument::forPlay();
-        $standing = StandingCodec::decode(Node::of(['shelf' => array_values($shelf->map(static fn (Instrument $one): array => $one->asWritten())->all()), 'pooled' => Repeating::on($shelf)]));
+        $standing = StandingCodec::decode(Node::of(Shelf::standing()));
         $named = static fn (array $of, string $value): array => array_map(static fn (string $name, mixed $one): array => ['what' => $name, $value => $one], array_keys($of), array_values($of));
 
         return [

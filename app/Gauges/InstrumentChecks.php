@@ -13,6 +13,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Measurement\GaugeStudy;
+use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Wire\CheckCodec;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
@@ -63,13 +65,32 @@ final readonly class InstrumentChecks
     public static function repeats(): array
     {
         $sums = [];
-        foreach (DB::table('instrument_checks')->where('body->of_play', true)->orderBy('at')->get(['instrument', 'body']) as $row) {
-            foreach (CheckCodec::gaugeStudy(Node::fromJson((string) $row->body), 'mm')->byPerson as $person => $own) {
-                $sums[] = ['person' => $person, 'instrument' => (string) $row->instrument] + $own;
+        foreach (self::ofPlay() as [$instrument, $study]) {
+            foreach ($study->byPerson as $person => $own) {
+                $sums[] = ['person' => $person, 'instrument' => $instrument] + $own;
             }
         }
 
         return $sums;
+    }
+
+    /** @return array<string, Repeatability|null> by instrument, how far hands differ with it; as its last study of play told */
+    public static function hands(): array
+    {
+        $hands = [];
+        foreach (self::ofPlay() as [$instrument, $study]) {
+            $hands[$instrument] = $study->hands();
+        }
+
+        return $hands;
+    }
+
+    /** @return iterable<array{string, GaugeStudy}> studies of play with their instruments, oldest first */
+    private static function ofPlay(): iterable
+    {
+        foreach (DB::table('instrument_checks')->where('body->of_play', true)->orderBy('at')->get(['instrument', 'body']) as $row) {
+            yield [(string) $row->instrument, CheckCodec::gaugeStudy(Node::fromJson((string) $row->body), 'mm')];
+        }
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\HttpJob;
 use Tests\TestCase;
 
 /** Instruments held against blocks and in several hands, over HTTP: what that tells, and what it changes. */
@@ -46,6 +47,34 @@ final class InstrumentChecksTest extends TestCase
         $after = $mine();
         self::assertEqualsWithDelta(($before['my_freedom'] ?? 0) + 6, $after['my_freedom'], 1e-9);
         self::assertNotNull($after['my_deviation_mm']);
+    }
+
+    public function test_hands_that_differ_make_the_next_jobs_readings_less_sure(): void
+    {
+        $expanded = function (HttpJob $job): float {
+            foreach (['12.4 mm', '12.5 mm', '12.4 mm'] as $line) {
+                $job->line($line, ['instrument' => 'caliper-1', 'item' => 'in_band'])->assertOk();
+            }
+
+            return $job->state['now']['expanded_mm'];
+        };
+        foreach (['RT-31', 'RT-32'] as $tag) {
+            $this->signIn('oda')->postJson('/api/machines', ['tag' => $tag, 'plate' => null, 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle', 'year' => 2026, 'place' => 'here', 'usage' => 12, 'usage_unit' => 'km'])->assertCreated();
+        }
+        $before = HttpJob::open($this->signIn(), 'RT-32', 'clutch')->ready();
+        $study = ['kind' => 'study', 'of_play' => true, 'readings' => []];
+        foreach (['ines' => 0.0, 'tomas' => 0.8, 'oda' => 0.4] as $person => $off) {
+            foreach ([4.0, 12.0, 15.0] as $n => $play) {
+                $study['readings'][] = ['person' => $person, 'piece' => "piece {$n}", 'readings_mm' => [$play + $off, $play + $off + 0.1, $play + $off - 0.1]];
+            }
+        }
+        $told = $this->signIn('oda')->postJson('/api/shelf/caliper-1/checks', $this->made($study))->assertOk()->json('told');
+        self::assertContains('From the next job on a reading with it may be off by that, too, whoever reads.', $told['says']);
+        self::assertEqualsWithDelta(0.4, $told['between'], 0.01);
+        $this->signIn();
+        $open = $expanded($before);
+        $next = $expanded(HttpJob::open($this->signIn(), 'RT-31', 'clutch')->ready());
+        self::assertGreaterThan(0.8, sqrt($next ** 2 - $open ** 2), 'twice the 0.4 between hands, and more, since they are only three; what is open already stays as it was opened');
     }
 
     public function test_a_force_gauge_is_checked_in_newtons(): void

@@ -90,6 +90,12 @@ final readonly class GaugeStudy
         return new self(sqrt($repeat), $isPooled ? $crossFreedom + $errorFreedom : $errorFreedom, sqrt($between), sqrt(max(0.0, ($pieces / ($p - 1) - $cross) / ($o * $repeats))), $chance, $isPooled, $byPerson);
     }
 
+    /** How far one hand lies from another, for what is read with this instrument from now on; of so few hands, with one degree of freedom less than there were. */
+    public function hands(): ?Repeatability
+    {
+        return $this->between > 0.0 ? Repeatability::pooled($this->between, count($this->byPerson) - 1.0) : null;
+    }
+
     /** Standard deviation of one reading by anybody. */
     public function gauge(): float
     {

@@ -20,6 +20,8 @@ final readonly class Instrument
         public ?Calibration $calibration,
         /** Marks to the inch, where it is read in inches too: 32, 64, 1000; null where it has none of its own. */
         public ?int $inchMarks = null,
+        /** How far one hand with it lies from another, as a study of play told: standard deviation and its degrees of freedom; null where nobody studied it. */
+        public ?Repeatability $hands = null,
     ) {}
 
     /** @throws OutOfRange If resolution or reach is not above zero. */
@@ -31,6 +33,7 @@ final readonly class Instrument
         float $reach,
         ?Calibration $calibration,
         ?int $inchMarks = null,
+        ?Repeatability $hands = null,
     ): self {
         if (! ($resolution > 0.0)) {
             throw OutOfRange::positive("An instrument's resolution, in {$kind->dimension()->internalUnit()},", $resolution);
@@ -39,7 +42,7 @@ final readonly class Instrument
             throw OutOfRange::positive("An instrument's reach, in {$kind->dimension()->internalUnit()},", $reach);
         }
 
-        return new self($id, $name, $kind, $resolution, $reach, $calibration, $inchMarks);
+        return new self($id, $name, $kind, $resolution, $reach, $calibration, $inchMarks, $hands);
     }
 
     /** The marks that a reading was taken at, in mm: those of the scale that the person read. */

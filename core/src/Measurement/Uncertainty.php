@@ -15,7 +15,8 @@ use VividPull\Core\Statistics\WelchSatterthwaite;
  * weighed by its degrees of freedom: s² = (ν₀s₀² + (n − 1)s₁²)/(ν₀ + n − 1). That is the posterior of a variance with a scaled inverse
  * chi-square before it (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.3), and the mean then is Student's with ν₀ + n − 1. So three
  * readings that agree by chance count for no more than they should. Type B: resolution/√12 for each mark read, which does not average
- * away. Calibration: U/k, kept apart because readings with one instrument share it.
+ * away. Calibration: U/k, kept apart because readings with one instrument share it. Where a study of play told how far hands differ with
+ * the instrument, that stands beside it with the degrees of freedom of its few hands: who reads may be the one who reads high.
  */
 final readonly class Uncertainty
 {
@@ -33,6 +34,8 @@ final readonly class Uncertainty
         public float $repeatFreedom,
         public float $resolution,
         public float $calibration,
+        /** Between hands, with its degrees of freedom; what all readings of one hand share. */
+        private Repeatability $hands,
         /** The marks, or the step it was written in where that is coarser; mm. */
         private float $step,
     ) {}
@@ -69,6 +72,7 @@ final readonly class Uncertainty
             $spread->freedom,
             self::ofResolution($instrument, $step),
             $instrument->calibration?->standard() ?? 0.0,
+            $instrument->hands ?? Repeatability::pooled(0.0, INF),
             $step,
         );
     }
@@ -87,6 +91,7 @@ final readonly class Uncertainty
             $this->repeatFreedom,
             $this->resolution * $factor,
             hypot($this->calibration * $factor, $this->mean * $factor * $relative),
+            Repeatability::pooled($this->hands->deviation * abs($factor), $this->hands->freedom),
             $this->step * $factor,
         );
     }
@@ -94,7 +99,13 @@ final readonly class Uncertainty
     /** Combined standard uncertainty in mm. */
     public function standard(): float
     {
-        return sqrt($this->repeat ** 2 + $this->resolution ** 2 + $this->calibration ** 2);
+        return sqrt($this->repeat ** 2 + $this->resolution ** 2 + $this->shared() ** 2);
+    }
+
+    /** What all readings of one hand with one instrument share. */
+    private function shared(): float
+    {
+        return hypot($this->calibration, $this->hands->deviation);
     }
 
     /** For differences, and so for learning: without what all readings of one instrument share. */
@@ -121,10 +132,11 @@ final readonly class Uncertainty
         $repeat = $this->repeat * sqrt($this->count / $n);
         $freedom = WelchSatterthwaite::freedom([
             ['u' => $repeat, 'freedom' => $this->repeatFreedom + $n - $this->count],
+            ['u' => $this->hands->deviation, 'freedom' => $this->hands->freedom],
             ['u' => hypot($this->resolution, $this->calibration), 'freedom' => INF],
         ]);
 
-        return Spread::rounded(sqrt($repeat ** 2 + $this->resolution ** 2 + $this->calibration ** 2), $freedom, hypot($repeat, $this->calibration), $this->ofOneReading(), $this->step, $n);
+        return Spread::rounded(sqrt($repeat ** 2 + $this->resolution ** 2 + $this->shared() ** 2), $freedom, hypot($repeat, $this->shared()), $this->ofOneReading(), $this->step, $n);
     }
 
     /** Standard deviation of one reading by hand, marks and calibration apart, in mm. */
@@ -137,7 +149,8 @@ final readonly class Uncertainty
     {
         return WelchSatterthwaite::freedom([
             ['u' => $this->repeat, 'freedom' => $this->repeatFreedom],
-            ['u' => sqrt($this->resolution ** 2 + $this->calibration ** 2), 'freedom' => INF],
+            ['u' => $this->hands->deviation, 'freedom' => $this->hands->freedom],
+            ['u' => hypot($this->resolution, $this->calibration), 'freedom' => INF],
         ]);
     }
 

@@ -47,7 +47,7 @@ final readonly class CheckCodec
 
         return match ($kind) {
             'blocks' => self::blocks(self::blockCheck($body, $instrument->resolution, $in), $dimension),
-            'study' => self::study(self::gaugeStudy($body, $in), $dimension),
+            'study' => self::study(self::gaugeStudy($body, $in), $dimension, $body->has('of_play') && $body->at('of_play')->boolean()),
             default => throw BadFile::at("{$body->path}.kind", 'a check is “blocks” or “study”.'),
         };
     }
@@ -110,7 +110,7 @@ final readonly class CheckCodec
     }
 
     /** @return array<string, mixed> */
-    private static function study(GaugeStudy $study, Dimension $dimension): array
+    private static function study(GaugeStudy $study, Dimension $dimension, bool $isOfPlay): array
     {
         $size = static fn (float $value): string => self::size($value, $dimension);
         $share = Figure::ratio(100.0 * $study->share(), 0);
@@ -120,6 +120,7 @@ final readonly class CheckCodec
             'says' => [
                 "One hand repeats to {$size($study->repeat)} (standard deviation).",
                 $study->between > 0.0 ? "Between hands it differs by {$size($study->between)}." : 'Hands do not differ by more than chance.',
+                ...($isOfPlay && $study->hands() !== null ? ['From the next job on a reading with it may be off by that, too, whoever reads.'] : []),
                 "The pieces differ by {$size($study->pieces)}.",
                 ...($study->isPooled ? [] : ['Some hands read some pieces otherwise than the rest: look at how those are held.']),
                 "Instrument and hands make {$share->bare()} % of all that differs, which is ".match (true) {

@@ -113,6 +113,7 @@ final readonly class StandingCodec
             'calibration' => $calibration === null ? null
                 : ["expanded_{$in}" => $calibration->expanded, 'factor' => $calibration->factor, 'due' => $calibration->due],
             'inch_marks' => $instrument->inchMarks,
+            ...($instrument->hands === null ? [] : ['hands' => ['deviation_mm' => $instrument->hands->deviation, 'freedom' => $instrument->hands->freedom]]),
         ];
     }
 
@@ -141,7 +142,7 @@ final readonly class StandingCodec
     {
         $kind = $node->at('kind')->enum(InstrumentKind::class);
         $in = self::unitKey($kind);
-        $node->object(['id', 'name', 'kind', "resolution_{$in}"], ["reach_{$in}", 'calibration', 'inch_marks']);
+        $node->object(['id', 'name', 'kind', "resolution_{$in}"], ["reach_{$in}", 'calibration', 'inch_marks', 'hands']);
 
         return Instrument::of(
             $node->at('id')->id(),
@@ -151,7 +152,15 @@ final readonly class StandingCodec
             $node->has("reach_{$in}") ? $node->at("reach_{$in}")->number(0.1, 5000) : 150.0,
             $node->has('calibration') ? self::calibration($node->at('calibration'), $in) : null,
             $node->has('inch_marks') ? $node->at('inch_marks')->integer(2, 10_000) : null,
+            $node->has('hands') ? self::hands($node->at('hands')) : null,
         );
+    }
+
+    private static function hands(Node $node): Repeatability
+    {
+        $node->object(['deviation_mm', 'freedom']);
+
+        return Repeatability::pooled($node->at('deviation_mm')->number(0, 100), $node->at('freedom')->number(1, 1e6));
     }
 
     /** What its sizes are named by: a force gauge's are forces. */

@@ -96,6 +96,46 @@ final class UncertaintyTest extends TestCase
         self::assertEqualsWithDelta(2.364624251593 * $u->standard(), $u->expanded(), 1e-9);
     }
 
+    public function test_hands_that_differ_make_every_reading_less_sure_and_no_difference(): void
+    {
+        $studied = self::studied(0.2, 3.0);
+        $without = Uncertainty::ofReadings([15.0, 15.1, 15.2], self::caliper(), self::pooled(), 0.05);
+        $with = Uncertainty::ofReadings([15.0, 15.1, 15.2], $studied, self::pooled(), 0.05);
+        self::assertEqualsWithDelta($without->standard() ** 2 + 0.04, $with->standard() ** 2, 1e-12);
+        self::assertEqualsWithDelta($without->standardOfDifference(), $with->standardOfDifference(), 1e-15, 'one hand takes both');
+        self::assertEqualsWithDelta($without->standardOfNext(), $with->standardOfNext(), 1e-15);
+        // By G.2b of JCGM 100:2008 with three hands' degrees of freedom beside those of the repeats; the rest is known.
+        $u4 = $with->standard() ** 4;
+        self::assertEqualsWithDelta($u4 / (0.2 ** 4 / 3 + $with->repeat ** 4 / 7), $with->freedom(), 1e-9);
+        self::assertEqualsWithDelta($with->freedom(), $with->spread()->freedom, 1e-9);
+        self::assertEqualsWithDelta(0.4, sqrt(($with->scaled(2.0, 0.0)->standard() ** 2 - $without->scaled(2.0, 0.0)->standard() ** 2)), 1e-12);
+    }
+
+    /** A shop of hands, four of them studied: whoever reads next, the truth lies in what is said of their mean in 95 %. */
+    public function test_the_truth_lies_within_u_whichever_hand_reads(): void
+    {
+        mt_srand(1909);
+        $normal = static fn (): float => sqrt(-2 * log(max(1e-12, mt_rand() / mt_getrandmax()))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+        [$inside, $blind, $runs] = [0, 0, 4000];
+        for ($n = 0; $n < $runs; $n++) {
+            $hands = array_map(static fn (): float => 0.3 * $normal(), range(0, 3));
+            $mean = array_sum($hands) / 4;
+            $deviation = sqrt(array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $hands)) / 3);
+            $bias = 0.3 * $normal();
+            $readings = array_map(static fn (): float => 15.0 + $bias + 0.1 * $normal(), range(0, 2));
+            $found = Uncertainty::ofReadings($readings, self::studied($deviation, 3.0, 0.001), Repeatability::pooled(0.1, 50.0), 0.001);
+            $inside += (int) (abs($found->mean - 15.0) <= $found->expanded());
+            $blind += (int) (abs($found->mean - 15.0) <= Uncertainty::ofReadings($readings, self::studied(0.0, INF, 0.001), Repeatability::pooled(0.1, 50.0), 0.001)->expanded());
+        }
+        self::assertGreaterThanOrEqual(0.93 * $runs, $inside);
+        self::assertLessThan(0.5 * $runs, $blind, 'without it more than half are wrong');
+    }
+
+    private static function studied(float $between, float $freedom, float $resolution = 0.05): Instrument
+    {
+        return Instrument::of('caliper', 'Caliper', InstrumentKind::Caliper, $resolution, 150, Calibration::of($resolution * 0.8, 2.0, null), null, Repeatability::pooled($between, $freedom));
+    }
+
     private static function rule(): Instrument
     {
         return Instrument::of('rule', 'Steel rule', InstrumentKind::SteelRule, 0.5, 300, null);

@@ -52,6 +52,9 @@ final class CodecsTest extends TestCase
         self::assertEquals($standing, $again);
         self::assertSame(Steps::exactly(2.5)->count, $again->positions['perch']?->count);
         self::assertNull($again->positions['bracket']);
+        $studied = Node::of(['id' => 'c', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'hands' => ['deviation_mm' => 0.2, 'freedom' => 3]]);
+        self::assertEquals([0.2, 3.0], [StandingCodec::instrument($studied)->hands?->deviation, StandingCodec::instrument($studied)->hands?->freedom]);
+        self::assertEquals(StandingCodec::instrument($studied), StandingCodec::instrument(Node::fromJson((string) json_encode(StandingCodec::encodeInstrument(StandingCodec::instrument($studied))))));
     }
 
     public function test_geometry_says_how_well_it_is_known(): void

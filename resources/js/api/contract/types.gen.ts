@@ -598,6 +598,13 @@ export type Instrument = {
      * Marks to the inch of its own scale of inches: 32, 64, 1000.
      */
     inch_marks: number | null;
+    /**
+     * How far one hand lies from another, as a study of play told; left out where nobody studied it.
+     */
+    hands?: {
+        deviation_mm: number;
+        freedom: number;
+    } | null;
 };
 
 /**

@@ -486,7 +486,11 @@ export const zInstrument = z.object({
     })),
     readings: z.nullable(z.int()),
     warning: z.nullable(z.string()),
-    inch_marks: z.nullable(z.int().check(z.gte(2), z.lte(10000)))
+    inch_marks: z.nullable(z.int().check(z.gte(2), z.lte(10000))),
+    hands: z.nullish(z.object({
+        deviation_mm: z.number(),
+        freedom: z.number()
+    }))
 });
 
 export const zShelfInstrument = z.object({
