@@ -129,12 +129,7 @@ final class GaugesTest extends BrowserTestCase
 
     public function test_a_gauge_on_a_line_of_this_device_needs_nobody_in_between(): void
     {
-        (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
-            let wire; const port = { open: async () => { port.readable = new ReadableStream({ start: (to) => { wire = to; } }); }, close: async () => undefined };
-            Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => port } });
-            window.gaugeSends = (text) => wire.enqueue(new TextEncoder().encode(text)); window.gaugeGoes = () => wire.close();
-            JS]);
-        $this->isSpoilt = true;
+        $this->withALine();
         $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-22'), 'clutch');
         $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-serial]')->accessible('a gauge is connected');
         $this->element('[data-pick=serial-instrument] option[value=caliper-1]')->click();
@@ -150,6 +145,23 @@ final class GaugesTest extends BrowserTestCase
         $this->browser->executeScript('gaugeGoes()');
         $this->see('The gauge was unplugged. Connect it again.');
         self::assertSame(['12.40 mm', '12.45 mm'], array_values(array_map(static fn (array $row): string => (string) $row['line'], array_filter($this->rows(), static fn (array $row): bool => $row['kind'] === 'reading'))));
+    }
+
+    public function test_a_force_gauge_on_a_line_of_this_device_records_a_pull(): void
+    {
+        $this->withALine();
+        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-26'), 'clutch');
+        $job = $this->job();
+        $this->lookedOver()->visit("/jobs/{$job}/pull")->click('[data-serial]')->await('[data-pick=serial-instrument] option[value=pull-500]');
+        $this->element('[data-pick=serial-unit] option[value=N]')->click();
+        $this->click('[role=dialog] [data-primary]')->await('[data-speaks=this-device]')->see('Let it send from the moment you begin to pull')->accessible('a force gauge on a line of this device');
+        $this->expectsTrouble = true;
+        $this->browser->executeScript('gaugeSends("4.20 mm\r\n")');
+        $this->see('It sent 4.20 mm, which is a length');
+        // Twenty times a second up to 60 N and back, as a gauge that is never at rest.
+        $this->browser->executeScript('let n = 0; const timer = setInterval(() => { gaugeSends(`US,+${(n <= 30 ? 2 * n : 1.6 * (60 - n)).toFixed(1)}\r\n`); if (++n > 60) clearInterval(timer); }, 40)');
+        $this->await('#reach')->element('#reach')->sendKeys('60');
+        $this->click('[data-draw]')->await('[data-phase]')->see('Force over travel', 'points');
     }
 
     public function test_a_lead_adds_a_computer_and_ends_it(): void
@@ -213,5 +225,16 @@ final class GaugesTest extends BrowserTestCase
     private function kinds(): array
     {
         return array_column($this->rows(), 'kind');
+    }
+
+    /** The browser has a line with a gauge on it, which sends what the test says. */
+    private function withALine(): void
+    {
+        (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
+            let wire; const port = { open: async () => { port.readable = new ReadableStream({ start: (to) => { wire = to; } }); }, close: async () => undefined };
+            Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => port } });
+            window.gaugeSends = (text) => wire.enqueue(new TextEncoder().encode(text)); window.gaugeGoes = () => wire.close();
+            JS]);
+        $this->isSpoilt = true;
     }
 }

@@ -38,7 +38,7 @@ final readonly class TraceFile
 
     private const TIME = 'time_s';
 
-    private const UNITS = ['travel_mm' => Unit::Millimetre, 'travel_in' => Unit::Inch, 'force_n' => Unit::Newton, 'force_lbf' => Unit::PoundForce];
+    private const UNITS = ['travel_mm' => Unit::Millimetre, 'travel_in' => Unit::Inch, 'force_n' => Unit::Newton, 'force_lbf' => Unit::PoundForce, 'force_kgf' => Unit::KilogramForce];
 
     /** @param  list<string>  $problems  in sentences, each with its line */
     private function __construct(
@@ -171,7 +171,7 @@ final readonly class TraceFile
             $unit = self::UNITS[$head] ?? null;
             $what = $head === self::TIME ? 'travel' : explode('_', $head)[0];
             if (($unit === null && $head !== 'direction' && $head !== self::TIME) || isset($found[$what])) {
-                return 'Line 1: '.Quoted::text($head).' is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.';
+                return 'Line 1: '.Quoted::text($head).' is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf, or force_kgf) and direction.';
             }
             $found[$what] = [$place, $unit?->factor() ?? 1.0];
         }

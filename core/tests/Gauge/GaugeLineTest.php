@@ -27,7 +27,7 @@ final class GaugeLineTest extends TestCase
     #[DataProvider('lines')]
     public function test_a_line_is_read_or_refused_as_the_file_has_it(array $one): void
     {
-        $settings = new GaugeSettings($one['unit'] === null ? null : Unit::from($one['unit']), $one['before']);
+        $settings = new GaugeSettings($one['unit'] === null ? null : Unit::from($one['unit']), $one['before'], $one['while_moving'] ?? false);
         if (isset($one['refused'])) {
             $this->expectException(NotUnderstood::class);
             $this->expectExceptionMessage($one['refused']);

@@ -92,15 +92,15 @@ final class TraceFileTest extends TestCase
         yield 'a cell too few' => [$row('3,4,pull', '3,4'), ['Line 5: it has 2 cells, and the heading has 3.']];
         yield 'no number that is finite' => [$row('3,4,pull', '3,1e999,pull'), ['Line 5: a force of “1e999” is beyond what any control here has.']];
         yield 'an empty cell' => [$row('3,4,pull', '3,,pull'), ['Line 5: “” is no force.']];
-        yield 'another heading' => ["travel_mm,force_kg\n1,2\n", ['Line 1: “force_kg” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];
-        yield 'a heading twice' => ["travel_mm,travel_in,force_n\n1,2,3\n", ['Line 1: “travel_in” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];
+        yield 'another heading' => ["travel_mm,force_kg\n1,2\n", ['Line 1: “force_kg” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf, or force_kgf) and direction.']];
+        yield 'a heading twice' => ["travel_mm,travel_in,force_n\n1,2,3\n", ['Line 1: “travel_in” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf, or force_kgf) and direction.']];
         yield 'no force at all' => ["travel_mm,direction\n1,pull\n", ['Line 1: the heading has to name travel_mm or time_s, and force_n, and may name direction.']];
         yield 'only the way back' => [strtr(self::GOOD, ['pull' => 'release']), ['There is no point of the pull in it.']];
         yield 'too few points' => ["0 1\n1 2\n2 3\n", ['The pull has points at 3 places of its travel, and a curve is read from 8 at least.']];
         yield 'units the wrong way round' => ["0 mm 1 N\n31 N 5 mm\n", ['Line 2: “31 N 5 mm” is no travel and force: type a length and a force, such as 12.5 mm 31 N.']];
         yield 'typed words' => ["0 1\nabout two 3\n", ['Line 2: type the travel and the force, such as 12.5 31.']];
         yield 'a push instead of a pull' => [(string) preg_replace('/^(\d),([\d.]+)/m', '$1,-$2', self::GOOD), ['No force of the pull is above zero. Turn the gauge round, or take its sign off.']];
-        yield 'travel and time at once' => ["travel_mm,time_s,force_n\n1,2,3\n", ['Line 1: “time_s” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf) and direction.']];
+        yield 'travel and time at once' => ["travel_mm,time_s,force_n\n1,2,3\n", ['Line 1: “time_s” is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf, or force_kgf) and direction.']];
         yield 'a pull that is over at once' => ["time_s,force_n\n".implode("\n", array_map(static fn (int $n): string => (0.001 * $n).",{$n}", range(0, 20)))."\n", ['The pull, or the way back, is over at once. Is the time in s?']];
         yield 'no text' => ["\xff\xfe\x00", ['The file holds characters that are no text. Save it as CSV in UTF-8.']];
         yield 'nothing' => ['', ['There is no point of the pull in it.']];

@@ -4,7 +4,8 @@
  */
 
 export type Dimension = 'length' | 'force';
-export type GaugeSettings = { unit: string | null; before: string };
+/** `whileMoving`: whether a force counts that the gauge says is not at rest, as each of a pull is. */
+export type GaugeSettings = { unit: string | null; before: string; whileMoving?: boolean };
 export type ReadLine = { entered: string; dimension: Dimension; lowBattery: boolean };
 type Unit = { name: string; dimension: Dimension };
 
@@ -96,10 +97,11 @@ const checked = (line: string): void => {
 
 type Found = { figure: RegExpExecArray | null; unit: Unit | null };
 
-function withWord(found: Found, word: string, line: string): Found {
+function withWord(found: Found, word: string, line: string, whileMoving: boolean): Found {
   const said = word.toUpperCase();
   if (NO_FIGURE.test(word))
     throw new NoReading(`The gauge shows no figure: ${quoted(line)}. Bring it within its range and press again.`);
+  if (MOVING.includes(said) && whileMoving) return found;
   if (MOVING.includes(said))
     throw new NoReading(`The gauge had not come to rest: ${quoted(line)}. Hold it still and press again.`);
   const named = units[said];
@@ -125,7 +127,7 @@ export function readGaugeLine(line: string, settings: GaugeSettings): ReadLine {
   const lowBattery = LOW_BATTERY.test(line);
   const plain = own(line, settings).replace(new RegExp(LOW_BATTERY, 'gi'), ' ');
   let found: Found = { figure: null, unit: null };
-  for (const word of words(plain)) found = withWord(found, word, line);
+  for (const word of words(plain)) found = withWord(found, word, line, settings.whileMoving === true);
   const { figure } = found;
   if (figure === null) throw new NoReading(`The gauge sent no figure: ${quoted(line)}.`);
   const unit = found.unit ?? units[(settings.unit ?? '').toUpperCase()];

@@ -1,17 +1,23 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import { Button, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { pullText } from '../../lib/pullText';
 import { clock, nowWithOffset } from '../../lib/time';
+import { Connect, OnThisDevice } from '../job/gauges/OnThisDevice';
+import { hasSerial, useSerialGauge } from '../job/gauges/useSerialGauge';
 import type { Sent } from './useSent';
 
 /** A force gauge that records by itself: let it speak here, pull, and the curve opens. */
-export const Recorded = ({ sent, onLook }: { sent: Sent; onLook: (trace: string) => void }) => {
+type Props = { sent: Sent; onLook: (trace: string) => void; children: ReactNode };
+
+export const Recorded = ({ sent, onLook, children }: Props) => {
+  const { wire } = useSerialGauge();
   const { gauges, recordings, claim, dropping } = sent;
   const force = gauges.filter((one) => one.dimension === 'force');
-  if (force.length === 0 && recordings.length === 0) return null;
-  const here = force.find((one) => one.here);
+  if (force.length === 0 && recordings.length === 0 && !hasSerial()) return null;
+  const here = wire?.dimension === 'force' ? wire : force.find((one) => one.here);
   return (
     <Sheet padding="4" aria-label="From a force gauge that records">
       <Heading as="h2" fontSize="lg">
@@ -56,9 +62,12 @@ export const Recorded = ({ sent, onLook }: { sent: Sent; onLook: (trace: string)
                 {one.name.slice(1)} speak here
               </Button>
             ))}
+            <Connect choices={[]} chosen={undefined} withForces />
           </Flex>
         </>
       )}
+      {children}
+      <OnThisDevice />
       {(claim.isError || dropping.isError) && <Refusal error={claim.error ?? dropping.error} />}
     </Sheet>
   );

@@ -11,7 +11,7 @@ import { PointsSent } from './PointsSent';
 import { Recorded } from './Recorded';
 import { useSent } from './useSent';
 
-type Way = 'file' | 'typed';
+type Way = 'file' | 'typed' | 'recorded';
 type Taking = { is: 'idle' } | { is: 'busy' } | { is: 'refused'; way: Way; lines: readonly string[] };
 
 const lines = (error: unknown): readonly string[] =>
@@ -21,11 +21,6 @@ const lines = (error: unknown): readonly string[] =>
 export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; onTaken: (id: string) => void }) => {
   const [taking, setTaking] = useState<Taking>({ is: 'idle' });
   const [typed, setTyped] = useState('');
-  const sent = useSent(
-    job,
-    (line) => setTyped((before) => (before.trim() === '' ? line : `${before.trimEnd()}\n${line}`)),
-    onTaken,
-  );
   const take = async (points: Blob, way: Way) => {
     const id = uuid();
     setTaking({ is: 'busy' });
@@ -36,6 +31,11 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
       setTaking({ is: 'refused', way, lines: lines(error) });
     }
   };
+  const sent = useSent(job, {
+    point: (line) => setTyped((before) => (before.trim() === '' ? line : `${before.trimEnd()}\n${line}`)),
+    recorded: onTaken,
+    pull: ({ csv }) => void take(new Blob([csv], { type: 'text/csv' }), 'recorded'),
+  });
   const busy = taking.is === 'busy';
   return (
     <Flex direction="column" gap="4">
@@ -43,7 +43,9 @@ export const TakePull = ({ job, moved, onTaken }: { job: string; moved: string; 
         Engine off, key out or spark lead off. Pull the {moved} slowly and square to it, as far as it goes, and let it
         back as slowly. A hook that slips off flies: keep your face out of its line.
       </Caution>
-      <Recorded sent={sent} onLook={onTaken} />
+      <Recorded sent={sent} onLook={onTaken}>
+        <Refused taking={taking} way="recorded" />
+      </Recorded>
       <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="4" alignItems="start">
         <Sheet padding="4" aria-label="A file from the gauge">
           <Heading as="h2" fontSize="lg">

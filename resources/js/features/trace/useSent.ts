@@ -9,7 +9,9 @@ import {
   type JobGauges,
   listenTo,
 } from '../../api/gauges';
+import type { RecordedPull } from '../../lib/gaugeWire';
 import { useSignedIn } from '../../lib/signedIn';
+import { ownReading, serialGauge } from '../job/gauges/useSerialGauge';
 import { useStream } from '../job/gauges/useStream';
 
 export type Sent = ReturnType<typeof useSent>;
@@ -21,7 +23,10 @@ type Half = { length?: GaugeReading; force?: GaugeReading };
  * A pull taken from gauges that speak: point by point, where one shows the travel and one the force and each pair is a point, or as a force gauge
  * recorded it by itself.
  */
-export function useSent(job: string, onPoint: (line: string) => void, onRecorded: (trace: string) => void) {
+type Takes = { point: (line: string) => void; recorded: (trace: string) => void; pull: (pull: RecordedPull) => void };
+
+export function useSent(job: string, takes: Takes) {
+  const { recorded } = takes;
   const client = useQueryClient();
   const query = gaugesQuery(job);
   const { data } = useQuery({ ...query, enabled: useSignedIn().gauges });
@@ -38,23 +43,39 @@ export function useSent(job: string, onPoint: (line: string) => void, onRecorded
     const now = data.recordings.map((one) => one.trace);
     const fresh = now.find((one) => listed.current !== null && !listed.current.includes(one));
     listed.current = now;
-    if (fresh !== undefined) onRecorded(fresh);
-  }, [data, onRecorded]);
+    if (fresh !== undefined) recorded(fresh);
+  }, [data, recorded]);
+  const own = useRef(new Set<string>());
   const came = useRef<(reading: GaugeReading) => void>(() => undefined);
   useEffect(() => {
     came.current = (reading) => {
       if (reading.late || (reading.dimension !== 'length' && reading.dimension !== 'force')) return;
-      used.mutate(reading.id);
+      // One over a wire of this device was never with the server.
+      if (!own.current.has(reading.id)) used.mutate(reading.id);
       const next: Half = reading.dimension === 'length' ? { ...half, length: reading } : { ...half, force: reading };
       const { length, force } = next;
       if (length === undefined || force === undefined) {
         setHalf(next);
         return;
       }
-      onPoint(`${length.entered} ${force.entered}`);
+      takes.point(`${length.entered} ${force.entered}`);
       setHalf({});
     };
   });
+  const taking = useRef(takes);
+  taking.current = takes;
+  useEffect(
+    () =>
+      serialGauge.hear({
+        reading: (read, wire) => {
+          const reading = ownReading(read, wire);
+          own.current.add(reading.id);
+          came.current(reading);
+        },
+        pull: (pull) => taking.current.pull(pull),
+      }),
+    [],
+  );
   const gauges: readonly Gauge[] = data?.gauges ?? [];
   const here = gauges.filter((one) => one.here);
   useStream(job, here.length > 0, came, () => void client.invalidateQueries({ queryKey: query.queryKey }));

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import type { Gauge, GaugeReading, GaugeRecording } from '../../../api/gauges';
 import type { BenchState } from '../../../api/jobs';
 import { Button, LinkButton } from '../../../components/Buttons';
@@ -8,10 +8,9 @@ import { Refusal } from '../../../components/Refusal';
 import { pullText } from '../../../lib/pullText';
 import { clock, nowWithOffset } from '../../../lib/time';
 import { useBench } from '../useBench';
+import { Connect, OnThisDevice, Speaks } from './OnThisDevice';
 import type { Gauges, Why } from './useGauges';
-import { hasSerial, serialGauge, useSerialGauge } from './useSerialGauge';
-
-const SerialDialog = lazy(() => import('./SerialDialog'));
+import { hasSerial, useSerialGauge } from './useSerialGauge';
 
 /** A length that this job's shelf does not know could not be logged, and a force only where one is measured. */
 const usable = (gauges: readonly Gauge[], { shelf, beside }: BenchState) =>
@@ -49,9 +48,10 @@ export const Speaking = ({ of }: { of: Gauges }) => {
 
 /** Those that could speak here: one line until it is asked for, below everything that is used with each reading. */
 export const Offered = ({ of }: { of: Gauges }) => {
-  const { state } = useBench();
+  const { state, instrument } = useBench();
   const { wire } = useSerialGauge();
   const [open, setOpen] = useState(false);
+  const ofJob = state.shelf.map(({ id, name }) => ({ id, name, dimension: 'length' as const }));
   const all = usable(of.gauges, state);
   const offered = all.filter((one) => !one.here);
   if (offered.length === 0 && !hasSerial() && of.failed === null) return null;
@@ -87,7 +87,7 @@ export const Offered = ({ of }: { of: Gauges }) => {
               {one.name}
             </Button>
           ))}
-          <Connect />
+          <Connect choices={ofJob} chosen={instrument?.id} withForces={state.beside.can_pull} />
         </Flex>
       )}
       {open &&
@@ -116,32 +116,6 @@ const Here = ({ gauge, connected, onStop }: { gauge: Gauge; connected: boolean; 
     onStop={onStop}
     mark={gauge.instrument}
   />
-);
-
-type SpeaksProps = { name: string; trouble: string | null; onStop: () => void; mark: string };
-
-/** What the next press of its button does is plain: it is logged here. */
-const Speaks = ({ name, trouble, onStop, mark }: SpeaksProps) => (
-  <Flex
-    alignItems="center"
-    gap="2"
-    bg={trouble === null ? 'yellow.tag' : 'violet.wash'}
-    color={trouble === null ? 'onVivid' : undefined}
-    borderRadius="sm"
-    paddingLeft="2"
-    lineHeight="snug"
-    minHeight="touch"
-    data-speaks={mark}
-  >
-    <Mark kind={trouble === null ? 'now' : 'cant_tell'} size="1rem" />
-    <Box flex="1" minWidth="0" role="status">
-      <b>{name} speaks here</b>
-      {trouble !== null && <Box fontSize="sm">{trouble}</Box>}
-    </Box>
-    <Button look="link" onClick={onStop} aria-label={`Stop: ${name} speaks here no more`}>
-      Stop
-    </Button>
-  </Flex>
 );
 
 const inSentence = (name: string) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
@@ -224,36 +198,3 @@ const Pulled = ({ job, recording, onDrop }: PulledProps) => (
     </Flex>
   </Box>
 );
-
-/** What a gauge on a wire of this device does, once it is connected. */
-const OnThisDevice = () => {
-  const { state } = useBench();
-  const { wire, trouble } = useSerialGauge();
-  const named = state.shelf.find((one) => one.id === wire?.instrument)?.name ?? 'The gauge';
-  if (wire !== null)
-    return <Speaks name={named} trouble={trouble} onStop={() => void serialGauge.disconnect()} mark="this-device" />;
-  return trouble === null ? null : (
-    <Box fontSize="sm" lineHeight="snug" role="alert" data-serial-trouble>
-      {trouble}
-    </Box>
-  );
-};
-
-/** Connects one, where the browser can. */
-const Connect = () => {
-  const { wire } = useSerialGauge();
-  const [open, setOpen] = useState(false);
-  if (!hasSerial() || wire !== null) return null;
-  return (
-    <>
-      <Button look="plain" fontSize="sm" paddingInline="3" onClick={() => setOpen(true)} data-serial>
-        On a line of this device
-      </Button>
-      {open && (
-        <Suspense fallback={null}>
-          <SerialDialog onClose={() => setOpen(false)} />
-        </Suspense>
-      )}
-    </>
-  );
-};

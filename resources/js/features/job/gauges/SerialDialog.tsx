@@ -3,26 +3,41 @@ import { useState } from 'react';
 import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { SmallChoice } from '../../../components/SmallChoice';
-import { useBench } from '../useBench';
+import type { Dimension } from '../../../lib/gaugeLine';
 import { serialGauge } from './useSerialGauge';
 
 const speeds = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200] as const;
 const usual = 9600;
-const units = [
-  { key: '', name: 'It sends its unit' },
-  { key: 'mm', name: 'Bare figures are mm' },
-  { key: 'in', name: 'Bare figures are inches' },
-] as const;
+const units = {
+  length: [
+    { key: '', name: 'It sends its unit' },
+    { key: 'mm', name: 'Bare figures are mm' },
+    { key: 'in', name: 'Bare figures are inches' },
+  ],
+  force: [
+    { key: '', name: 'It sends its unit' },
+    { key: 'N', name: 'Bare figures are N' },
+    { key: 'lbf', name: 'Bare figures are lbf' },
+    { key: 'kgf', name: 'Bare figures are kgf' },
+  ],
+} as const satisfies Record<Dimension, readonly { key: string; name: string }[]>;
+
+/** Instruments that may hang on it. */
+export type OnWire = { id: string; name: string; dimension: Dimension };
+
+type Props = { choices: readonly OnWire[]; chosen: string | undefined; onClose: () => void };
 
 /** Which instrument hangs on the wire, and how it speaks; the browser asks for the wire itself. */
-export default function SerialDialog({ onClose }: { onClose: () => void }) {
-  const { state, instrument } = useBench();
-  const [which, setWhich] = useState(instrument?.id ?? state.shelf[0]?.id ?? '');
+export default function SerialDialog({ choices, chosen, onClose }: Props) {
+  const [which, setWhich] = useState(chosen ?? choices[0]?.id ?? '');
   const [speed, setSpeed] = useState<number>(usual);
   const [unit, setUnit] = useState('');
+  const one = choices.find((choice) => choice.id === which);
   const connect = () => {
+    if (one === undefined) return;
     onClose();
-    void serialGauge.connect({ instrument: which, speed, unit: unit === '' ? null : unit });
+    const { id, name, dimension } = one;
+    void serialGauge.connect({ instrument: id, name, dimension, speed, unit: unit === '' ? null : unit });
   };
   return (
     <Modal
@@ -32,7 +47,7 @@ export default function SerialDialog({ onClose }: { onClose: () => void }) {
       about="For a gauge with a cable to this computer. Your browser asks next which line it is on."
       cancel="Cancel"
       actions={
-        <Button look="vivid" onClick={connect} disabled={which === ''} data-primary>
+        <Button look="vivid" onClick={connect} disabled={one === undefined} data-primary>
           Choose its line
         </Button>
       }
@@ -43,8 +58,11 @@ export default function SerialDialog({ onClose }: { onClose: () => void }) {
             says="Instrument"
             pick="serial-instrument"
             value={which}
-            options={state.shelf.map((one) => ({ key: one.id, name: one.name }))}
-            onChange={setWhich}
+            options={choices.map((choice) => ({ key: choice.id, name: choice.name }))}
+            onChange={(id) => {
+              setWhich(id);
+              setUnit('');
+            }}
           />
         </Box>
         <SmallChoice
@@ -54,7 +72,13 @@ export default function SerialDialog({ onClose }: { onClose: () => void }) {
           options={speeds.map((one) => ({ key: String(one), name: `${one} bits a second` }))}
           onChange={(key) => setSpeed(Number(key))}
         />
-        <SmallChoice says="Its unit" pick="serial-unit" value={unit} options={[...units]} onChange={setUnit} />
+        <SmallChoice
+          says="Its unit"
+          pick="serial-unit"
+          value={unit}
+          options={[...units[one?.dimension ?? 'length']]}
+          onChange={setUnit}
+        />
       </Flex>
     </Modal>
   );

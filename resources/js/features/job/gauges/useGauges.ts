@@ -12,10 +12,9 @@ import {
 } from '../../../api/gauges';
 import { useSignedIn } from '../../../lib/signedIn';
 import { nowWithOffset } from '../../../lib/time';
-import { uuid } from '../../../lib/uuid';
 import { figureAsked } from '../asks';
 import { useBench, useOutboxStatus } from '../useBench';
-import { serialGauge } from './useSerialGauge';
+import { ownReading, serialGauge } from './useSerialGauge';
 import { useStream } from './useStream';
 import { offeredToForm } from './wanted';
 
@@ -64,29 +63,15 @@ function useHandling(job: string) {
 }
 
 /** A gauge on a wire of this very device needs nobody in between; its lines come as readings. */
-function useOwnWire(arrived: React.RefObject<(reading: GaugeReading) => void>, nameOf: (id: string) => string): void {
-  useEffect(() => {
-    serialGauge.hear((read, instrument) =>
-      arrived.current({
-        id: uuid(),
-        instrument,
-        name: nameOf(instrument),
-        entered: read.entered,
-        dimension: read.dimension,
-        low_battery: read.lowBattery,
-        at: new Date().toISOString(),
-        late: false,
-      }),
-    );
-    return () => serialGauge.hear(null);
-  }, [arrived, nameOf]);
+function useOwnWire(arrived: React.RefObject<(reading: GaugeReading) => void>): void {
+  useEffect(() => serialGauge.hear({ reading: (read, wire) => arrived.current(ownReading(read, wire)) }), [arrived]);
 }
 
 export type Gauges = ReturnType<typeof useGauges>;
 
 /** The gauges of this job: which speak here, what came and waits, and how it is logged. */
 export function useGauges() {
-  const { job, state, mayWrite, sendGauge } = useBench();
+  const { job, mayWrite, sendGauge } = useBench();
   const { kept } = useOutboxStatus();
   const client = useQueryClient();
   const query = gaugesQuery(job.id);
@@ -126,11 +111,7 @@ export function useGauges() {
   });
   const isHere = data?.gauges.some((one) => one.here) === true;
   const connected = useStream(job.id, isHere && mayWrite, told, ask);
-  const { shelf } = state;
-  useOwnWire(
-    onWire,
-    useCallback((id: string) => shelf.find((one) => one.id === id)?.name ?? 'The gauge', [shelf]),
-  );
+  useOwnWire(onWire);
 
   // What is on its way from here, or stands in the log since this was asked, waits for nothing any more.
   const settled = new Set([...kept.map((entry) => entry.id), ...job.state.log.map((row) => row.id)]);
