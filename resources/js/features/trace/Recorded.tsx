@@ -28,12 +28,14 @@ export const Recorded = ({ sent, onLook, children }: Props) => {
           <Box flex="1" minWidth="12rem">
             <b>{clock(nowWithOffset(new Date(one.at)))}</b> {one.name}: {pullText(one)}
           </Box>
-          <Button look="dark" onClick={() => onLook(one.trace)}>
-            Look at it
-          </Button>
-          <Button look="plain" onClick={() => dropping.mutate(one.trace)}>
-            Drop it
-          </Button>
+          <Flex gap="3">
+            <Button look="dark" onClick={() => onLook(one.trace)}>
+              Look at it
+            </Button>
+            <Button look="plain" onClick={() => dropping.mutate(one.trace)}>
+              Drop it
+            </Button>
+          </Flex>
         </Flex>
       ))}
       {here !== undefined ? (
