@@ -19,7 +19,7 @@ use VividPull\Core\Spec\Spec;
 final readonly class Bench
 {
     /** Goes up when a replay of the same log could give another answer. */
-    public const ENGINE = '1.6.4';
+    public const ENGINE = '1.6.5';
 
     public static function replay(Spec $spec, Run $run, Log $log): BenchState
     {
@@ -30,11 +30,11 @@ final readonly class Bench
         if ($other === null || $otherRun === null || $facts->second === null) {
             $judgement = Judging::judge($spec, $run, $facts);
 
-            return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, StageProgress::of($spec, $run, $facts, $judgement));
+            return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, StageProgress::of($spec, $run, $facts, $beliefs, $judgement));
         }
         $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
         $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
-        $progress = StageProgress::of($spec, $run, $facts, $judgement, $otherJudgement);
+        $progress = StageProgress::of($spec, $run, $facts, $beliefs, $judgement, $otherJudgement);
         $second = new BenchState($other, $otherRun, $log, $facts->second, Learning::believe($other, $otherRun, $facts->second), $otherJudgement, $progress, null, true);
 
         return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $second);

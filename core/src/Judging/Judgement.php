@@ -41,9 +41,9 @@ final readonly class Judgement
         return array_values(array_filter($this->gates, static fn (GateState $gate): bool => $gate->status === $status));
     }
 
-    /** Whether any pose read since the last move is outside. */
+    /** Whether any pose read since the last move is outside, or stands at the edge where no reading tells. */
     public function isOutsideInAPose(): bool
     {
-        return array_filter($this->poses, static fn (Verdict $verdict): bool => $verdict->kind->isOutside()) !== [];
+        return array_filter($this->poses, static fn (Verdict $verdict): bool => $verdict->kind->isOutside() || $verdict->isStuckAtTheEdge()) !== [];
     }
 }

@@ -18,7 +18,7 @@ use VividPull\Core\Spec\SpecBand;
 final readonly class Verdict
 {
     /** Four in five: what is less likely inside than that is turned, or left outside by choice, with a reason (ours). */
-    private const LIKELY = 0.8;
+    public const LIKELY = 0.8;
 
     private function __construct(
         public VerdictKind $kind,
@@ -120,6 +120,12 @@ final readonly class Verdict
     public function mayBeLeft(): bool
     {
         return $this->kind === VerdictKind::CantTell && $this->settles !== Settles::Answer && $this->beyond === 0.0 && ($this->chanceInside ?? 0.0) >= self::LIKELY;
+    }
+
+    /** At the edge, likelier outside than it may be left, and no further reading with this instrument would tell: only a turn helps. */
+    public function isStuckAtTheEdge(): bool
+    {
+        return $this->kind === VerdictKind::CantTell && $this->settles === Settles::Nothing && ! $this->mayBeLeft();
     }
 
     public function is(VerdictKind $kind): bool

@@ -83,6 +83,14 @@ final readonly class Planner
                 default => 'Left as it reads. Prove it.',
             }, [], null, $window->target);
         }
+        if ($isSettled && $judgement->nowGroup !== null) {
+            // What proofs drove it from, it is not brought back to for the thread's sake.
+            $allowed = ProofEvidence::of($spec, $run, $facts)->allowed($band, $judgement->nowGroup->found->mean, $beliefs->play->ratio());
+            if ($allowed === null) {
+                return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
+            }
+            $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
+        }
         $swinging = Swinging::of($run, $facts);
         $maker = new PlanMaker($spec, $run, $facts, $window);
         $plan = $maker->plan();

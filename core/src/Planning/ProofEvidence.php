@@ -12,6 +12,7 @@ use VividPull\Core\Facts\TriedProof;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Measuring;
 use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
@@ -26,6 +27,14 @@ use VividPull\Core\Spec\SpecBand;
  */
 final readonly class ProofEvidence
 {
+    /** Steps that a part of a band has room for, if it is to be set within; ours. */
+    private const ROOM = 2.0;
+
+    private const WHOLE_GROUP = 3;
+
+    /** Each move goes half the way that is left, so that after so many settings hardly any is; ours. */
+    private const ENOUGH = 4;
+
     /** @param  list<array{proof: Proof, answer: Checked, bearing: Bearing}>  $failed  since the last move, as they are asked */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, public array $failed) {}
 
@@ -69,21 +78,60 @@ final readonly class ProofEvidence
     public function room(ReadingGroup $now, SpecBand $band, float $perSlack): ?SpecBand
     {
         $bearing = $this->bearing();
-        if ($bearing === null) {
+        if ($bearing === null || $this->failedAt($bearing) >= self::ENOUGH) {
             return null;
         }
+        $band = $this->toldInside($now, $band);
         $here = $now->found->mean;
         $short = $this->shortOfOpen();
         if ($short !== null && $bearing === Bearing::LessSlack) {
             return $this->roomToOpen($here, $band, $perSlack, $short);
         }
+        $slack = $this->facts->readings->slack;
         $bound = $this->bound($bearing);
+        // Where it failed further that way already, what lies between is no better.
+        $beyond = abs($this->furthest($bearing) - $slack);
         [$from, $to] = $bearing === Bearing::MoreSlack
-            ? [$here, min($band->ceiling(), $here + $perSlack * ($bound - $this->facts->readings->slack))]
-            : [max($band->floor(), $here - $perSlack * ($this->facts->readings->slack - $bound)), $here];
-        $to = is_finite($to) ? $to : $here + 2 * $perSlack * $this->smallest();
+            ? [$here + $perSlack * $beyond, min($band->ceiling(), $here + $perSlack * ($bound - $slack))]
+            : [max($band->floor(), $here - $perSlack * ($slack - $bound)), $here - $perSlack * $beyond];
+        $to = is_finite($to) ? $to : $from + 2 * $perSlack * $this->smallest();
 
         return $to - $from >= $perSlack * $this->smallest() ? SpecBand::between($from, $to) : null;
+    }
+
+    /** As far as readings would still be called inside: at the edge itself nothing could be told. */
+    private function toldInside(ReadingGroup $now, SpecBand $band): SpecBand
+    {
+        $told = Conformity::acceptance($band, $now->found->spreadOf(max(self::WHOLE_GROUP, $now->found->count)), $this->spec->rule);
+
+        return $told === null ? $band : SpecBand::between($told[0], is_finite($told[1]) ? $told[1] : null);
+    }
+
+    /**
+     * The part of a band that no proof of this series excluded: nothing is planned to where one failed already. Null where what they leave
+     * is no room to turn in.
+     *
+     * @param  float  $here  mm of play
+     * @param  float  $perSlack  mm of play for one of slack
+     */
+    public function allowed(SpecBand $band, float $here, float $perSlack): ?SpecBand
+    {
+        [$least, $most] = [-INF, INF];
+        foreach ($this->facts->observations->tried as $tried) {
+            $bearing = $tried->series === $this->facts->readings->series ? $this->bearingOf($tried) : null;
+            $least = $bearing === Bearing::MoreSlack ? max($least, $tried->slack) : $least;
+            $most = $bearing === Bearing::LessSlack ? min($most, $tried->slack) : $most;
+        }
+        $step = $perSlack * $this->smallest();
+        $now = $this->facts->readings->slack;
+        $from = max($band->floor(), $here + $perSlack * ($least - $now));
+        $to = min($band->ceiling(), $here + $perSlack * ($most - $now));
+
+        return match (true) {
+            is_infinite($least) && is_infinite($most) => $band,
+            $to - $from >= self::ROOM * $step => SpecBand::between($from, is_finite($to) ? $to : null),
+            default => null,
+        };
     }
 
     /**
@@ -130,6 +178,8 @@ final readonly class ProofEvidence
         return $this->said().match (true) {
             $this->isContradictory() => ' No setting does both.',
             $this->shortOfOpen() !== null => ' Taken up by that, it would stand below its band: it is in its band and yet short. Look at the bracket, the cable, and the stop of the control itself.',
+            $this->bearing() !== null && $this->failedAt($this->bearing()) >= self::ENOUGH => " It failed so at {$this->failedAt($this->bearing())} settings: that is hardly a matter of slack.",
+            $this->ofSlack() !== [] && $this->hasFailedFurther() => ' It failed further that way, too, and no step is left inside the band.',
             $this->ofSlack() !== [] => ' No step that way is left inside the band.',
             default => '',
         };
@@ -169,6 +219,46 @@ final readonly class ProofEvidence
         }
 
         return $bearing === Bearing::MoreSlack ? min([INF, ...$at]) : max([-INF, ...$at]);
+    }
+
+    /** At how many settings what fails now was tried and failed so, this one among them. */
+    private function failedAt(Bearing $bearing): int
+    {
+        $at = [];
+        foreach ($this->failedLike($bearing) as $slack) {
+            $at[(string) round($slack, 6)] = true;
+        }
+
+        return count($at);
+    }
+
+    private function hasFailedFurther(): bool
+    {
+        $bearing = $this->bearing();
+
+        return $bearing !== null && abs($this->furthest($bearing) - $this->facts->readings->slack) > 1e-9;
+    }
+
+    /** In mm of slack, the furthest setting that way at which what fails now was tried and failed, this one among them. */
+    private function furthest(Bearing $bearing): float
+    {
+        $at = $this->failedLike($bearing);
+
+        return $bearing === Bearing::MoreSlack ? max($at) : min($at);
+    }
+
+    /** @return non-empty-list<float> in mm of slack, where what fails now was tried and failed so, here too */
+    private function failedLike(Bearing $bearing): array
+    {
+        $failing = array_map(static fn (array $one): string => $one['proof']->key, $this->ofSlack());
+        $at = [$this->facts->readings->slack];
+        foreach ($this->facts->observations->tried as $tried) {
+            if ($tried->series === $this->facts->readings->series && in_array($tried->entry->key, $failing, true) && $this->bearingOf($tried) === $bearing) {
+                $at[] = $tried->slack;
+            }
+        }
+
+        return $at;
     }
 
     private function bearingOf(TriedProof $tried): ?Bearing

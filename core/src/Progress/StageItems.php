@@ -16,6 +16,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
+use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\ReadEnough;
@@ -24,6 +25,8 @@ use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\ChosenMode;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
@@ -45,7 +48,7 @@ final readonly class StageItems
 {
     private const WHOLE_GROUP = 3;
 
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private ?Judgement $second = null) {}
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Beliefs $beliefs, private Judgement $judgement, private ?Judgement $second = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
     public function all(): array
@@ -314,9 +317,11 @@ final readonly class StageItems
             return [];
         }
         $done = $near->healthy()->contains($at);
+        // Where the bench itself says that there is nothing left but to prove it, no plan brings it home.
+        $stays = ! $done && $this->judgement->nowGroup !== null && Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement)->kind === PlanKind::Prove;
 
-        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", $done,
-            said: $done ? ucfirst($near->where($at)) : null,
+        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", $done || $stays,
+            said: $done ? ucfirst($near->where($at)) : ($stays ? ucfirst($near->where($at)).'. It stays there: nothing else has room to take that up inside the band' : null),
             detail: 'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
     }
 

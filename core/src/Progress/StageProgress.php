@@ -10,6 +10,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Spec\Spec;
 
@@ -17,9 +18,9 @@ use VividPull\Core\Spec\Spec;
 final readonly class StageProgress
 {
     /** @param  Judgement|null  $second  of a second cable */
-    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second = null): Progress
+    public static function of(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ?Judgement $second = null): Progress
     {
-        $whole = (new StageItems($spec, $run, $facts, $judgement, $second))->all();
+        $whole = (new StageItems($spec, $run, $facts, $beliefs, $judgement, $second))->all();
         $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
         $items = $check?->isOn() === true ? $check->items : $whole;
         $missing = self::missing($whole, false);

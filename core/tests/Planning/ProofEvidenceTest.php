@@ -19,6 +19,7 @@ use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
@@ -76,6 +77,58 @@ final class ProofEvidenceTest extends TestCase
         $free->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line('early', 'check:bite');
         $next = $free->state->next();
         self::assertSame([PlanKind::Move, 1], [$next->kind, ($next->options['perch']->steps ?? self::fail('no move'))->count / 120], 'back by one flat of the two');
+    }
+
+    public function test_where_it_failed_further_that_way_what_lies_between_is_not_tried_again(): void
+    {
+        $job = self::proved(13, ['bite' => 'late']);
+        // Nearly as loose as the band allows it bites as late; then it was brought back.
+        $job->line('-1t3f', 'in_band')->read(19.4, 19.4, 19.4);
+        self::provedAgain($job, 'late');
+        $job->line('+1t3f', 'in_band')->read(13, 13, 13);
+        self::provedAgain($job, 'late');
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Suspect, $next->kind, $next->sentence);
+        self::assertStringContainsString('It failed further that way, too, and no step is left inside the band.', $next->sentence);
+        self::assertSame('put_right', self::asked($job));
+    }
+
+    public function test_what_fails_at_four_settings_is_hardly_a_matter_of_slack(): void
+    {
+        $job = self::proved(11.5, ['bite' => 'late']);
+        foreach ([13.0, 14.4, 15.9] as $n => $mm) {
+            self::assertSame(PlanKind::Move, $job->state->next()->kind, "after {$n} moves");
+            $job->line('-2f', 'in_band')->read($mm, $mm, $mm);
+            self::provedAgain($job, 'late');
+        }
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Suspect, $next->kind);
+        self::assertStringContainsString('It failed so at 4 settings: that is hardly a matter of slack. Look for:', $next->sentence);
+        $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth'])->read(15.9, 15.9, 15.9);
+        self::assertSame(PlanKind::Prove, $job->state->next()->kind, 'what was seen before it was put right counts no more');
+    }
+
+    public function test_what_proofs_drove_it_from_it_is_not_brought_back_to_for_the_threads_sake(): void
+    {
+        $evidence = static fn (TestJob $job): ProofEvidence => ProofEvidence::of($job->state->spec, $job->state->run, $job->state->facts);
+        $band = SpecBand::between(10, 20);
+        $job = self::proved(17, ['bite' => 'early']);
+        self::assertEqualsWithDelta([10.0, 17.0], [$evidence($job)->allowed($band, 17.0, 3.4737)?->floor(), $evidence($job)->allowed($band, 17.0, 3.4737)?->ceiling()], 1e-9);
+        $job->line('+1t', 'in_band')->read(12.7, 12.7, 12.7);
+        self::assertEqualsWithDelta(17.0, $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(), 0.05, 'one turn of 1.25 mm back');
+        self::provedAgain($job, 'early');
+        self::assertEqualsWithDelta(12.7, $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(), 1e-9);
+        $job->line('+3f', 'in_band')->read(10.6, 10.6, 10.6);
+        self::provedAgain($job, 'early');
+        self::assertNull($evidence($job)->allowed($band, 10.6, 3.4737), 'there is no room to turn in');
+        self::assertSame($band, $evidence(self::proved(15, []))->allowed($band, 15.0, 3.4737), 'nothing failed');
+    }
+
+    private static function provedAgain(TestJob $job, string $bite): void
+    {
+        $mm = $job->state->judgement->nowGroup->found->mean ?? self::fail('not read');
+        $job->line('ok', 'lock:perch')->read($mm, $mm, $mm)->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still')->refit();
+        $job->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line($bite, 'check:bite');
     }
 
     public function test_slow_on_grass_takes_one_rung_and_creeping_there_says_so(): void

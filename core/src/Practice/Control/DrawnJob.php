@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Control;
+
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Practice\Chance;
+use VividPull\Core\Spec\Aim;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\AimCodec;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
+
+/** A control of a family as chance has it: its spec and run, as a book would have them, and how it truly is found. Invented, within what domain practice has. */
+final readonly class DrawnJob
+{
+    private const CALIPER = ['id' => 'caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05];
+
+    private const RULE = ['id' => 'rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5];
+
+    /** Bands as they are usual: the point, least and most, and the ratio about which the run is drawn. Common practice, no source. */
+    private const PLAYS = [
+        'clutch_lever' => ['lever_tip', 10.0, 20.0, 3.5], 'twist_grip' => ['grip_flange', 2.0, 6.0, 1.4], 'trigger_throttle' => ['handle_travel', 0.5, 2.5, 1.5],
+        'pedal_throttle' => ['handle_travel', 5.0, 15.0, 3.0], 'engage_by_pull' => ['handle_travel', 8.0, 25.0, 4.0], 'release_by_pull' => ['handle_travel', 8.0, 25.0, 4.0],
+        'brake_pull' => ['handle_travel', 5.0, 15.0, 3.0], 'other_control' => ['handle_travel', 5.0, 15.0, 3.0],
+    ];
+
+    /** What can be wrong with each beside its setting. */
+    private const FAULTS = [
+        'clutch_lever' => [Fault::FrayedWire], 'automatic_clutch' => [], 'hydraulic_clutch' => [],
+        'twist_grip' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove, Fault::FrayedWire], 'trigger_throttle' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove],
+        'pedal_throttle' => [Fault::Dry, Fault::WeakSpring], 'sliding_drive' => [Fault::WeakSpring, Fault::Belt], 'engage_by_pull' => [Fault::WeakSpring, Fault::Belt],
+        'release_by_pull' => [Fault::WeakSpring, Fault::Belt], 'bail' => [Fault::Mount, Fault::WeakSpring], 'speed_selector' => [], 'mode_cables' => [],
+        'hook_control' => [Fault::WeakSpring], 'brake_pull' => [Fault::WeakSpring, Fault::Dry], 'other_control' => [Fault::WeakSpring, Fault::Dry],
+    ];
+
+    /**
+     * @param  array<string, float>  $at
+     * @param  array{id: string, kind: string, resolution_mm: float}  $instrument
+     */
+    private function __construct(public Spec $spec, public Run $run, public TrueControl $control, public array $at, public array $instrument) {}
+
+    /**
+     * @param  float  $faulty  the share of them that has something wrong beside the setting
+     * @param  bool  $isRough  whether its drawing is off by two fifths and more, and it is read with a rule by a hand that repeats to half a mark
+     */
+    public static function of(FamilyKey $family, Chance $chance, float $faulty = 0.3, bool $isRough = false): self
+    {
+        $start = Families::of($family)->starting();
+        $tables = array_values(array_filter($start->aims, static fn (Aim $aim): bool => $aim instanceof OutcomeTable));
+        [$point, $low, $high, $ratio] = self::PLAYS[$family->value] ?? ['lever_tip', 0.0, 0.0, 1.0];
+        $plays = isset(self::PLAYS[$family->value]);
+        $poses = $family === FamilyKey::TwistGrip ? ['straight', 'left', 'right'] : ['straight'];
+        $spec = SpecCodec::decode(Node::of([
+            'family' => $family->value, 'others' => array_map(AimCodec::encode(...), $start->aims), 'conditions' => ['poses' => $poses], 'policy' => 'middle', 'source' => ['document' => 'practice'],
+            ...($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high]] : []),
+        ]));
+        $adjusters = self::adjusters($start->adjusters, $tables[0] ?? null);
+        $wire = 38.0;
+        $grip = $point === 'grip_flange';
+        $run = RunCodec::decode(Node::of([
+            'hand' => ['kind' => $start->hand->value, 'name' => $start->handName, 'knowledge' => 'drawn'] + match (true) {
+                ! $plays => [],
+                $grip => ['drum_radius_mm' => 15.0, 'flange_radius_mm' => 15.0 * $ratio],
+                default => ['pivot_to_wire_mm' => $wire, 'pivot_to_point_mm' => [$point => $wire * $ratio]],
+            },
+            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
+            'working_end' => $start->workingEnd,
+        ]));
+        $at = self::standing($run, $chance);
+        $faults = self::FAULTS[$family->value];
+        $fault = $faults !== [] && $chance->between(0.0, 1.0) < $faulty ? [$faults[(int) $chance->between(0.0, count($faults))]] : [];
+        $width = $high - $low;
+        $play = $chance->between(-0.4 * $width, $high + 1.5 * $width);
+        $reach = isset($tables[0]) ? $tables[0]->mostAtOnce : 0.0;
+        $turns = $chance->between(-0.08, 0.08) * $width / $ratio;
+        $control = new TrueControl($spec, $run, $play, self::offset($tables[0] ?? null, $chance, $reach), $at, $fault, exp(($isRough ? 0.35 : 0.1) * $chance->normal()),
+            count($poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns], $isRough ? 0.25 : 0.15, $chance, $chance->between(0.0, 1.0) < 0.5 ? 1 : -1);
+
+        return new self($spec, $run, $control, $at, $isRough ? self::RULE : self::CALIPER);
+    }
+
+    /** As many whole steps off as can be set right, where steps are whole. */
+    private static function offset(?OutcomeTable $table, Chance $chance, float $reach): float
+    {
+        return match (true) {
+            $table === null => 0.0,
+            $table->unit === 'detent' => $chance->between(-1.4, 1.4),
+            default => round($chance->between(-$reach, $reach)),
+        };
+    }
+
+    /**
+     * @param  list<AdjusterKind>  $kinds
+     * @return list<array<string, mixed>>
+     */
+    private static function adjusters(array $kinds, ?OutcomeTable $table): array
+    {
+        $ids = $table === null ? array_map(static fn (AdjusterKind $one): string => $one->value, $kinds) : array_keys($table->movers);
+        $made = [];
+        foreach ($kinds as $place => $kind) {
+            if ($kind === AdjusterKind::None) {
+                continue;
+            }
+            $made[] = ['id' => $ids[$place] ?? "{$kind->value}_{$place}", 'name' => strtr($ids[$place] ?? $kind->value, '_', ' '), 'kind' => $kind->value] + match (true) {
+                $table !== null && $kind->isThreaded() => ['thread' => 'M8 x 1.25', 'travel_mm' => 60, 'bevels_per_turn' => 6],
+                $kind->isThreaded() => ['thread' => 'M8 x 1.25', 'travel_mm' => 24],
+                $kind === AdjusterKind::SlottedBracket => ['mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 60], 'smallest_step' => 0.5],
+                default => ['mm_per_step' => 2.5, 'travel_steps' => ['from' => 0, 'to' => 12]],
+            };
+        }
+
+        return $made;
+    }
+
+    /** @return array<string, float> about the middle of their way */
+    private static function standing(Run $run, Chance $chance): array
+    {
+        $at = [];
+        foreach ($run->adjusters() as $adjuster) {
+            [$from, $to] = [$adjuster->travel()->from->toFloat(), $adjuster->travel()->to->toFloat()];
+            $at[$adjuster->id()] = round($from + ($to - $from) * $chance->between(0.35, 0.65));
+        }
+
+        return $at;
+    }
+}

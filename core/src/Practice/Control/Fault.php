@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Control;
+
+use VividPull\Core\Procedure\Cure;
+
+/** What can be wrong with a control beside its setting, and what puts it right. Common practice, no source. */
+enum Fault: string
+{
+    case WeakSpring = 'weak_spring';
+    case Dry = 'dry';
+    case Belt = 'belt';
+    case Mount = 'mount';
+    case OffGroove = 'off_groove';
+    case Route = 'route';
+    case FrayedWire = 'frayed_wire';
+
+    /** Null where nothing on the bench does: it is replaced. */
+    public function cure(): ?Cure
+    {
+        return match ($this) {
+            self::WeakSpring => Cure::Spring,
+            self::Dry => Cure::Oiled,
+            self::Belt => Cure::Belt,
+            self::Mount => Cure::Mount,
+            self::OffGroove => Cure::Groove,
+            self::Route => Cure::Route,
+            self::FrayedWire => null,
+        };
+    }
+
+    /** The part that is looked over and shows it; null where only trying does. */
+    public function isSeenAt(): ?string
+    {
+        return $this === self::FrayedWire ? 'wire' : null;
+    }
+}

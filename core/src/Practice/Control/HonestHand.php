@@ -1,0 +1,317 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Control;
+
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchLine;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Shown;
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\GateState;
+use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Log;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
+use VividPull\Core\Log\Stamp;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\TableAdviceKind;
+use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Progress\ItemKey;
+use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\ItemTopic;
+use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+
+/** Works a job on a control whose truth the bench does not see: reads it, tries it and turns it as it is asked to, and says what is so. */
+final class HonestHand
+{
+    private const MOST = 160;
+
+    private const MOST_READINGS = 6;
+
+    private BenchState $state;
+
+    private readonly EntryCodec $codec;
+
+    private readonly Person $person;
+
+    private int $count = 0;
+
+    private int $moves = 0;
+
+    private int $readings = 0;
+
+    /** @var list<string> what was asked, the last few */
+    private array $asked = [];
+
+    /**
+     * @param  array<string, float>  $at  as the job is told that adjusters stand
+     * @param  array{id: string, kind: string, resolution_mm: float}  $instrument
+     */
+    private function __construct(Spec $spec, Run $run, private readonly TrueControl $control, array $at, private readonly array $instrument)
+    {
+        $this->person = new Person('hand', 'Hand', Role::Technician);
+        $this->codec = new EntryCodec($run);
+        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'practice', 'standing' => [
+            ...($at === [] ? [] : ['positions_steps' => $at]), 'shelf' => [['name' => $instrument['id'], 'reach_mm' => 500] + $instrument],
+        ]]), $this->stamp());
+        $this->state = Bench::replay($spec, $run, Log::of($opened));
+    }
+
+    /**
+     * @param  array<string, float>  $at
+     * @param  array{id: string, kind: string, resolution_mm: float}  $instrument
+     */
+    public static function work(Spec $spec, Run $run, TrueControl $control, array $at, array $instrument): WorkedJob
+    {
+        return (new self($spec, $run, $control, $at, $instrument))->worked();
+    }
+
+    private function worked(): WorkedJob
+    {
+        for ($n = 0; $n < self::MOST; $n++) {
+            $item = $this->state->progress->asks();
+            if ($item === null) {
+                return $this->ended(JobEnd::Lost, 'Nothing is asked.');
+            }
+            $this->asked[] = $item->key;
+            if ($item->kind === ItemKind::SignOff) {
+                return $this->ended($this->isFit() ? JobEnd::Fit : JobEnd::Tagged, implode(' ', array_map(static fn (GateState $one): string => $one->sentence, array_filter($this->state->judgement->gates, static fn (GateState $one): bool => $one->status !== GateStatus::Passed))));
+            }
+            $why = $this->goOn($item);
+            if ($why !== null) {
+                return $why;
+            }
+        }
+
+        return $this->ended(JobEnd::Lost, 'It does not come to an end.');
+    }
+
+    private function isFit(): bool
+    {
+        return array_filter($this->state->judgement->gates, static fn (GateState $one): bool => $one->status !== GateStatus::Passed) === [];
+    }
+
+    private function ended(JobEnd $end, string $why): WorkedJob
+    {
+        return new WorkedJob($end, $why, $this->count - 1, $this->moves, array_slice($this->asked, -8), $this->state);
+    }
+
+    /** Null where it goes on. */
+    private function goOn(StageItem $item): ?WorkedJob
+    {
+        if ($item->kind !== ItemKind::Reading && $item->kind !== ItemKind::InBand) {
+            $this->readings = 0;
+        }
+        if ($item->key === 'put_right' || ($item->failed && $item->kind === ItemKind::InBand && $this->control->wants() !== null)) {
+            return $this->putRight();
+        }
+
+        return match (true) {
+            $item->kind === ItemKind::Thread => $this->thread($item),
+            $item->kind === ItemKind::Measure => $this->line('2.1', $item),
+            $item->kind === ItemKind::Reading => $this->state->next()->kind === PlanKind::Move && ItemKey::of($item->key)->topic === ItemTopic::Pose ? $this->set($item) : $this->read($item),
+            $item->kind === ItemKind::InBand => $this->set($item),
+            default => $this->answer($item),
+        };
+    }
+
+    private function thread(StageItem $item): ?WorkedJob
+    {
+        foreach ($item->answers as $answer) {
+            if ($answer->word === 'ok') {
+                return $this->entry($answer->kind, $answer->body);
+            }
+        }
+        $adjuster = $this->state->run->adjuster((string) $item->about);
+
+        return $adjuster === null ? $this->ended(JobEnd::Lost, "No adjuster is {$item->about}.")
+            : $this->entry(EntryKind::Thread, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $this->control->stands($adjuster->id())]);
+    }
+
+    private function read(StageItem $item): ?WorkedJob
+    {
+        if ($this->readings++ >= self::MOST_READINGS) {
+            return $this->enough($item);
+        }
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->posed();
+
+        return $this->line(sprintf('%.2F', $this->control->read($this->point(), $pose, $this->instrument['resolution_mm'])), $item, $pose);
+    }
+
+    /** Where it is set; the other poses are read when they are asked for. */
+    private function posed(): Pose
+    {
+        return Pose::Straight;
+    }
+
+    private function point(): ReadingPoint
+    {
+        return $this->state->spec->aim->point ?? ReadingPoint::LeverTip;
+    }
+
+    /** The instrument can say no more. */
+    private function enough(StageItem $item): ?WorkedJob
+    {
+        $this->readings = 0;
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::from((string) $item->about) : $this->posed();
+        $verdict = $this->state->judgement->poses[$pose->value] ?? null;
+        if ($verdict !== null && $verdict->mayBeLeft()) {
+            return $this->entry(EntryKind::Enough, ['point' => $this->point()->value, 'pose' => $pose->value]);
+        }
+
+        // Neither told nor likely enough to be left: it is turned as the bench would turn it, or nothing that turns is left.
+        $next = $this->state->next();
+        $adjuster = $this->state->run->adjuster($next->recommended ?? '');
+        $steps = $next->options[$next->recommended ?? '']->steps ?? null;
+
+        return $adjuster === null || $steps === null ? $this->ended(JobEnd::Spent, $next->sentence) : $this->turn($adjuster, $steps);
+    }
+
+    private function set(StageItem $item): ?WorkedJob
+    {
+        $next = $this->state->next();
+        if ($next->kind === PlanKind::Table) {
+            return $this->table();
+        }
+        $advice = $next->options[$next->recommended ?? ''] ?? null;
+        $adjuster = $this->state->run->adjuster($next->recommended ?? '');
+        if ($next->kind === PlanKind::Move && $advice?->steps !== null && $adjuster !== null) {
+            return $this->turn($adjuster, $advice->steps);
+        }
+
+        return match ($next->kind) {
+            PlanKind::Read, PlanKind::Decide => $this->read($item),
+            PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread, PlanKind::Prove => match (true) {
+                $this->control->wants() !== null => $this->putRight(),
+                $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
+                default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
+            },
+            default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
+        };
+    }
+
+    private function turn(Adjuster $adjuster, Steps $steps): null
+    {
+        $this->readings = 0;
+        $this->moves++;
+        $this->control->turn($adjuster->id(), $steps);
+
+        return $this->entry(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()]);
+    }
+
+    private function table(): ?WorkedJob
+    {
+        $table = $this->state->judgement->table;
+        if ($table === null) {
+            return $this->ended(JobEnd::Lost, 'There is no table.');
+        }
+        $advice = TablePlanner::advise($this->state->spec, $table, $this->state->run, $this->state->facts);
+        $adjuster = $this->state->run->adjuster($advice->adjuster ?? '');
+        if ($advice->kind === TableAdviceKind::Move && $adjuster !== null) {
+            // Where nobody knows what a step moves, a hand watches the arm.
+            $steps = $advice->steps ?? $this->control->towards($adjuster, $advice->shift ?? 1.0);
+
+            return $this->turn($adjuster, $steps);
+        }
+        if ($advice->kind === TableAdviceKind::Try) {
+            foreach ($table->untold(true) as $setting) {
+                return $this->entry(EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $this->control->does($setting)]);
+            }
+        }
+
+        if ($this->control->wants() !== null) {
+            return $this->putRight();
+        }
+
+        return $this->ended($advice->kind === TableAdviceKind::OutOfReach ? JobEnd::Spent : JobEnd::Lost, "{$advice->kind->value}: {$advice->sentence}");
+    }
+
+    /** As one does who sees what it is. */
+    private function putRight(): ?WorkedJob
+    {
+        $cure = $this->control->wants();
+        if ($cure === null) {
+            $next = $this->state->next();
+
+            return $this->ended($this->control->isUnsafe() ? JobEnd::Tagged : JobEnd::Lost, "Something is to be put right, and nothing is wrong: {$next->sentence}");
+        }
+        $this->control->cure($cure);
+
+        return $this->entry(EntryKind::PutRight, ['cure' => in_array($cure, Families::of($this->state->spec->family)->cures(), true) ? $cure->value : Cure::Other->value]);
+    }
+
+    private function answer(StageItem $item): ?WorkedJob
+    {
+        $key = ItemKey::of($item->key);
+        $word = match ($key->topic) {
+            ItemTopic::Check, ItemTopic::Found => $this->shows((string) $key->of),
+            ItemTopic::Outcome => $this->does((string) $key->of),
+            ItemTopic::Step => $this->control->inspected($item->key) ? null : 'fault',
+            default => null,
+        };
+        if ($word === 'fault') {
+            return $this->ended(JobEnd::Tagged, "{$item->label}: a fault.");
+        }
+        foreach ($item->answers as $answer) {
+            if ($word === null || $answer->word === $word) {
+                return $this->entry($answer->kind, $answer->body);
+            }
+        }
+
+        return $this->ended(JobEnd::Lost, "{$item->key} cannot be answered by {$word}.");
+    }
+
+    private function shows(string $proof): string
+    {
+        [$key] = explode('/', $proof);
+        $passing = null;
+        foreach (Families::of($this->state->spec->family)->proofs($this->state->run) as $one) {
+            $passing = $one->key === $key ? $one->passing[0] : $passing;
+        }
+
+        return Behaviour::shows($this->state->spec->family, $key, $this->control) ?? $passing ?? 'yes';
+    }
+
+    private function does(string $setting): string
+    {
+        $found = $this->state->judgement->table->table->settings[$setting] ?? null;
+
+        return $found instanceof OutcomeSetting ? $this->control->does($found) : 'right';
+    }
+
+    private function line(string $line, StageItem $item, ?Pose $pose = null): null
+    {
+        $draft = BenchLine::read($line, new Shown(null, null, $pose, null, $this->instrument['id'], $item->key, Unit::Millimetre), $this->state, $this->person);
+
+        return $this->entry($draft->kind, $draft->body);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function entry(EntryKind $kind, array $body): null
+    {
+        $this->state = Bench::accept($this->state, $this->codec->body($kind, Node::of($body), $this->stamp()));
+
+        return null;
+    }
+
+    private function stamp(): Stamp
+    {
+        $this->count++;
+
+        return new Stamp("p{$this->count}", sprintf('2026-01-01T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60), $this->person);
+    }
+}

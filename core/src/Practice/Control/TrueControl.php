@@ -1,0 +1,278 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Control;
+
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Practice\Chance;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\FreePlayBand;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\Spec;
+
+/**
+ * A control of any family as it truly is: its slack, where its adjusters stand, what is wrong with it. It answers whoever reads it, tries it
+ * or turns it, by mechanics of its own; nothing of what the bench believes, judges or advises is known to it.
+ */
+final class TrueControl
+{
+    /** Beyond its band by so much of the band's width, what it does is wrong, and not only its figure; ours. */
+    private const BEARS = 0.3;
+
+    /** What a step moves an arm by, in its unit, where nobody measured it: two millimetres of a bracket to a detent. */
+    private const UNMEASURED = 0.2;
+
+    private float $slack;
+
+    /** @var array<string, float> turns, or what else it is counted in, by adjuster */
+    private array $at;
+
+    /** @var array<string, Fault> */
+    private array $faults = [];
+
+    private readonly ?FreePlayBand $band;
+
+    private readonly ?OutcomeTable $table;
+
+    /** Where the arm of a table stands from where it should, in the table's unit. */
+    private float $offset;
+
+    /**
+     * @param  float  $play  as it is found, bars straight, in mm at the point of the spec; below zero it is taut
+     * @param  float  $offset  of a table's arm, as it is found
+     * @param  array<string, float>  $at  where the adjusters stand, in turns or what else they are counted in
+     * @param  list<Fault>  $faults
+     * @param  float  $ratioFactor  how many times further than its drawing says the reading point truly moves
+     * @param  array<string, float>  $poses  mm of slack that a pose gives, by pose
+     */
+    public function __construct(
+        private readonly Spec $spec,
+        private readonly Run $run,
+        float $play,
+        float $offset,
+        array $at,
+        array $faults,
+        private readonly float $ratioFactor,
+        private readonly array $poses,
+        /** Standard deviation of one reading by hand, in mm. */
+        private readonly float $noise,
+        private readonly Chance $chance,
+        /** Which way the arm goes with an outward step, where nobody knows. */
+        private readonly int $sense = 1,
+    ) {
+        $band = $spec->aim;
+        $this->band = $band instanceof FreePlayBand ? $band : null;
+        $this->table = $spec->other(OutcomeTable::class);
+        $this->slack = $this->band === null ? 0.0 : $play / $this->ratio($this->band->point);
+        $this->offset = $offset;
+        $this->at = $at;
+        foreach ($faults as $fault) {
+            $this->faults[$fault->value] = $fault;
+        }
+    }
+
+    /** Turned as far as it goes, and no further. */
+    public function turn(string $adjuster, Steps $steps): void
+    {
+        $one = $this->run->adjuster($adjuster);
+        if ($one === null) {
+            return;
+        }
+        $at = $this->at[$adjuster] ?? 0.0;
+        $to = max($one->travel()->from->toFloat(), min($one->travel()->to->toFloat(), $at + $steps->toFloat()));
+        $turned = Steps::exactly($to - $at);
+        $this->at[$adjuster] = $to;
+        $this->slack += $one->slackGiven($turned);
+        $this->offset += $turned->count / $one->counting()->each->count * $this->perStep($one);
+    }
+
+    /** Steps by which somebody who watches the arm moves it so far, in the table's unit; the one way or the other. */
+    public function towards(Adjuster $adjuster, float $shift): Steps
+    {
+        $wanted = $shift / $this->perStep($adjuster) * $adjuster->counting()->each->count;
+        $least = $adjuster->smallestStep()->count;
+
+        return Steps::fromCount((int) (max(1.0, round(abs($wanted) / $least)) * $least) * ($wanted < 0.0 ? -1 : 1));
+    }
+
+    /** What of its faults this puts right. */
+    public function cure(Cure $cure): void
+    {
+        $this->faults = array_filter($this->faults, static fn (Fault $one): bool => $one->cure() !== $cure);
+    }
+
+    /** What would cure what is wrong with it, for one who sees it; null where nothing is. */
+    public function wants(): ?Cure
+    {
+        foreach ($this->faults as $fault) {
+            return $fault->cure();
+        }
+
+        return null;
+    }
+
+    /** What a hand reads. A taut cable shows nothing. */
+    public function read(ReadingPoint $point, ?Pose $pose, float $marks): float
+    {
+        return max(0.0, round((max(0.0, $this->play($point, $pose)) + $this->noise * $this->chance->normal()) / $marks) * $marks);
+    }
+
+    /** Where an adjuster stands, in turns or what else it is counted in. */
+    public function stands(string $adjuster): float
+    {
+        return $this->at[$adjuster] ?? 0.0;
+    }
+
+    public function inspected(string $part): bool
+    {
+        return array_filter($this->faults, static fn (Fault $one): bool => $one->isSeenAt() === $part) === [];
+    }
+
+    /** What the machine does at a setting. */
+    public function does(OutcomeSetting $setting): string
+    {
+        $stands = $setting->at + $this->offset;
+        foreach ($setting->sees as $word) {
+            if (! $word->provesNothing && ($word->low === null || $stands >= $word->low) && ($word->high === null || $stands < $word->high)) {
+                return $word->key;
+            }
+        }
+
+        return $setting->wants;
+    }
+
+    /** Whether what it would show is so of it: the words of `Behaviour`. */
+    public function is(string $what): bool
+    {
+        $width = $this->width();
+
+        return match ($what) {
+            'taut' => $this->band !== null && $this->least() <= 0.0,
+            'tight' => $this->isBelow($width),
+            'loose' => $this->isBeyond($width),
+            default => isset($this->faults[$what]),
+        };
+    }
+
+    private function isBelow(float $width): bool
+    {
+        $low = $this->band?->band->low;
+
+        return $this->band !== null && ($this->least() <= 0.0 || ($low !== null && $this->least() < $low - self::BEARS * $width)) || $this->short(-1);
+    }
+
+    private function isBeyond(float $width): bool
+    {
+        $high = $this->band?->band->high;
+
+        return $this->band !== null && $high !== null && $this->most() > $high + self::BEARS * $width || $this->short(1);
+    }
+
+    /** A table's arm that stands past (−1) or short of (1) what a drive wants, beyond where that alone decides. */
+    private function short(int $way): bool
+    {
+        return $this->table !== null && count($this->table->settings) === 1 && $way * -$this->offset > 1.0;
+    }
+
+    /** Whether everything about it is as it should be, for one who sees it. */
+    public function isRight(): bool
+    {
+        return $this->faults === [] && $this->isInBand(0.0) && ! $this->isWrongAtASetting();
+    }
+
+    /** Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, or faulty. */
+    public function isUnsafe(): bool
+    {
+        return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isWrongAtASetting();
+    }
+
+    /** @param  float  $within  of the band, in mm; below zero as far outside */
+    public function isInBand(float $within): bool
+    {
+        if ($this->band === null) {
+            return true;
+        }
+        [$low, $high] = [$this->band->band->low, $this->band->band->high];
+
+        return ($low === null ? $this->least() > 0.0 : $this->least() >= $low + $within) && ($high === null || $this->most() <= $high - $within);
+    }
+
+    /** Right, and so far from the edges of its band that any instrument would tell. */
+    public function isPlainlyRight(): bool
+    {
+        return $this->isRight() && $this->isInBand(0.2 * $this->width());
+    }
+
+    private function isWrongAtASetting(): bool
+    {
+        foreach ($this->table->settings ?? [] as $setting) {
+            if ($this->does($setting) !== $setting->wants) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function play(ReadingPoint $point, ?Pose $pose = null): float
+    {
+        return ($this->slack + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
+    }
+
+    /** A wrong route takes more in a turn of the bars than the run does by itself. */
+    private function ofPose(Pose $pose): float
+    {
+        return ($this->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value]) ? 6.0 : 1.0);
+    }
+
+    private function least(): float
+    {
+        return min($this->plays());
+    }
+
+    private function most(): float
+    {
+        return max($this->plays());
+    }
+
+    /** @return non-empty-list<float> in each pose that counts, at the point of the spec */
+    private function plays(): array
+    {
+        $point = $this->band->point ?? ReadingPoint::LeverTip;
+        $plays = [$this->play($point)];
+        foreach (array_keys($this->poses) as $pose) {
+            $plays[] = $this->play($point, Pose::from($pose));
+        }
+
+        return $plays;
+    }
+
+    private function ratio(ReadingPoint $point): float
+    {
+        return ($this->run->couplings->all()[$point->value]->value ?? 1.0) * $this->ratioFactor;
+    }
+
+    private function width(): float
+    {
+        [$low, $high] = [$this->band?->band->low, $this->band?->band->high];
+
+        return match (true) {
+            $low !== null && $high !== null => $high - $low,
+            $high !== null => $high,
+            default => $low ?? 0.0,
+        };
+    }
+
+    private function perStep(Adjuster $adjuster): float
+    {
+        $mover = $this->table->movers[$adjuster->id()] ?? null;
+
+        return $mover === null ? 0.0 : ($mover->perStep ?? self::UNMEASURED) * ($mover->sign ?? $this->sense) * $this->ratioFactor;
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Practice;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Practice\Control\Behaviour;
+use VividPull\Core\Practice\Control\DrawnJob;
+use VividPull\Core\Practice\Control\Fault;
+use VividPull\Core\Practice\Control\HonestHand;
+use VividPull\Core\Practice\Control\JobEnd;
+use VividPull\Core\Practice\Control\JobTable;
+use VividPull\Core\Practice\SeededChance;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\OutcomeTable;
+
+/**
+ * Whole jobs of every family on controls whose truth the bench does not see, by a hand that does what it is asked and says what is so: what is
+ * called fit is fit, and every job comes to an end. `bin/vivid jobs` prints more of them.
+ */
+final class HonestHandTest extends TestCase
+{
+    private const EACH = 30;
+
+    /** @return iterable<string, array{FamilyKey}> */
+    public static function families(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            yield $key->value => [$key];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_what_is_called_fit_is_fit_and_every_job_ends(FamilyKey $family): void
+    {
+        $table = JobTable::of($family, self::EACH, 0.3, false);
+        self::assertSame([], $table->wrong);
+        self::assertGreaterThan(0.4 * self::EACH, $table->ends[JobEnd::Fit->value]);
+        self::assertLessThanOrEqual(6, $table->movesOf(0.9));
+    }
+
+    #[DataProvider('families')]
+    public function test_nor_with_a_rule_and_a_drawing_that_is_off(FamilyKey $family): void
+    {
+        self::assertSame([], JobTable::of($family, self::EACH, 0.6, true, 5000)->wrong);
+    }
+
+    /** A judge that finds nothing wrong with anything would let all of that pass. */
+    public function test_the_judge_of_those_jobs_knows_a_control_that_is_not_fit(): void
+    {
+        $seen = [];
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $control = DrawnJob::of(FamilyKey::ClutchLever, new SeededChance($seed))->control;
+            $play = $control->play(ReadingPoint::LeverTip);
+            self::assertSame($play >= 10.0 && $play <= 20.0, $control->isInBand(0.0));
+            $seen[] = match (true) {
+                $control->is('taut') => 'taut',
+                $control->is('tight') => 'tight',
+                $control->is('loose') => 'loose',
+                ! $control->inspected('wire') => 'frayed',
+                default => 'right',
+            };
+            self::assertSame(end($seen) !== 'right' || ! $control->inspected('wire'), $control->isUnsafe());
+        }
+        self::assertEqualsCanonicalizing(['taut', 'tight', 'loose', 'frayed', 'right'], array_values(array_unique($seen)));
+    }
+
+    public function test_a_control_does_what_its_state_makes_it_do(): void
+    {
+        $job = DrawnJob::of(FamilyKey::ClutchLever, new SeededChance(7), 0.0);
+        $barrel = 'barrel';
+        // All the way in, it has all the slack there is; out again by more than that, it is taut.
+        $job->control->turn($barrel, Steps::exactly(-50.0));
+        self::assertSame(0.0, $job->control->stands($barrel));
+        self::assertSame('no', Behaviour::shows(FamilyKey::ClutchLever, 'no_creep', $job->control));
+        self::assertSame('early', Behaviour::shows(FamilyKey::ClutchLever, 'bite', $job->control));
+        self::assertNull(Behaviour::shows(FamilyKey::ClutchLever, 'arm_loose', $job->control));
+        $job->control->turn($barrel, Steps::exactly(50.0));
+        $job->control->turn('bracket_nuts', Steps::exactly(50.0));
+        self::assertTrue($job->control->is('taut'));
+        self::assertSame('no', Behaviour::shows(FamilyKey::ClutchLever, 'arm_loose', $job->control));
+        self::assertSame('slips', Behaviour::shows(FamilyKey::ClutchLever, 'no_slip', $job->control));
+        self::assertSame(0.0, $job->control->read(ReadingPoint::LeverTip, null, 0.5) > 1.0 ? 1.0 : 0.0);
+    }
+
+    public function test_a_fault_stays_until_it_is_what_was_put_right(): void
+    {
+        for ($seed = 1, $found = 0; $found < 5; $seed++) {
+            $control = DrawnJob::of(FamilyKey::PedalThrottle, new SeededChance($seed), 1.0)->control;
+            if ($control->wants() !== Cure::Spring) {
+                continue;
+            }
+            $found++;
+            self::assertSame('no', Behaviour::shows(FamilyKey::PedalThrottle, 'snap_shut', $control));
+            $control->cure(Cure::Oiled);
+            self::assertTrue($control->is(Fault::WeakSpring->value));
+            $control->cure(Cure::Spring);
+            self::assertNull($control->wants());
+        }
+        self::assertNull(Fault::FrayedWire->cure(), 'it is replaced');
+    }
+
+    public function test_an_arm_goes_where_somebody_who_watches_it_wants_it(): void
+    {
+        for ($seed = 1; $seed <= 20; $seed++) {
+            $job = DrawnJob::of(FamilyKey::SpeedSelector, new SeededChance($seed));
+            $table = $job->spec->other(OutcomeTable::class);
+            $bracket = $job->run->adjuster('slotted_bracket');
+            self::assertNotNull($table);
+            self::assertNotNull($bracket);
+            $job->control->turn('slotted_bracket', $job->control->towards($bracket, -4.0));
+            self::assertSame('reverse', $job->control->does($table->settings['f1']));
+            self::assertTrue($job->control->isUnsafe(), 'F1 drives backward');
+        }
+    }
+
+    /** What is put together here once went to and fro without end, or stood still. */
+    public function test_a_fault_that_looks_like_slack_is_suspected_after_a_few_moves(): void
+    {
+        foreach ([[FamilyKey::PedalThrottle, 17], [FamilyKey::TriggerThrottle, 7], [FamilyKey::EngageByPull, 15], [FamilyKey::TwistGrip, 10], [FamilyKey::ClutchLever, 6]] as [$family, $seed]) {
+            $job = DrawnJob::of($family, new SeededChance($seed));
+            $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->at, $job->instrument);
+            self::assertSame(JobEnd::Fit, $worked->end, "{$family->value}, {$seed}: {$worked->why}");
+            self::assertLessThanOrEqual(10, $worked->moves, $family->value);
+            self::assertFalse($job->control->isUnsafe());
+        }
+    }
+}
