@@ -24,6 +24,8 @@ final readonly class Judgement
         public Sweep $sweep,
         /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
         public bool $isRoutingFault,
+        /** Whether they do so by a single reading, which is taken once more before anything is blamed. */
+        public bool $isPoseInDoubt,
         /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
         public ?SpecBand $plannedBand,
         public array $poses,

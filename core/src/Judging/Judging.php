@@ -25,7 +25,7 @@ final readonly class Judging
         if ($spec->aim === null) {
             $unread = Verdict::unread('No play is read on this control');
 
-            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, false, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
         }
         $sweep = self::sweep($spec, $facts->readings->groups);
         $found = self::asFoundGroup($spec, $facts);
@@ -47,6 +47,7 @@ final readonly class Judging
                 : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
             $sweep,
             $sweep->isWiderThan($spec->play()->band),
+            $sweep->isWiderByOneReading($spec->play()->band),
             $sweep->plannedBand($spec->play()->band),
             $poses,
             $groups,
@@ -196,7 +197,7 @@ final readonly class Judging
      * Each two poses of the latest setting at which more than one was read.
      *
      * @param  array<int, array<string, Uncertainty>>  $settings
-     * @return list<array{apart: float, u: float, freedom: float}>
+     * @return list<array{apart: float, u: float, freedom: float, once: bool}>
      */
     private static function pairs(array $settings): array
     {
@@ -206,7 +207,7 @@ final readonly class Judging
             foreach ($read as $place => $one) {
                 foreach (array_slice($read, $place + 1) as $other) {
                     $pairs[] = ['apart' => abs($one->mean - $other->mean), 'u' => hypot($one->standardOfDifference(), $other->standardOfDifference()),
-                        'freedom' => min($one->freedom(), $other->freedom())];
+                        'freedom' => min($one->freedom(), $other->freedom()), 'once' => min($one->count, $other->count) < 2];
                 }
             }
             if ($pairs !== []) {

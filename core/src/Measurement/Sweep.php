@@ -28,13 +28,13 @@ final readonly class Sweep
 
     /**
      * @param  array<string, array{d: float, u: float, read: bool}>  $poses  pose minus straight, in mm, by pose
-     * @param  list<array{apart: float, u: float, freedom: float}>  $pairs  of poses read at one setting
+     * @param  list<array{apart: float, u: float, freedom: float, once?: bool}>  $pairs  of poses read at one setting; `once` where one of them has a single reading
      */
     private function __construct(public array $poses, private array $pairs) {}
 
     /**
      * @param  array<string, array{d: float, u: float}|null>  $offsets  by pose; null where it was not read
-     * @param  list<array{apart: float, u: float, freedom: float}>  $pairs
+     * @param  list<array{apart: float, u: float, freedom: float, once?: bool}>  $pairs
      */
     public static function of(array $offsets, array $pairs = []): self
     {
@@ -43,13 +43,28 @@ final readonly class Sweep
             : ['d' => $o['d'], 'u' => $o['u'], 'read' => true], $offsets), $pairs);
     }
 
-    /** Whether poses that were read at one setting lie further apart than the band is wide, with a chance of at least 95 %. */
+    /**
+     * Whether poses that were read at one setting lie further apart than the band is wide, with a chance of at least 95 %. A single reading of a
+     * pose accuses no cable: it may be misread.
+     */
     public function isWiderThan(SpecBand $band): bool
     {
+        return $this->isAnyWider(array_filter($this->pairs, static fn (array $pair): bool => ! ($pair['once'] ?? false)), $band);
+    }
+
+    /** Whether they lie so far apart by a single reading of a pose alone: it is read once more. */
+    public function isWiderByOneReading(SpecBand $band): bool
+    {
+        return ! $this->isWiderThan($band) && $this->isAnyWider($this->pairs, $band);
+    }
+
+    /** @param  array<int, array{apart: float, u: float, freedom: float, once?: bool}>  $pairs */
+    private function isAnyWider(array $pairs, SpecBand $band): bool
+    {
         $width = $band->high === null ? INF : $band->high - $band->floor();
-        foreach ($this->pairs as $pair) {
+        foreach ($pairs as $pair) {
             $z = $pair['u'] <= 0.0 ? ($pair['apart'] > $width ? INF : -INF) : ($pair['apart'] - $width) / $pair['u'];
-            if (StudentDistribution::cumulative($z, $pair['freedom']) >= 1 - (1 - self::SURE) / count($this->pairs)) {
+            if (StudentDistribution::cumulative($z, $pair['freedom']) >= 1 - (1 - self::SURE) / count($pairs)) {
                 return true;
             }
         }

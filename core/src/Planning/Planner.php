@@ -49,6 +49,8 @@ final readonly class Planner
             $verdict->is(VerdictKind::Unread), $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
             $band === null || $judgement->isRoutingFault => PlanOutcome::say(PlanKind::RoutingFault,
                 'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
+            $judgement->isPoseInDoubt => PlanOutcome::say(PlanKind::Read,
+                'One pose reads otherwise by more than the band is wide, and was read once. Let it snap back, and read that pose again: a misread is likelier than a trapped cable.'),
             $verdict->settles === Settles::Answer => PlanOutcome::say(PlanKind::Decide, $verdict->advice ?? ''),
             ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
             $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
@@ -107,7 +109,7 @@ final readonly class Planner
             $judgement->now->is(VerdictKind::CantTell) && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
             $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
-            $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
+            $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
     }

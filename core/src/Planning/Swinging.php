@@ -6,14 +6,21 @@ namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\ReadingGroup;
 
 /** Which way the play was turned, move by move: +1 gives slack, −1 takes it. Two reversals in a row are a bench that swings. */
 final readonly class Swinging
 {
+    /** Nobody who is led well turns so often (ours). */
+    private const TOO_MANY = 14;
+
     private const TOO_OFTEN = 2;
 
-    /** @param  list<int>  $ways */
-    private function __construct(private array $ways) {}
+    /**
+     * @param  list<int>  $ways
+     * @param  int  $since  turns since readings compare
+     */
+    private function __construct(private array $ways, private int $since) {}
 
     public static function of(Run $run, Facts $facts): self
     {
@@ -26,7 +33,9 @@ final readonly class Swinging
             }
         }
 
-        return new self($ways);
+        $first = array_filter($facts->readings->groups, static fn (ReadingGroup $one): bool => $one->series === $facts->readings->series);
+
+        return new self($ways, count($facts->readings->moves) - (reset($first) === false ? 0 : reset($first)->moves));
     }
 
     /** Reversals one after the other, up to the last move. */
@@ -38,6 +47,12 @@ final readonly class Swinging
         }
 
         return $count;
+    }
+
+    /** Whether so many turns since anything was put right have not brought it inside that another would not either. */
+    public function isTooLong(): bool
+    {
+        return $this->since >= self::TOO_MANY;
     }
 
     /** Whether a turn this way would go to and fro once too often. */

@@ -6,7 +6,9 @@ namespace VividPull\Core\Tests\Practice;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
@@ -18,6 +20,7 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Tests\Support\TestJob;
 
 /**
  * Whole jobs of every family on controls whose truth the bench does not see, by a hand that does what it is asked and says what is so: what is
@@ -40,6 +43,7 @@ final class HonestHandTest extends TestCase
     {
         $table = JobTable::of($family, self::EACH, 0.3, false);
         self::assertSame([], $table->wrong);
+        self::assertSame(0, $table->ends[JobEnd::Suspected->value]);
         self::assertGreaterThan(0.4 * self::EACH, $table->ends[JobEnd::Fit->value]);
         self::assertLessThanOrEqual(6, $table->movesOf(0.9));
     }
@@ -47,7 +51,10 @@ final class HonestHandTest extends TestCase
     #[DataProvider('families')]
     public function test_nor_with_a_rule_and_a_drawing_that_is_off(FamilyKey $family): void
     {
-        self::assertSame([], JobTable::of($family, self::EACH, 0.6, true, 5000)->wrong);
+        $table = JobTable::of($family, self::EACH, 0.6, true, 5000);
+        self::assertSame([], $table->wrong);
+        self::assertLessThanOrEqual(0.1 * self::EACH, $table->ends[JobEnd::Suspected->value]);
+        self::assertLessThanOrEqual(20, $table->movesOf(1.0), 'none goes on for ever');
     }
 
     /** A judge that finds nothing wrong with anything would let all of that pass. */
@@ -117,6 +124,25 @@ final class HonestHandTest extends TestCase
             self::assertSame('reverse', $job->control->does($table->settings['f1']));
             self::assertTrue($job->control->isUnsafe(), 'F1 drives backward');
         }
+    }
+
+    public function test_one_misread_pose_accuses_no_cable(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0);
+        self::assertSame([false, true], [$job->state->judgement->isRoutingFault, $job->state->judgement->isPoseInDoubt]);
+        self::assertSame(PlanKind::Read, $job->state->next()->kind);
+        self::assertStringContainsString('read that pose again: a misread is likelier than a trapped cable', $job->state->next()->sentence);
+        $job->readIn(Pose::Left, 9.0);
+        self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind, 'read twice, it is one');
+    }
+
+    /** Its first reading was misread by ten marks, of a cable that was taut: it was turned to and fro eighty times. */
+    public function test_turns_without_end_are_not_advised(): void
+    {
+        $job = DrawnJob::of(FamilyKey::TriggerThrottle, new SeededChance(172), 0.3, true);
+        $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->at, $job->instrument);
+        self::assertSame(JobEnd::Suspected, $worked->end);
+        self::assertLessThanOrEqual(16, $worked->moves);
     }
 
     /** What is put together here once went to and fro without end, or stood still. */

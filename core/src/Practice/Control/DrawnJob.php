@@ -48,7 +48,8 @@ final readonly class DrawnJob
 
     /**
      * @param  float  $faulty  the share of them that has something wrong beside the setting
-     * @param  bool  $isRough  whether its drawing is off by two fifths and more, and it is read with a rule by a hand that repeats to half a mark
+     * @param  bool  $isRough  whether its drawing is off by two fifths and more, and it is read with a rule by a hand that repeats to half a mark and misreads
+     *                        one in fifty, its adjusters stand anywhere on their way, and its locks turn them
      */
     public static function of(FamilyKey $family, Chance $chance, float $faulty = 0.3, bool $isRough = false): self
     {
@@ -73,7 +74,7 @@ final readonly class DrawnJob
             'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
             'working_end' => $start->workingEnd,
         ]));
-        $at = self::standing($run, $chance);
+        $at = self::standing($run, $chance, $isRough);
         $faults = self::FAULTS[$family->value];
         $fault = $faults !== [] && $chance->between(0.0, 1.0) < $faulty ? [$faults[(int) $chance->between(0.0, count($faults))]] : [];
         $width = $high - $low;
@@ -81,7 +82,7 @@ final readonly class DrawnJob
         $reach = isset($tables[0]) ? $tables[0]->mostAtOnce : 0.0;
         $turns = $chance->between(-0.08, 0.08) * $width / $ratio;
         $control = new TrueControl($spec, $run, $play, self::offset($tables[0] ?? null, $chance, $reach), $at, $fault, exp(($isRough ? 0.35 : 0.1) * $chance->normal()),
-            count($poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns], $isRough ? 0.25 : 0.15, $chance, $chance->between(0.0, 1.0) < 0.5 ? 1 : -1);
+            count($poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns], $isRough ? 0.25 : 0.15, $chance, $chance->between(0.0, 1.0) < 0.5 ? 1 : -1, $isRough ? 0.4 : 0.0, $isRough ? 0.02 : 0.0);
 
         return new self($spec, $run, $control, $at, $isRough ? self::RULE : self::CALIPER);
     }
@@ -119,13 +120,13 @@ final readonly class DrawnJob
         return $made;
     }
 
-    /** @return array<string, float> about the middle of their way */
-    private static function standing(Run $run, Chance $chance): array
+    /** @return array<string, float> about the middle of their way, or anywhere on it */
+    private static function standing(Run $run, Chance $chance, bool $isRough): array
     {
         $at = [];
         foreach ($run->adjusters() as $adjuster) {
             [$from, $to] = [$adjuster->travel()->from->toFloat(), $adjuster->travel()->to->toFloat()];
-            $at[$adjuster->id()] = round($from + ($to - $from) * $chance->between(0.35, 0.65));
+            $at[$adjuster->id()] = round($from + ($to - $from) * ($isRough ? $chance->between(0.05, 0.95) : $chance->between(0.35, 0.65)));
         }
 
         return $at;

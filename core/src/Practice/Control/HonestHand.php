@@ -15,6 +15,7 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
@@ -41,6 +42,9 @@ final class HonestHand
     private const MOST = 160;
 
     private const MOST_READINGS = 6;
+
+    /** Marks that no hand is off by. */
+    private const MISREAD = 5.0;
 
     private BenchState $state;
 
@@ -198,6 +202,7 @@ final class HonestHand
             PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread, PlanKind::Prove => match (true) {
                 $this->control->wants() !== null => $this->putRight(),
                 $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
+                $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
                 default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
             },
             default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
@@ -261,10 +266,14 @@ final class HonestHand
             ItemTopic::Check, ItemTopic::Found => $this->shows((string) $key->of),
             ItemTopic::Outcome => $this->does((string) $key->of),
             ItemTopic::Step => $this->control->inspected($item->key) ? null : 'fault',
+            ItemTopic::Doubt => $this->wasMisread((string) $key->of) ? 'misread' : 'right',
             default => null,
         };
         if ($word === 'fault') {
             return $this->ended(JobEnd::Tagged, "{$item->label}: a fault.");
+        }
+        if ($key->topic === ItemTopic::Lock) {
+            $this->control->lock((string) $key->of);
         }
         foreach ($item->answers as $answer) {
             if ($word === null || $answer->word === $word) {
@@ -284,6 +293,14 @@ final class HonestHand
         }
 
         return Behaviour::shows($this->state->spec->family, $key, $this->control) ?? $passing ?? 'yes';
+    }
+
+    /** It is looked at once more, as closely as it takes to see that. */
+    private function wasMisread(string $reading): bool
+    {
+        $entry = $this->state->log->find($reading);
+
+        return $entry instanceof ReadingTaken && abs($entry->mm - max(0.0, $this->control->play($entry->point, $entry->pose))) > self::MISREAD * $this->instrument['resolution_mm'];
     }
 
     private function does(string $setting): string

@@ -16,6 +16,9 @@ enum JobEnd: string
     /** Nothing that can be turned reaches the band: a part is wanted. */
     case Spent = 'spent';
 
+    /** It was turned to and fro, and the bench says what it suspects, and which measurement would tell. */
+    case Suspected = 'suspected';
+
     /** The bench led nowhere. */
     case Lost = 'lost';
 }

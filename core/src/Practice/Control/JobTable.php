@@ -44,6 +44,7 @@ final readonly class JobTable
             JobEnd::Fit => $control->isUnsafe() ? 'called fit, and is not' : null,
             JobEnd::Tagged => $control->isUnsafe() ? null : "tagged, and nothing is wrong with it: {$worked->why}",
             JobEnd::Spent => $control->isPlainlyRight() ? "said to be out of reach, and is right: {$worked->why}" : null,
+            JobEnd::Suspected => null,
             JobEnd::Lost => 'led nowhere after '.implode(', ', $worked->asked).": {$worked->why}",
         };
     }

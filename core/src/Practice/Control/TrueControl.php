@@ -65,6 +65,10 @@ final class TrueControl
         private readonly Chance $chance,
         /** Which way the arm goes with an outward step, where nobody knows. */
         private readonly int $sense = 1,
+        /** By how much tightening a lock turns its adjuster, in smallest steps, and how that varies. */
+        private readonly float $creep = 0.0,
+        /** Share of the readings that are misread by ten marks. */
+        private readonly float $misread = 0.0,
     ) {
         $band = $spec->aim;
         $this->band = $band instanceof FreePlayBand ? $band : null;
@@ -90,6 +94,15 @@ final class TrueControl
         $this->at[$adjuster] = $to;
         $this->slack += $one->slackGiven($turned);
         $this->offset += $turned->count / $one->counting()->each->count * $this->perStep($one);
+    }
+
+    /** Tightened, a thread is turned a little by its own lock. */
+    public function lock(string $adjuster): void
+    {
+        $one = $this->run->adjuster($adjuster);
+        if ($this->creep > 0.0 && $one !== null && $one->kind()->isThreaded()) {
+            $this->slack += $one->slackGiven($one->smallestStep()) * $this->creep * (1.0 + 0.5 * $this->chance->normal());
+        }
     }
 
     /** Steps by which somebody who watches the arm moves it so far, in the table's unit; the one way or the other. */
@@ -120,7 +133,9 @@ final class TrueControl
     /** What a hand reads. A taut cable shows nothing. */
     public function read(ReadingPoint $point, ?Pose $pose, float $marks): float
     {
-        return max(0.0, round((max(0.0, $this->play($point, $pose)) + $this->noise * $this->chance->normal()) / $marks) * $marks);
+        $read = max(0.0, round((max(0.0, $this->play($point, $pose)) + $this->noise * $this->chance->normal()) / $marks) * $marks);
+
+        return $this->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->misread ? $read + 10 * $marks : $read;
     }
 
     /** Where an adjuster stands, in turns or what else it is counted in. */
