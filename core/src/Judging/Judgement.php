@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Judging;
 
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Measurement\Sweep;
 use VividPull\Core\Spec\SpecBand;
@@ -24,8 +25,8 @@ final readonly class Judgement
         public Sweep $sweep,
         /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
         public bool $isRoutingFault,
-        /** Whether they do so by a single reading, which is taken once more before anything is blamed. */
-        public bool $isPoseInDoubt,
+        /** The pose by whose single reading they do so, which is taken once more before anything is blamed; null where none is. */
+        public ?Pose $poseInDoubt,
         /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
         public ?SpecBand $plannedBand,
         public array $poses,

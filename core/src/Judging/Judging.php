@@ -25,7 +25,7 @@ final readonly class Judging
         if ($spec->aim === null) {
             $unread = Verdict::unread('No play is read on this control');
 
-            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, false, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
         }
         $sweep = self::sweep($spec, $facts->readings->groups);
         $found = self::asFoundGroup($spec, $facts);
@@ -47,7 +47,7 @@ final readonly class Judging
                 : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
             $sweep,
             $sweep->isWiderThan($spec->play()->band),
-            $sweep->isWiderByOneReading($spec->play()->band),
+            Pose::tryFrom($sweep->readOnce($spec->play()->band) ?? ''),
             $sweep->plannedBand($spec->play()->band),
             $poses,
             $groups,
@@ -197,17 +197,16 @@ final readonly class Judging
      * Each two poses of the latest setting at which more than one was read.
      *
      * @param  array<int, array<string, Uncertainty>>  $settings
-     * @return list<array{apart: float, u: float, freedom: float, once: bool}>
+     * @return list<array{apart: float, u: float, freedom: float, once: string|null}>
      */
     private static function pairs(array $settings): array
     {
         foreach (array_reverse($settings) as $poses) {
-            $read = array_values($poses);
             $pairs = [];
-            foreach ($read as $place => $one) {
-                foreach (array_slice($read, $place + 1) as $other) {
+            foreach ($poses as $pose => $one) {
+                foreach (array_slice($poses, (int) array_search($pose, array_keys($poses), true) + 1) as $another => $other) {
                     $pairs[] = ['apart' => abs($one->mean - $other->mean), 'u' => hypot($one->standardOfDifference(), $other->standardOfDifference()),
-                        'freedom' => min($one->freedom(), $other->freedom()), 'once' => min($one->count, $other->count) < 2];
+                        'freedom' => min($one->freedom(), $other->freedom()), 'once' => min($one->count, $other->count) > 1 ? null : ($other->count < 2 ? $another : $pose)];
                 }
             }
             if ($pairs !== []) {

@@ -28,13 +28,13 @@ final readonly class Sweep
 
     /**
      * @param  array<string, array{d: float, u: float, read: bool}>  $poses  pose minus straight, in mm, by pose
-     * @param  list<array{apart: float, u: float, freedom: float, once?: bool}>  $pairs  of poses read at one setting; `once` where one of them has a single reading
+     * @param  list<array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs  of poses read at one setting; `once` names that of them which has a single reading
      */
     private function __construct(public array $poses, private array $pairs) {}
 
     /**
      * @param  array<string, array{d: float, u: float}|null>  $offsets  by pose; null where it was not read
-     * @param  list<array{apart: float, u: float, freedom: float, once?: bool}>  $pairs
+     * @param  list<array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs
      */
     public static function of(array $offsets, array $pairs = []): self
     {
@@ -49,27 +49,30 @@ final readonly class Sweep
      */
     public function isWiderThan(SpecBand $band): bool
     {
-        return $this->isAnyWider(array_filter($this->pairs, static fn (array $pair): bool => ! ($pair['once'] ?? false)), $band);
+        return $this->wider(array_filter($this->pairs, static fn (array $pair): bool => ($pair['once'] ?? null) === null), $band) !== null;
     }
 
-    /** Whether they lie so far apart by a single reading of a pose alone: it is read once more. */
-    public function isWiderByOneReading(SpecBand $band): bool
+    /** The pose by whose single reading they lie so far apart, and by nothing else: it is read once more; null where there is none. */
+    public function readOnce(SpecBand $band): ?string
     {
-        return ! $this->isWiderThan($band) && $this->isAnyWider($this->pairs, $band);
+        return $this->isWiderThan($band) ? null : $this->wider($this->pairs, $band)['once'] ?? null;
     }
 
-    /** @param  array<int, array{apart: float, u: float, freedom: float, once?: bool}>  $pairs */
-    private function isAnyWider(array $pairs, SpecBand $band): bool
+    /**
+     * @param  array<int, array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs
+     * @return array{apart: float, u: float, freedom: float, once?: string|null}|null the first pair that is wider
+     */
+    private function wider(array $pairs, SpecBand $band): ?array
     {
         $width = $band->high === null ? INF : $band->high - $band->floor();
         foreach ($pairs as $pair) {
             $z = $pair['u'] <= 0.0 ? ($pair['apart'] > $width ? INF : -INF) : ($pair['apart'] - $width) / $pair['u'];
             if (StudentDistribution::cumulative($z, $pair['freedom']) >= 1 - (1 - self::SURE) / count($pairs)) {
-                return true;
+                return $pair;
             }
         }
 
-        return false;
+        return null;
     }
 
     /**

@@ -129,9 +129,9 @@ final class HonestHandTest extends TestCase
     public function test_one_misread_pose_accuses_no_cable(): void
     {
         $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0);
-        self::assertSame([false, true], [$job->state->judgement->isRoutingFault, $job->state->judgement->isPoseInDoubt]);
+        self::assertSame([false, Pose::Left], [$job->state->judgement->isRoutingFault, $job->state->judgement->poseInDoubt]);
         self::assertSame(PlanKind::Read, $job->state->next()->kind);
-        self::assertStringContainsString('read that pose again: a misread is likelier than a trapped cable', $job->state->next()->sentence);
+        self::assertSame('Read it again with bars full left: once, it read otherwise by more than the band is wide. A misread is likelier than a trapped cable.', $job->state->next()->sentence);
         $job->readIn(Pose::Left, 9.0);
         self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind, 'read twice, it is one');
     }

@@ -31,6 +31,9 @@ final readonly class DrawnJob
         'brake_pull' => ['handle_travel', 5.0, 15.0, 3.0], 'other_control' => ['handle_travel', 5.0, 15.0, 3.0],
     ];
 
+    /** Of a pair: what its play is called in a spec, least and most, and what it does. */
+    private const SECOND = ['twist_grip' => ['backward', 1.0, 5.0, 'closing'], 'pedal_throttle' => ['secondary', 0.5, 2.5, 'following']];
+
     /** What can be wrong with each beside its setting. */
     private const FAULTS = [
         'clutch_lever' => [Fault::FrayedWire], 'automatic_clutch' => [], 'hydraulic_clutch' => [],
@@ -62,6 +65,9 @@ final readonly class DrawnJob
             'family' => $family->value, 'others' => array_map(AimCodec::encode(...), $start->aims), 'conditions' => ['poses' => $poses], 'policy' => 'middle', 'source' => ['document' => 'practice'],
             ...($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high]] : []),
         ]));
+        $second = self::SECOND[$family->value] ?? null;
+        $isPair = $second !== null && $chance->between(0.0, 1.0) < 0.5;
+        $spec = ! $isPair ? $spec : SpecCodec::decode(Node::of([...SpecCodec::encode($spec), $second[0] => ['low_mm' => $second[1], 'high_mm' => $second[2]]]));
         $adjusters = self::adjusters($start->adjusters, $tables[0] ?? null);
         $wire = 38.0;
         $grip = $point === 'grip_flange';
@@ -71,7 +77,9 @@ final readonly class DrawnJob
                 $grip => ['drum_radius_mm' => 15.0, 'flange_radius_mm' => 15.0 * $ratio],
                 default => ['pivot_to_wire_mm' => $wire, 'pivot_to_point_mm' => [$point => $wire * $ratio]],
             },
-            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
+            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters], ...($isPair ? [['id' => 'second', 'name' => 'Second cable', 'pulls' => $second[3], 'adjusters' => [
+                ['id' => 'second_nuts', 'name' => 'second nuts', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 20],
+            ]]] : [])],
             'working_end' => $start->workingEnd,
         ]));
         $at = self::standing($run, $chance, $isRough);
@@ -81,7 +89,7 @@ final readonly class DrawnJob
         $play = $chance->between(-0.4 * $width, $high + 1.5 * $width);
         $reach = isset($tables[0]) ? $tables[0]->mostAtOnce : 0.0;
         $turns = $chance->between(-0.08, 0.08) * $width / $ratio;
-        $control = new TrueControl($spec, $run, $play, self::offset($tables[0] ?? null, $chance, $reach), $at, $fault, exp(($isRough ? 0.35 : 0.1) * $chance->normal()),
+        $control = new TrueControl($spec, $run, $play, $isPair ? $chance->between(-0.4, 1.4) * $second[2] : null, self::offset($tables[0] ?? null, $chance, $reach), $at, $fault, exp(($isRough ? 0.35 : 0.1) * $chance->normal()),
             count($poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns], $isRough ? 0.25 : 0.15, $chance, $chance->between(0.0, 1.0) < 0.5 ? 1 : -1, $isRough ? 0.4 : 0.0, $isRough ? 0.02 : 0.0);
 
         return new self($spec, $run, $control, $at, $isRough ? self::RULE : self::CALIPER);

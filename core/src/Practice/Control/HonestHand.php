@@ -39,7 +39,7 @@ use VividPull\Core\Wire\Node;
 /** Works a job on a control whose truth the bench does not see: reads it, tries it and turns it as it is asked to, and says what is so. */
 final class HonestHand
 {
-    private const MOST = 160;
+    private const MOST = 260;
 
     private const MOST_READINGS = 6;
 
@@ -117,7 +117,7 @@ final class HonestHand
     /** Null where it goes on. */
     private function goOn(StageItem $item): ?WorkedJob
     {
-        if ($item->kind !== ItemKind::Reading && $item->kind !== ItemKind::InBand) {
+        if ($item->key !== ($this->asked[count($this->asked) - 2] ?? $item->key)) {
             $this->readings = 0;
         }
         if ($item->key === 'put_right' || ($item->failed && $item->kind === ItemKind::InBand && $this->control->wants() !== null)) {
@@ -127,7 +127,7 @@ final class HonestHand
         return match (true) {
             $item->kind === ItemKind::Thread => $this->thread($item),
             $item->kind === ItemKind::Measure => $this->line('2.1', $item),
-            $item->kind === ItemKind::Reading => $this->state->next()->kind === PlanKind::Move && ItemKey::of($item->key)->topic === ItemTopic::Pose ? $this->set($item) : $this->read($item),
+            $item->kind === ItemKind::Reading => $this->of($item)->next()->kind === PlanKind::Move && ItemKey::of($item->key)->topic === ItemTopic::Pose ? $this->set($item) : $this->read($item),
             $item->kind === ItemKind::InBand => $this->set($item),
             default => $this->answer($item),
         };
@@ -151,9 +151,9 @@ final class HonestHand
         if ($this->readings++ >= self::MOST_READINGS) {
             return $this->enough($item);
         }
-        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->posed();
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->of($item)->judgement->poseInDoubt ?? $this->posed();
 
-        return $this->line(sprintf('%.2F', $this->control->read($this->point(), $pose, $this->instrument['resolution_mm'])), $item, $pose);
+        return $this->line(sprintf('%.2F', $this->control->read($this->point($item), $pose, $this->instrument['resolution_mm'])), $item, $pose);
     }
 
     /** Where it is set; the other poses are read when they are asked for. */
@@ -162,9 +162,9 @@ final class HonestHand
         return Pose::Straight;
     }
 
-    private function point(): ReadingPoint
+    private function point(StageItem $item): ReadingPoint
     {
-        return $this->state->spec->aim->point ?? ReadingPoint::LeverTip;
+        return ($item->isSecond ? $this->state->spec->second : $this->state->spec->aim)->point ?? ReadingPoint::LeverTip;
     }
 
     /** The instrument can say no more. */
@@ -172,22 +172,32 @@ final class HonestHand
     {
         $this->readings = 0;
         $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::from((string) $item->about) : $this->posed();
-        $verdict = $this->state->judgement->poses[$pose->value] ?? null;
+        $verdict = $this->of($item)->judgement->poses[$pose->value] ?? null;
         if ($verdict !== null && $verdict->mayBeLeft()) {
-            return $this->entry(EntryKind::Enough, ['point' => $this->point()->value, 'pose' => $pose->value]);
+            return $this->entry(EntryKind::Enough, ['point' => $this->point($item)->value, 'pose' => $pose->value]);
         }
 
         // Neither told nor likely enough to be left: it is turned as the bench would turn it, or nothing that turns is left.
-        $next = $this->state->next();
+        $next = $this->of($item)->next();
         $adjuster = $this->state->run->adjuster($next->recommended ?? '');
         $steps = $next->options[$next->recommended ?? '']->steps ?? null;
 
-        return $adjuster === null || $steps === null ? $this->ended(JobEnd::Spent, $next->sentence) : $this->turn($adjuster, $steps);
+        return match (true) {
+            $next->kind !== PlanKind::Decide => $this->ended(JobEnd::Lost, "It is read again and again at {$item->key}: {$next->sentence}"),
+            $adjuster === null || $steps === null => $this->ended(JobEnd::Spent, $next->sentence),
+            default => $this->turn($adjuster, $steps),
+        };
+    }
+
+    /** The cable that an item is about, looked at by itself. */
+    private function of(StageItem $item): BenchState
+    {
+        return $item->isSecond ? $this->state->second ?? $this->state : $this->state;
     }
 
     private function set(StageItem $item): ?WorkedJob
     {
-        $next = $this->state->next();
+        $next = $this->of($item)->next();
         if ($next->kind === PlanKind::Table) {
             return $this->table();
         }
@@ -199,7 +209,9 @@ final class HonestHand
 
         return match ($next->kind) {
             PlanKind::Read, PlanKind::Decide => $this->read($item),
-            PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread, PlanKind::Prove => match (true) {
+            // Inside, and the item wants it read until it is whole.
+            PlanKind::Prove => $this->control->wants() !== null && $item->failed ? $this->putRight() : $this->read($item),
+            PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread => match (true) {
                 $this->control->wants() !== null => $this->putRight(),
                 $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
                 $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
@@ -229,6 +241,9 @@ final class HonestHand
         if ($advice->kind === TableAdviceKind::Move && $adjuster !== null) {
             // Where nobody knows what a step moves, a hand watches the arm.
             $steps = $advice->steps ?? $this->control->towards($adjuster, $advice->shift ?? 1.0);
+            if ($steps->isNone()) {
+                return $this->ended(JobEnd::Spent, "The {$adjuster->name()} is at its end. {$advice->sentence}");
+            }
 
             return $this->turn($adjuster, $steps);
         }

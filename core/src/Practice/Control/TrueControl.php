@@ -28,7 +28,8 @@ final class TrueControl
     /** What a step moves an arm by, in its unit, where nobody measured it: two millimetres of a bracket to a detent. */
     private const UNMEASURED = 0.2;
 
-    private float $slack;
+    /** @var array<string, float> mm of conduit, by cable; below zero it is taut */
+    private array $slack;
 
     /** @var array<string, float> turns, or what else it is counted in, by adjuster */
     private array $at;
@@ -45,6 +46,7 @@ final class TrueControl
 
     /**
      * @param  float  $play  as it is found, bars straight, in mm at the point of the spec; below zero it is taut
+     * @param  float|null  $secondPlay  of a second cable with a play of its own, at its own point
      * @param  float  $offset  of a table's arm, as it is found
      * @param  array<string, float>  $at  where the adjusters stand, in turns or what else they are counted in
      * @param  list<Fault>  $faults
@@ -55,6 +57,7 @@ final class TrueControl
         private readonly Spec $spec,
         private readonly Run $run,
         float $play,
+        ?float $secondPlay,
         float $offset,
         array $at,
         array $faults,
@@ -73,7 +76,10 @@ final class TrueControl
         $band = $spec->aim;
         $this->band = $band instanceof FreePlayBand ? $band : null;
         $this->table = $spec->other(OutcomeTable::class);
-        $this->slack = $this->band === null ? 0.0 : $play / $this->ratio($this->band->point);
+        $this->slack = [$run->cables[0]->id => $this->band === null ? 0.0 : $play / $this->ratio($this->band->point)];
+        if ($spec->second !== null && $secondPlay !== null) {
+            $this->slack[$this->cableRead($spec->second->point)] = $secondPlay / $this->ratio($spec->second->point);
+        }
         $this->offset = $offset;
         $this->at = $at;
         foreach ($faults as $fault) {
@@ -92,8 +98,26 @@ final class TrueControl
         $to = max($one->travel()->from->toFloat(), min($one->travel()->to->toFloat(), $at + $steps->toFloat()));
         $turned = Steps::exactly($to - $at);
         $this->at[$adjuster] = $to;
-        $this->slack += $one->slackGiven($turned);
+        $this->give($one, $one->slackGiven($turned));
         $this->offset += $turned->count / $one->counting()->each->count * $this->perStep($one);
+    }
+
+    private function give(Adjuster $adjuster, float $mm): void
+    {
+        $cable = $this->run->cableOf($adjuster->id())->id ?? '';
+        $this->slack[$cable] = ($this->slack[$cable] ?? 0.0) + $mm;
+    }
+
+    /** The cable whose play shows at this point. */
+    private function cableRead(ReadingPoint $point): string
+    {
+        foreach ($this->run->cables as $cable) {
+            if ($cable->pulls->point() === $point) {
+                return $cable->id;
+            }
+        }
+
+        return $this->run->cables[0]->id;
     }
 
     /** Tightened, a thread is turned a little by its own lock. */
@@ -101,17 +125,21 @@ final class TrueControl
     {
         $one = $this->run->adjuster($adjuster);
         if ($this->creep > 0.0 && $one !== null && $one->kind()->isThreaded()) {
-            $this->slack += $one->slackGiven($one->smallestStep()) * $this->creep * (1.0 + 0.5 * $this->chance->normal());
+            $this->give($one, $one->slackGiven($one->smallestStep()) * $this->creep * (1.0 + 0.5 * $this->chance->normal()));
         }
     }
 
-    /** Steps by which somebody who watches the arm moves it so far, in the table's unit; the one way or the other. */
+    /** Steps by which somebody who watches the arm moves it so far, in the table's unit; the one way or the other; as far as its travel goes. */
     public function towards(Adjuster $adjuster, float $shift): Steps
     {
         $wanted = $shift / $this->perStep($adjuster) * $adjuster->counting()->each->count;
         $least = $adjuster->smallestStep()->count;
 
-        return Steps::fromCount((int) (max(1.0, round(abs($wanted) / $least)) * $least) * ($wanted < 0.0 ? -1 : 1));
+        $at = $this->stands($adjuster->id());
+        $room = $wanted < 0.0 ? $at - $adjuster->travel()->from->toFloat() : $adjuster->travel()->to->toFloat() - $at;
+        $most = floor(Steps::exactly(max(0.0, $room))->count / $least + 1e-9);
+
+        return Steps::fromCount((int) (min($most, max(1.0, round(abs($wanted) / $least))) * $least) * ($wanted < 0.0 ? -1 : 1));
     }
 
     /** What of its faults this puts right. */
@@ -168,11 +196,16 @@ final class TrueControl
         $width = $this->width();
 
         return match ($what) {
-            'taut' => $this->band !== null && $this->least() <= 0.0,
+            'taut' => $this->band !== null && ($this->least() <= 0.0 || $this->isSecondTaut()),
             'tight' => $this->isBelow($width),
             'loose' => $this->isBeyond($width),
             default => isset($this->faults[$what]),
         };
+    }
+
+    private function isSecondTaut(): bool
+    {
+        return $this->spec->second !== null && $this->play($this->spec->second->point) <= 0.0;
     }
 
     private function isBelow(float $width): bool
@@ -204,7 +237,7 @@ final class TrueControl
     /** Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, or faulty. */
     public function isUnsafe(): bool
     {
-        return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isWrongAtASetting();
+        return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting();
     }
 
     /** @param  float  $within  of the band, in mm; below zero as far outside */
@@ -214,6 +247,13 @@ final class TrueControl
             return true;
         }
         [$low, $high] = [$this->band->band->low, $this->band->band->high];
+        $second = $this->spec->second;
+        if ($second !== null) {
+            $play = $this->play($second->point);
+            if ($play < ($second->band->low ?? 0.0) + $within || ($second->band->high !== null && $play > $second->band->high - $within)) {
+                return false;
+            }
+        }
 
         return ($low === null ? $this->least() > 0.0 : $this->least() >= $low + $within) && ($high === null || $this->most() <= $high - $within);
     }
@@ -237,7 +277,7 @@ final class TrueControl
 
     public function play(ReadingPoint $point, ?Pose $pose = null): float
     {
-        return ($this->slack + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
+        return (($this->slack[$this->cableRead($point)] ?? 0.0) + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
     }
 
     /** A wrong route takes more in a turn of the bars than the run does by itself. */
@@ -270,7 +310,9 @@ final class TrueControl
 
     private function ratio(ReadingPoint $point): float
     {
-        return ($this->run->couplings->all()[$point->value]->value ?? 1.0) * $this->ratioFactor;
+        $read = $point === ReadingPoint::GripBackward ? ReadingPoint::GripFlange : $point;
+
+        return ($this->run->couplings->all()[$read->value]->value ?? 1.0) * ($point === ReadingPoint::CarburettorBarrel ? 1.0 : $this->ratioFactor);
     }
 
     private function width(): float
