@@ -44,6 +44,18 @@ final readonly class Judgement
         return array_values(array_filter($this->gates, static fn (GateState $gate): bool => $gate->status === $status));
     }
 
+    /** A pose that stands apart or outside by one reading alone: it is read once more before anything is turned or blamed for it; null where none does. */
+    public function poseToReadAgain(): ?Pose
+    {
+        foreach ($this->poses as $pose => $verdict) {
+            if ($pose !== Pose::Straight->value && $verdict->kind->isOutside() && ($this->poseGroups[$pose]->found->count ?? 0) < 2) {
+                return Pose::from($pose);
+            }
+        }
+
+        return $this->poseInDoubt;
+    }
+
     /** Whether any pose read since the last move is outside, or stands at the edge where no reading tells. */
     public function isOutsideInAPose(): bool
     {

@@ -49,8 +49,8 @@ final readonly class Planner
             $verdict->is(VerdictKind::Unread), $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
             $band === null || $judgement->isRoutingFault => PlanOutcome::say(PlanKind::RoutingFault,
                 'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
-            $judgement->poseInDoubt !== null => PlanOutcome::say(PlanKind::Read,
-                "Read it again with {$judgement->poseInDoubt->label()}: once, it read otherwise by more than the band is wide. A misread is likelier than a trapped cable."),
+            $judgement->poseToReadAgain() !== null => PlanOutcome::say(PlanKind::Read,
+                "Read it again with {$judgement->poseToReadAgain()->label()} before anything is turned: one reading may be misread."),
             $verdict->settles === Settles::Answer => PlanOutcome::say(PlanKind::Decide, $verdict->advice ?? ''),
             ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
             $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
@@ -73,7 +73,7 @@ final readonly class Planner
     private static function moves(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): PlanOutcome
     {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
-        $isSettled = $judgement->now->is(VerdictKind::Inside) && ! $judgement->isOutsideInAPose() || $facts->chosen->byChoice !== null || self::isLeftAsRead($spec, $facts);
+        $isSettled = ($judgement->now->is(VerdictKind::Inside) || self::isLeftAsRead($spec, $facts)) && ! $judgement->isOutsideInAPose() || $facts->chosen->byChoice !== null;
         $finer = $isSettled ? self::finer($spec, $run, $facts, $beliefs, $judgement, $window, $band) : null;
         if ($finer !== null) {
             return $finer;
@@ -106,7 +106,9 @@ final readonly class Planner
         return match (true) {
             $isSettled && ! (self::bringsHome($run, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
-            $judgement->now->is(VerdictKind::CantTell) && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
+            $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
+            // One reading may be misread: no part is blamed for it.
+            $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::choose(PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.', $options, null, $window->target),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
             $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
             $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),

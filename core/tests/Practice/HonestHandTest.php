@@ -131,9 +131,26 @@ final class HonestHandTest extends TestCase
         $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0);
         self::assertSame([false, Pose::Left], [$job->state->judgement->isRoutingFault, $job->state->judgement->poseInDoubt]);
         self::assertSame(PlanKind::Read, $job->state->next()->kind);
-        self::assertSame('Read it again with bars full left: once, it read otherwise by more than the band is wide. A misread is likelier than a trapped cable.', $job->state->next()->sentence);
+        self::assertSame('Read it again with bars full left before anything is turned: one reading may be misread.', $job->state->next()->sentence);
         $job->readIn(Pose::Left, 9.0);
         self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind, 'read twice, it is one');
+    }
+
+    public function test_one_reading_blames_no_part(): void
+    {
+        $job = TestJob::clutch(standing: TestJob::standing(['perch' => 2.4, 'bracket' => 11.0]))->ready()->read(60.0);
+        self::assertSame([PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.'], [$job->state->next()->kind, $job->state->next()->sentence]);
+        self::assertSame(PlanKind::OutOfThread, $job->read(60.0)->state->next()->kind);
+    }
+
+    public function test_a_pose_that_is_outside_is_turned_for_though_straight_was_left_as_it_reads(): void
+    {
+        $job = TestJob::throttle()->ready();
+        $job->instrument = 'rule';
+        $job->read(5.5, 5.5, 5.5, 6.0)->readIn(Pose::Left, 7.5, 7.5);
+        self::assertTrue($job->state->judgement->now->mayBeLeft());
+        $job->entry('enough', ['point' => 'grip_flange', 'pose' => 'straight']);
+        self::assertSame(PlanKind::Move, $job->state->next()->kind);
     }
 
     /** Its first reading was misread by ten marks, of a cable that was taut: it was turned to and fro eighty times. */

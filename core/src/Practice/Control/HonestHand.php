@@ -15,12 +15,14 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
@@ -151,15 +153,15 @@ final class HonestHand
         if ($this->readings++ >= self::MOST_READINGS) {
             return $this->enough($item);
         }
-        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->of($item)->judgement->poseInDoubt ?? $this->posed();
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->posed($this->of($item)->judgement);
 
         return $this->line(sprintf('%.2F', $this->control->read($this->point($item), $pose, $this->instrument['resolution_mm'])), $item, $pose);
     }
 
-    /** Where it is set; the other poses are read when they are asked for. */
-    private function posed(): Pose
+    /** Where it is set; another pose where that was read once and stands apart, and else when it is asked for. */
+    private function posed(Judgement $judgement): Pose
     {
-        return Pose::Straight;
+        return $judgement->now->is(VerdictKind::Unread) ? Pose::Straight : $judgement->poseToReadAgain() ?? Pose::Straight;
     }
 
     private function point(StageItem $item): ReadingPoint
@@ -171,7 +173,7 @@ final class HonestHand
     private function enough(StageItem $item): ?WorkedJob
     {
         $this->readings = 0;
-        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::from((string) $item->about) : $this->posed();
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::from((string) $item->about) : $this->posed($this->of($item)->judgement);
         $verdict = $this->of($item)->judgement->poses[$pose->value] ?? null;
         if ($verdict !== null && $verdict->mayBeLeft()) {
             return $this->entry(EntryKind::Enough, ['point' => $this->point($item)->value, 'pose' => $pose->value]);
@@ -183,6 +185,8 @@ final class HonestHand
         $steps = $next->options[$next->recommended ?? '']->steps ?? null;
 
         return match (true) {
+            $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
+            $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
             $next->kind !== PlanKind::Decide => $this->ended(JobEnd::Lost, "It is read again and again at {$item->key}: {$next->sentence}"),
             $adjuster === null || $steps === null => $this->ended(JobEnd::Spent, $next->sentence),
             default => $this->turn($adjuster, $steps),
