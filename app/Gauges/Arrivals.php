@@ -94,10 +94,11 @@ final readonly class Arrivals
         Wake::all($job);
     }
 
+    /** In the order in which they came, which is that in which they were pressed: how long ago that was is known less well than that. */
     private static function open(string $job): Builder
     {
         return DB::table('gauge_readings')->leftJoin('entries', 'entries.id', '=', 'gauge_readings.id')->join('instruments', 'instruments.id', '=', 'gauge_readings.instrument')
-            ->where('gauge_readings.job_id', $job)->whereNull('dropped_at')->whereNull('entries.id')->orderBy('gauge_readings.at')
+            ->where('gauge_readings.job_id', $job)->whereNull('dropped_at')->whereNull('entries.id')->orderBy('gauge_readings.received_at')->orderBy('gauge_readings.at')
             ->select(['gauge_readings.*', 'instruments.body']);
     }
 

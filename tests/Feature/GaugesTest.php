@@ -127,6 +127,7 @@ final class GaugesTest extends TestCase
     public function test_what_is_no_json_is_refused(): void
     {
         $this->call('POST', '/api/gauges/readings', [], [], [], $this->headers(), '{')->assertStatus(400);
+        $this->call('POST', '/api/gauges/recordings', [], [], [], $this->headers(), '{')->assertStatus(400);
         $this->call('PUT', '/api/gauges/here', [], [], [], $this->headers(), '{')->assertStatus(400);
         $this->bridge('PUT', 'here', ['carries' => 'all'])->assertStatus(422);
     }
@@ -195,6 +196,7 @@ final class GaugesTest extends TestCase
         }
         self::assertSame(429, $last);
         $this->press('4.20 mm')->assertStatus(429);
+        $this->record(self::pulled())->assertStatus(429);
     }
 
     public function test_who_is_not_on_the_job_lets_nothing_speak_there(): void

@@ -79,20 +79,13 @@ final readonly class Planner
             return $finer;
         }
         if ($isSettled && ($facts->chosen->byChoice !== null || ! self::mayBringHome($run, $facts))) {
-            return PlanOutcome::choose(PlanKind::Prove, match (true) {
-                $facts->chosen->byChoice !== null => 'Left outside by choice. Prove it as it is.',
-                $judgement->now->is(VerdictKind::Inside) => self::PROVE,
-                default => 'Left as it reads. Prove it.',
-            }, [], null, $window->target);
+            return PlanOutcome::choose(PlanKind::Prove, self::asItStands($facts, $judgement), [], null, $window->target);
         }
-        if ($isSettled && $judgement->nowGroup !== null) {
-            // What proofs drove it from, it is not brought back to for the thread's sake.
-            $allowed = ProofEvidence::of($spec, $run, $facts)->allowed($band, $judgement->nowGroup->found->mean, $beliefs->play->ratio());
-            if ($allowed === null) {
-                return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
-            }
-            $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
+        $allowed = $isSettled ? self::allowed($spec, $run, $facts, $beliefs, $judgement, $band) : $band;
+        if ($allowed === null) {
+            return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
         }
+        $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
         $swinging = Swinging::of($run, $facts);
         $maker = new PlanMaker($spec, $run, $facts, $window);
         $plan = $maker->plan();
@@ -114,6 +107,21 @@ final readonly class Planner
             $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
+    }
+
+    private static function asItStands(Facts $facts, Judgement $judgement): string
+    {
+        return match (true) {
+            $facts->chosen->byChoice !== null => 'Left outside by choice. Prove it as it is.',
+            $judgement->now->is(VerdictKind::Inside) => self::PROVE,
+            default => 'Left as it reads. Prove it.',
+        };
+    }
+
+    /** What proofs drove it from, it is not brought back to for the thread's sake: the part of the band that is left; null where that is no room. */
+    private static function allowed(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ?SpecBand
+    {
+        return $judgement->nowGroup === null ? $band : ProofEvidence::of($spec, $run, $facts)->allowed($band, $judgement->nowGroup->found->mean, $beliefs->play->ratio());
     }
 
     /** Inside its band, and a proof failed: the smallest step that the proofs allow within it, or where else to look; null where none failed. */

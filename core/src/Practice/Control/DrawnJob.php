@@ -7,6 +7,7 @@ namespace VividPull\Core\Practice\Control;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Family\StarterSpec;
 use VividPull\Core\Practice\Chance;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\FamilyKey;
@@ -30,6 +31,8 @@ final readonly class DrawnJob
         'pedal_throttle' => ['handle_travel', 5.0, 15.0, 3.0], 'engage_by_pull' => ['handle_travel', 8.0, 25.0, 4.0], 'release_by_pull' => ['handle_travel', 8.0, 25.0, 4.0],
         'brake_pull' => ['handle_travel', 5.0, 15.0, 3.0], 'other_control' => ['handle_travel', 5.0, 15.0, 3.0],
     ];
+
+    private const NONE = ['lever_tip', 0.0, 0.0, 1.0];
 
     /** Of a pair: what its play is called in a spec, least and most, and what it does. */
     private const SECOND = ['twist_grip' => ['backward', 1.0, 5.0, 'closing'], 'pedal_throttle' => ['secondary', 0.5, 2.5, 'following']];
@@ -57,51 +60,67 @@ final readonly class DrawnJob
     public static function of(FamilyKey $family, Chance $chance, float $faulty = 0.3, bool $isRough = false): self
     {
         $start = Families::of($family)->starting();
-        $tables = array_values(array_filter($start->aims, static fn (Aim $aim): bool => $aim instanceof OutcomeTable));
-        [$point, $low, $high, $ratio] = self::PLAYS[$family->value] ?? ['lever_tip', 0.0, 0.0, 1.0];
-        $plays = isset(self::PLAYS[$family->value]);
-        $poses = $family === FamilyKey::TwistGrip ? ['straight', 'left', 'right'] : ['straight'];
-        $spec = SpecCodec::decode(Node::of([
-            'family' => $family->value, 'others' => array_map(AimCodec::encode(...), $start->aims), 'conditions' => ['poses' => $poses], 'policy' => 'middle', 'source' => ['document' => 'practice'],
-            ...($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high]] : []),
-        ]));
-        $second = self::SECOND[$family->value] ?? null;
-        $isPair = $second !== null && $chance->between(0.0, 1.0) < 0.5;
-        $spec = ! $isPair ? $spec : SpecCodec::decode(Node::of([...SpecCodec::encode($spec), $second[0] => ['low_mm' => $second[1], 'high_mm' => $second[2]]]));
-        $adjusters = self::adjusters($start->adjusters, $tables[0] ?? null);
-        $wire = 38.0;
-        $grip = $point === 'grip_flange';
-        $run = RunCodec::decode(Node::of([
-            'hand' => ['kind' => $start->hand->value, 'name' => $start->handName, 'knowledge' => 'drawn'] + match (true) {
-                ! $plays => [],
-                $grip => ['drum_radius_mm' => 15.0, 'flange_radius_mm' => 15.0 * $ratio],
-                default => ['pivot_to_wire_mm' => $wire, 'pivot_to_point_mm' => [$point => $wire * $ratio]],
-            },
-            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters], ...($isPair ? [['id' => 'second', 'name' => 'Second cable', 'pulls' => $second[3], 'adjusters' => [
-                ['id' => 'second_nuts', 'name' => 'second nuts', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 20],
-            ]]] : [])],
-            'working_end' => $start->workingEnd,
-        ]));
+        $table = array_values(array_filter($start->aims, static fn (Aim $aim): bool => $aim instanceof OutcomeTable))[0] ?? null;
+        $second = $chance->between(0.0, 1.0) < 0.5 ? self::SECOND[$family->value] ?? null : null;
+        $spec = self::spec($family, $start, $second);
+        $run = self::run($family, $start, $table, $second);
         $at = self::standing($run, $chance, $isRough);
         $faults = self::FAULTS[$family->value];
-        $fault = $faults !== [] && $chance->between(0.0, 1.0) < $faulty ? [$faults[(int) $chance->between(0.0, count($faults))]] : [];
+        [, $low, $high, $ratio] = self::PLAYS[$family->value] ?? self::NONE;
         $width = $high - $low;
-        $play = $chance->between(-0.4 * $width, $high + 1.5 * $width);
-        $reach = isset($tables[0]) ? $tables[0]->mostAtOnce : 0.0;
+        $found = new AsFound(
+            $chance->between(-0.4 * $width, $high + 1.5 * $width),
+            $second === null ? null : $chance->between(-0.4, 1.4) * $second[2],
+            self::offset($table, $chance),
+            $at,
+            $faults !== [] && $chance->between(0.0, 1.0) < $faulty ? [$faults[(int) $chance->between(0.0, count($faults))]] : [],
+        );
         $turns = $chance->between(-0.08, 0.08) * $width / $ratio;
-        $control = new TrueControl($spec, $run, $play, $isPair ? $chance->between(-0.4, 1.4) * $second[2] : null, self::offset($tables[0] ?? null, $chance, $reach), $at, $fault, exp(($isRough ? 0.35 : 0.1) * $chance->normal()),
-            count($poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns], $isRough ? 0.25 : 0.15, $chance, $chance->between(0.0, 1.0) < 0.5 ? 1 : -1, $isRough ? 0.4 : 0.0, $isRough ? 0.02 : 0.0);
+        $poses = count($spec->conditions->poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns];
+        $sense = $chance->between(0.0, 1.0) < 0.5 ? 1 : -1;
+        $off = exp(($isRough ? 0.35 : 0.1) * $chance->normal());
+        $mechanics = $isRough ? new Mechanics($off, $poses, 0.25, $sense, 0.4, 0.02) : new Mechanics($off, $poses, 0.15, $sense, 0.0, 0.0);
 
-        return new self($spec, $run, $control, $at, $isRough ? self::RULE : self::CALIPER);
+        return new self($spec, $run, new TrueControl($spec, $run, $found, $mechanics, $chance), $at, $isRough ? self::RULE : self::CALIPER);
+    }
+
+    /** @param  array{string, float, float, string}|null  $second */
+    private static function spec(FamilyKey $family, StarterSpec $start, ?array $second): Spec
+    {
+        [$point, $low, $high] = self::PLAYS[$family->value] ?? self::NONE;
+
+        return SpecCodec::decode(Node::of([
+            'family' => $family->value, 'others' => array_map(AimCodec::encode(...), $start->aims), 'policy' => 'middle', 'source' => ['document' => 'practice'],
+            'conditions' => ['poses' => $family === FamilyKey::TwistGrip ? ['straight', 'left', 'right'] : ['straight']],
+            ...(isset(self::PLAYS[$family->value]) ? ['aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high]] : []),
+            ...($second === null ? [] : [$second[0] => ['low_mm' => $second[1], 'high_mm' => $second[2]]]),
+        ]));
+    }
+
+    /** @param  array{string, float, float, string}|null  $second */
+    private static function run(FamilyKey $family, StarterSpec $start, ?OutcomeTable $table, ?array $second): Run
+    {
+        [$point, , , $ratio] = self::PLAYS[$family->value] ?? self::NONE;
+        $distances = match (true) {
+            ! isset(self::PLAYS[$family->value]) => [],
+            $point === 'grip_flange' => ['drum_radius_mm' => 15.0, 'flange_radius_mm' => 15.0 * $ratio],
+            default => ['pivot_to_wire_mm' => 38.0, 'pivot_to_point_mm' => [$point => 38.0 * $ratio]],
+        };
+        $cables = [['id' => 'cable', 'name' => 'Cable', 'adjusters' => self::adjusters($start->adjusters, $table)]];
+        if ($second !== null) {
+            $cables[] = ['id' => 'second', 'name' => 'Second cable', 'pulls' => $second[3], 'adjusters' => [['id' => 'second_nuts', 'name' => 'second nuts', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 20]]];
+        }
+
+        return RunCodec::decode(Node::of(['hand' => ['kind' => $start->hand->value, 'name' => $start->handName, 'knowledge' => 'drawn'] + $distances, 'cables' => $cables, 'working_end' => $start->workingEnd]));
     }
 
     /** As many whole steps off as can be set right, where steps are whole. */
-    private static function offset(?OutcomeTable $table, Chance $chance, float $reach): float
+    private static function offset(?OutcomeTable $table, Chance $chance): float
     {
         return match (true) {
             $table === null => 0.0,
             $table->unit === 'detent' => $chance->between(-1.4, 1.4),
-            default => round($chance->between(-$reach, $reach)),
+            default => round($chance->between(-$table->mostAtOnce, $table->mostAtOnce)),
         };
     }
 

@@ -207,7 +207,9 @@ final class HonestHand
         }
         $advice = $next->options[$next->recommended ?? ''] ?? null;
         $adjuster = $this->state->run->adjuster($next->recommended ?? '');
-        if ($next->kind === PlanKind::Move && $advice?->steps !== null && $adjuster !== null) {
+        // Where an adjuster is to be brought home, the move that does it is shown, though play is inside.
+        $isShown = $next->kind === PlanKind::Move || ($next->kind === PlanKind::Prove && ItemKey::of($item->key)->topic === ItemTopic::Home);
+        if ($isShown && $advice?->steps !== null && $adjuster !== null) {
             return $this->turn($adjuster, $advice->steps);
         }
 

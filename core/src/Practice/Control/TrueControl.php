@@ -44,45 +44,18 @@ final class TrueControl
     /** Where the arm of a table stands from where it should, in the table's unit. */
     private float $offset;
 
-    /**
-     * @param  float  $play  as it is found, bars straight, in mm at the point of the spec; below zero it is taut
-     * @param  float|null  $secondPlay  of a second cable with a play of its own, at its own point
-     * @param  float  $offset  of a table's arm, as it is found
-     * @param  array<string, float>  $at  where the adjusters stand, in turns or what else they are counted in
-     * @param  list<Fault>  $faults
-     * @param  float  $ratioFactor  how many times further than its drawing says the reading point truly moves
-     * @param  array<string, float>  $poses  mm of slack that a pose gives, by pose
-     */
-    public function __construct(
-        private readonly Spec $spec,
-        private readonly Run $run,
-        float $play,
-        ?float $secondPlay,
-        float $offset,
-        array $at,
-        array $faults,
-        private readonly float $ratioFactor,
-        private readonly array $poses,
-        /** Standard deviation of one reading by hand, in mm. */
-        private readonly float $noise,
-        private readonly Chance $chance,
-        /** Which way the arm goes with an outward step, where nobody knows. */
-        private readonly int $sense = 1,
-        /** By how much tightening a lock turns its adjuster, in smallest steps, and how that varies. */
-        private readonly float $creep = 0.0,
-        /** Share of the readings that are misread by ten marks. */
-        private readonly float $misread = 0.0,
-    ) {
+    public function __construct(private readonly Spec $spec, private readonly Run $run, AsFound $found, private readonly Mechanics $mechanics, private readonly Chance $chance)
+    {
         $band = $spec->aim;
         $this->band = $band instanceof FreePlayBand ? $band : null;
         $this->table = $spec->other(OutcomeTable::class);
-        $this->slack = [$run->cables[0]->id => $this->band === null ? 0.0 : $play / $this->ratio($this->band->point)];
-        if ($spec->second !== null && $secondPlay !== null) {
-            $this->slack[$this->cableRead($spec->second->point)] = $secondPlay / $this->ratio($spec->second->point);
+        $this->slack = [$run->cables[0]->id => $this->band === null ? 0.0 : $found->play / $this->ratio($this->band->point)];
+        if ($spec->second !== null && $found->secondPlay !== null) {
+            $this->slack[$this->cableRead($spec->second->point)] = $found->secondPlay / $this->ratio($spec->second->point);
         }
-        $this->offset = $offset;
-        $this->at = $at;
-        foreach ($faults as $fault) {
+        $this->offset = $found->offset;
+        $this->at = $found->at;
+        foreach ($found->faults as $fault) {
             $this->faults[$fault->value] = $fault;
         }
     }
@@ -124,8 +97,8 @@ final class TrueControl
     public function lock(string $adjuster): void
     {
         $one = $this->run->adjuster($adjuster);
-        if ($this->creep > 0.0 && $one !== null && $one->kind()->isThreaded()) {
-            $this->give($one, $one->slackGiven($one->smallestStep()) * $this->creep * (1.0 + 0.5 * $this->chance->normal()));
+        if ($this->mechanics->creep > 0.0 && $one !== null && $one->kind()->isThreaded()) {
+            $this->give($one, $one->slackGiven($one->smallestStep()) * $this->mechanics->creep * (1.0 + 0.5 * $this->chance->normal()));
         }
     }
 
@@ -161,9 +134,9 @@ final class TrueControl
     /** What a hand reads. A taut cable shows nothing. */
     public function read(ReadingPoint $point, ?Pose $pose, float $marks): float
     {
-        $read = max(0.0, round((max(0.0, $this->play($point, $pose)) + $this->noise * $this->chance->normal()) / $marks) * $marks);
+        $read = max(0.0, round((max(0.0, $this->play($point, $pose)) + $this->mechanics->noise * $this->chance->normal()) / $marks) * $marks);
 
-        return $this->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->misread ? $read + 10 * $marks : $read;
+        return $this->mechanics->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->mechanics->misread ? $read + 10 * $marks : $read;
     }
 
     /** Where an adjuster stands, in turns or what else it is counted in. */
@@ -283,7 +256,7 @@ final class TrueControl
     /** A wrong route takes more in a turn of the bars than the run does by itself. */
     private function ofPose(Pose $pose): float
     {
-        return ($this->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value]) ? 6.0 : 1.0);
+        return ($this->mechanics->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value]) ? 6.0 : 1.0);
     }
 
     private function least(): float
@@ -301,7 +274,7 @@ final class TrueControl
     {
         $point = $this->band->point ?? ReadingPoint::LeverTip;
         $plays = [$this->play($point)];
-        foreach (array_keys($this->poses) as $pose) {
+        foreach (array_keys($this->mechanics->poses) as $pose) {
             $plays[] = $this->play($point, Pose::from($pose));
         }
 
@@ -312,7 +285,7 @@ final class TrueControl
     {
         $read = $point === ReadingPoint::GripBackward ? ReadingPoint::GripFlange : $point;
 
-        return ($this->run->couplings->all()[$read->value]->value ?? 1.0) * ($point === ReadingPoint::CarburettorBarrel ? 1.0 : $this->ratioFactor);
+        return ($this->run->couplings->all()[$read->value]->value ?? 1.0) * ($point === ReadingPoint::CarburettorBarrel ? 1.0 : $this->mechanics->ratioFactor);
     }
 
     private function width(): float
@@ -330,6 +303,6 @@ final class TrueControl
     {
         $mover = $this->table->movers[$adjuster->id()] ?? null;
 
-        return $mover === null ? 0.0 : ($mover->perStep ?? self::UNMEASURED) * ($mover->sign ?? $this->sense) * $this->ratioFactor;
+        return $mover === null ? 0.0 : ($mover->perStep ?? self::UNMEASURED) * ($mover->sign ?? $this->mechanics->sense) * $this->mechanics->ratioFactor;
     }
 }
