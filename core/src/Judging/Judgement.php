@@ -56,9 +56,18 @@ final readonly class Judgement
         return $this->poseInDoubt;
     }
 
-    /** Whether any pose read since the last move is outside, or stands at the edge where no reading tells. */
+    /**
+     * Whether any pose read since the last move is outside; of those other than straight, by which it is set, also whether one stands at the
+     * edge where no reading tells.
+     */
     public function isOutsideInAPose(): bool
     {
-        return array_filter($this->poses, static fn (Verdict $verdict): bool => $verdict->kind->isOutside() || $verdict->isStuckAtTheEdge()) !== [];
+        foreach ($this->poses as $pose => $verdict) {
+            if ($verdict->kind->isOutside() || ($pose !== Pose::Straight->value && $verdict->isStuckAtTheEdge())) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }
