@@ -473,7 +473,10 @@ final readonly class StageItems
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
                 failed: $verdict->kind->isOutside(),
-                said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.($verdict->advice === null ? '' : '. '.$verdict->advice),
+                said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
+                    $judgement->poseToReadAgain() === $pose => '. Read it again: one reading may be misread',
+                    default => $verdict->advice === null ? '' : '. '.$verdict->advice,
+                },
                 detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
         }, $this->spec->conditions->poses);
     }

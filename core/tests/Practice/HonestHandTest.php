@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\Swinging;
 use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
@@ -153,13 +154,18 @@ final class HonestHandTest extends TestCase
         self::assertSame(PlanKind::Move, $job->state->next()->kind);
     }
 
-    /** Read with a rule in a band of four of its marks, and misread: some such were turned to and fro eighty times. */
-    public function test_turns_without_end_are_not_advised(): void
+    public function test_so_many_turns_are_enough_until_something_is_put_right(): void
     {
-        $job = DrawnJob::of(FamilyKey::TriggerThrottle, new SeededChance(69), 0.3, true);
-        $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->at, $job->instrument);
-        self::assertSame(JobEnd::Suspected, $worked->end);
-        self::assertLessThanOrEqual(16, $worked->moves);
+        $isTooLong = static fn (TestJob $job): bool => Swinging::of($job->state->run, $job->state->facts)->isTooLong();
+        $job = TestJob::clutch()->ready()->read(25.0, 25.0);
+        $job->adjuster = 'bracket';
+        for ($n = 0; $n < 14; $n++) {
+            self::assertFalse($isTooLong($job), "after {$n}");
+            $job->line($n % 2 === 0 ? '+1f' : '-1f', 'in_band')->read(25.0, 25.0);
+        }
+        self::assertTrue($isTooLong($job));
+        $job->entry('put_right', ['cure' => 'other', 'remark' => 'the ferrule was loose'])->read(25.0, 25.0);
+        self::assertFalse($isTooLong($job), 'what was turned before counts no more');
     }
 
     /** What is put together here once went to and fro without end, or stood still. */
