@@ -47,7 +47,7 @@ final readonly class Arrivals
         $claim = $heard->claim($read->entered);
         $row = [
             'id' => $heard->id, 'bridge_id' => $bridge->id, 'instrument' => $heard->instrument(), 'job_id' => $claim->job_id, 'device' => $claim->device, 'line' => $line, 'entered' => $read->entered,
-            'dimension' => $heard->shows(), 'low_battery' => $read->lowBattery, 'at' => self::instant($heard->at), 'received_at' => self::instant($now),
+            'dimension' => $heard->shows(), 'low_battery' => $read->lowBattery, 'at' => Listening::instant($heard->at), 'received_at' => Listening::instant($now),
         ];
         DB::table('gauge_readings')->insert($row);
         Wake::all($claim->job_id);
@@ -58,7 +58,7 @@ final readonly class Arrivals
     /** Clears away what nobody logged or dropped in all those days. */
     public static function sweep(CarbonImmutable $now): void
     {
-        DB::table('gauge_readings')->where('received_at', '<', self::instant($now->subDays(self::KEPT_DAYS)))->delete();
+        DB::table('gauge_readings')->where('received_at', '<', Listening::instant($now->subDays(self::KEPT_DAYS)))->delete();
     }
 
     /**
@@ -80,7 +80,7 @@ final readonly class Arrivals
     {
         $handed = [];
         foreach (self::open($job)->where('gauge_readings.device', $device)->whereNull('handed_at')->get() as $row) {
-            if (DB::table('gauge_readings')->where('id', $row->id)->whereNull('handed_at')->update(['handed_at' => self::instant($now)]) === 1) {
+            if (DB::table('gauge_readings')->where('id', $row->id)->whereNull('handed_at')->update(['handed_at' => Listening::instant($now)]) === 1) {
                 $handed[] = self::said($row, $now);
             }
         }
@@ -90,7 +90,7 @@ final readonly class Arrivals
 
     public static function drop(string $job, string $id): void
     {
-        DB::table('gauge_readings')->where('job_id', $job)->where('id', $id)->whereNull('dropped_at')->update(['dropped_at' => self::instant(CarbonImmutable::now())]);
+        DB::table('gauge_readings')->where('job_id', $job)->where('id', $id)->whereNull('dropped_at')->update(['dropped_at' => Listening::instant(CarbonImmutable::now())]);
         Wake::all($job);
     }
 
@@ -118,10 +118,5 @@ final readonly class Arrivals
     private static function answer(stdClass $row): array
     {
         return ['id' => $row->id, 'entered' => $row->entered, 'low_battery' => (bool) $row->low_battery, 'told' => Listening::job($row->job_id)];
-    }
-
-    private static function instant(CarbonImmutable $at): string
-    {
-        return $at->utc()->format('Y-m-d H:i:s.v');
     }
 }

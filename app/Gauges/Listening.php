@@ -78,7 +78,8 @@ final readonly class Listening
         return "{$head->tag}, {$head->controlName}";
     }
 
-    private static function instant(?CarbonImmutable $at = null): string
+    /** As the tables of gauges hold it. */
+    public static function instant(?CarbonImmutable $at = null): string
     {
         return ($at ?? CarbonImmutable::now())->utc()->format('Y-m-d H:i:s.v');
     }

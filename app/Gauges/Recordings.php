@@ -50,7 +50,7 @@ final readonly class Recordings
             Traces::keep(JobHead::find($claim->job_id), User::query()->findOrFail((int) $claim->user_id), $heard->id, $recording->csv(), $now);
             DB::table('gauge_recordings')->insertOrIgnore([
                 'trace_id' => $heard->id, 'bridge_id' => $bridge->id, 'instrument' => $heard->instrument(), 'job_id' => $claim->job_id, 'seconds' => $recording->lasted(), 'heaviest_n' => $recording->heaviest(),
-                'spoilt' => $recording->spoilt, 'low_battery' => $recording->lowBattery, 'at' => self::instant($heard->at), 'received_at' => self::instant($now),
+                'spoilt' => $recording->spoilt, 'low_battery' => $recording->lowBattery, 'at' => Listening::instant($heard->at), 'received_at' => Listening::instant($now),
             ]);
         });
         Wake::all($claim->job_id);
@@ -77,7 +77,7 @@ final readonly class Recordings
 
     public static function drop(string $job, string $trace): void
     {
-        DB::table('gauge_recordings')->where('job_id', $job)->where('trace_id', $trace)->whereNull('dropped_at')->update(['dropped_at' => self::instant(CarbonImmutable::now())]);
+        DB::table('gauge_recordings')->where('job_id', $job)->where('trace_id', $trace)->whereNull('dropped_at')->update(['dropped_at' => Listening::instant(CarbonImmutable::now())]);
         Wake::all($job);
     }
 
@@ -93,10 +93,5 @@ final readonly class Recordings
     {
         return DB::table('gauge_recordings')->join('traces', 'traces.id', '=', 'gauge_recordings.trace_id')->join('instruments', 'instruments.id', '=', 'gauge_recordings.instrument')
             ->where('gauge_recordings.job_id', $job)->whereNull('dropped_at')->orderBy('gauge_recordings.at')->select(['gauge_recordings.*', 'traces.points', 'instruments.body']);
-    }
-
-    private static function instant(CarbonImmutable $at): string
-    {
-        return $at->utc()->format('Y-m-d H:i:s.v');
     }
 }

@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
+use Illuminate\Support\Str;
+
 /** Where something that is sent comes from: its id, its gauge and how that is read, and when. */
 final readonly class Origin
 {
-    public function __construct(public string $id, public string $instrument, private ?string $unit, private string $before, public When $when) {}
+    private function __construct(public string $id, public string $instrument, private ?string $unit, private string $before, public When $when) {}
+
+    /** What this gauge gives now, under a new id. */
+    public static function of(Wired $gauge, When $when): self
+    {
+        return new self((string) Str::uuid(), $gauge->instrument, $gauge->reads->unit?->value, $gauge->reads->before, $when);
+    }
 
     /** @return array<string, mixed> as it is sent */
     public function body(): array

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
-use Illuminate\Support\Str;
-
 /** One press of a gauge's button. */
-final readonly class Press implements Sent
+final readonly class Press extends Sent
 {
-    private function __construct(private Origin $origin, private string $line) {}
+    private function __construct(Origin $origin, private string $line)
+    {
+        parent::__construct($origin);
+    }
 
     public static function of(Wired $gauge, string $line, When $when): self
     {
-        return new self(new Origin((string) Str::uuid(), $gauge->instrument, $gauge->reads->unit?->value, $gauge->reads->before, $when), $line);
+        return new self(Origin::of($gauge, $when), $line);
     }
 
     public function path(): string
@@ -21,29 +22,14 @@ final readonly class Press implements Sent
         return 'gauges/readings';
     }
 
-    public function instrument(): string
-    {
-        return $this->origin->instrument;
-    }
-
     public function says(): string
     {
         return $this->line;
     }
 
-    public function ageMs(): int
+    protected function given(): array
     {
-        return $this->origin->when->ageMs();
-    }
-
-    public function body(): array
-    {
-        return [...$this->origin->body(), 'line' => $this->line];
-    }
-
-    public function kept(): array
-    {
-        return [...$this->origin->kept(), 'line' => $this->line];
+        return ['line' => $this->line];
     }
 
     /** Null where that is no press. */

@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Gauges\Bridge;
 
-use Illuminate\Support\Str;
-
 /** A pull that a force gauge recorded by itself. */
-final readonly class RecordedPull implements Sent
+final readonly class RecordedPull extends Sent
 {
     /** @param  list<array{int, string}>  $lines  each with its time in ms */
-    private function __construct(private Origin $origin, private array $lines) {}
+    private function __construct(Origin $origin, private array $lines)
+    {
+        parent::__construct($origin);
+    }
 
     /** @param  list<array{int, string}>  $lines */
     public static function of(Wired $gauge, array $lines, When $when): self
     {
-        return new self(new Origin((string) Str::uuid(), $gauge->instrument, $gauge->reads->unit?->value, $gauge->reads->before, $when), $lines);
+        return new self(Origin::of($gauge, $when), $lines);
     }
 
     public function path(): string
@@ -23,29 +24,14 @@ final readonly class RecordedPull implements Sent
         return 'gauges/recordings';
     }
 
-    public function instrument(): string
-    {
-        return $this->origin->instrument;
-    }
-
     public function says(): string
     {
         return 'A pull of '.count($this->lines).' lines';
     }
 
-    public function ageMs(): int
+    protected function given(): array
     {
-        return $this->origin->when->ageMs();
-    }
-
-    public function body(): array
-    {
-        return [...$this->origin->body(), 'lines' => $this->lines];
-    }
-
-    public function kept(): array
-    {
-        return [...$this->origin->kept(), 'lines' => $this->lines];
+        return ['lines' => $this->lines];
     }
 
     /** Null where that is none. */

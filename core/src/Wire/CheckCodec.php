@@ -40,14 +40,14 @@ final readonly class CheckCodec
         $in = StandingCodec::unitKey($instrument->kind);
         $dimension = $instrument->kind->dimension();
         $kind = $body->object(['kind'], ['known_'.$in, 'blocks', 'of_play', 'readings'])->at('kind')->string(10);
-
-        if ($body->has('of_play') && $body->at('of_play')->boolean() && $dimension !== Dimension::Length) {
+        $isOfPlay = $body->has('of_play') && $body->at('of_play')->boolean();
+        if ($isOfPlay && $dimension !== Dimension::Length) {
             throw BadFile::at("{$body->path}.of_play", 'play is a length, and this instrument shows forces.');
         }
 
         return match ($kind) {
             'blocks' => self::blocks(self::blockCheck($body, $instrument->resolution, $in), $dimension),
-            'study' => self::study(self::gaugeStudy($body, $in), $dimension, $body->has('of_play') && $body->at('of_play')->boolean()),
+            'study' => self::study(self::gaugeStudy($body, $in), $dimension, $isOfPlay),
             default => throw BadFile::at("{$body->path}.kind", 'a check is “blocks” or “study”.'),
         };
     }

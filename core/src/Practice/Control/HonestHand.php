@@ -95,7 +95,9 @@ final class HonestHand
             }
             $this->asked[] = $item->key;
             if ($item->kind === ItemKind::SignOff) {
-                return $this->ended($this->isFit() ? JobEnd::Fit : JobEnd::Tagged, implode(' ', array_map(static fn (GateState $one): string => $one->sentence, array_filter($this->state->judgement->gates, static fn (GateState $one): bool => $one->status !== GateStatus::Passed))));
+                $open = $this->openGates();
+
+                return $this->ended($open === [] ? JobEnd::Fit : JobEnd::Tagged, implode(' ', array_map(static fn (GateState $one): string => $one->sentence, $open)));
             }
             $why = $this->goOn($item);
             if ($why !== null) {
@@ -106,9 +108,10 @@ final class HonestHand
         return $this->ended(JobEnd::Lost, 'It does not come to an end.');
     }
 
-    private function isFit(): bool
+    /** @return array<int, GateState> that are not passed */
+    private function openGates(): array
     {
-        return array_filter($this->state->judgement->gates, static fn (GateState $one): bool => $one->status !== GateStatus::Passed) === [];
+        return array_filter($this->state->judgement->gates, static fn (GateState $one): bool => $one->status !== GateStatus::Passed);
     }
 
     private function ended(JobEnd $end, string $why): WorkedJob

@@ -15,13 +15,19 @@ final readonly class JobTable
      * @param  list<int>  $moves  of each, in order
      * @param  list<string>  $wrong  what must not be, each with its seed
      */
-    private function __construct(public array $ends, public array $moves, public array $wrong) {}
+    private function __construct(
+        public array $ends,
+        public array $moves,
+        public array $wrong,
+        /** Jobs called fit that are not. */
+        public int $falselyFit,
+    ) {}
 
     /** @param  bool  $isRough  see `DrawnJob` */
     public static function of(FamilyKey $family, int $count, float $faulty, bool $isRough, int $firstSeed = 1): self
     {
         $ends = array_fill_keys(array_map(static fn (JobEnd $one): string => $one->value, JobEnd::cases()), 0);
-        [$moves, $wrong] = [[], []];
+        [$moves, $wrong, $falselyFit] = [[], [], 0];
         for ($seed = $firstSeed; $seed < $firstSeed + $count; $seed++) {
             $job = DrawnJob::of($family, new SeededChance($seed), $faulty, $isRough);
             $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->at, $job->instrument);
@@ -30,11 +36,12 @@ final readonly class JobTable
             $why = self::wrong($worked, $job->control);
             if ($why !== null) {
                 $wrong[] = "seed {$seed}, {$why}";
+                $falselyFit += (int) ($worked->end === JobEnd::Fit);
             }
         }
         sort($moves);
 
-        return new self($ends, $moves, $wrong);
+        return new self($ends, $moves, $wrong, $falselyFit);
     }
 
     /** Null where it ended as it truly is. */
@@ -52,10 +59,5 @@ final readonly class JobTable
     public function movesOf(float $share): int
     {
         return $this->moves[(int) floor($share * (count($this->moves) - 1))] ?? 0;
-    }
-
-    public function falselyFit(): int
-    {
-        return count(array_filter($this->wrong, static fn (string $one): bool => str_contains($one, 'called fit')));
     }
 }

@@ -7,6 +7,7 @@ import { Mark } from '../../components/Marks';
 import { SmallChoice } from '../../components/SmallChoice';
 import { VerdictChip } from '../../components/VerdictChip';
 import { lengthUnit, shortLength, unitText } from '../../lib/figures';
+import { inSentence } from '../../lib/inSentence';
 import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
@@ -219,7 +220,7 @@ const Says = ({ line }: { line: string }) => {
       ? null
       : `A move of the ${adjuster.name}`
     : reads
-      ? `A reading ${target.charAt(0).toLowerCase()}${target.slice(1)}`
+      ? `A reading ${inSentence(target)}`
       : line === '' && kept.length === 0 && last !== undefined && last.by === name && echoed.has(last.kind)
         ? `Logged: ${last.what}`
         : null;

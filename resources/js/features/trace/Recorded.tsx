@@ -3,15 +3,16 @@ import type { ReactNode } from 'react';
 import { Button, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
+import { inSentence } from '../../lib/inSentence';
 import { pullText } from '../../lib/pullText';
 import { clock, nowWithOffset } from '../../lib/time';
 import { Connect, OnThisDevice } from '../job/gauges/OnThisDevice';
 import { hasSerial, useSerialGauge } from '../job/gauges/useSerialGauge';
 import type { Sent } from './useSent';
 
-/** A force gauge that records by itself: let it speak here, pull, and the curve opens. */
 type Props = { sent: Sent; onLook: (trace: string) => void; children: ReactNode };
 
+/** A force gauge that records by itself: let it speak here, pull, and the curve opens. */
 export const Recorded = ({ sent, onLook, children }: Props) => {
   const { wire } = useSerialGauge();
   const { gauges, recordings, claim, dropping } = sent;
@@ -60,8 +61,7 @@ export const Recorded = ({ sent, onLook, children }: Props) => {
                 onClick={() => claim.mutate(one.instrument)}
                 data-records={one.instrument}
               >
-                Let the {one.name.charAt(0).toLowerCase()}
-                {one.name.slice(1)} speak here
+                Let the {inSentence(one.name)} speak here
               </Button>
             ))}
             <Connect choices={[]} chosen={undefined} withForces />

@@ -19,12 +19,13 @@ export type Sent = ReturnType<typeof useSent>;
 /** Half a point: the travel or the force that came first, until the other one is pressed. */
 type Half = { length?: GaugeReading; force?: GaugeReading };
 
+/** What is done with a point, with a recording of the bridge, and with one over a wire of this device. */
+type Takes = { point: (line: string) => void; recorded: (trace: string) => void; pull: (pull: RecordedPull) => void };
+
 /**
  * A pull taken from gauges that speak: point by point, where one shows the travel and one the force and each pair is a point, or as a force gauge
  * recorded it by itself.
  */
-type Takes = { point: (line: string) => void; recorded: (trace: string) => void; pull: (pull: RecordedPull) => void };
-
 export function useSent(job: string, takes: Takes) {
   const { recorded } = takes;
   const client = useQueryClient();

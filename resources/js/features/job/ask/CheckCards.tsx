@@ -5,6 +5,7 @@ import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { lengthUnit, withUncertainty } from '../../../lib/figures';
+import { inSentence } from '../../../lib/inSentence';
 import { useSignedIn } from '../../../lib/signedIn';
 import { statesSaidWith, withAllOk } from '../asks';
 import { useBench } from '../useBench';
@@ -67,7 +68,7 @@ export const CheckSafe = ({ stage, together }: { stage: Stage; together: NonNull
           <HoldButton
             key={one.word}
             vivid
-            label={`Hold: done, ${one.label.charAt(0).toLowerCase()}${one.label.slice(1)}`}
+            label={`Hold: done, ${inSentence(one.label)}`}
             hint={withAllOk(one)}
             onHeld={() => hold(one)}
           />

@@ -5,6 +5,7 @@ import type { BenchState } from '../../../api/jobs';
 import { Button, LinkButton } from '../../../components/Buttons';
 import { Mark } from '../../../components/Marks';
 import { Refusal } from '../../../components/Refusal';
+import { inSentence } from '../../../lib/inSentence';
 import { pullText } from '../../../lib/pullText';
 import { clock, nowWithOffset } from '../../../lib/time';
 import { useBench } from '../useBench';
@@ -117,8 +118,6 @@ const Here = ({ gauge, connected, onStop }: { gauge: Gauge; connected: boolean; 
     mark={gauge.instrument}
   />
 );
-
-const inSentence = (name: string) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 
 const reasons: Record<Exclude<Why, null>, (reading: GaugeReading, asked: string | null) => string> = {
   late: ({ at }) =>
