@@ -27,7 +27,7 @@ final readonly class Judging
 
             return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
         }
-        $sweep = self::sweep($spec, $facts->readings->groups);
+        $sweep = self::sweep($spec, $facts);
         $found = self::asFoundGroup($spec, $facts);
         $groups = self::currentGroups($facts);
         $unread = array_values(array_filter(array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses), static fn (string $pose): bool => ! isset($groups[$pose])));
@@ -153,15 +153,15 @@ final readonly class Judging
         };
     }
 
-    /** @param  list<ReadingGroup>  $groups */
-    private static function sweep(Spec $spec, array $groups): Sweep
+    /** What poses differ by is of the route: it stays as adjusters are turned, and not where something was put right or fitted since. */
+    private static function sweep(Spec $spec, Facts $facts): Sweep
     {
         if (count($spec->conditions->poses) < 2) {
             return Sweep::of([]);
         }
         $settings = [];
-        foreach ($groups as $group) {
-            if ($group->doubt === null && self::objection($spec, $group) === null) {
+        foreach ($facts->readings->groups as $group) {
+            if ($group->series === $facts->readings->series && $group->doubt === null && self::objection($spec, $group) === null) {
                 $settings[$group->setting][$group->first()->pose->value] = $group->found;
             }
         }

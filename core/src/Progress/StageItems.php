@@ -470,11 +470,13 @@ final readonly class StageItems
             $group = $judgement->poseGroups[$pose->value] ?? null;
             $verdict = $judgement->poses[$pose->value];
             $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
+            // What is to be read again is asked for before anything else, also where it stands inside and another pose is in doubt beside it.
+            $isAgain = $judgement->poseToReadAgain() === $pose;
 
-            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside,
-                failed: $verdict->kind->isOutside(),
+            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside && ! $isAgain,
+                failed: $verdict->kind->isOutside() && ! $isAgain,
                 said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
-                    $judgement->poseToReadAgain() === $pose => '. Read it again: one reading may be misread',
+                    $isAgain => '. Read it again: one reading may be misread',
                     default => $verdict->advice === null ? '' : '. '.$verdict->advice,
                 },
                 detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);

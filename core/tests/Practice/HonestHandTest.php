@@ -73,7 +73,7 @@ final class HonestHandTest extends TestCase
                 ! $control->inspected('wire') => 'frayed',
                 default => 'right',
             };
-            self::assertSame(end($seen) !== 'right' || ! $control->inspected('wire'), $control->isUnsafe());
+            self::assertSame(end($seen) !== 'right' || $control->wants() !== null, $control->isUnsafe());
         }
         self::assertEqualsCanonicalizing(['taut', 'tight', 'loose', 'frayed', 'right'], array_values(array_unique($seen)));
     }
@@ -135,6 +135,28 @@ final class HonestHandTest extends TestCase
         self::assertSame('Read it again with bars full left before anything is turned: one reading may be misread.', $job->state->next()->sentence);
         $job->readIn(Pose::Left, 9.0);
         self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind, 'read twice, it is one');
+    }
+
+    public function test_the_pose_that_is_asked_for_is_the_one_that_is_in_doubt(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0);
+        foreach ([[Pose::Left, 0.5], [Pose::Right, 5.9]] as [$pose, $mm]) {
+            $job->readIn($pose, $mm);
+            self::assertSame("Read it again with {$pose->label()} before anything is turned: one reading may be misread.", $job->state->next()->sentence);
+            $item = $job->state->progress->item("pose:{$pose->value}");
+            self::assertSame([false, false], [$item?->done, $item?->failed], 'asked for again, also where it stands inside by itself');
+            $job->readIn($pose, $mm);
+        }
+        self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind);
+    }
+
+    public function test_a_route_that_was_put_right_is_not_blamed_any_more(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0)->readIn(Pose::Left, 9.0);
+        self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind);
+        $job->entry('put_right', ['cure' => Cure::Route->value])->read(4.0, 4.0, 4.0);
+        self::assertFalse($job->state->judgement->isRoutingFault, 'what poses differed by was of the old route');
+        self::assertNotSame(PlanKind::RoutingFault, $job->state->next()->kind);
     }
 
     public function test_one_reading_blames_no_part(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Control;
 
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
@@ -16,12 +18,12 @@ final readonly class Behaviour
 
     private const SHOWS = [
         'clutch_lever' => [
-            'arm_loose' => ['no' => ['taut']], 'wiggle_still' => ['no' => ['taut']], 'no_creep' => ['no' => ['loose']],
+            'arm_loose' => ['no' => ['taut']], 'wiggle_still' => ['no' => ['taut']], 'no_creep' => ['no' => ['loose', 'wrong_spline']],
             // Part-released all the time, it slips; the further it is let out the earlier it grips again.
             'no_slip' => ['slips' => ['tight']], 'bite' => ['early' => ['loose'], 'late' => ['tight']],
         ],
         'automatic_clutch' => ['still_at_idle' => ['no' => ['weak_spring']], 'takes_hold' => ['snatch' => ['weak_spring']]],
-        'hydraulic_clutch' => ['lever_feel' => ['spongy' => ['mount']], 'no_creep' => ['no' => ['mount']]],
+        'hydraulic_clutch' => ['lever_feel' => ['spongy' => ['air']], 'no_creep' => ['no' => ['air']]],
         'twist_grip' => ['snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'wire_in_groove' => ['no' => ['off_groove']], 'idle_steady' => ['no' => ['taut']]],
         'trigger_throttle' => ['wide_open' => ['no' => ['loose']], 'snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'end_home' => ['no' => ['off_groove']], 'idle_still' => ['no' => ['taut']]],
         'pedal_throttle' => ['wide_open' => ['no' => ['loose']], 'snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'take_off' => ['jerky' => ['tight'], 'dead' => ['loose']]],
@@ -35,6 +37,17 @@ final readonly class Behaviour
         'brake_pull' => ['no_drag' => ['no' => ['tight']], 'holds' => ['at_end' => ['loose']], 'springs_back' => self::RETURNS],
         'other_control' => ['nothing_at_rest' => ['no' => ['tight']], 'works_fully' => ['no' => ['loose']], 'springs_back' => self::RETURNS],
     ];
+
+    /** The word for what a proof shows, also where it passes. */
+    public static function word(FamilyKey $family, Run $run, string $proof, TrueControl $control): string
+    {
+        $passing = null;
+        foreach (Families::of($family)->proofs($run) as $one) {
+            $passing = $one->key === $proof ? $one->passing[0] : $passing;
+        }
+
+        return self::shows($family, $proof, $control) ?? $passing ?? 'yes';
+    }
 
     /** The word for what it does; null where it does what it should. */
     public static function shows(FamilyKey $family, string $proof, TrueControl $control): ?string

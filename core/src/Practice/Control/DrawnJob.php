@@ -39,8 +39,8 @@ final readonly class DrawnJob
 
     /** What can be wrong with each beside its setting. */
     private const FAULTS = [
-        'clutch_lever' => [Fault::FrayedWire], 'automatic_clutch' => [], 'hydraulic_clutch' => [],
-        'twist_grip' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove, Fault::FrayedWire], 'trigger_throttle' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove],
+        'clutch_lever' => [Fault::FrayedWire, Fault::WrongSpline], 'automatic_clutch' => [Fault::WeakSpring], 'hydraulic_clutch' => [Fault::Air],
+        'twist_grip' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove, Fault::FrayedWire, Fault::Route], 'trigger_throttle' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove],
         'pedal_throttle' => [Fault::Dry, Fault::WeakSpring], 'sliding_drive' => [Fault::WeakSpring, Fault::Belt], 'engage_by_pull' => [Fault::WeakSpring, Fault::Belt],
         'release_by_pull' => [Fault::WeakSpring, Fault::Belt], 'bail' => [Fault::Mount, Fault::WeakSpring], 'speed_selector' => [], 'mode_cables' => [],
         'hook_control' => [Fault::WeakSpring], 'brake_pull' => [Fault::WeakSpring, Fault::Dry], 'other_control' => [Fault::WeakSpring, Fault::Dry],
@@ -59,11 +59,10 @@ final readonly class DrawnJob
      */
     public static function of(FamilyKey $family, Chance $chance, float $faulty = 0.3, bool $isRough = false): self
     {
-        $start = Families::of($family)->starting();
-        $table = array_values(array_filter($start->aims, static fn (Aim $aim): bool => $aim instanceof OutcomeTable))[0] ?? null;
         $second = $chance->between(0.0, 1.0) < 0.5 ? self::SECOND[$family->value] ?? null : null;
-        $spec = self::spec($family, $start, $second);
-        $run = self::run($family, $start, $table, $second);
+        [$spec, $wire] = self::frame($family, $second !== null);
+        $run = RunCodec::decode(Node::of($wire));
+        $table = $spec->other(OutcomeTable::class);
         $at = self::standing($run, $chance, $isRough);
         $faults = self::FAULTS[$family->value];
         [, $low, $high, $ratio] = self::PLAYS[$family->value] ?? self::NONE;
@@ -75,13 +74,30 @@ final readonly class DrawnJob
             $at,
             $faults !== [] && $chance->between(0.0, 1.0) < $faulty ? [$faults[(int) $chance->between(0.0, count($faults))]] : [],
         );
+        // A wrong route is one that the bars show.
         $turns = $chance->between(-0.08, 0.08) * $width / $ratio;
+        $turns += in_array(Fault::Route, $found->faults, true) ? 0.12 * $width / $ratio * ($turns <=> 0.0) : 0.0;
         $poses = count($spec->conditions->poses) === 1 ? [] : ['left' => $turns, 'right' => -0.5 * $turns];
         $sense = $chance->between(0.0, 1.0) < 0.5 ? 1 : -1;
         $off = exp(($isRough ? 0.35 : 0.1) * $chance->normal());
         $mechanics = $isRough ? new Mechanics($off, $poses, 0.25, $sense, 0.4, 0.02) : new Mechanics($off, $poses, 0.15, $sense, 0.0, 0.0);
 
         return new self($spec, $run, new TrueControl($spec, $run, $found, $mechanics, $chance), $at, $isRough ? self::RULE : self::CALIPER);
+    }
+
+    /**
+     * The spec and the run of a control of the family as its book would have them.
+     *
+     * @param  bool  $isPair  whether it has its second cable, where the family knows one
+     * @return array{Spec, array<string, mixed>} the run as it goes over the wire
+     */
+    public static function frame(FamilyKey $family, bool $isPair): array
+    {
+        $start = Families::of($family)->starting();
+        $table = array_values(array_filter($start->aims, static fn (Aim $aim): bool => $aim instanceof OutcomeTable))[0] ?? null;
+        $second = $isPair ? self::SECOND[$family->value] ?? null : null;
+
+        return [self::spec($family, $start, $second), self::run($family, $start, $table, $second)];
     }
 
     /** @param  array{string, float, float, string}|null  $second */
@@ -97,8 +113,11 @@ final readonly class DrawnJob
         ]));
     }
 
-    /** @param  array{string, float, float, string}|null  $second */
-    private static function run(FamilyKey $family, StarterSpec $start, ?OutcomeTable $table, ?array $second): Run
+    /**
+     * @param  array{string, float, float, string}|null  $second
+     * @return array<string, mixed>
+     */
+    private static function run(FamilyKey $family, StarterSpec $start, ?OutcomeTable $table, ?array $second): array
     {
         [$point, , , $ratio] = self::PLAYS[$family->value] ?? self::NONE;
         $distances = match (true) {
@@ -111,7 +130,7 @@ final readonly class DrawnJob
             $cables[] = ['id' => 'second', 'name' => 'Second cable', 'pulls' => $second[3], 'adjusters' => [['id' => 'second_nuts', 'name' => 'second nuts', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 20]]];
         }
 
-        return RunCodec::decode(Node::of(['hand' => ['kind' => $start->hand->value, 'name' => $start->handName, 'knowledge' => 'drawn'] + $distances, 'cables' => $cables, 'working_end' => $start->workingEnd]));
+        return ['hand' => ['kind' => $start->hand->value, 'name' => $start->handName, 'knowledge' => 'drawn'] + $distances, 'cables' => $cables, 'working_end' => $start->workingEnd];
     }
 
     /** As many whole steps off as can be set right, where steps are whole. */

@@ -16,6 +16,23 @@ enum Fault: string
     case OffGroove = 'off_groove';
     case Route = 'route';
     case FrayedWire = 'frayed_wire';
+    case WrongSpline = 'wrong_spline';
+    case Air = 'air';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::WeakSpring => 'a weak or unhooked return spring',
+            self::Dry => 'a dry wire or stiff pivots',
+            self::Belt => 'a worn or slipped belt',
+            self::Mount => 'a loose or bent mount, peg or bracket',
+            self::OffGroove => 'a wire beside its groove',
+            self::Route => 'a cable on a wrong route',
+            self::FrayedWire => 'a frayed wire',
+            self::WrongSpline => 'an arm on the wrong spline',
+            self::Air => 'air in the line',
+        };
+    }
 
     /** Null where nothing on the bench does: it is replaced. */
     public function cure(): ?Cure
@@ -27,6 +44,7 @@ enum Fault: string
             self::Mount => Cure::Mount,
             self::OffGroove => Cure::Groove,
             self::Route => Cure::Route,
+            self::WrongSpline, self::Air => Cure::Other,
             self::FrayedWire => null,
         };
     }

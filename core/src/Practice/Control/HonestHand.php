@@ -16,6 +16,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
@@ -27,6 +28,7 @@ use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Progress\ItemKey;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\ItemTopic;
@@ -62,6 +64,9 @@ final class HonestHand
 
     /** @var list<string> what was asked, the last few */
     private array $asked = [];
+
+    /** @var list<Act|Entry> what it did and wrote, in order */
+    private array $deeds = [];
 
     /**
      * @param  array<string, float>  $at  as the job is told that adjusters stand
@@ -116,7 +121,7 @@ final class HonestHand
 
     private function ended(JobEnd $end, string $why): WorkedJob
     {
-        return new WorkedJob($end, $why, $this->count - 1, $this->moves, array_slice($this->asked, -8), $this->state);
+        return new WorkedJob($end, $why, $this->count - 1, $this->moves, array_slice($this->asked, -8), $this->state, $this->deeds);
     }
 
     /** Null where it goes on. */
@@ -132,7 +137,7 @@ final class HonestHand
         return match (true) {
             $item->kind === ItemKind::Thread => $this->thread($item),
             $item->kind === ItemKind::Measure => $this->line('2.1', $item),
-            $item->kind === ItemKind::Reading => $this->of($item)->next()->kind === PlanKind::Move && ItemKey::of($item->key)->topic === ItemTopic::Pose ? $this->set($item) : $this->read($item),
+            $item->kind === ItemKind::Reading => ItemKey::of($item->key)->topic === ItemTopic::Pose && in_array($this->of($item)->next()->kind, [PlanKind::Move, PlanKind::RoutingFault], true) ? $this->set($item) : $this->read($item),
             $item->kind === ItemKind::InBand => $this->set($item),
             default => $this->answer($item),
         };
@@ -157,6 +162,8 @@ final class HonestHand
             return $this->enough($item);
         }
         $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->posed($this->of($item)->judgement);
+
+        $this->deeds[] = Act::hold($this->point($item), $pose ?? Pose::Straight);
 
         return $this->line(sprintf('%.2F', $this->control->read($this->point($item), $pose, $this->instrument['resolution_mm'])), $item, $pose);
     }
@@ -235,6 +242,7 @@ final class HonestHand
         $this->readings = 0;
         $this->moves++;
         $this->control->turn($adjuster->id(), $steps);
+        $this->deeds[] = Act::turn($adjuster->id(), $steps);
 
         return $this->entry(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()]);
     }
@@ -258,6 +266,8 @@ final class HonestHand
         }
         if ($advice->kind === TableAdviceKind::Try) {
             foreach ($table->untold(true) as $setting) {
+                $this->deeds[] = Act::run($setting->key);
+
                 return $this->entry(EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $this->control->does($setting)]);
             }
         }
@@ -279,6 +289,7 @@ final class HonestHand
             return $this->ended($this->control->isUnsafe() ? JobEnd::Tagged : JobEnd::Lost, "Something is to be put right, and nothing is wrong: {$next->sentence}");
         }
         $this->control->cure($cure);
+        $this->deeds[] = Act::cure($cure);
 
         return $this->entry(EntryKind::PutRight, ['cure' => in_array($cure, Families::of($this->state->spec->family)->cures(), true) ? $cure->value : Cure::Other->value]);
     }
@@ -286,6 +297,7 @@ final class HonestHand
     private function answer(StageItem $item): ?WorkedJob
     {
         $key = ItemKey::of($item->key);
+        $this->doFor($key, $item);
         $word = match ($key->topic) {
             ItemTopic::Check, ItemTopic::Found => $this->shows((string) $key->of),
             ItemTopic::Outcome => $this->does((string) $key->of),
@@ -308,15 +320,24 @@ final class HonestHand
         return $this->ended(JobEnd::Lost, "{$item->key} cannot be answered by {$word}.");
     }
 
+    /** Nothing is said that was not tried or looked at. */
+    private function doFor(ItemKey $key, StageItem $item): void
+    {
+        [$proof, $pose] = [...explode('/', (string) $key->of, 2), null];
+        $act = match ($key->topic) {
+            ItemTopic::Check, ItemTopic::Found => Act::try((string) $proof, $pose === null ? null : Pose::tryFrom($pose)),
+            ItemTopic::Outcome => Act::run((string) $key->of),
+            ItemTopic::Step => in_array($item->key, array_map(static fn (Inspection $one): string => $one->key, Families::of($this->state->spec->family)->lookOver()), true) ? Act::look($item->key) : null,
+            default => null,
+        };
+        if ($act !== null) {
+            $this->deeds[] = $act;
+        }
+    }
+
     private function shows(string $proof): string
     {
-        [$key] = explode('/', $proof);
-        $passing = null;
-        foreach (Families::of($this->state->spec->family)->proofs($this->state->run) as $one) {
-            $passing = $one->key === $key ? $one->passing[0] : $passing;
-        }
-
-        return Behaviour::shows($this->state->spec->family, $key, $this->control) ?? $passing ?? 'yes';
+        return Behaviour::word($this->state->spec->family, $this->state->run, explode('/', $proof)[0], $this->control);
     }
 
     /** It is looked at once more, as closely as it takes to see that. */
@@ -344,7 +365,9 @@ final class HonestHand
     /** @param  array<string, mixed>  $body */
     private function entry(EntryKind $kind, array $body): null
     {
-        $this->state = Bench::accept($this->state, $this->codec->body($kind, Node::of($body), $this->stamp()));
+        $entry = $this->codec->body($kind, Node::of($body), $this->stamp());
+        $this->state = Bench::accept($this->state, $entry);
+        $this->deeds[] = $entry;
 
         return null;
     }

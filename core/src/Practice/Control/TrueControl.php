@@ -15,6 +15,7 @@ use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\SpecBand;
 
 /**
  * A control of any family as it truly is: its slack, where its adjusters stand, what is wrong with it. It answers whoever reads it, tries it
@@ -125,7 +126,9 @@ final class TrueControl
     public function wants(): ?Cure
     {
         foreach ($this->faults as $fault) {
-            return $fault->cure();
+            if ($fault->cure() !== null) {
+                return $fault->cure();
+            }
         }
 
         return null;
@@ -134,9 +137,15 @@ final class TrueControl
     /** What a hand reads. A taut cable shows nothing. */
     public function read(ReadingPoint $point, ?Pose $pose, float $marks): float
     {
-        $read = max(0.0, round((max(0.0, $this->play($point, $pose)) + $this->mechanics->noise * $this->chance->normal()) / $marks) * $marks);
+        $read = round($this->shows($point, $pose) / $marks) * $marks;
 
         return $this->mechanics->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->mechanics->misread ? $read + 10 * $marks : $read;
+    }
+
+    /** How far it moves until it resists when it is pulled once more, in mm: no two pulls are quite alike. */
+    public function shows(ReadingPoint $point, ?Pose $pose): float
+    {
+        return max(0.0, max(0.0, $this->play($point, $pose)) + $this->mechanics->noise * $this->chance->normal());
     }
 
     /** Where an adjuster stands, in turns or what else it is counted in. */
@@ -211,6 +220,41 @@ final class TrueControl
     public function isUnsafe(): bool
     {
         return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting();
+    }
+
+    /**
+     * How far each thing that is set stands from where it may stand, for one who sees it: below zero too little, above too much.
+     *
+     * @return array<string, float> mm of play by cable, or what the arm of a table is counted in
+     */
+    public function errors(): array
+    {
+        $errors = $this->band === null ? [] : [$this->run->cables[0]->id => self::outside($this->band->band, $this->least(), $this->most())];
+        if ($this->spec->second !== null) {
+            $play = $this->play($this->spec->second->point);
+            $errors[$this->cableRead($this->spec->second->point)] = self::outside($this->spec->second->band, $play, $play);
+        }
+
+        return $this->table === null ? $errors : $errors + ['table' => $this->isWrongAtASetting() ? $this->offset : 0.0];
+    }
+
+    private static function outside(SpecBand $band, float $least, float $most): float
+    {
+        $short = $band->low === null ? min(0.0, $least) : min(0.0, $least - $band->low);
+
+        return $short < 0.0 ? $short : ($band->high === null ? 0.0 : max(0.0, $most - $band->high));
+    }
+
+    /** Whether it has a fault that nothing on the bench puts right. */
+    public function hasWhatIsReplaced(): bool
+    {
+        return array_filter($this->faults, static fn (Fault $one): bool => $one->cure() === null) !== [];
+    }
+
+    /** Whether it has this fault still. */
+    public function has(Fault $fault): bool
+    {
+        return isset($this->faults[$fault->value]);
     }
 
     /** @param  float  $within  of the band, in mm; below zero as far outside */

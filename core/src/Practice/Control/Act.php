@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Control;
+
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Quantity\Steps;
+
+/** One thing done to a machine to learn on. */
+final readonly class Act
+{
+    private function __construct(
+        public ActKind $kind,
+        /** Key of the adjuster, proof, part, setting or cure it is about; empty where it is about none. */
+        public string $about = '',
+        public ?Steps $steps = null,
+        public ?Pose $pose = null,
+        public ?ReadingPoint $point = null,
+    ) {}
+
+    public static function hold(ReadingPoint $point, Pose $pose): self
+    {
+        return new self(ActKind::Hold, pose: $pose, point: $point);
+    }
+
+    public static function turn(string $adjuster, Steps $steps): self
+    {
+        return new self(ActKind::Turn, $adjuster, $steps);
+    }
+
+    public static function try(string $proof, ?Pose $pose): self
+    {
+        return new self(ActKind::Try, $proof, pose: $pose);
+    }
+
+    public static function look(string $part): self
+    {
+        return new self(ActKind::Look, $part);
+    }
+
+    public static function run(string $setting): self
+    {
+        return new self(ActKind::Run, $setting);
+    }
+
+    public static function cure(Cure $cure): self
+    {
+        return new self(ActKind::Cure, $cure->value);
+    }
+
+    /** @param  Steps  $steps  outward is above zero */
+    public static function guess(string $adjuster, Steps $steps): self
+    {
+        return new self(ActKind::Guess, $adjuster, $steps);
+    }
+
+    public static function ask(): self
+    {
+        return new self(ActKind::Ask);
+    }
+
+    public static function stop(): self
+    {
+        return new self(ActKind::Stop);
+    }
+}

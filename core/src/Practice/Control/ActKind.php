@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Control;
+
+/** What a hand does to a machine to learn on, beside what it writes down. */
+enum ActKind: string
+{
+    /** Pulled until it resists, with an instrument held to it. */
+    case Hold = 'hold';
+    /** An adjuster is turned, or moved by its steps. */
+    case Turn = 'turn';
+    /** A proof is tried. */
+    case Try = 'try';
+    /** A part is looked over. */
+    case Look = 'look';
+    /** It is run at one of its settings. */
+    case Run = 'run';
+    /** Something that is no adjuster is put right. */
+    case Cure = 'cure';
+    /** Which adjuster, which way and how far: said before the bench says it. */
+    case Guess = 'guess';
+    /** The bench's advice is asked for. */
+    case Ask = 'ask';
+    /** No more is done. */
+    case Stop = 'stop';
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Lesson;
+
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
+use VividPull\Core\Log\Stamp;
+use VividPull\Core\Practice\Control\Act;
+use VividPull\Core\Practice\Control\HonestHand;
+use VividPull\Core\Practice\Control\JobEnd;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+
+/** Works a lesson as the bench asks, tries everything it writes, and signs or tags it. */
+final readonly class AdvisedHand
+{
+    public static function works(Lesson $lesson): Attempt
+    {
+        $worked = HonestHand::work($lesson->spec, $lesson->run, $lesson->control(), $lesson->isTold ? $lesson->found->at : [], $lesson->instruments[0]);
+        $person = new Person('hand', 'Hand', Role::Technician);
+        $attempt = new Attempt($lesson, $person, 'opened', '2026-01-01T08:00:00+00:00');
+        foreach ($worked->deeds as $deed) {
+            $deed instanceof Act ? $attempt->act($deed, self::now($attempt)) : $attempt->write($deed);
+        }
+        $attempt->write(self::end($lesson, $worked->end, $worked->why, new Stamp('end', self::now($attempt), $person)));
+
+        return $attempt;
+    }
+
+    private static function end(Lesson $lesson, JobEnd $end, string $why, Stamp $stamp): Entry
+    {
+        $codec = new EntryCodec($lesson->run);
+
+        return $end === JobEnd::Fit
+            ? $codec->body(EntryKind::Closed, Node::of(['outcome' => 'fit']), $stamp)
+            : $codec->body(EntryKind::Tag, Node::of(['reason' => mb_substr($why === '' ? 'Not fit for use.' : $why, 0, 200)]), $stamp);
+    }
+
+    /** The time of what was last written. */
+    private static function now(Attempt $attempt): string
+    {
+        $entries = $attempt->job()->log->entries;
+
+        return $entries[count($entries) - 1]->stamp->at;
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Lesson;
+
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\Tagged;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Stamp;
+use VividPull\Core\Practice\Control\Act;
+use VividPull\Core\Practice\Control\ActKind;
+use VividPull\Core\Practice\Control\Behaviour;
+use VividPull\Core\Practice\Control\TrueControl;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\OutcomeTable;
+
+/**
+ * A lesson being worked: what is done to the machine changes the machine, what is written changes the job, and neither knows of the other.
+ * The same deeds in the same order come to the same, whenever they are done again.
+ */
+final class Attempt
+{
+    /** The step by which a lock is said to be tight. */
+    private const LOCKED = 'locked';
+
+    private BenchState $job;
+
+    private readonly TrueControl $control;
+
+    /** @var list<Moment> */
+    private array $moments = [];
+
+    public function __construct(public readonly Lesson $lesson, Person $learner, string $id, string $at)
+    {
+        $this->control = $lesson->control();
+        $this->job = $lesson->opened(new Stamp($id, $at, $learner));
+    }
+
+    public function job(): BenchState
+    {
+        return $this->job;
+    }
+
+    public function control(): TrueControl
+    {
+        return $this->control;
+    }
+
+    /** @return list<Moment> */
+    public function moments(): array
+    {
+        return $this->moments;
+    }
+
+    /** Signed, tagged, or left as it is. */
+    public function isOver(): bool
+    {
+        $last = $this->last();
+
+        return $this->isEnded() || ($last instanceof Act && $last->kind === ActKind::Stop);
+    }
+
+    /** Signed or tagged. */
+    public function isEnded(): bool
+    {
+        $last = $this->last();
+
+        return $last instanceof Closed || $last instanceof Tagged;
+    }
+
+    /** What was done or written last. */
+    public function last(): Act|Entry|null
+    {
+        return $this->moments === [] ? null : $this->moments[count($this->moments) - 1]->deed;
+    }
+
+    /**
+     * @param  string  $at  RFC 3339
+     *
+     * @throws Refused If it cannot be done on this machine, or the lesson is over.
+     */
+    public function act(Act $act, string $at): Seen
+    {
+        $this->mustGoOn();
+        $this->mustBeThere($act);
+        $before = clone $this->control;
+        $seen = $this->does($act);
+        $this->moments[] = new Moment($at, $act, $this->job, $before, clone $this->control, $seen);
+
+        return $seen;
+    }
+
+    /** @throws Refused If the job does not take it, or the lesson is over. */
+    public function write(Entry $entry): void
+    {
+        $this->mustGoOn();
+        if (in_array($entry->kind(), [EntryKind::Trace, EntryKind::Photo, EntryKind::Adjuster, EntryKind::Part, EntryKind::Replacing, EntryKind::Untag], true)) {
+            throw Refused::because('There is nothing of that on a machine to learn on.');
+        }
+        $before = clone $this->control;
+        $after = Bench::accept($this->job, $entry);
+        if ($entry instanceof Confirmed && $entry->key === self::LOCKED && $entry->adjuster !== null) {
+            $this->control->lock($entry->adjuster);
+        }
+        $this->moments[] = new Moment($entry->stamp->at, $entry, $this->job, $before, clone $this->control, Seen::nothing());
+        $this->job = $after;
+    }
+
+    private function mustGoOn(): void
+    {
+        if ($this->isOver()) {
+            throw Refused::because('This lesson is over. Begin it again to do more.');
+        }
+    }
+
+    private function does(Act $act): Seen
+    {
+        $spec = $this->lesson->spec;
+        switch ($act->kind) {
+            case ActKind::Hold:
+                return Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight));
+            case ActKind::Try:
+                return Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control));
+            case ActKind::Look:
+                return Seen::word($this->control->inspected($act->about) ? 'sound' : 'fault');
+            case ActKind::Run:
+                $setting = $spec->other(OutcomeTable::class)->settings[$act->about] ?? null;
+
+                return $setting === null ? Seen::nothing() : Seen::word($this->control->does($setting));
+            case ActKind::Turn:
+                $this->control->turn($act->about, $act->steps ?? Steps::none());
+
+                return Seen::nothing();
+            case ActKind::Cure:
+                $this->control->cure(Cure::from($act->about));
+
+                return Seen::nothing();
+            default:
+                return Seen::nothing();
+        }
+    }
+
+    private function mustBeThere(Act $act): void
+    {
+        $family = Families::of($this->lesson->spec->family);
+        $keys = static fn (array $all): array => array_column($all, 'key');
+        $known = match ($act->kind) {
+            ActKind::Hold => $act->point !== null && in_array($act->point, $this->lesson->points(), true),
+            ActKind::Turn, ActKind::Guess => $act->steps !== null && $this->lesson->run->adjuster($act->about) !== null,
+            ActKind::Try => in_array($act->about, $keys($family->proofs($this->lesson->run)), true),
+            ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),
+            ActKind::Run => isset($this->lesson->spec->other(OutcomeTable::class)->settings[$act->about]),
+            ActKind::Cure => Cure::tryFrom($act->about) !== null,
+            ActKind::Ask, ActKind::Stop => true,
+        };
+        if (! $known) {
+            throw Refused::because('There is nothing of that on this machine.');
+        }
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Lesson\Judged;
+
+use VividPull\Core\Practice\Control\Act;
+use VividPull\Core\Practice\Control\ActKind;
+use VividPull\Core\Practice\Control\Fault;
+use VividPull\Core\Practice\Lesson\Attempt;
+use VividPull\Core\Practice\Lesson\Remark;
+use VividPull\Core\Practice\Lesson\Skill;
+use VividPull\Core\Practice\Lesson\SkillScore;
+use VividPull\Core\Procedure\Cure;
+
+/** What was wrong beside the setting was found, and nothing that was sound was changed. */
+final readonly class FindsTheCause implements Judged
+{
+    public static function in(Attempt $attempt): ?SkillScore
+    {
+        $remarks = self::wasted($attempt);
+        $faults = $attempt->lesson->found->faults;
+        if ($faults === [] && $remarks === []) {
+            return null;
+        }
+        foreach ($faults as $fault) {
+            if ($fault->cure() !== null && $attempt->control()->has($fault)) {
+                $remarks[] = new Remark(8.0, "It was not found: {$fault->label()}.");
+            }
+        }
+        $names = implode(', ', array_map(static fn (Fault $one): string => $one->label(), $faults));
+
+        return new SkillScore(Skill::Cause, $remarks, match (true) {
+            $faults === [] => 'Nothing was wrong with it but its setting.',
+            $remarks === [] => "Found: {$names}.",
+            default => "What was wrong: {$names}.",
+        });
+    }
+
+    /** @return list<Remark> */
+    private static function wasted(Attempt $attempt): array
+    {
+        $remarks = [];
+        foreach ($attempt->moments() as $place => $moment) {
+            if ($moment->deed instanceof Act && $moment->deed->kind === ActKind::Cure) {
+                $cure = Cure::from($moment->deed->about);
+                if (array_filter($attempt->lesson->found->faults, static fn (Fault $one): bool => $one->cure() === $cure && $moment->before->has($one)) === []) {
+                    $remarks[] = new Remark(3.0, "Nothing was wrong there: {$cure->label()}.", $place);
+                }
+            }
+        }
+
+        return $remarks;
+    }
+}

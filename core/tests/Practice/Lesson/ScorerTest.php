@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Practice\Lesson;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Practice\Control\Act;
+use VividPull\Core\Practice\Lesson\AdvisedHand;
+use VividPull\Core\Practice\Lesson\Attempt;
+use VividPull\Core\Practice\Lesson\BestPlay;
+use VividPull\Core\Practice\Lesson\Lesson;
+use VividPull\Core\Practice\Lesson\LessonBook;
+use VividPull\Core\Practice\Lesson\MovesFile;
+use VividPull\Core\Practice\Lesson\Score;
+use VividPull\Core\Practice\Lesson\Scorer;
+use VividPull\Core\Practice\Lesson\Skill;
+use VividPull\Core\Practice\Lesson\SkillScore;
+use VividPull\Core\Quantity\Steps;
+
+/** What each mistake costs, and in which words. */
+final class ScorerTest extends TestCase
+{
+    private const SAFE = [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['act' => 'look', 'of' => 'conduit'], ['act' => 'look', 'of' => 'perch'], ['act' => 'look', 'of' => 'arm'], ['line' => 'all ok'], ['line' => 'cold']];
+
+    private const HOLD = ['act' => 'hold', 'point' => 'lever_tip'];
+
+    /** @return iterable<string, array{string, list<array<string, mixed>>, Skill, string}> */
+    public static function mistakes(): iterable
+    {
+        yield 'hands on it before it is safe' => ['lever_loose', [self::HOLD], Skill::Safe, 'Hands were on it before it was safe: Engine off'];
+        yield 'a reading nobody took' => ['lever_loose', [...self::SAFE, ['line' => '31 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'nobody had held an instrument'];
+        yield 'a reading off by more than a mark' => ['lever_loose', [...self::SAFE, self::HOLD, ['line' => '33 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, '33 mm was typed, and the instrument showed 3'];
+        yield 'a reading from before a turn' => ['lever_loose', [...self::SAFE, self::HOLD, ['act' => 'turn', 'of' => 'barrel', 'by' => 1], ['line' => '31 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'nobody had held an instrument to it since it last changed'];
+        yield 'the wrong way' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => -1]], Skill::Direction, 'The barrel was turned the wrong way'];
+        yield 'too far' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 8]], Skill::Direction, 'in at one edge of the band and out at the other'];
+        yield 'a guess the wrong way' => ['lever_loose', [...self::SAFE, ['act' => 'guess', 'of' => 'barrel', 'by' => -1], ['act' => 'turn', 'of' => 'barrel', 'by' => 3]], Skill::Direction, 'What you said you would turn'];
+        yield 'turned and not written' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3]], Skill::Word, 'no word of it was written'];
+        yield 'written and not turned' => ['lever_loose', [...self::SAFE, ['kind' => 'move', 'body' => ['adjuster' => 'barrel', 'turns' => 3]]], Skill::Word, 'A move of the barrel was written, and it was not turned'];
+        yield 'miscounted' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3], ['kind' => 'move', 'body' => ['adjuster' => 'barrel', 'turns' => 2.5]]], Skill::Word, 'was turned by 3 turns, and 2 turns and 3 flats was written'];
+        yield 'a part called sound that is not' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'not what it showed: Inner wire'];
+        yield 'something put right that nobody did' => ['lever_spline', [...self::SAFE, ['kind' => 'put_right', 'body' => ['cure' => 'spring']]], Skill::Word, 'nothing of that was done'];
+        yield 'a sound thing changed' => ['lever_loose', [...self::SAFE, ['act' => 'cure', 'of' => 'spring']], Skill::Cause, 'Nothing was wrong there'];
+        yield 'a fault not found' => ['pedal_spring', [], Skill::Cause, 'It was not found: a weak or unhooked return spring'];
+        yield 'left open' => ['lever_loose', self::SAFE, Skill::End, 'without being signed or tagged'];
+        yield 'left outside' => ['lever_loose', self::SAFE, Skill::Moves, 'It still stands outside.'];
+        yield 'not tried' => ['lever_loose', self::SAFE, Skill::Proofs, 'not tried yet'];
+        yield 'tagged, and it could be set' => ['lever_loose', [['kind' => 'tag', 'body' => ['reason' => 'Loose.']]], Skill::End, 'could have been set right'];
+        yield 'tagged, and it is right' => ['lever_right', [['kind' => 'tag', 'body' => ['reason' => 'Not sure.']]], Skill::End, 'It was tagged, and it is right'];
+    }
+
+    /** @param  list<array<string, mixed>>  $moves */
+    #[DataProvider('mistakes')]
+    public function test_a_mistake_is_named_where_it_belongs(string $lesson, array $moves, Skill $skill, string $says): void
+    {
+        $found = self::skill(Scorer::judge(self::played($lesson, $moves)), $skill);
+        self::assertNotNull($found, 'the skill is judged');
+        self::assertLessThan($skill->weight(), $found->points());
+        self::assertStringContainsString($says, implode("\n", array_map(static fn ($remark): string => $remark->sentence, $found->remarks)));
+    }
+
+    public function test_what_the_bench_advised_is_nobodys_fault(): void
+    {
+        // Its drawing is off by 1.7: the bench's first move goes too far.
+        $score = Scorer::judge(AdvisedHand::works(LessonBook::find('lever_drawn') ?? self::fail('gone')));
+        self::assertSame([], self::skill($score, Skill::Direction)?->remarks);
+    }
+
+    public function test_what_is_signed_as_fit_and_is_not_can_hurt_somebody(): void
+    {
+        $score = Scorer::judge(CarelessHand::works(LessonBook::find('lever_taut') ?? self::fail('gone')));
+        self::assertLessThanOrEqual(Score::FALSELY_FIT, $score->total);
+        self::assertStringContainsString('that can hurt somebody', (string) self::skill($score, Skill::End)?->sentence);
+    }
+
+    public function test_turns_with_nothing_read_between_them_are_one_move(): void
+    {
+        $turn = ['act' => 'turn', 'of' => 'barrel', 'by' => 1];
+        self::assertSame(1, Scorer::judge(self::played('lever_loose', [...self::SAFE, $turn, $turn, $turn]))->moves);
+        self::assertSame(2, Scorer::judge(self::played('lever_loose', [...self::SAFE, $turn, self::HOLD, $turn]))->moves);
+        self::assertSame(2, Scorer::judge(self::played('lever_loose', [...self::SAFE, $turn, ['act' => 'turn', 'of' => 'bracket_nuts', 'by' => 1]]))->moves);
+    }
+
+    public function test_the_fewest_moves_are_those_of_one_who_sees_it(): void
+    {
+        $fewest = static fn (string $key): ?int => BestPlay::moves($lesson = LessonBook::find($key) ?? self::fail('gone'), $lesson->control());
+        self::assertSame([1, 0, 2, null], [$fewest('lever_loose'), $fewest('lever_right'), $fewest('grip_pair'), $fewest('lever_short')]);
+    }
+
+    public function test_a_pull_shows_what_is_so_and_no_two_are_alike(): void
+    {
+        $lesson = LessonBook::find('lever_loose') ?? self::fail('gone');
+        $attempt = self::played('lever_loose', self::SAFE);
+        $play = $attempt->control()->play(ReadingPoint::LeverTip);
+        $seen = array_map(static fn (): float => (float) $attempt->act(Act::hold(ReadingPoint::LeverTip, Pose::Straight), '2026-01-01T08:10:00+00:00')->mm, range(1, 40));
+        self::assertGreaterThan(30, count(array_unique($seen)));
+        // The mean of forty is within four of its own deviations.
+        self::assertEqualsWithDelta($play, array_sum($seen) / 40, 4 * $lesson->mechanics->noise / sqrt(40));
+    }
+
+    /** @return iterable<string, array{Act, string}> */
+    public static function impossible(): iterable
+    {
+        yield 'an adjuster it has not' => [Act::turn('nowhere', Steps::of(1)), 'nothing of that'];
+        yield 'a proof of another family' => [Act::try('snap_shut', null), 'nothing of that'];
+        yield 'a part it has not' => [Act::look('belt'), 'nothing of that'];
+        yield 'a point it is not read at' => [Act::hold(ReadingPoint::GripFlange, Pose::Straight), 'nothing of that'];
+        yield 'a setting it has not' => [Act::run('r1'), 'nothing of that'];
+    }
+
+    #[DataProvider('impossible')]
+    public function test_what_cannot_be_done_on_it_is_refused(Act $act, string $says): void
+    {
+        $this->expectException(Refused::class);
+        $this->expectExceptionMessageMatches("/{$says}/");
+        self::played('lever_loose', [])->act($act, '2026-01-01T08:00:00+00:00');
+    }
+
+    public function test_nothing_is_done_once_it_is_over(): void
+    {
+        $attempt = self::played('lever_loose', [['act' => 'stop']]);
+        self::assertTrue($attempt->isOver());
+        self::assertFalse($attempt->isEnded());
+        $this->expectException(Refused::class);
+        $attempt->act(Act::ask(), '2026-01-01T08:00:00+00:00');
+    }
+
+    /** @param  list<array<string, mixed>>  $moves */
+    private static function played(string $key, array $moves): Attempt
+    {
+        $lesson = LessonBook::find($key);
+        self::assertInstanceOf(Lesson::class, $lesson);
+
+        return MovesFile::play($lesson, json_encode(['format' => MovesFile::FORMAT, 'lesson' => $key, 'moves' => $moves], JSON_THROW_ON_ERROR));
+    }
+
+    private static function skill(Score $score, Skill $skill): ?SkillScore
+    {
+        foreach ($score->skills as $one) {
+            if ($one->skill === $skill) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+}
