@@ -15,6 +15,7 @@ use App\Http\Controllers\MachineController;
 use App\Http\Controllers\MachineKeepingController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\ShelfController;
@@ -50,7 +51,15 @@ Route::prefix('api')->group(function (): void {
         Route::get('jobs/{job}/file', [JobController::class, 'file']);
         Route::get('jobs/{job}/alike', [JobController::class, 'alike']);
         Route::get('jobs/{job}/parts', [JobController::class, 'parts']);
+        Route::get('practice', [PracticeController::class, 'index']);
+        Route::get('practice/lessons/{lesson}', [PracticeController::class, 'file']);
+        Route::post('practice/attempts', [PracticeController::class, 'begin']);
+        Route::get('practice/attempts/{attempt}', [PracticeController::class, 'show']);
+        Route::post('practice/attempts/{attempt}/entries', [PracticeController::class, 'write']);
+        Route::post('practice/attempts/{attempt}/acts', [PracticeController::class, 'act']);
         Route::middleware('may:keep_shop')->group(function (): void {
+            Route::get('practice/learners', [PracticeController::class, 'learners']);
+            Route::get('export/practice', [PracticeController::class, 'learnersFile']);
             Route::post('people', [PeopleController::class, 'store']);
             Route::put('people/{login}', [PeopleController::class, 'update']);
             Route::post('people/{login}/password', [PeopleController::class, 'newPassword']);

@@ -2361,6 +2361,185 @@ export type GaugeRecording = {
     at: string;
 };
 
+export type ActKind = 'hold' | 'turn' | 'try' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
+
+export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
+
+export type PracticeLessons = {
+    lessons: Array<{
+        key: string;
+        title: string;
+        teaches: string;
+        story: string;
+        family: FamilyKey;
+        family_title: string;
+        best: number | null;
+        tries: number;
+        open: string | null;
+    }>;
+    skills: Array<{
+        skill: Skill;
+        label: string;
+        share: number;
+        tries: number;
+    }>;
+    next: string | null;
+};
+
+export type PracticeScore = {
+    total: number;
+    moves: number;
+    fewest: number | null;
+    minutes: number;
+    reads_high_mm: number | null;
+    skills: Array<{
+        skill: Skill;
+        label: string;
+        points: number;
+        of: number;
+        sentence: string;
+        remarks: Array<{
+            costs: number;
+            sentence: string;
+            deed: number | null;
+        }>;
+    }>;
+};
+
+export type PracticeMachine = {
+    points: Array<{
+        key: ReadingPoint;
+        label: string;
+    }>;
+    poses: Array<{
+        key: Pose;
+        label: string;
+    }>;
+    instruments: Array<{
+        id: string;
+        name: string;
+        kind: InstrumentKind;
+        resolution_mm: number;
+    }>;
+    adjusters: Array<{
+        id: string;
+        name: string;
+        kind: string;
+        threaded: boolean;
+        steps: Array<{
+            by: number;
+            amount: number;
+            one: string;
+            many: string;
+        }>;
+        out: string;
+        in: string;
+        at: number;
+        from: number;
+        to: number;
+        unit: 'turns' | 'steps';
+    }>;
+    proofs: Array<{
+        key: string;
+        question: string;
+        caution: string | null;
+        tries: Array<{
+            pose: Pose | null;
+            label: string | null;
+            saw: string | null;
+        }>;
+    }>;
+    parts: Array<{
+        key: string;
+        label: string;
+        look_for: string;
+        saw: string | null;
+    }>;
+    settings: Array<{
+        key: string;
+        label: string;
+        saw: string | null;
+    }>;
+    cures: Array<{
+        key: string;
+        label: string;
+    }>;
+    held: {
+        point: ReadingPoint;
+        pose: Pose;
+        mm: number;
+        force: Array<[
+            number,
+            number
+        ]>;
+    } | null;
+    turned: Array<{
+        adjuster: string;
+        by: number;
+        say: string;
+    }>;
+    is_advised: boolean;
+    guess: {
+        adjuster: string;
+        say: string;
+    } | null;
+};
+
+export type PracticeAttempt = {
+    id: string;
+    lesson: {
+        key: string;
+        title: string;
+        teaches: string;
+        story: string;
+        next: string | null;
+    };
+    is_over: boolean;
+    job: Job;
+    machine: PracticeMachine;
+    score: PracticeScore | null;
+    deeds: Array<{
+        at: string;
+        is_act: boolean;
+        say: string;
+        truth: string;
+    }>;
+};
+
+export type BeginPractice = {
+    id: string;
+    lesson: string;
+};
+
+export type PracticeAct = {
+    id: string;
+    at: string;
+    act: ActKind;
+    of?: string;
+    by?: number;
+    pose?: Pose;
+    point?: ReadingPoint;
+};
+
+export type PracticeLearners = {
+    learners: Array<{
+        name: string;
+        login: string;
+        learned: number;
+        tries: number;
+        at: string | null;
+        last: string;
+        skills: Array<{
+            skill: Skill;
+            label: string;
+            share: number;
+            tries: number;
+        }>;
+        remark: string | null;
+    }>;
+    lessons: number;
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -6846,3 +7025,327 @@ export type SendGaugeRecordingResponses = {
 };
 
 export type SendGaugeRecordingResponse = SendGaugeRecordingResponses[keyof SendGaugeRecordingResponses];
+
+export type PracticeData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/practice';
+};
+
+export type PracticeErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+};
+
+export type PracticeError = PracticeErrors[keyof PracticeErrors];
+
+export type PracticeResponses = {
+    /**
+     * The lessons
+     */
+    200: PracticeLessons;
+};
+
+export type PracticeResponse = PracticeResponses[keyof PracticeResponses];
+
+export type LessonFileData = {
+    body?: never;
+    path: {
+        /**
+         * Key of the lesson
+         */
+        lesson: string;
+    };
+    query?: never;
+    url: '/practice/lessons/{lesson}';
+};
+
+export type LessonFileErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type LessonFileError = LessonFileErrors[keyof LessonFileErrors];
+
+export type LessonFileResponses = {
+    /**
+     * The file
+     */
+    200: {
+        [key: string]: unknown;
+    };
+};
+
+export type LessonFileResponse = LessonFileResponses[keyof LessonFileResponses];
+
+export type BeginPracticeData = {
+    body: BeginPractice;
+    path?: never;
+    query?: never;
+    url: '/practice/attempts';
+};
+
+export type BeginPracticeErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Stands already under this id
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type BeginPracticeError = BeginPracticeErrors[keyof BeginPracticeErrors];
+
+export type BeginPracticeResponses = {
+    /**
+     * Was begun before under this id
+     */
+    200: PracticeAttempt;
+    /**
+     * Begun
+     */
+    201: PracticeAttempt;
+};
+
+export type BeginPracticeResponse = BeginPracticeResponses[keyof BeginPracticeResponses];
+
+export type PracticeAttemptData = {
+    body?: never;
+    path: {
+        /**
+         * Id of the attempt
+         */
+        attempt: string;
+    };
+    query?: never;
+    url: '/practice/attempts/{attempt}';
+};
+
+export type PracticeAttemptErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role, or somebody else's
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type PracticeAttemptError = PracticeAttemptErrors[keyof PracticeAttemptErrors];
+
+export type PracticeAttemptResponses = {
+    /**
+     * The attempt
+     */
+    200: PracticeAttempt;
+};
+
+export type PracticeAttemptResponse = PracticeAttemptResponses[keyof PracticeAttemptResponses];
+
+export type WritePracticeData = {
+    body: Entry;
+    path: {
+        /**
+         * Id of the attempt
+         */
+        attempt: string;
+    };
+    query?: never;
+    url: '/practice/attempts/{attempt}/entries';
+};
+
+export type WritePracticeErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role, or somebody else's
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Stands already under this id
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type WritePracticeError = WritePracticeErrors[keyof WritePracticeErrors];
+
+export type WritePracticeResponses = {
+    /**
+     * Written, or written before under this id
+     */
+    200: PracticeAttempt;
+};
+
+export type WritePracticeResponse = WritePracticeResponses[keyof WritePracticeResponses];
+
+export type ActPracticeData = {
+    body: PracticeAct;
+    path: {
+        /**
+         * Id of the attempt
+         */
+        attempt: string;
+    };
+    query?: never;
+    url: '/practice/attempts/{attempt}/acts';
+};
+
+export type ActPracticeErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role, or somebody else's
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Stands already under this id
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type ActPracticeError = ActPracticeErrors[keyof ActPracticeErrors];
+
+export type ActPracticeResponses = {
+    /**
+     * Done, or done before under this id
+     */
+    200: PracticeAttempt;
+};
+
+export type ActPracticeResponse = ActPracticeResponses[keyof ActPracticeResponses];
+
+export type PracticeLearnersData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/practice/learners';
+};
+
+export type PracticeLearnersErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role, or somebody else's
+     */
+    403: Problem;
+};
+
+export type PracticeLearnersError = PracticeLearnersErrors[keyof PracticeLearnersErrors];
+
+export type PracticeLearnersResponses = {
+    /**
+     * Everybody who learns
+     */
+    200: PracticeLearners;
+};
+
+export type PracticeLearnersResponse = PracticeLearnersResponses[keyof PracticeLearnersResponses];
+
+export type ExportPracticeData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/export/practice';
+};
+
+export type ExportPracticeErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role, or somebody else's
+     */
+    403: Problem;
+};
+
+export type ExportPracticeError = ExportPracticeErrors[keyof ExportPracticeErrors];
+
+export type ExportPracticeResponses = {
+    /**
+     * CSV: a row for each attempt that was ended
+     */
+    200: unknown;
+};

@@ -2213,6 +2213,203 @@ export const zJobGauges = z.object({
     recordings: z.array(zGaugeRecording)
 });
 
+export const zActKind = z.enum([
+    'hold',
+    'turn',
+    'try',
+    'look',
+    'run',
+    'cure',
+    'guess',
+    'ask',
+    'stop'
+]);
+
+export const zSkill = z.enum([
+    'safe',
+    'reading',
+    'word',
+    'direction',
+    'moves',
+    'order',
+    'locked',
+    'proofs',
+    'cause',
+    'end'
+]);
+
+export const zPracticeLessons = z.object({
+    lessons: z.array(z.object({
+        key: z.string(),
+        title: z.string(),
+        teaches: z.string(),
+        story: z.string(),
+        family: zFamilyKey,
+        family_title: z.string(),
+        best: z.nullable(z.int()),
+        tries: z.int(),
+        open: z.nullable(z.string())
+    })),
+    skills: z.array(z.object({
+        skill: zSkill,
+        label: z.string(),
+        share: z.number(),
+        tries: z.int()
+    })),
+    next: z.nullable(z.string())
+});
+
+export const zPracticeScore = z.object({
+    total: z.int(),
+    moves: z.int(),
+    fewest: z.nullable(z.int()),
+    minutes: z.number(),
+    reads_high_mm: z.nullable(z.number()),
+    skills: z.array(z.object({
+        skill: zSkill,
+        label: z.string(),
+        points: z.number(),
+        of: z.int(),
+        sentence: z.string(),
+        remarks: z.array(z.object({
+            costs: z.number(),
+            sentence: z.string(),
+            deed: z.nullable(z.int())
+        }))
+    }))
+});
+
+export const zPracticeMachine = z.object({
+    points: z.array(z.object({
+        key: zReadingPoint,
+        label: z.string()
+    })),
+    poses: z.array(z.object({
+        key: zPose,
+        label: z.string()
+    })),
+    instruments: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: zInstrumentKind,
+        resolution_mm: z.number()
+    })),
+    adjusters: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: z.string(),
+        threaded: z.boolean(),
+        steps: z.array(z.object({
+            by: z.number(),
+            amount: z.number(),
+            one: z.string(),
+            many: z.string()
+        })),
+        out: z.string(),
+        in: z.string(),
+        at: z.number(),
+        from: z.number(),
+        to: z.number(),
+        unit: z.enum(['turns', 'steps'])
+    })),
+    proofs: z.array(z.object({
+        key: z.string(),
+        question: z.string(),
+        caution: z.nullable(z.string()),
+        tries: z.array(z.object({
+            pose: z.nullable(zPose),
+            label: z.nullable(z.string()),
+            saw: z.nullable(z.string())
+        }))
+    })),
+    parts: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        look_for: z.string(),
+        saw: z.nullable(z.string())
+    })),
+    settings: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        saw: z.nullable(z.string())
+    })),
+    cures: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    held: z.nullable(z.object({
+        point: zReadingPoint,
+        pose: zPose,
+        mm: z.number(),
+        force: z.array(z.tuple([z.number(), z.number()]))
+    })),
+    turned: z.array(z.object({
+        adjuster: z.string(),
+        by: z.number(),
+        say: z.string()
+    })),
+    is_advised: z.boolean(),
+    guess: z.nullable(z.object({
+        adjuster: z.string(),
+        say: z.string()
+    }))
+});
+
+export const zPracticeAttempt = z.object({
+    id: z.uuid(),
+    lesson: z.object({
+        key: z.string(),
+        title: z.string(),
+        teaches: z.string(),
+        story: z.string(),
+        next: z.nullable(z.string())
+    }),
+    is_over: z.boolean(),
+    job: zJob,
+    machine: zPracticeMachine,
+    score: z.nullable(zPracticeScore),
+    deeds: z.array(z.object({
+        at: z.string(),
+        is_act: z.boolean(),
+        say: z.string(),
+        truth: z.string()
+    }))
+});
+
+export const zBeginPractice = z.object({
+    id: z.uuid(),
+    lesson: z.string()
+});
+
+export const zPracticeAct = z.object({
+    id: z.uuid(),
+    at: z.string(),
+    act: zActKind,
+    of: z.optional(z.string()),
+    by: z.optional(z.number()),
+    pose: z.optional(zPose),
+    point: z.optional(zReadingPoint)
+});
+
+export const zPracticeLearners = z.object({
+    learners: z.array(z.object({
+        name: z.string(),
+        login: z.string(),
+        learned: z.int(),
+        tries: z.int(),
+        at: z.nullable(z.string()),
+        last: z.string(),
+        skills: z.array(z.object({
+            skill: zSkill,
+            label: z.string(),
+            share: z.number(),
+            tries: z.int()
+        })),
+        remark: z.nullable(z.string())
+    })),
+    lessons: z.int()
+});
+
 /**
  * Signed out
  */
@@ -2730,3 +2927,38 @@ export const zSendGaugeRecordingResponse = z.object({
     low_battery: z.boolean(),
     told: z.string()
 });
+
+/**
+ * The lessons
+ */
+export const zPracticeResponse = zPracticeLessons;
+
+/**
+ * The file
+ */
+export const zLessonFileResponse = z.record(z.string(), z.unknown());
+
+/**
+ * Was begun before under this id
+ */
+export const zBeginPracticeResponse = zPracticeAttempt;
+
+/**
+ * The attempt
+ */
+export const zPracticeAttemptResponse = zPracticeAttempt;
+
+/**
+ * Written, or written before under this id
+ */
+export const zWritePracticeResponse = zPracticeAttempt;
+
+/**
+ * Done, or done before under this id
+ */
+export const zActPracticeResponse = zPracticeAttempt;
+
+/**
+ * Everybody who learns
+ */
+export const zPracticeLearnersResponse = zPracticeLearners;

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice;
+
+use App\Bench\EntryRequest;
+use App\Models\PracticeAttempt;
+use App\Models\User;
+use App\Refusals\Conflict;
+use App\Refusals\Forbidden;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use VividPull\Core\Bench\Amending;
+use VividPull\Core\Bench\BenchLine;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Draft;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
+use VividPull\Core\Log\Stamp;
+use VividPull\Core\Practice\Lesson\ActCodec;
+use VividPull\Core\Practice\Lesson\Attempt;
+use VividPull\Core\Practice\Lesson\Lesson;
+use VividPull\Core\Practice\Lesson\LessonFile;
+use VividPull\Core\Practice\Lesson\ScoreCodec;
+use VividPull\Core\Practice\Lesson\Scorer;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
+
+/** Lessons being worked. What is done and written is appended to the attempt alone; the shop's log knows nothing of it. */
+final readonly class Attempts
+{
+    private const TAKEN = 'Something else was already done under this id. Nothing was changed.';
+
+    /** So much is done in no lesson. */
+    private const MOST = 1000;
+
+    public static function find(string $id, User $user): PracticeAttempt
+    {
+        $found = PracticeAttempt::query()->findOrFail($id);
+
+        return $found->user_id === $user->id ? $found : throw new Forbidden('This attempt is somebody else’s.');
+    }
+
+    /** @throws Conflict If the id stands for another attempt. */
+    public static function begin(string $id, Lesson $lesson, User $user, CarbonImmutable $now): PracticeAttempt
+    {
+        $made = PracticeAttempt::query()->firstOrCreate(['id' => $id], [
+            'user_id' => $user->id, 'lesson' => $lesson->tale->key, 'begun_at' => $now,
+            'frame' => json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+        ]);
+
+        return $made->user_id === $user->id && $made->lesson === $lesson->tale->key ? $made : throw new Conflict('Another attempt was already begun under this id.');
+    }
+
+    /** Everything that was done and written in it, done again. */
+    public static function replay(PracticeAttempt $row): Attempt
+    {
+        return self::replayed($row, self::deeds($row->id));
+    }
+
+    /**
+     * What is written, as at the bench.
+     *
+     * @throws CoreError If the job does not take it.
+     */
+    public static function write(PracticeAttempt $row, EntryRequest $request, CarbonImmutable $now): Attempt
+    {
+        return self::append($row, $request->id, $request->digest, static function (Attempt $attempt, int $seq) use ($request, $row, $now): array {
+            $draft = self::draft($request, $attempt->job(), self::person($row));
+            $stamp = new Stamp($request->id, $request->at, self::person($row), $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
+            $attempt->write((new EntryCodec($attempt->job()->run))->body($draft->kind, Node::of($draft->body, '$.body'), $stamp));
+
+            return ['kind' => $draft->kind->value, 'body' => $draft->body, 'line' => $request->line, 'at' => $request->at];
+        }, $now);
+    }
+
+    /**
+     * What is done to the machine.
+     *
+     * @throws CoreError If it cannot be done on it.
+     */
+    public static function act(PracticeAttempt $row, Node $node, CarbonImmutable $now): Attempt
+    {
+        $node->object(['id', 'at', 'act'], ['of', 'by', 'pose', 'point']);
+        $at = EntryCodec::instant($node->at('at'));
+        $body = array_diff_key(is_array($node->value) ? $node->value : [], ['id' => true, 'at' => true]);
+        $act = ActCodec::decode(Node::of($body));
+
+        return self::append($row, EntryRequest::uuid($node->at('id')), hash('sha256', (string) json_encode($body)), static function (Attempt $attempt) use ($act, $at): array {
+            $attempt->act($act, $at);
+
+            return ['kind' => null, 'body' => ActCodec::encode($act), 'line' => null, 'at' => $at];
+        }, $now);
+    }
+
+    /** @param  callable(Attempt, int): array{kind: string|null, body: array<string, mixed>, line: string|null, at: string}  $do */
+    private static function append(PracticeAttempt $row, string $id, string $digest, callable $do, CarbonImmutable $now): Attempt
+    {
+        return DB::transaction(static function () use ($row, $id, $digest, $do, $now): Attempt {
+            PracticeAttempt::query()->whereKey($row->id)->lockForUpdate()->firstOrFail();
+            $deeds = self::deeds($row->id);
+            $attempt = self::replayed($row, $deeds);
+            $same = array_values(array_filter($deeds, static fn (stdClass $one): bool => $one->id === $id))[0] ?? null;
+            if ($same !== null) {
+                return $same->digest === $digest ? $attempt : throw new Conflict(self::TAKEN);
+            }
+            if (count($deeds) >= self::MOST) {
+                throw Refused::because('So much is done in no lesson. Begin it again.');
+            }
+            if (DB::table('practice_deeds')->where('id', $id)->exists()) {
+                throw new Conflict(self::TAKEN);
+            }
+            $done = $do($attempt, count($deeds) + 1);
+            DB::table('practice_deeds')->insert(['id' => $id, 'attempt_id' => $row->id, 'seq' => count($deeds) + 1, 'digest' => $digest, 'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
+                'body' => json_encode($done['body'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)] + $done);
+            if ($attempt->isOver()) {
+                $row->update(['ended_at' => $now, 'score' => ScoreCodec::encode(Scorer::judge($attempt))]);
+            }
+
+            return $attempt;
+        }, 3);
+    }
+
+    /** @return list<stdClass> in order */
+    private static function deeds(string $attempt): array
+    {
+        return array_values(DB::table('practice_deeds')->where('attempt_id', $attempt)->orderBy('seq')->get()->all());
+    }
+
+    /** @param  list<stdClass>  $deeds */
+    private static function replayed(PracticeAttempt $row, array $deeds): Attempt
+    {
+        $person = self::person($row);
+        $attempt = new Attempt(LessonFile::read($row->frame), $person, $row->id, $row->begun_at->toIso8601String());
+        foreach ($deeds as $deed) {
+            $body = json_decode($deed->body, true, flags: JSON_THROW_ON_ERROR);
+            if ($deed->kind === null) {
+                $attempt->act(ActCodec::decode(Node::of($body)), $deed->at);
+
+                continue;
+            }
+            $stamp = new Stamp($deed->id, $deed->at, $person, null, $deed->line, str_replace(' ', 'T', $deed->received_at).'+00:00');
+            $attempt->write((new EntryCodec($attempt->job()->run))->body(EntryKind::from($deed->kind), Node::of($body), $stamp));
+        }
+
+        return $attempt;
+    }
+
+    /** On a machine to learn on everybody may sign. */
+    public static function person(PracticeAttempt $row): Person
+    {
+        return new Person($row->user->login, $row->user->name, Role::Technician);
+    }
+
+    private static function draft(EntryRequest $request, BenchState $state, Person $by): Draft
+    {
+        $body = $request->body;
+        if ($request->kind === null || $body === null) {
+            return BenchLine::read($request->line ?? '', $request->shown, $state, $by);
+        }
+        if ($request->kind === EntryKind::Amend && $body->has('line')) {
+            $body->object(['entry', 'line', 'reason']);
+
+            return Amending::read($body->at('line')->string(500), $body->at('entry')->string(40), $body->at('reason')->string(500), $state, $by);
+        }
+
+        return new Draft($request->kind, is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.'));
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Practice\Lesson;
+
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Practice\Control\Act;
+use VividPull\Core\Practice\Control\ActKind;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\OutcomeSetting;
+use VividPull\Core\Spec\OutcomeTable;
+
+/** The machine of an attempt as a screen shows it: what can be done to it, and what it showed since it last changed. */
+final class MachineView
+{
+    /** @var array{point: ReadingPoint, pose: Pose, mm: float}|null */
+    private ?array $held = null;
+
+    /** @var array<string, string> words, by what was tried */
+    private array $seen = [];
+
+    /** @var array<string, Steps> turned and not written, by adjuster */
+    private array $turned = [];
+
+    private bool $isAdvised = false;
+
+    private ?Act $guess = null;
+
+    private function __construct(private readonly Attempt $attempt)
+    {
+        foreach ($attempt->moments() as $moment) {
+            $deed = $moment->deed;
+            if ($deed instanceof Moved) {
+                unset($this->turned[$deed->adjuster]);
+                [$this->isAdvised, $this->guess] = [false, null];
+            }
+            if ($deed instanceof Act) {
+                $this->after($deed, $moment->seen);
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(Attempt $attempt): array
+    {
+        $view = new self($attempt);
+        $lesson = $attempt->lesson;
+        $family = Families::of($lesson->spec->family);
+
+        return [
+            'points' => array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label()], $lesson->points()),
+            'poses' => array_map(static fn (Pose $one): array => ['key' => $one->value, 'label' => $one->label()], $lesson->spec->conditions->poses),
+            'instruments' => array_map(static fn (array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'kind' => $one['kind'], 'resolution_mm' => $one['resolution_mm']], $lesson->instruments),
+            'adjusters' => array_map($view->adjuster(...), array_values($lesson->run->adjusters())),
+            'proofs' => array_map($view->proof(...), $family->proofs($lesson->run)),
+            'parts' => array_map($view->part(...), $family->lookOver()),
+            'settings' => array_map($view->setting(...), array_values($lesson->spec->other(OutcomeTable::class)->settings ?? [])),
+            'cures' => array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], $family->cures()),
+            'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
+            'turned' => $view->turned(),
+            'is_advised' => $view->isAdvised,
+            'guess' => $view->guess === null ? null : ['adjuster' => $view->guess->about, 'say' => $view->saidOf($view->guess->about, $view->guess->steps ?? Steps::none())],
+        ];
+    }
+
+    private function after(Act $act, Seen $seen): void
+    {
+        match ($act->kind) {
+            ActKind::Hold => $this->held = ['point' => $act->point ?? ReadingPoint::LeverTip, 'pose' => $act->pose ?? Pose::Straight, 'mm' => $seen->mm ?? 0.0],
+            ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',
+            ActKind::Guess => [$this->isAdvised, $this->guess] = [true, $act],
+            ActKind::Ask => $this->isAdvised = true,
+            default => null,
+        };
+        if ($act->kind === ActKind::Turn || $act->kind === ActKind::Cure) {
+            $this->held = null;
+            $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
+        }
+        if ($act->kind === ActKind::Turn && $act->steps !== null) {
+            $this->turned[$act->about] = ($this->turned[$act->about] ?? Steps::none())->plus($act->steps);
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function adjuster(Adjuster $one): array
+    {
+        return [
+            'id' => $one->id(), 'name' => $one->name(), 'kind' => $one->kind()->label(), 'threaded' => $one->kind()->isThreaded(),
+            'steps' => self::steps($one), 'out' => $one->kind()->ways()->outward, 'in' => $one->kind()->ways()->inward, 'at' => $this->attempt->control()->stands($one->id()),
+            'from' => $one->travel()->from->toFloat(), 'to' => $one->travel()->to->toFloat(), 'unit' => $one->counting()->unit->field(),
+        ];
+    }
+
+    /** @return list<array{by: float, amount: float, one: string, many: string}> by how much it is turned, small first */
+    private static function steps(Adjuster $one): array
+    {
+        $unit = $one->counting()->unit;
+        $small = $one->smallestStep();
+        $isFlat = $one->counting()->say($small) === '1 flat';
+        $steps = $isFlat ? [['by' => $small->toFloat(), 'amount' => 1.0, 'one' => 'flat', 'many' => 'flats']]
+            : [['by' => $small->toFloat(), 'amount' => $small->count / $one->counting()->each->count, 'one' => $unit->value, 'many' => $unit->plural()]];
+
+        return $isFlat ? [...$steps, ['by' => 1.0, 'amount' => 1.0, 'one' => 'turn', 'many' => 'turns']] : $steps;
+    }
+
+    /** @return array<string, mixed> */
+    private function proof(Proof $one): array
+    {
+        return [
+            'key' => $one->key, 'question' => $one->question, 'caution' => $one->caution,
+            'tries' => array_map(fn (?Pose $pose): array => ['pose' => $pose?->value, 'label' => $pose?->label(), 'saw' => $this->answer($one, $pose)], $one->tries()),
+        ];
+    }
+
+    private function answer(Proof $one, ?Pose $pose): ?string
+    {
+        $word = $this->seen[trim("try {$one->key} {$pose?->value}")] ?? null;
+
+        return $word === null ? null : $one->answers[$word] ?? $word;
+    }
+
+    /** @return array<string, mixed> */
+    private function part(Inspection $one): array
+    {
+        $word = $this->seen["look {$one->key}"] ?? null;
+
+        return ['key' => $one->key, 'label' => $one->label, 'look_for' => $one->lookFor, 'saw' => match ($word) {
+            null => null,
+            'sound' => 'Sound: there is nothing to see.',
+            default => 'A fault: it is not as it should be.',
+        }];
+    }
+
+    /** @return array<string, mixed> */
+    private function setting(OutcomeSetting $one): array
+    {
+        $word = $this->seen["run {$one->key}"] ?? null;
+        $label = null;
+        foreach ($one->sees as $seen) {
+            $label = $seen->key === $word ? $seen->label : $label;
+        }
+
+        return ['key' => $one->key, 'label' => $one->label, 'saw' => $label ?? $word];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function turned(): array
+    {
+        $all = [];
+        foreach ($this->turned as $adjuster => $steps) {
+            if (! $steps->isNone()) {
+                $all[] = ['adjuster' => $adjuster, 'by' => $steps->toFloat(), 'say' => $this->saidOf($adjuster, $steps)];
+            }
+        }
+
+        return $all;
+    }
+
+    private function saidOf(string $adjuster, Steps $steps): string
+    {
+        $one = $this->attempt->lesson->run->adjuster($adjuster);
+
+        return $one === null ? $adjuster : "{$one->name()}, {$one->kind()->ways()->of($steps)} {$one->counting()->say($steps)}";
+    }
+}

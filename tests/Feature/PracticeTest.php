@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Exchange\ShopTables;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+use VividPull\Core\Practice\Lesson\LessonFile;
+
+/** Lessons over HTTP: worked like a job, judged by how the machine truly is, and apart from everything the shop keeps. */
+final class PracticeTest extends TestCase
+{
+    private string $attempt = '';
+
+    /** @var array<string, mixed> */
+    private array $now = [];
+
+    public function test_a_lesson_is_worked_to_its_end_and_judged(): void
+    {
+        $this->signIn('mirre');
+        $this->begin('lever_right')->assertCreated();
+        $this->makeReady();
+        $mm = $this->read();
+        self::assertEqualsWithDelta(15.5, $mm, 0.6);
+        self::assertSame([$mm, 6], [$this->now['machine']['held']['force'][1][0], (int) $this->now['machine']['held']['force'][1][1]], 'where it begins to resist');
+        $this->goOn();
+        $this->entry('closed', ['outcome' => 'fit'])->assertOk();
+
+        self::assertTrue($this->now['is_over']);
+        self::assertGreaterThanOrEqual(90, $this->now['score']['total']);
+        self::assertStringContainsString('Lever tip 15.5 mm', end($this->now['deeds'])['truth']);
+        $list = $this->getJson('/api/practice')->assertOk()->json();
+        self::assertSame([$this->now['score']['total'], 1, null], array_values(array_intersect_key(collect($list['lessons'])->firstWhere('key', 'lever_right'), ['best' => 0, 'tries' => 0, 'open' => 0])));
+        $this->act('ask', [], 422);
+    }
+
+    public function test_nothing_of_it_is_in_the_shops_records(): void
+    {
+        $count = static fn (): array => array_map(static fn (string $table): int => DB::table($table)->count(), array_keys(ShopTables::EXPORTED));
+        $before = $count();
+        $this->test_a_lesson_is_worked_to_its_end_and_judged();
+        self::assertSame($before, $count());
+        self::assertGreaterThan(10, DB::table('practice_deeds')->count());
+        foreach (['/api/bench', '/api/due', '/api/yard', '/api/complaints', '/api/export/readings', '/api/export/history'] as $path) {
+            self::assertStringNotContainsString($this->attempt, (string) $this->get($path)->getContent(), $path);
+        }
+        self::assertSame([], array_intersect(['practice_attempts', 'practice_deeds'], array_keys(ShopTables::EXPORTED)));
+    }
+
+    public function test_what_is_turned_and_what_is_written_are_two_things(): void
+    {
+        $this->signIn();
+        $this->begin('lever_loose');
+        $this->act('turn', ['of' => 'barrel', 'by' => 1.5]);
+        self::assertSame([['adjuster' => 'barrel', 'by' => 1.5, 'say' => 'barrel, out 1 turn and 3 flats']], $this->now['machine']['turned']);
+        self::assertSame([], array_filter($this->now['job']['state']['log'], static fn (array $row): bool => $row['kind'] === 'move'));
+        $this->entry('move', ['adjuster' => 'barrel', 'turns' => 1.5])->assertOk();
+        self::assertSame([], $this->now['machine']['turned']);
+        self::assertNull($this->now['score'], 'nothing is told before it is over');
+        $this->act('stop');
+        self::assertSame('Left undone: Lock the barrel.', collect($this->now['score']['skills'])->firstWhere('skill', 'locked')['remarks'][0]['sentence']);
+        self::assertStringContainsString('Turned the barrel out 1 turn and 3 flats', $this->now['deeds'][0]['say']);
+    }
+
+    public function test_advice_is_there_once_somebody_said_what_they_would_do(): void
+    {
+        $this->signIn();
+        $this->begin('lever_loose');
+        self::assertFalse($this->now['machine']['is_advised']);
+        $this->act('guess', ['of' => 'barrel', 'by' => 2]);
+        self::assertSame([true, 'barrel, out 2 turns'], [$this->now['machine']['is_advised'], $this->now['machine']['guess']['say']]);
+        $this->entry('move', ['adjuster' => 'barrel', 'turns' => 2]);
+        self::assertFalse($this->now['machine']['is_advised'], 'the next move is asked anew');
+    }
+
+    public function test_the_same_deed_counts_once_and_another_under_its_id_is_refused(): void
+    {
+        $this->signIn();
+        $this->begin('lever_loose');
+        $turn = ['id' => (string) Str::uuid(), 'at' => '2026-01-01T08:00:00+00:00', 'act' => 'turn', 'of' => 'barrel', 'by' => 1];
+        $path = "/api/practice/attempts/{$this->attempt}/acts";
+        $first = $this->postJson($path, $turn)->assertOk()->json();
+        self::assertEquals($first, $this->postJson($path, $turn)->assertOk()->json());
+        $this->postJson($path, ['by' => 2] + $turn)->assertStatus(409);
+        $this->postJson('/api/practice/attempts', ['id' => $this->attempt, 'lesson' => 'lever_loose'])->assertOk();
+        $this->postJson('/api/practice/attempts', ['id' => $this->attempt, 'lesson' => 'lever_tight'])->assertStatus(409);
+        $entry = ['id' => $turn['id'], 'at' => $turn['at'], 'kind' => 'note', 'body' => ['text' => 'x']];
+        $this->postJson("/api/practice/attempts/{$this->attempt}/entries", $entry)->assertStatus(409);
+    }
+
+    public function test_somebody_elses_attempt_is_theirs(): void
+    {
+        $this->signIn('mirre');
+        $this->begin('lever_loose');
+        $this->signIn('ines');
+        $this->getJson("/api/practice/attempts/{$this->attempt}")->assertForbidden();
+        $this->postJson("/api/practice/attempts/{$this->attempt}/acts", ['id' => (string) Str::uuid(), 'at' => '2026-01-01T08:00:00+00:00', 'act' => 'ask'])->assertForbidden();
+        $this->postJson("/api/practice/attempts/{$this->attempt}/entries", ['id' => (string) Str::uuid(), 'at' => '2026-01-01T08:00:00+00:00', 'line' => 'all ok'])->assertForbidden();
+        $this->postJson('/api/practice/attempts', ['id' => $this->attempt, 'lesson' => 'lever_loose'])->assertStatus(409);
+    }
+
+    public function test_what_is_not_on_the_machine_is_refused_in_a_sentence(): void
+    {
+        $this->signIn();
+        $this->begin('lever_loose');
+        foreach ([['turn', ['of' => 'nowhere', 'by' => 1]], ['try', ['of' => 'snap_shut']], ['hold', ['point' => 'grip_flange']], ['cure', ['of' => 'gremlin']], ['turn', ['of' => 'barrel', 'by' => 1e9]], ['turn', ['of' => 'barrel']]] as [$act, $more]) {
+            self::assertNotSame('', (string) $this->act($act, $more, 422)->json('detail'));
+        }
+        self::assertSame(422, $this->entry('photo', ['id' => (string) Str::uuid(), 'what' => 'x'])->getStatusCode());
+        $path = "/api/practice/attempts/{$this->attempt}";
+        $this->raw('POST', "{$path}/acts", '{"half')->assertStatus(400);
+        $this->raw('POST', "{$path}/entries", '{"half')->assertStatus(400);
+        $this->raw('POST', '/api/practice/attempts', '{"half')->assertStatus(400);
+        $this->begin('no_such_lesson')->assertNotFound();
+        $this->postJson('/api/practice/attempts', ['id' => 'x', 'lesson' => 'lever_loose'])->assertStatus(422);
+        $none = (string) Str::uuid();
+        $this->getJson("/api/practice/attempts/{$none}")->assertNotFound();
+        $this->postJson("/api/practice/attempts/{$none}/acts", ['id' => $none, 'at' => '2026-01-01T08:00:00+00:00', 'act' => 'ask'])->assertNotFound();
+        $this->postJson("/api/practice/attempts/{$none}/entries", ['id' => $none, 'at' => '2026-01-01T08:00:00+00:00', 'line' => 'all ok'])->assertNotFound();
+        self::assertSame(0, DB::table('practice_deeds')->where('attempt_id', $this->attempt)->count());
+    }
+
+    public function test_a_lesson_goes_out_as_a_file_that_can_be_read_again(): void
+    {
+        $this->signIn();
+        $lesson = LessonFile::read((string) $this->get('/api/practice/lessons/grip_pair')->assertOk()->getContent());
+        self::assertSame(['grip_pair', 0.4], [$lesson->tale->key, $lesson->found->secondPlay]);
+        $this->getJson('/api/practice/lessons/none')->assertNotFound();
+    }
+
+    public function test_who_teaches_sees_how_everybody_does(): void
+    {
+        $this->signIn('mirre');
+        $this->begin('lever_loose');
+        $this->makeReady();
+        $this->act('hold', ['point' => 'lever_tip']);
+        $this->line('45 mm', ['item' => 'reading', 'point' => 'lever_tip', 'instrument' => 'rule']);
+        $this->act('stop');
+        $this->begin('lever_tight');
+        $this->getJson('/api/practice/learners')->assertForbidden();
+        $this->signIn('oda');
+        $learners = $this->getJson('/api/practice/learners')->assertOk()->json('learners');
+        self::assertSame(['mirre', 0, 1, 'A lever with no play'], [$learners[0]['login'], $learners[0]['learned'], $learners[0]['tries'], $learners[0]['at']]);
+        self::assertMatchesRegularExpression('/^Reads high by \d+\.\d mm$/', $learners[0]['remark']);
+        $csv = (string) $this->get('/api/export/practice')->assertOk()->getContent();
+        self::assertStringStartsWith('learner,lesson,begun,ended,total,moves,minutes,safe,reading', $csv);
+        self::assertStringContainsString(',lever_loose,', $csv);
+    }
+
+    /** @return TestResponse<Response> */
+    private function begin(string $lesson): TestResponse
+    {
+        $id = (string) Str::uuid();
+        $answer = $this->postJson('/api/practice/attempts', ['id' => $id, 'lesson' => $lesson]);
+        if ($answer->isSuccessful()) {
+            $this->attempt = $id;
+            $this->now = (array) $answer->json();
+        }
+
+        return $answer;
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<Response>
+     */
+    private function act(string $act, array $more = [], int $status = 200): TestResponse
+    {
+        return $this->after($this->postJson("/api/practice/attempts/{$this->attempt}/acts", ['id' => (string) Str::uuid(), 'at' => '2026-01-01T08:00:00+00:00', 'act' => $act] + $more)->assertStatus($status));
+    }
+
+    /** @param  array<string, mixed>  $shown */
+    private function line(string $line, array $shown = []): void
+    {
+        $this->after($this->postJson("/api/practice/attempts/{$this->attempt}/entries", ['id' => (string) Str::uuid(), 'at' => '2026-01-01T08:00:00+00:00', 'line' => $line, 'shown' => (object) $shown])->assertOk());
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return TestResponse<Response>
+     */
+    private function entry(string $kind, array $body): TestResponse
+    {
+        return $this->after($this->postJson("/api/practice/attempts/{$this->attempt}/entries", ['id' => (string) Str::uuid(), 'at' => '2026-01-01T08:00:00+00:00', 'kind' => $kind, 'body' => (object) $body]));
+    }
+
+    /**
+     * @param  TestResponse<Response>  $answer
+     * @return TestResponse<Response>
+     */
+    private function after(TestResponse $answer): TestResponse
+    {
+        $this->now = $answer->isSuccessful() ? (array) $answer->json() : $this->now;
+
+        return $answer;
+    }
+
+    private function makeReady(): void
+    {
+        $this->line('all ok');
+        foreach (['wire', 'conduit', 'perch', 'arm'] as $part) {
+            $this->act('look', ['of' => $part]);
+        }
+        $this->line('all ok');
+        $this->line('cold');
+        foreach (['barrel', 'bracket_nuts'] as $adjuster) {
+            $at = collect($this->now['machine']['adjusters'])->firstWhere('id', $adjuster)['at'];
+            $this->entry('thread', ['adjuster' => $adjuster, 'turns' => $at]);
+        }
+    }
+
+    /** Pulled, and typed as near as a rule of half millimetres shows it. */
+    private function read(string $item = 'reading'): float
+    {
+        $this->act('hold', ['point' => 'lever_tip', 'pose' => 'straight']);
+        $mm = (float) $this->now['machine']['held']['mm'];
+        $this->line(round($mm * 2) / 2 .' mm', ['item' => $item, 'point' => 'lever_tip', 'instrument' => 'rule']);
+
+        return $mm;
+    }
+
+    /** Tries what is asked, and says what it showed, until nothing is open but the signature. */
+    private function goOn(): void
+    {
+        for ($n = 0; $n < 30; $n++) {
+            $stage = collect($this->now['job']['state']['stages'])->firstWhere('key', $this->now['job']['state']['stage']);
+            $item = collect($stage['items'])->first(static fn (array $one): bool => ! $one['done']);
+            if ($item === null || $item['kind'] === 'sign_off') {
+                return;
+            }
+            if ($item['answers'] === []) {
+                $this->read((string) $item['key']);
+
+                continue;
+            }
+            if ($item['topic'] === 'check') {
+                $this->act('try', ['of' => substr((string) $item['key'], 6)]);
+            }
+            $this->entry($item['answers'][0]['kind'], $item['answers'][0]['body'])->assertOk();
+        }
+    }
+}
