@@ -41,6 +41,9 @@ const load = {
   ChecksScreen: () => import('./features/shelf/ChecksScreen'),
   GaugesScreen: () => import('./features/shelf/GaugesScreen'),
   ShelfScreen: () => import('./features/shelf/ShelfScreen'),
+  PracticeScreen: () => import('./features/practice/PracticeScreen'),
+  AttemptScreen: () => import('./features/practice/AttemptScreen'),
+  LearnersScreen: () => import('./features/practice/LearnersScreen'),
   NothingHere: () => import('./features/NothingHere'),
 };
 const BenchScreen = lazy(load.BenchScreen);
@@ -65,6 +68,9 @@ const FittingScreen = lazy(load.FittingScreen);
 const ChecksScreen = lazy(load.ChecksScreen);
 const GaugesScreen = lazy(load.GaugesScreen);
 const ShelfScreen = lazy(load.ShelfScreen);
+const PracticeScreen = lazy(load.PracticeScreen);
+const AttemptScreen = lazy(load.AttemptScreen);
+const LearnersScreen = lazy(load.LearnersScreen);
 const NothingHere = lazy(load.NothingHere);
 
 /** What is looked at every day is on its way while the server still says who is signed in. */
@@ -109,6 +115,11 @@ export const App = () => {
         void client.invalidateQueries({ queryKey: complaintQuery(after.id, true).queryKey });
         for (const queryKey of [keys.complaints, keys.bench, keys.machine(after.tag)])
           void client.invalidateQueries({ queryKey, refetchType: 'none' });
+        return;
+      }
+      if ('is_over' in after) {
+        client.setQueryData(keys.attempt(after.id), after);
+        if (after.is_over) void client.invalidateQueries({ queryKey: keys.practice });
         return;
       }
       const job = after;
@@ -202,6 +213,9 @@ const Screens = () => (
       <Route path="/shelf/:id/checks" element={<ChecksScreen />} />
       <Route path="/shelf/gauges" element={<GaugesScreen />} />
       <Route path="/machines/:tag/:control/cables" element={<FittingScreen />} />
+      <Route path="/practice" element={<PracticeScreen />} />
+      <Route path="/practice/learners" element={<LearnersScreen />} />
+      <Route path="/practice/:id" element={<AttemptScreen />} />
       <Route path="/bench" element={<Navigate to="/" replace />} />
       <Route path="*" element={<NothingHere />} />
     </Routes>

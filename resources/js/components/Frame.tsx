@@ -12,6 +12,7 @@ const places = [
   { to: '/due', name: 'Due' },
   { to: '/specs', name: 'Specs' },
   { to: '/shelf', name: 'Shelf' },
+  { to: '/practice', name: 'Practice' },
 ] as const;
 
 const Skip = chakra('a');

@@ -1,6 +1,7 @@
 import { onAnswer, Problem, Unreachable } from '../api/client';
 import { answerComplaint, type Complaint } from '../api/complaints';
 import { type Draft, type Job, postEntry } from '../api/jobs';
+import { type PracticeAttempt, writePractice } from '../api/practice';
 import { KeptEntries, type KeptEntry } from './keptEntries';
 import { nowWithOffset } from './time';
 import { uuid } from './uuid';
@@ -19,8 +20,8 @@ const NOT_THEIRS = '/problems/written-by-another';
 /** One tab at a time sends, so that what two of them wrote keeps its order. */
 const TURN = 'vivid-pull.sending';
 
-/** What the server makes of an entry: the job anew, or the complaint that was answered. */
-export type Answered = Job | Complaint;
+/** What the server makes of an entry: the job anew, the lesson it was written in, or the complaint that was answered. */
+export type Answered = Job | Complaint | PracticeAttempt;
 type Listener = { answered: (after: Answered) => void; signedOut: () => void; another: () => void };
 
 /**
@@ -206,12 +207,15 @@ async function inTurn(work: () => Promise<boolean>): Promise<boolean> {
   return 'locks' in navigator ? await navigator.locks.request(TURN, async () => await work()) : await work();
 }
 
-/** Where answers about a complaint go; every other place is a job. */
+/** Where answers about a complaint go, and what is written in a lesson; every other place is a job. */
 const COMPLAINT = 'complaint ';
 export const ofComplaint = (id: string): string => `${COMPLAINT}${id}`;
+const PRACTICE = 'practice ';
+export const ofPractice = (id: string): string => `${PRACTICE}${id}`;
 
 /** An answer is an entry of its complaint: who gave it and when, and what is answered. */
 async function post(place: string, entry: Record<string, unknown>): Promise<Answered> {
+  if (place.startsWith(PRACTICE)) return await writePractice(place.slice(PRACTICE.length), entry);
   if (!place.startsWith(COMPLAINT)) return await postEntry(place, entry);
   const { id, at, by, body } = entry as { id: string; at: string; by: string; body: Record<string, unknown> };
   return await answerComplaint(place.slice(COMPLAINT.length), { id, at, by, ...body } as never);

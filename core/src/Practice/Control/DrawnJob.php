@@ -106,7 +106,7 @@ final readonly class DrawnJob
         [$point, $low, $high] = self::PLAYS[$family->value] ?? self::NONE;
 
         return SpecCodec::decode(Node::of([
-            'family' => $family->value, 'others' => array_map(AimCodec::encode(...), $start->aims), 'policy' => 'middle', 'source' => ['document' => 'practice'],
+            'family' => $family->value, 'others' => array_map(AimCodec::encode(...), $start->aims), 'policy' => 'middle', 'source' => ['document' => 'Practice', 'entered_by' => 'Practice', 'checked_by' => 'Practice'],
             'conditions' => ['poses' => $family === FamilyKey::TwistGrip ? ['straight', 'left', 'right'] : ['straight']],
             ...(isset(self::PLAYS[$family->value]) ? ['aim' => ['kind' => 'free_play_band', 'point' => $point, 'low_mm' => $low, 'high_mm' => $high]] : []),
             ...($second === null ? [] : [$second[0] => ['low_mm' => $second[1], 'high_mm' => $second[2]]]),

@@ -17,6 +17,8 @@ export type Bench = Selection &
     job: Job;
     joined: boolean;
     mayWrite: boolean;
+    /** Whether it is a lesson: nothing of the shop speaks into it. */
+    isLesson: boolean;
     /** Key of the line begun here; the line itself is the pad's, so that a key press draws the pad and nothing else. */
     lineKey: string;
     field: React.RefObject<HTMLInputElement | null>;
@@ -44,19 +46,20 @@ export function useBench(): Bench {
   return bench;
 }
 
-export function useMakeBench(job: Job): { bench: Bench; post: OutboxStatus } {
+/** @param place where what is written goes: its own job, unless it is a lesson */
+export function useMakeBench(job: Job, place: string = job.id): { bench: Bench; post: OutboxStatus } {
   const person = useSignedIn();
   const { keysAnywhere } = useKept(preferencesOf(person.id));
   const key = lineKey(person.id, job.id);
   const field = useRef<HTMLInputElement>(null);
   const all = useKept(outbox.entries);
   const kept = useMemo(
-    () => all.filter((entry) => entry.job === job.id && entry.by === person.id),
-    [all, job.id, person.id],
+    () => all.filter((entry) => entry.job === place && entry.by === person.id),
+    [all, place, person.id],
   );
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
   const { selection, sent } = useSelection(job.state, kept, person.id);
-  const { send, sendLine, sendGauge, refusal, forgive } = useSending(job, kept, key, selection, sent);
+  const { send, sendLine, sendGauge, refusal, forgive } = useSending(place, kept, key, selection, sent);
   useKeysAnywhere(keysAnywhere, field, (text) => {
     forgive();
     keepLine(key, text);
@@ -65,8 +68,19 @@ export function useMakeBench(job: Job): { bench: Bench; post: OutboxStatus } {
   const joined = job.state.people.some((one) => one.id === person.id);
   const mayWrite = person.may_log && joined && job.state.closed === null;
   const bench = useMemo<Bench>(
-    () => ({ ...selection, job, joined, mayWrite, lineKey: key, send, sendLine, sendGauge, field }),
-    [selection, job, joined, mayWrite, key, send, sendLine, sendGauge],
+    () => ({
+      ...selection,
+      job,
+      joined,
+      mayWrite,
+      isLesson: place !== job.id,
+      lineKey: key,
+      send,
+      sendLine,
+      sendGauge,
+      field,
+    }),
+    [selection, job, joined, mayWrite, place, key, send, sendLine, sendGauge],
   );
   const post = useMemo<OutboxStatus>(
     () => ({ kept, connection, refusal, forgive }),

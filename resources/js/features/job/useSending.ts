@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { Draft, Job, Shown } from '../../api/jobs';
+import type { Draft, Shown } from '../../api/jobs';
 import { isInches, typedIn } from '../../lib/figures';
 import { type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
@@ -28,7 +28,7 @@ const NO_ROOM =
 
 /** What is written at the bench, on its way into the outbox; a line that was refused comes back into the field. */
 export function useSending(
-  job: Job,
+  place: string,
   kept: readonly KeptEntry[],
   key: string,
   selection: Selection,
@@ -49,7 +49,6 @@ export function useSending(
     outbox.drop(refused.id);
   }, [refused, key]);
 
-  const jobId = job.id;
   const itemKey = item?.key;
   const shown = useMemo<Shown>(
     () => ({
@@ -74,9 +73,9 @@ export function useSending(
       if (isHeld()) return;
       setRefusal(null);
       sent.anything();
-      outbox.put(jobId, state.head, draft, as);
+      outbox.put(place, state.head, draft, as);
     },
-    [jobId, state.head, sent, isHeld],
+    [place, state.head, sent, isHeld],
   );
   // Lengths say with `shown` what they are typed in.
   const asked = state.beside.measures.find(
@@ -106,9 +105,9 @@ export function useSending(
       if (isHeld()) return;
       setRefusal(null);
       sent.line(item);
-      outbox.put(jobId, state.head, { line: entered, shown: { ...shown, instrument: by, gauge: true } }, { id, at });
+      outbox.put(place, state.head, { line: entered, shown: { ...shown, instrument: by, gauge: true } }, { id, at });
     },
-    [jobId, state.head, sent, item, shown, isHeld],
+    [place, state.head, sent, item, shown, isHeld],
   );
   const forgive = useCallback(() => setRefusal(null), []);
   return useMemo(

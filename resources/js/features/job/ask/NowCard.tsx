@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { type ReactNode, useState } from 'react';
-import type { Adjuster, Item } from '../../../api/jobs';
+import { type ReactNode, useContext, useState } from 'react';
+import type { Adjuster, BenchState, Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { useSignedIn } from '../../../lib/signedIn';
 import { stageAsking } from '../asks';
+import { BeforeAdviceContext } from '../beforeAdvice';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskAnswers } from './AskAnswers';
 import { AskCard } from './AskCard';
@@ -53,10 +54,16 @@ const Picked = ({ adjuster }: { adjuster: Adjuster }) => {
 /** Bringing it right: by a move of play, by what its settings did, or by putting right what no adjuster cures. */
 const InBand = ({ item }: { item: Item }) => {
   const { state } = useBench();
+  const first = useContext(BeforeAdviceContext);
   if (item.topic === 'put_right') return <PutRight item={item} />;
+  if (first !== null && isTurn(state)) return first;
   if (state.spec.point === null && state.beside.table !== null) return <SetByOutcome table={state.beside.table} />;
   return <NextMove />;
 };
+
+/** Whether a turn is advised: of play, or of what a table of settings wants. */
+const isTurn = (state: BenchState): boolean =>
+  state.next.kind === 'move' || (state.next.kind === 'table' && state.beside.table?.advice.kind === 'move');
 
 /** A move, a verdict or a signature rests on all that was typed: none is shown while some of it was judged by nobody. */
 const Judged = ({ children }: { children: ReactNode }) => {

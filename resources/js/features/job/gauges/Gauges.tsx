@@ -49,13 +49,13 @@ export const Speaking = ({ of }: { of: Gauges }) => {
 
 /** Those that could speak here: one line until it is asked for, below everything that is used with each reading. */
 export const Offered = ({ of }: { of: Gauges }) => {
-  const { state, instrument } = useBench();
+  const { state, instrument, isLesson } = useBench();
   const { wire } = useSerialGauge();
   const [open, setOpen] = useState(false);
   const ofJob = state.shelf.map(({ id, name }) => ({ id, name, dimension: 'length' as const }));
   const all = usable(of.gauges, state);
   const offered = all.filter((one) => !one.here);
-  if (offered.length === 0 && !hasSerial() && of.failed === null) return null;
+  if (isLesson || (offered.length === 0 && !hasSerial() && of.failed === null)) return null;
   return (
     <Flex direction="column" gap="2" marginTop="2" alignItems="flex-start">
       {(offered.length > 0 || wire === null) && (

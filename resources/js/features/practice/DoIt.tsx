@@ -1,0 +1,173 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Button } from '../../components/Buttons';
+import { Caution } from '../../components/Caution';
+import { useBench } from '../job/useBench';
+import { usePractice } from './usePractice';
+
+/** One thing to try or look at, with what it showed. What is asked now stands first. */
+const Row = ({
+  label,
+  about,
+  asked,
+  children,
+}: {
+  label: string;
+  about?: ReactNode;
+  asked: boolean;
+  children: ReactNode;
+}) => (
+  <Flex
+    order={asked ? -1 : 0}
+    gap="3"
+    alignItems="center"
+    flexWrap="wrap"
+    padding="3"
+    borderWidth={asked ? 'thick' : 'thin'}
+    borderColor={asked ? 'action' : 'line'}
+    borderRadius="md"
+    data-asked={asked || undefined}
+  >
+    <Box flex="1 1 14rem" minWidth="0" lineHeight="snug">
+      <Box fontWeight="bold">{label}</Box>
+      {about}
+    </Box>
+    {children}
+  </Flex>
+);
+
+const Saw = ({ saw }: { saw: string }) => (
+  <Box data-saw>
+    <Box as="span" color="soft">
+      Seen:{' '}
+    </Box>
+    <b>{saw}</b>
+  </Box>
+);
+
+const List = ({ children }: { children: ReactNode }) => (
+  <Flex direction="column" gap="2">
+    {children}
+  </Flex>
+);
+
+/** Whether what is asked is about this. */
+const useAsked = (): ((key: string) => boolean) => {
+  const { item } = useBench();
+  return (key) => {
+    const of = (item?.key ?? '').replace(/:second$/, '');
+    return of === key || of.split(':').slice(1).join(':').split('/')[0] === key;
+  };
+};
+
+/** Proofs are tried on the machine; what it did is then written at the bench. */
+export const TryIt = () => {
+  const { attempt, act, busy } = usePractice();
+  const asked = useAsked();
+  return (
+    <List>
+      {attempt.machine.proofs.map((proof) => (
+        <Row
+          key={proof.key}
+          label={proof.question}
+          asked={asked(proof.key)}
+          about={asked(proof.key) && proof.caution !== null ? <Caution compact>{proof.caution}</Caution> : undefined}
+        >
+          <Flex direction="column" gap="2">
+            {proof.tries.map((one) => (
+              <Flex key={one.pose ?? 'any'} gap="3" alignItems="center" flexWrap="wrap">
+                <Button
+                  look={asked(proof.key) && one.saw === null ? 'vivid' : 'plain'}
+                  size="small"
+                  disabled={busy}
+                  onClick={() => act({ act: 'try', of: proof.key, pose: one.pose ?? undefined })}
+                  data-try={one.pose === null ? proof.key : `${proof.key}/${one.pose}`}
+                >
+                  {one.label === null ? 'Try it' : `Try it, ${one.label}`}
+                </Button>
+                {one.saw !== null && <Saw saw={one.saw} />}
+              </Flex>
+            ))}
+          </Flex>
+        </Row>
+      ))}
+    </List>
+  );
+};
+
+export const RunIt = () => {
+  const { attempt, act, busy } = usePractice();
+  const asked = useAsked();
+  return (
+    <List>
+      {attempt.machine.settings.map((one) => (
+        <Row key={one.key} label={one.label} asked={asked(one.key)}>
+          <Button
+            look={asked(one.key) && one.saw === null ? 'vivid' : 'plain'}
+            size="small"
+            disabled={busy}
+            onClick={() => act({ act: 'run', of: one.key })}
+            data-run={one.key}
+          >
+            Run it
+          </Button>
+          {one.saw !== null && <Saw saw={one.saw} />}
+        </Row>
+      ))}
+    </List>
+  );
+};
+
+export const LookAtIt = () => {
+  const { attempt, act, busy } = usePractice();
+  const asked = useAsked();
+  return (
+    <List>
+      {attempt.machine.parts.map((part) => (
+        <Row key={part.key} label={part.label} asked={asked(part.key)} about={<Box color="soft">{part.look_for}</Box>}>
+          {part.saw === null ? (
+            <Button
+              look={asked(part.key) ? 'vivid' : 'plain'}
+              size="small"
+              disabled={busy}
+              onClick={() => act({ act: 'look', of: part.key })}
+              data-look={part.key}
+            >
+              Look at it
+            </Button>
+          ) : (
+            <Saw saw={part.saw} />
+          )}
+        </Row>
+      ))}
+    </List>
+  );
+};
+
+/** What is no adjuster. It is done here, and written at the bench like everything else. */
+export const PutItRight = () => {
+  const { attempt, act, busy } = usePractice();
+  const { send, mayWrite } = useBench();
+  return (
+    <Flex gap="2" flexWrap="wrap">
+      {attempt.machine.cures.map((cure) => (
+        <Button
+          key={cure.key}
+          look="plain"
+          disabled={busy || !mayWrite}
+          onClick={() => {
+            act({ act: 'cure', of: cure.key });
+            send({ kind: 'put_right', body: { cure: cure.key } });
+          }}
+          data-cure={cure.key}
+        >
+          {cure.label}
+        </Button>
+      ))}
+      <Box flexBasis="100%" color="soft" lineHeight="snug">
+        Done and written in one. What is sound is left alone: changing it costs time, and what was read before counts no
+        more.
+      </Box>
+    </Flex>
+  );
+};

@@ -1,0 +1,60 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { learnersQuery } from '../../api/practice';
+import { LinkButton, Paper, Sheet } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { Empty, Failure, Loading } from '../../components/States';
+import { day } from '../../lib/time';
+import { Skills } from './Skills';
+
+/** How everybody does who learns here, for whoever teaches. */
+export default function LearnersScreen() {
+  const { data, error, refetch } = useQuery(learnersQuery);
+  return (
+    <Frame>
+      <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
+        <Heading as="h1" fontSize="2xl" marginRight="auto">
+          Who learns
+        </Heading>
+        <Paper look="quiet" href="/api/export/practice" target="_self" download textDecoration="none" data-csv>
+          All attempts as CSV
+        </Paper>
+        <LinkButton to="/practice" look="quiet" textDecoration="none">
+          The lessons
+        </LinkButton>
+      </Flex>
+      {data === undefined ? (
+        error !== null ? (
+          <Failure error={error} retry={() => refetch()} />
+        ) : (
+          <Loading what="who learns" />
+        )
+      ) : data.learners.length === 0 ? (
+        <Empty title="Nobody has begun a lesson yet">Everybody who is signed in finds them under Practice.</Empty>
+      ) : (
+        <Flex direction="column" gap="3">
+          {data.learners.map((one) => (
+            <Sheet key={one.login} padding="4" aria-label={one.name} data-learner={one.login}>
+              <Flex gap="4" flexWrap="wrap">
+                <Box flex="1 1 14rem" lineHeight="snug">
+                  <Heading as="h2" fontSize="xl">
+                    {one.name}
+                  </Heading>
+                  <Box>
+                    {one.learned} of {data.lessons} learned, {one.tries === 1 ? '1 attempt' : `${one.tries} attempts`}
+                  </Box>
+                  {one.at !== null && <Box>Open: {one.at}</Box>}
+                  {one.remark !== null && <Box fontWeight="bold">{one.remark}</Box>}
+                  <Box color="soft">Last {day(one.last)}</Box>
+                </Box>
+                <Box flex="1 1 22rem">
+                  <Skills skills={one.skills.slice(0, 4)} />
+                </Box>
+              </Flex>
+            </Sheet>
+          ))}
+        </Flex>
+      )}
+    </Frame>
+  );
+}

@@ -1,0 +1,143 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { lessonsQuery, type PracticeLessons } from '../../api/practice';
+import { Button, LinkButton, Sheet } from '../../components/Buttons';
+import { Frame } from '../../components/Frame';
+import { SiftBy } from '../../components/SiftBy';
+import { Failure, Loading } from '../../components/States';
+import { useSignedIn } from '../../lib/signedIn';
+import { Skills } from './Skills';
+import { type Begin, useBegin } from './useBegin';
+
+/** Machines that are not there, to learn on: what to go on with, every lesson, and how one does. */
+export default function PracticeScreen() {
+  const { data, error, refetch } = useQuery(lessonsQuery);
+  const lead = useSignedIn().may_keep_shop;
+  return (
+    <Frame>
+      <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
+        <Heading as="h1" fontSize="2xl" marginRight="auto">
+          Practice
+        </Heading>
+        {lead && (
+          <LinkButton to="/practice/learners" look="quiet" textDecoration="none">
+            Who learns
+          </LinkButton>
+        )}
+      </Flex>
+      {data === undefined ? (
+        error !== null ? (
+          <Failure error={error} retry={() => refetch()} />
+        ) : (
+          <Loading what="the lessons" />
+        )
+      ) : (
+        <Lessons list={data} />
+      )}
+    </Frame>
+  );
+}
+
+type List = PracticeLessons;
+type Lesson = List['lessons'][number];
+
+const Lessons = ({ list }: { list: List }) => {
+  const begin = useBegin();
+  const [family, setFamily] = useState('');
+  const next = list.lessons.find((one) => one.key === list.next);
+  const families = [...new Set(list.lessons.map((one) => one.family_title))];
+  const shown = list.lessons.filter((one) => family === '' || one.family_title === family);
+  const learned = list.lessons.filter((one) => (one.best ?? 0) >= LEARNED).length;
+  return (
+    <Flex direction="column" gap="4">
+      {begin.refusal !== null && (
+        <Box role="alert" color="stop" fontWeight="bold">
+          {begin.refusal}
+        </Box>
+      )}
+      <Grid templateColumns={{ base: '1fr', lg: '1.4fr 1fr' }} gap="4">
+        {next !== undefined && <Next lesson={next} begin={begin} />}
+        <Sheet padding="4" aria-label="How you do">
+          <Box textStyle="eyebrow">
+            {learned} of {list.lessons.length} learned
+          </Box>
+          {list.skills.length === 0 ? (
+            <Box marginTop="2" lineHeight="snug">
+              Nothing here is in the workshop’s records. Turn, misread and try as you like: the machine is not there.
+            </Box>
+          ) : (
+            <Skills skills={list.skills} />
+          )}
+        </Sheet>
+      </Grid>
+      <Flex>
+        <SiftBy says="Which kind of control" all="Every control" values={families} value={family} onPick={setFamily} />
+      </Flex>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr', xl: '1fr 1fr 1fr' }} gap="3">
+        {shown.map((one) => (
+          <Row key={one.key} lesson={one} begin={begin} />
+        ))}
+      </Grid>
+    </Flex>
+  );
+};
+
+const LEARNED = 80;
+
+const Next = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
+  <Sheet tone="vivid" padding="4" aria-label="What to go on with" data-next>
+    <Box textStyle="eyebrow" color="actionText">
+      {lesson.open === null ? 'Next lesson' : 'Go on with'} · {lesson.family_title}
+    </Box>
+    <Heading as="h2" fontSize="3xl" marginTop="1">
+      {lesson.title}
+    </Heading>
+    <Box marginTop="2" lineHeight="snug">
+      {lesson.story} {lesson.teaches}
+    </Box>
+    <Button
+      look="vivid"
+      size="tall"
+      marginTop="4"
+      width={{ base: '100%', md: 'auto' }}
+      paddingInline="8"
+      disabled={begin.busy}
+      onClick={() => begin.start(lesson.key, lesson.open)}
+      data-primary
+      data-begin={lesson.key}
+    >
+      {lesson.open === null ? 'Begin' : 'Go on'}
+    </Button>
+  </Sheet>
+);
+
+const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
+  <Sheet padding="3" aria-label={lesson.title} data-lesson={lesson.key}>
+    <Flex direction="column" height="100%" gap="1">
+      <Flex justifyContent="space-between" gap="2">
+        <Box textStyle="eyebrow">{lesson.family_title}</Box>
+        <Box fontWeight="bold" color={(lesson.best ?? 0) >= LEARNED ? 'inside' : 'soft'} whiteSpace="nowrap">
+          {lesson.open !== null ? 'Open' : lesson.best === null ? 'New' : `${lesson.best} of 100`}
+        </Box>
+      </Flex>
+      <Heading as="h3" fontSize="xl">
+        {lesson.title}
+      </Heading>
+      <Box color="soft" lineHeight="snug" flex="1">
+        {lesson.teaches}
+      </Box>
+      <Button
+        look="plain"
+        size="small"
+        marginTop="2"
+        alignSelf="flex-start"
+        disabled={begin.busy}
+        onClick={() => begin.start(lesson.key, lesson.open)}
+        aria-label={`${lesson.open === null ? 'Begin' : 'Go on with'}: ${lesson.title}`}
+      >
+        {lesson.open !== null ? 'Go on' : lesson.best === null ? 'Begin' : 'Again'}
+      </Button>
+    </Flex>
+  </Sheet>
+);

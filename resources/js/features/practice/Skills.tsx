@@ -1,0 +1,26 @@
+import { Box, Flex } from '@chakra-ui/react';
+
+type Skill = { skill: string; label: string; share: number; tries: number };
+
+/** What is shown of each skill, the weakest first. */
+export const Skills = ({ skills }: { skills: readonly Skill[] }) => (
+  <Flex direction="column" gap="1.5" marginTop="2">
+    {skills.map((one) => (
+      <Flex key={one.skill} alignItems="center" gap="3" data-skill={one.skill}>
+        <Box flex="0 0 11rem" fontSize="sm" lineHeight="snug">
+          {one.label}
+        </Box>
+        <Bar share={one.share} />
+        <Box minWidth="2.5rem" textAlign="right" fontWeight="bold" fontSize="sm">
+          {Math.round(100 * one.share)} %
+        </Box>
+      </Flex>
+    ))}
+  </Flex>
+);
+
+export const Bar = ({ share }: { share: number }) => (
+  <Box flex="1" minWidth="3rem" height="0.75rem" bg="well" borderWidth="thin" borderColor="line" borderRadius="sm">
+    <Box height="100%" bg={share >= 0.8 ? 'inside' : 'found'} borderRadius="sm" style={{ width: `${100 * share}%` }} />
+  </Box>
+);

@@ -1,0 +1,198 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { PracticeMachine } from '../../api/practice';
+import { Button } from '../../components/Buttons';
+import { PickOne } from '../../components/PickOne';
+import { capital } from '../../lib/capital';
+import { paint } from '../../theme/paint';
+import { useBench } from '../job/useBench';
+import { usePractice } from './usePractice';
+
+type One = PracticeMachine['adjusters'][number];
+export type Amount = { adjuster: string; out: boolean; counts: readonly number[] };
+
+export const by = (one: One, amount: Amount): number =>
+  (amount.out ? 1 : -1) * one.steps.reduce((sum, step, place) => sum + step.by * (amount.counts[place] ?? 0), 0);
+
+/** Which adjuster, which way, how far. Large steps stand first, as they are said. */
+export const useAmount = (adjusters: readonly One[], first: string | null) => {
+  const [amount, setAmount] = useState<Amount>({ adjuster: first ?? adjusters[0]?.id ?? '', out: true, counts: [] });
+  const one = adjusters.find((each) => each.id === amount.adjuster) ?? adjusters[0];
+  return { amount, setAmount, one };
+};
+
+export const TurnPicker = ({
+  adjusters,
+  amount,
+  setAmount,
+  one,
+}: {
+  adjusters: readonly One[];
+  amount: Amount;
+  setAmount: (amount: Amount) => void;
+  one: One;
+}) => (
+  <Flex direction="column" gap="3">
+    {adjusters.length > 1 && (
+      <PickOne
+        says="Which adjuster"
+        mark="adjuster"
+        options={adjusters.map((each) => ({ key: each.id, label: each.name }))}
+        value={one.id}
+        onPick={(id) => setAmount({ ...amount, adjuster: id, counts: [] })}
+      />
+    )}
+    <PickOne
+      says="Which way"
+      mark="direction"
+      options={[
+        { key: 'out', label: capital(one.out) },
+        { key: 'in', label: capital(one.in) },
+      ]}
+      value={amount.out ? 'out' : 'in'}
+      onPick={(key) => setAmount({ ...amount, out: key === 'out' })}
+    />
+    <Flex gap="4" flexWrap="wrap">
+      {one.steps
+        .map((step, place) => ({ step, place }))
+        .reverse()
+        .map(({ step, place }) => {
+          const count = amount.counts[place] ?? 0;
+          const change = (to: number) =>
+            setAmount({
+              ...amount,
+              counts: one.steps.map((_, at) => (at === place ? Math.max(0, to) : (amount.counts[at] ?? 0))),
+            });
+          const said = count * step.amount;
+          return (
+            <Flex key={step.many} alignItems="center" gap="2">
+              <Button
+                look="plain"
+                onClick={() => change(count - 1)}
+                aria-label={`One ${step.one} less`}
+                data-less={step.many}
+              >
+                −
+              </Button>
+              <Box minWidth="5.5rem" textAlign="center" fontWeight="bold" aria-live="polite" data-count={step.many}>
+                {said} {said === 1 ? step.one : step.many}
+              </Box>
+              <Button
+                look="plain"
+                onClick={() => change(count + 1)}
+                aria-label={`One ${step.one} more`}
+                data-more={step.many}
+              >
+                +
+              </Button>
+            </Flex>
+          );
+        })}
+    </Flex>
+  </Flex>
+);
+
+/** A spanner on an adjuster: either way, as far as it goes. What was turned is not written by itself. */
+export const TurnIt = () => {
+  const { attempt, act, busy } = usePractice();
+  const { adjuster, send, mayWrite } = useBench();
+  const { adjusters, turned } = attempt.machine;
+  const { amount, setAmount, one } = useAmount(adjusters, adjuster?.id ?? null);
+  if (one === undefined) return null;
+  const steps = by(one, amount);
+  return (
+    <Flex direction="column" gap="3">
+      {turned.map((each) => (
+        <Flex
+          key={each.adjuster}
+          gap="3"
+          alignItems="center"
+          flexWrap="wrap"
+          padding="3"
+          borderRadius="md"
+          bg="amber.wash"
+          data-unwritten={each.adjuster}
+        >
+          <Box flex="1 1 12rem" lineHeight="snug">
+            Turned, and not written yet: <b>{each.say}</b>
+          </Box>
+          <Button
+            look="dark"
+            size="small"
+            disabled={!mayWrite}
+            onClick={() =>
+              send({
+                kind: 'move',
+                body: {
+                  adjuster: each.adjuster,
+                  [adjusters.find((a) => a.id === each.adjuster)?.unit ?? 'turns']: each.by,
+                },
+              })
+            }
+            data-write
+          >
+            Write it down
+          </Button>
+        </Flex>
+      ))}
+      <Stands one={one} />
+      <TurnPicker adjusters={adjusters} amount={amount} setAmount={setAmount} one={one} />
+      <Button
+        look={steps === 0 ? 'plain' : 'vivid'}
+        size="tall"
+        disabled={busy || steps === 0}
+        onClick={() => {
+          act({ act: 'turn', of: one.id, by: steps });
+          setAmount({ ...amount, adjuster: one.id, counts: [] });
+        }}
+        data-turn
+      >
+        {one.threaded ? 'Turn' : 'Move'} the {one.name}
+      </Button>
+    </Flex>
+  );
+};
+
+/** Where it stands, to be seen and not told: the thread that shows, or the place in its row. */
+const Stands = ({ one }: { one: One }) => {
+  const [from, to] = [40, 560];
+  const span = one.to === one.from ? 1 : one.to - one.from;
+  const x = from + ((to - from) * (one.at - one.from)) / span;
+  const ticks = one.threaded ? 48 : Math.min(60, Math.round(span));
+  return (
+    <Box asChild width="100%" height="4.5rem">
+      <svg viewBox="0 0 600 80" role="img" aria-label={`${one.name}: it stands ${said(one)}`}>
+        <rect x={from - 26} y="12" width="26" height="48" rx="4" fill={paint['steel.dark']} />
+        <rect x={from} y="26" width={to - from} height="20" fill={paint['steel.light']} />
+        {Array.from({ length: ticks + 1 }, (_, n) => from + ((to - from) * n) / ticks).map((at) => (
+          <path key={at} d={`M${at} 26v20`} stroke={paint['steel.mid']} strokeWidth="2" />
+        ))}
+        <rect x={x - 9} y="12" width="18" height="48" rx="4" fill={paint.action} />
+        {numbered(one).map((at) => (
+          <text key={at} x={from + ((to - from) * at) / span} y="77" fontSize="14" textAnchor="middle" fill={paint.ink}>
+            {at}
+          </text>
+        ))}
+        <text x="592" y="16" fontSize="14" textAnchor="end" fill={paint.ink}>
+          {one.out} →
+        </text>
+        <text x={from + 6} y="16" fontSize="14" fill={paint.ink}>
+          ← {one.in}
+        </text>
+      </svg>
+    </Box>
+  );
+};
+
+/** Turns or steps that are written below it, few enough to be read. */
+const numbered = (one: One): readonly number[] => {
+  const every = one.to - one.from > 24 ? 10 : one.to - one.from > 12 ? 5 : 2;
+  return Array.from({ length: Math.floor((one.to - one.from) / every) + 1 }, (_, n) => n * every);
+};
+
+const said = (one: One): string => {
+  const at = Math.round((one.at - one.from) * 10) / 10;
+  return one.threaded
+    ? `${at} turns out of ${Math.round((one.to - one.from) * 10) / 10}`
+    : `at ${at} of ${one.to - one.from}`;
+};
