@@ -56,7 +56,7 @@ const useAsked = (): ((key: string) => boolean) => {
   const { item } = useBench();
   return (key) => {
     const of = (item?.key ?? '').replace(/:second$/, '');
-    return of === key || of.split(':').slice(1).join(':').split('/')[0] === key;
+    return of.slice(of.lastIndexOf(':') + 1).split('/')[0] === key;
   };
 };
 

@@ -29,7 +29,7 @@ export const Machine = () => {
   const [picked, setPicked] = useState<{ way: Way; at: string } | null>(null);
   const there = ways.filter((way) => has(machine, way));
   const asked = wanted(item, state);
-  const at = item?.key ?? '';
+  const at = `${item?.key} ${state.next.kind}`;
   // What is asked decides what is looked at, until the learner looks elsewhere.
   const way = picked !== null && picked.at === at ? picked.way : there.includes(asked) ? asked : (there[0] ?? 'look');
   return (

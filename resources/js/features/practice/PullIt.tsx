@@ -83,7 +83,7 @@ const Pulled = ({ held, instrument }: { held: Held; instrument: Instrument }) =>
   const newtons = forceAt(held.force, mm);
   const isDigital = instrument.kind === 'caliper';
   return (
-    <Flex direction="column" gap="2" data-pulled>
+    <Flex direction="column" gap="2" data-pulled={held.mm}>
       <Hand mm={mm} most={most} isGrip={held.point.startsWith('grip')} onPull={pull} />
       <Box>
         <Box asChild textStyle="eyebrow">

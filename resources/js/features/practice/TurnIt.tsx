@@ -36,7 +36,7 @@ export const TurnPicker = ({
     {adjusters.length > 1 && (
       <PickOne
         says="Which adjuster"
-        mark="adjuster"
+        mark="turned"
         options={adjusters.map((each) => ({ key: each.id, label: each.name }))}
         value={one.id}
         onPick={(id) => setAmount({ ...amount, adjuster: id, counts: [] })}
@@ -44,7 +44,7 @@ export const TurnPicker = ({
     )}
     <PickOne
       says="Which way"
-      mark="direction"
+      mark="turn-way"
       options={[
         { key: 'out', label: capital(one.out) },
         { key: 'in', label: capital(one.in) },

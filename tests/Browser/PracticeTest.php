@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Lessons in the browser: the machine worked by touch and by keys, read off the drawn scale, and gone through once more at the end. */
+final class PracticeTest extends BrowserTestCase
+{
+    /** Half of the mark of a rule of half millimetres, and what a pull gives once it resists. */
+    private const HALF_A_MARK = 0.25;
+
+    public function test_a_whole_lesson_by_touch_on_a_phone(): void
+    {
+        $this->window(390, 844);
+        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 49 learned')->accessible('the lessons')
+            ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
+        $this->madeReady()->accessible('a lesson');
+        $this->line(sprintf('%.1F', $this->readOffTheRule()));
+        // The learner first: out is the wrong way here, and the bench says so after it.
+        $this->await('[data-guess]')->click('[data-ask] [data-more=turns]')->click('[data-guess]')->await('[data-guessed]')->see('You would turn')->await('[data-done]');
+        $say = $this->text('[data-steps]');
+        $this->turned($say)->await('[data-unwritten]')->click('[data-write]')->gone('[data-unwritten]');
+        $this->onToTheEnd();
+        self::assertGreaterThanOrEqual(85, (int) $this->element('[data-score]')->getAttribute('data-score'));
+        $this->see('What you said you would turn')->accessible('how it went');
+        $this->click('[data-skill=direction] [data-show-deed]')->until('return document.querySelector("[aria-current=step]")?.textContent.includes("Would have turned")', 'the deed it is about stands out');
+        $this->see('How it truly stood')->click('[data-after]');
+        $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
+        $jobs->execute([$this->job()]);
+        self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
+        $this->visit('/practice')->see('1 of 49 learned');
+        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 49 learned, 1 attempt')->accessible('who learns');
+    }
+
+    public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void
+    {
+        $this->as('tomas')->visit('/practice')->click('[data-lesson=lever_right] button')->await('[data-machine]')->madeReady();
+        for ($n = 0; $n < 3; $n++) {
+            $read = $this->readOffTheRule();
+            self::assertEqualsWithDelta($this->held(), $read, self::HALF_A_MARK + 0.15, 'within half a mark');
+        }
+        $this->set('[data-eye]', 1.0);
+        self::assertGreaterThan(0.8, abs($this->atTheLine() - $this->held()), 'parallax');
+        // A caliper says its figure.
+        $this->click('[data-instrument=caliper]')->await('[data-digital]');
+        self::assertEqualsWithDelta($this->held(), (float) $this->text('[data-digital]'), 0.3);
+    }
+
+    public function test_it_is_worked_by_keys_alone_and_goes_on_where_it_was_left(): void
+    {
+        $this->as('ines')->visit('/practice');
+        $this->pressed('[data-lesson=drive_slow] button')->await('[data-machine]')->line('all ok')->await('[data-asked] [data-look]');
+        while (($parts = $this->browser->executeScript('return [...document.querySelectorAll("[data-look]")].map((one) => one.dataset.look)')) !== []) {
+            $this->pressed("[data-look={$parts[0]}]")->gone("[data-look={$parts[0]}]");
+        }
+        $this->line('all ok')->await('[data-asked] [data-run]')->pressed('[data-run=drive]')->await('[data-run=drive] + [data-saw]')->see('Seen:');
+        $this->visit('/practice')->see('Go on with')->pressed('[data-begin=drive_slow]')->await('[data-run=drive] + [data-saw]');
+        $this->pressed('[data-stop]')->await('[data-end]')->pressed('[data-end]')->await('[data-score]')->see('without being signed or tagged');
+        self::assertLessThanOrEqual(50, (int) $this->element('[data-score]')->getAttribute('data-score'));
+    }
+
+    public function test_without_a_server_it_says_so_and_nothing_is_lost(): void
+    {
+        $this->ownServer();
+        $this->as('ines')->visit('/practice')->click('[data-lesson=lever_loose] button')->await('[data-machine]')->line('all ok')->settled();
+        $this->server->stop();
+        $this->expectsTrouble = true;
+        $this->click('[data-look=wire]')->await('[data-refused]')->see('does not answer');
+        $this->server->start();
+        $this->click('[data-look=wire]')->gone('[data-look=wire]')->gone('[data-refused]');
+    }
+
+    private function madeReady(): static
+    {
+        $this->line('all ok')->await('[data-asked] [data-look]');
+        foreach (['wire', 'conduit', 'perch', 'arm'] as $part) {
+            $this->click("[data-look={$part}]")->gone("[data-look={$part}]");
+        }
+        $this->line('all ok', 'cold')->settled();
+        foreach (['barrel', 'bracket nuts'] as $adjuster) {
+            $this->see("Thread showing at the {$adjuster}")->armed()->clickText('As before')->settled();
+        }
+
+        return $this->await('[data-hold]');
+    }
+
+    /** Pulled until the force begins to rise, looked at square on, and read between the figures that are drawn. */
+    private function readOffTheRule(): float
+    {
+        $before = $this->browser->executeScript('return document.querySelector("[data-pulled]")?.dataset.pulled ?? ""');
+        $this->click('[data-hold]')->until('return (document.querySelector("[data-scale]")?.closest("[data-pulled]")?.dataset.pulled ?? '.json_encode($before).') !== '.json_encode($before), 'pulled anew');
+        $this->set('[data-eye]', 0.0);
+        $force = fn (): float => (float) $this->element('[data-force]')->getAttribute('data-force');
+        // Halved down to where it begins to resist.
+        [$low, $high] = [0.0, (float) $this->element('[data-pull]')->getAttribute('max')];
+        for ($n = 0; $n < 9; $n++) {
+            $this->set('[data-pull]', ($low + $high) / 2);
+            [$low, $high] = $force() > 7.0 ? [$low, ($low + $high) / 2] : [($low + $high) / 2, $high];
+        }
+        $this->set('[data-pull]', $low);
+
+        return round($this->atTheLine() * 2) / 2;
+    }
+
+    private function atTheLine(): float
+    {
+        return (float) $this->browser->executeScript('
+            const middle = (one) => { const box = one.getBoundingClientRect(); return box.left + box.width / 2; };
+            const figures = [...document.querySelectorAll("[data-scale] text")].map((one) => [Number(one.textContent), middle(one)]);
+            const [a, b] = [figures[0], figures[figures.length - 1]];
+            return a[0] + (b[0] - a[0]) * (middle(document.querySelector("[data-line]")) - a[1]) / (b[1] - a[1]);');
+    }
+
+    private function held(): float
+    {
+        $attempt = $this->job();
+        $body = $this->browser->executeAsyncScript('fetch("/api/practice/attempts/'.$attempt.'").then((one) => one.json()).then(arguments[0])');
+
+        return (float) $body['machine']['held']['mm'];
+    }
+
+    private function set(string $css, float $value): void
+    {
+        $this->browser->executeScript('
+            const one = document.querySelector(arguments[0]);
+            Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(one, arguments[1]);
+            one.dispatchEvent(new Event("input", { bubbles: true }));', [$css, (string) $value]);
+    }
+
+    /** As far as the bench says, the way it says. */
+    private function turned(string $say): static
+    {
+        $way = mb_strtolower($this->text('[data-direction]')) === 'in' ? 'in' : 'out';
+        $adjuster = $this->browser->executeScript('return document.querySelector("[data-ask]").textContent.toLowerCase().startsWith("next move · bracket nuts") ? "bracket_nuts" : "barrel"');
+        $this->click('[data-way=turn]')->click("[data-machine] [data-turned={$adjuster}]")->click("[data-machine] [data-turn-way={$way}]");
+        preg_match_all('/(\d+) (turn|flat)/', $say, $amounts, PREG_SET_ORDER);
+        foreach ($amounts as [, $count, $unit]) {
+            for ($n = 0; $n < (int) $count; $n++) {
+                $this->click("[data-machine] [data-more={$unit}s]");
+            }
+        }
+
+        return $this->click('[data-turn]');
+    }
+
+    /** Reads, locks, tries and says what is so, until it is signed. */
+    private function onToTheEnd(): void
+    {
+        for ($n = 0; $n < 40 && $this->browser->executeScript('return document.querySelector("[data-score]") === null'); $n++) {
+            $this->settled();
+            $next = $this->browser->executeScript('
+                const there = (css) => document.querySelector(css) !== null;
+                if (there("[data-close]")) return "sign";
+                if (there("[data-asked] [data-try]:not(:has(+ [data-saw]))")) return "try";
+                if (there("[data-asked] [data-saw]")) return "say";
+                if (there("[data-ask] [data-primary]:not([data-done])")) return "answer";
+                return "read";');
+            match ($next) {
+                'sign' => $this->armed()->click('[data-close]')->await('[data-score]'),
+                'try' => $this->click('[data-asked] [data-try]')->await('[data-asked] [data-saw]'),
+                'say' => $this->armed()->clickText($this->text('[data-asked] [data-saw] b')),
+                'answer' => $this->armed()->click('[data-ask] [data-primary]'),
+                default => $this->line(sprintf('%.1F', $this->readOffTheRule())),
+            };
+        }
+    }
+
+    private function pressed(string $css): static
+    {
+        $this->await($css)->element($css)->sendKeys(WebDriverKeys::ENTER);
+
+        return $this;
+    }
+}
