@@ -8,6 +8,7 @@ use App\Models\PracticeAttempt;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Practice\Lesson\FreeMachine;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\Skill;
@@ -24,7 +25,9 @@ final readonly class LessonList
         $attempts = PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
         $rows = array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key)), LessonBook::all());
 
-        return ['lessons' => $rows, 'skills' => self::skills($attempts), 'next' => self::next($rows)];
+        $free = $attempts->filter(static fn (PracticeAttempt $one): bool => $one->ended_at === null && preg_match(FreeMachine::KEY, $one->lesson) === 1)->last();
+
+        return ['lessons' => $rows, 'skills' => self::skills($attempts), 'next' => self::next($rows), 'free' => $free?->id];
     }
 
     /**

@@ -149,7 +149,7 @@ final class PracticeTest extends BrowserTestCase
     /** Reads, locks, tries and says what is so, until it is signed. */
     private function onToTheEnd(): void
     {
-        for ($n = 0; $n < 40 && $this->browser->executeScript('return document.querySelector("[data-score]") === null'); $n++) {
+        for ($n = 0; $n < 40 && $this->browser->executeScript('return document.querySelector("[data-score]") === null') === true; $n++) {
             $this->settled();
             $next = $this->browser->executeScript('
                 const there = (css) => document.querySelector(css) !== null;

@@ -24,7 +24,7 @@ final class UnitsTest extends BrowserTestCase
     {
         $this->chooseInches();
         $job = $this->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))');
-        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/TR-02', '/due', '/specs', '/shelf', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/specs/1', '/specs/1/next', '/shop', "/jobs/{$job}"] as $path) {
+        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/TR-02', '/due', '/specs', '/shelf', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/practice', '/specs/1', '/specs/1/next', '/shop', "/jobs/{$job}"] as $path) {
             $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever");
             usleep(300_000);
             $lines = explode("\n", (string) $this->browser->executeScript('return document.body.innerText'));

@@ -35,7 +35,7 @@ final class PracticeTest extends TestCase
         self::assertGreaterThanOrEqual(90, $this->now['score']['total']);
         self::assertStringContainsString('Lever tip 15.5 mm', end($this->now['deeds'])['truth']);
         $list = $this->getJson('/api/practice')->assertOk()->json();
-        self::assertSame([$this->now['score']['total'], 1, null], array_values(array_intersect_key(collect($list['lessons'])->firstWhere('key', 'lever_right'), ['best' => 0, 'tries' => 0, 'open' => 0])));
+        self::assertSame([$this->now['score']['total'], 1, null], array_values(array_intersect_key(self::one($list['lessons'], 'key', 'lever_right'), ['best' => 0, 'tries' => 0, 'open' => 0])));
         $this->act('ask', [], 422);
     }
 
@@ -63,7 +63,7 @@ final class PracticeTest extends TestCase
         self::assertSame([], $this->now['machine']['turned']);
         self::assertNull($this->now['score'], 'nothing is told before it is over');
         $this->act('stop');
-        self::assertSame('Left undone: Lock the barrel.', collect($this->now['score']['skills'])->firstWhere('skill', 'locked')['remarks'][0]['sentence']);
+        self::assertSame('Left undone: Lock the barrel.', self::one($this->now()['score']['skills'], 'skill', 'locked')['remarks'][0]['sentence']);
         self::assertStringContainsString('Turned the barrel out 1 turn and 3 flats', $this->now['deeds'][0]['say']);
     }
 
@@ -73,7 +73,7 @@ final class PracticeTest extends TestCase
         $this->begin('lever_loose');
         self::assertFalse($this->now['machine']['is_advised']);
         $this->act('guess', ['of' => 'barrel', 'by' => 2]);
-        self::assertSame([true, 'barrel, out 2 turns'], [$this->now['machine']['is_advised'], $this->now['machine']['guess']['say']]);
+        self::assertSame([true, 'barrel, out 2 turns'], [$this->now()['machine']['is_advised'], $this->now()['machine']['guess']['say']]);
         $this->entry('move', ['adjuster' => 'barrel', 'turns' => 2]);
         self::assertFalse($this->now['machine']['is_advised'], 'the next move is asked anew');
     }
@@ -209,7 +209,7 @@ final class PracticeTest extends TestCase
         $this->line('all ok');
         $this->line('cold');
         foreach (['barrel', 'bracket_nuts'] as $adjuster) {
-            $at = collect($this->now['machine']['adjusters'])->firstWhere('id', $adjuster)['at'];
+            $at = self::one($this->now['machine']['adjusters'], 'id', $adjuster)['at'];
             $this->entry('thread', ['adjuster' => $adjuster, 'turns' => $at]);
         }
     }
@@ -228,8 +228,8 @@ final class PracticeTest extends TestCase
     private function goOn(): void
     {
         for ($n = 0; $n < 30; $n++) {
-            $stage = collect($this->now['job']['state']['stages'])->firstWhere('key', $this->now['job']['state']['stage']);
-            $item = collect($stage['items'])->first(static fn (array $one): bool => ! $one['done']);
+            $stage = self::one($this->now['job']['state']['stages'], 'key', $this->now['job']['state']['stage']);
+            $item = array_values(array_filter((array) $stage['items'], static fn (mixed $one): bool => is_array($one) && $one['done'] !== true))[0] ?? null;
             if ($item === null || $item['kind'] === 'sign_off') {
                 return;
             }
@@ -242,10 +242,27 @@ final class PracticeTest extends TestCase
             if ($item['topic'] === 'check') {
                 $proof = substr((string) $item['key'], 6);
                 $this->act('try', ['of' => $proof]);
-                $saw = collect($this->now['machine']['proofs'])->firstWhere('key', $proof)['tries'][0]['saw'];
-                $answer = collect($item['answers'])->firstWhere('label', $saw);
+                $saw = self::one($this->now['machine']['proofs'], 'key', $proof)['tries'][0]['saw'];
+                $answer = self::one($item['answers'], 'label', $saw);
             }
             $this->entry($answer['kind'], $answer['body'])->assertOk();
         }
+    }
+
+    /** @return array<string, mixed> the attempt as it was last answered */
+    private function now(): array
+    {
+        return $this->now;
+    }
+
+    /** @return array<string, mixed> the row in which this stands so */
+    private static function one(mixed $rows, string $key, mixed $value): array
+    {
+        foreach (is_array($rows) ? $rows : [] as $row) {
+            if (is_array($row) && $row[$key] === $value) {
+                return $row;
+            }
+        }
+        self::fail("No row has {$key} so.");
     }
 }

@@ -40,7 +40,7 @@ final readonly class FaultyMachines
         yield 'a bail with a broken peg' => ['MW-07', 'bail', FamilyKey::Bail, new Technician(
             $yes + ['found:brake_off' => 'no', 'check:stops' => 'engine_stops', 'measure:' => '2.2 s', 'cure' => 'mount'], ['found:brake_off' => ['2.2 s', 'no play is read on this control'], 'measure:' => ['2.2 mm', 'is a length']])];
         yield 'a selector that goes forward in reverse' => ['SN-03', 'selector', FamilyKey::SpeedSelector, new Technician(
-            $yes + ['thread:' => '10', 'found:outcome:r' => 'forward', 'found:outcome:f' => 'forward', 'look' => 'cannot be seen', 'arm' => 'minus', 'try:r' => ['forward', 'forward', 'reverse'], 'try:f' => 'forward', 'outcome:r' => 'reverse', 'outcome:f' => 'forward'],
+            $yes + ['thread:' => '10', 'found:outcome:r' => 'forward', 'found:outcome:f' => 'forward', 'arm_goes' => 'cannot be seen', 'arm_went' => 'minus', 'try:r' => ['forward', 'forward', 'reverse'], 'try:f' => 'forward', 'outcome:r' => 'reverse', 'outcome:f' => 'forward'],
             ['thread:bracket' => ['forward', 'Type where the slotted bracket stands']], ['+3mm'])];
         yield 'modes that pass their notch' => ['UC-01', 'modes', FamilyKey::ModeCables, new Technician(
             $yes + ['thread:' => '6', 'found:outcome' => 'right', 'found:outcome:park' => 'over', 'outcome:' => 'right', 'try:' => 'right', 'check:unlock' => 'cleanly'], ['thread:mode_bevels' => ['right', 'has no number in it']])];

@@ -111,7 +111,7 @@ final readonly class BesideItems
         }
         $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => $state->table->armKey(), 'saw' => $word]);
 
-        return [new StageItem('arm', ItemKind::Answer, "Which way did the {$state->table->arm} go?", false, detail: 'Arm and bracket may move opposite ways: look at the arm.',
+        return [new StageItem(ItemTopic::Arm->value, ItemKind::Answer, "Which way did the {$state->table->arm} go?", false, detail: 'Arm and bracket may move opposite ways: look at the arm.',
             answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];
     }
 
@@ -131,7 +131,7 @@ final readonly class BesideItems
             }
         }
 
-        return new StageItem('look', ItemKind::Answer, "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?", false,
+        return new StageItem(ItemTopic::Look->value, ItemKind::Answer, "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?", false,
             detail: 'Before anything is loosened. It says which way to move the bracket first.', caution: 'Engine off. Hands clear of the arm: its return spring is strong.',
             answers: array_map(static fn (ArmLook $look): Answer => new Answer($look->value, $look->label(), EntryKind::Outcome, ['setting' => $table->armKey(), 'saw' => $look->value]), ArmLook::cases()));
     }

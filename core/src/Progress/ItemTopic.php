@@ -25,9 +25,9 @@ enum ItemTopic: string
     /** What a control does at one of its settings. */
     case Outcome = 'outcome';
     /** Which way the arm went with a move. */
-    case Arm = 'arm';
+    case Arm = 'arm_went';
     /** Which way the arm goes with nothing loosened. */
-    case Look = 'look';
+    case Look = 'arm_goes';
     case Measure = 'measure';
     case Fault = 'fault';
     case PutRight = 'put_right';

@@ -46,7 +46,7 @@ final class TablePlannerTest extends TestCase
         self::assertStringContainsString('see which way the arm goes', self::advice($job)->how);
         $job->line('+2mm');
         self::assertSame(TableAdviceKind::WhichWay, self::advice($job)->kind);
-        self::assertSame('arm', $job->state->progress->asks()?->key);
+        self::assertSame('arm_went', $job->state->progress->asks()?->key);
         $job->line('minus')->line('ok');
         $job->line('forward')->line('forward');
         $advice = self::advice($job);
@@ -66,7 +66,7 @@ final class TablePlannerTest extends TestCase
     {
         $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
         $item = $job->state->progress->asks();
-        self::assertSame(['look', 'Draw the lever slowly from F1 to R1: which way does the friction-wheel arm go?'], [$item?->key, $item?->label]);
+        self::assertSame(['arm_goes', 'Draw the lever slowly from F1 to R1: which way does the friction-wheel arm go?'], [$item?->key, $item?->label]);
         $job->entry('outcome', ['setting' => 'arm', 'saw' => $look]);
         $steps = self::advice($job)->steps ?? self::fail('a look spares the blind trial');
         self::assertSame($way, $steps->count <=> 0);
@@ -93,7 +93,7 @@ final class TablePlannerTest extends TestCase
         self::assertSame(TableAdviceKind::Try, self::advice($job)->kind, 'nobody counted it, so nobody can say');
         $job->line('+2mm', 'in_band');
         self::assertSame(TableAdviceKind::WhichWay, self::advice($job)->kind);
-        $job->line('towards reverse', 'arm');
+        $job->line('towards reverse', 'arm_went');
         self::assertNotSame(TableAdviceKind::WhichWay, self::advice($job)->kind);
     }
 

@@ -29,7 +29,7 @@ use VividPull\Core\Tests\Support\TestJob;
  */
 final class HonestHandTest extends TestCase
 {
-    private const EACH = 30;
+    private const EACH = 20;
 
     /** @return iterable<string, array{FamilyKey}> */
     public static function families(): iterable
@@ -195,7 +195,7 @@ final class HonestHandTest extends TestCase
     {
         foreach ([[FamilyKey::PedalThrottle, 17], [FamilyKey::TriggerThrottle, 7], [FamilyKey::EngageByPull, 15], [FamilyKey::TwistGrip, 10], [FamilyKey::ClutchLever, 6]] as [$family, $seed]) {
             $job = DrawnJob::of($family, new SeededChance($seed));
-            $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->at, $job->instrument);
+            $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->found->at, $job->instrument);
             self::assertSame(JobEnd::Fit, $worked->end, "{$family->value}, {$seed}: {$worked->why}");
             self::assertLessThanOrEqual(10, $worked->moves, $family->value);
             self::assertFalse($job->control->isUnsafe());

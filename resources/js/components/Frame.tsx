@@ -8,7 +8,7 @@ import { PersonMenu } from './PersonMenu';
 const places = [
   { to: '/', name: 'Bench' },
   { to: '/machines', name: 'Machines' },
-  { to: '/causes', name: 'Find the cause' },
+  { to: '/causes', name: 'Find the cause', onPhone: 'Cause' },
   { to: '/due', name: 'Due' },
   { to: '/specs', name: 'Specs' },
   { to: '/shelf', name: 'Shelf' },
@@ -86,7 +86,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
 );
 
 const Places = () => (
-  <chakra.nav display="flex" gap={{ base: '3', md: '6' }} aria-label="Screens">
+  <chakra.nav display="flex" columnGap={{ base: '2.5', sm: '3', md: '6' }} flexWrap="wrap" aria-label="Screens">
     {places.map((place) => (
       <Place
         key={place.to}
@@ -107,7 +107,14 @@ const Places = () => (
           '&:hover': { color: 'onFrame' },
         }}
       >
-        {place.name}
+        {'onPhone' in place ? (
+          <>
+            <chakra.span display={{ base: 'none', sm: 'inline' }}>{place.name}</chakra.span>
+            <chakra.span display={{ base: 'inline', sm: 'none' }}>{place.onPhone}</chakra.span>
+          </>
+        ) : (
+          place.name
+        )}
       </Place>
     ))}
   </chakra.nav>

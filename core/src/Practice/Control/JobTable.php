@@ -30,7 +30,7 @@ final readonly class JobTable
         [$moves, $wrong, $falselyFit] = [[], [], 0];
         for ($seed = $firstSeed; $seed < $firstSeed + $count; $seed++) {
             $job = DrawnJob::of($family, new SeededChance($seed), $faulty, $isRough);
-            $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->at, $job->instrument);
+            $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->found->at, $job->instrument);
             $ends[$worked->end->value]++;
             $moves[] = $worked->moves;
             $why = self::wrong($worked, $job->control);

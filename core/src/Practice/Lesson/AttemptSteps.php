@@ -24,7 +24,10 @@ final readonly class AttemptSteps
     public static function of(Attempt $attempt): array
     {
         $steps = new self($attempt->lesson);
-        $written = array_column(LogRows::of($attempt->job()), 'what', 'id');
+        $written = [];
+        foreach (LogRows::of($attempt->job()) as $row) {
+            $written[is_string($row['id']) ? $row['id'] : ''] = is_string($row['what']) ? $row['what'] : '';
+        }
 
         return array_map(static fn (Moment $one): array => [
             'at' => $one->at,

@@ -1730,7 +1730,7 @@ export type Wheels = 'on_ground' | 'on_stand';
 
 export type TableDrawing = 'disc' | 'notches' | 'lanes';
 
-export type ItemTopic = 'step' | 'condition' | 'thread' | 'reading' | 'pose' | 'in_band' | 'home' | 'lock' | 'guide' | 'cover' | 'doubt' | 'found' | 'check' | 'outcome' | 'arm' | 'look' | 'measure' | 'fault' | 'put_right' | 'replace' | 'sign_off';
+export type ItemTopic = 'step' | 'condition' | 'thread' | 'reading' | 'pose' | 'in_band' | 'home' | 'lock' | 'guide' | 'cover' | 'doubt' | 'found' | 'check' | 'outcome' | 'arm_went' | 'arm_goes' | 'measure' | 'fault' | 'put_right' | 'replace' | 'sign_off';
 
 export type Complaints = {
     complaints: Array<ComplaintBrief>;
@@ -2384,6 +2384,10 @@ export type PracticeLessons = {
         tries: number;
     }>;
     next: string | null;
+    /**
+     * The machine at random that is open.
+     */
+    free: string | null;
 };
 
 export type PracticeScore = {

@@ -1057,8 +1057,8 @@ export const zItemTopic = z.enum([
     'found',
     'check',
     'outcome',
-    'arm',
-    'look',
+    'arm_went',
+    'arm_goes',
     'measure',
     'fault',
     'put_right',
@@ -2256,7 +2256,8 @@ export const zPracticeLessons = z.object({
         share: z.number(),
         tries: z.int()
     })),
-    next: z.nullable(z.string())
+    next: z.nullable(z.string()),
+    free: z.nullable(z.string())
 });
 
 export const zPracticeScore = z.object({

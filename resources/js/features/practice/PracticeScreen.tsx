@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { lessonsQuery, type PracticeLessons } from '../../api/practice';
-import { Button, LinkButton, Sheet } from '../../components/Buttons';
+import { Button, Choice, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { SiftBy } from '../../components/SiftBy';
 import { Failure, Loading } from '../../components/States';
@@ -71,6 +71,7 @@ const Lessons = ({ list }: { list: List }) => {
           )}
         </Sheet>
       </Grid>
+      <AtRandom list={list} begin={begin} />
       <Flex>
         <SiftBy says="Which kind of control" all="Every control" values={families} value={family} onPick={setFamily} />
       </Flex>
@@ -111,6 +112,48 @@ const Next = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
     </Button>
   </Sheet>
 );
+
+/** A machine as chance has it: what is wrong with it nobody says. */
+const AtRandom = ({ list, begin }: { list: List; begin: Begin }) => {
+  const families = [...new Map(list.lessons.map((one) => [one.family, one.family_title]))];
+  const [family, setFamily] = useState<string>(families[0]?.[0] ?? '');
+  return (
+    <Sheet padding="4" aria-label="A machine at random" data-random>
+      <Flex gap="3" alignItems="center" flexWrap="wrap">
+        <Box flex="1 1 14rem" lineHeight="snug">
+          <Heading as="h2" fontSize="xl">
+            A machine at random
+          </Heading>
+          <Box color="soft">Something is wrong with it. Nobody says what.</Box>
+        </Box>
+        <Box flex="0 1 16rem">
+          <Choice aria-label="Which control" value={family} onChange={(event) => setFamily(event.target.value)}>
+            {families.map(([key, title]) => (
+              <option key={key} value={key}>
+                {title}
+              </option>
+            ))}
+          </Choice>
+        </Box>
+        <Button
+          look="plain"
+          disabled={begin.busy}
+          onClick={() => begin.start(`free_${family}_${Math.floor(Math.random() * MOST_SEEDS)}`)}
+          data-begin-random
+        >
+          Begin
+        </Button>
+        {list.free !== null && (
+          <LinkButton to={`/practice/${list.free}`} look="quiet" textDecoration="none">
+            Go on with the last
+          </LinkButton>
+        )}
+      </Flex>
+    </Sheet>
+  );
+};
+
+const MOST_SEEDS = 1_000_000;
 
 const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
   <Sheet padding="3" aria-label={lesson.title} data-lesson={lesson.key}>
