@@ -52,12 +52,15 @@ Route::prefix('api')->group(function (): void {
         Route::get('jobs/{job}/alike', [JobController::class, 'alike']);
         Route::get('jobs/{job}/parts', [JobController::class, 'parts']);
         Route::get('practice', [PracticeController::class, 'index']);
-        Route::get('practice/lessons/{lesson}', [PracticeController::class, 'file']);
         Route::post('practice/attempts', [PracticeController::class, 'begin']);
         Route::get('practice/attempts/{attempt}', [PracticeController::class, 'show']);
         Route::post('practice/attempts/{attempt}/entries', [PracticeController::class, 'write']);
         Route::post('practice/attempts/{attempt}/acts', [PracticeController::class, 'act']);
         Route::middleware('may:keep_shop')->group(function (): void {
+            Route::get('practice/lessons/{lesson}', [PracticeController::class, 'file']);
+            Route::put('practice/lessons/{lesson}', [PracticeController::class, 'take']);
+            Route::delete('practice/lessons/{lesson}', [PracticeController::class, 'remove']);
+            Route::post('practice/lessons', [PracticeController::class, 'make']);
             Route::get('practice/learners', [PracticeController::class, 'learners']);
             Route::get('export/practice', [PracticeController::class, 'learnersFile']);
             Route::post('people', [PeopleController::class, 'store']);

@@ -47,6 +47,7 @@ final readonly class ShopTables
         'gauge_readings' => 'on their way: what was logged of them stands in the log',
         'gauge_recordings' => 'on their way: their points are curves, and what was kept of them stands in the log',
         'practice_attempts' => 'lessons on machines that are not there: no record of the shop',
+        'practice_lessons' => 'they go out and in as files, each by itself',
         'practice_deeds' => 'what was done in lessons',
         'sessions' => 'who is signed in where: as good as passwords, and of this server alone',
         'cache' => 'worked out anew',

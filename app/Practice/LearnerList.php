@@ -48,7 +48,7 @@ final readonly class LearnerList
 
         return [
             'name' => $user->name, 'login' => $user->login, 'learned' => $learned, 'tries' => $ended->count(),
-            'at' => $open === null ? null : LessonBook::find($open->lesson)?->tale->title,
+            'at' => $open === null ? null : OwnLessons::find($open->lesson)?->tale->title,
             'last' => $attempts->max(static fn (PracticeAttempt $one): string => ($one->ended_at ?? $one->begun_at)->toIso8601String()),
             'skills' => LessonList::skills($attempts),
             'remark' => self::reads($ended),

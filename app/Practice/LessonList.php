@@ -23,7 +23,10 @@ final readonly class LessonList
     public static function of(User $user): array
     {
         $attempts = PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
-        $rows = array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key)), LessonBook::all());
+        $rows = [
+            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), LessonBook::all()),
+            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), true), OwnLessons::all()),
+        ];
 
         $free = $attempts->filter(static fn (PracticeAttempt $one): bool => $one->ended_at === null && preg_match(FreeMachine::KEY, $one->lesson) === 1)->last();
 
@@ -34,7 +37,7 @@ final readonly class LessonList
      * @param  Collection<int, PracticeAttempt>  $attempts  at this lesson, oldest first
      * @return array<string, mixed>
      */
-    private static function row(Lesson $lesson, Collection $attempts): array
+    private static function row(Lesson $lesson, Collection $attempts, bool $isOwn): array
     {
         $ended = $attempts->whereNotNull('ended_at');
 
@@ -43,6 +46,7 @@ final readonly class LessonList
             'family' => $lesson->spec->family->value, 'family_title' => Families::of($lesson->spec->family)->title(),
             'best' => $ended->isEmpty() ? null : $ended->max(static fn (PracticeAttempt $one): int => self::total($one)),
             'tries' => $ended->count(),
+            'own' => $isOwn,
             'open' => $attempts->whereNull('ended_at')->last()?->id,
         ];
     }

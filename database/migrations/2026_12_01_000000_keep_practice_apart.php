@@ -23,6 +23,13 @@ return new class extends Migration
             $table->json('score')->nullable();
             $table->index(['user_id', 'lesson']);
         });
+        // Lessons of the shop's own, from its jobs or from a file.
+        Schema::create('practice_lessons', static function (Blueprint $table): void {
+            $table->string('key', 40)->primary();
+            $table->json('frame');
+            $table->foreignId('made_by_id')->constrained('users');
+            $table->dateTime('made_at', 3);
+        });
         Schema::create('practice_deeds', static function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('attempt_id')->constrained('practice_attempts');
@@ -40,6 +47,7 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::dropIfExists('practice_lessons');
         Schema::dropIfExists('practice_deeds');
         Schema::dropIfExists('practice_attempts');
     }

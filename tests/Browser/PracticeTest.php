@@ -73,6 +73,19 @@ final class PracticeTest extends BrowserTestCase
         $this->click('[data-look=wire]')->gone('[data-look=wire]')->gone('[data-refused]');
     }
 
+    public function test_a_lead_makes_a_lesson_of_a_closed_job_and_takes_it_out_again(): void
+    {
+        $row = $this->server->database()->query("select j.id from control_jobs j join entries e on e.job_id = j.id and e.kind = 'reading' where j.closed_at is not null and json_extract(j.frame, '$.spec.family') = 'clutch_lever' order by j.closed_at desc limit 1");
+        $this->as('oda')->visit('/jobs/'.($row === false ? '' : (string) $row->fetchColumn()))->click('[data-make-lesson]')->await('#lesson-title')->accessible('a lesson from a job');
+        foreach (['title' => 'From our own yard', 'story' => 'Came back for the third time.', 'teaches' => 'What it was last week.'] as $field => $words) {
+            $this->element("#lesson-{$field}")->sendKeys($words);
+        }
+        $this->click('[role=dialog] [data-primary]')->see('From our own yard', 'Our own', 'Take a lesson in');
+        $key = (string) $this->element('[data-take-out]')->getAttribute('data-take-out');
+        $this->click("[data-lesson={$key}] button[aria-label]")->await('[data-machine]')->see('Came back for the third time.');
+        $this->visit('/practice')->click('[data-take-out]')->gone("[data-lesson={$key}]");
+    }
+
     private function madeReady(): static
     {
         $this->line('all ok')->await('[data-asked] [data-look]');

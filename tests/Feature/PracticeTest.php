@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Support\HttpJob;
 use Tests\TestCase;
 use VividPull\Core\Practice\Lesson\LessonFile;
 
@@ -125,9 +126,48 @@ final class PracticeTest extends TestCase
         self::assertSame(0, DB::table('practice_deeds')->where('attempt_id', $this->attempt)->count());
     }
 
+    public function test_a_closed_job_becomes_a_lesson_that_names_nobody(): void
+    {
+        $this->signIn('oda');
+        $job = HttpJob::open($this)->ready()->read('30.9', '31.1', '31');
+        $made = ['id' => (string) Str::uuid(), 'job' => $job->id, 'title' => 'Slips in the hills', 'teaches' => 'What came in last week.', 'story' => 'Slips on every slope.'];
+        $this->postJson('/api/practice/lessons', $made)->assertStatus(422);
+        $job->body('tag', ['reason' => 'Waits for a cable.'])->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $list = (array) $this->postJson('/api/practice/lessons', $made)->assertCreated()->json('lessons');
+        $own = self::one($list, 'own', true);
+        self::assertSame('Slips in the hills', $own['title']);
+        self::assertCount(count($list), (array) $this->postJson('/api/practice/lessons', $made)->assertCreated()->json('lessons'), 'the same is made once');
+        $file = (string) $this->get("/api/practice/lessons/{$own['key']}")->assertOk()->getContent();
+        self::assertStringNotContainsString('RT-14', $file);
+        self::assertStringNotContainsString($job->id, $file);
+        self::assertEqualsWithDelta(31.0, LessonFile::read($file)->found->play, 0.001);
+        $this->signIn('mirre');
+        $this->begin((string) $own['key'])->assertCreated();
+        $this->getJson("/api/practice/lessons/{$own['key']}")->assertForbidden();
+        $this->deleteJson("/api/practice/lessons/{$own['key']}")->assertForbidden();
+    }
+
+    public function test_a_lesson_comes_in_from_a_file_and_is_taken_out_again(): void
+    {
+        $this->signIn('oda');
+        $file = str_replace('"grip_pair"', '"our_grip"', (string) $this->get('/api/practice/lessons/grip_pair')->getContent());
+        self::assertTrue(self::one($this->raw('PUT', '/api/practice/lessons/our_grip', $file)->assertOk()->json('lessons'), 'key', 'our_grip')['own']);
+        $this->raw('PUT', '/api/practice/lessons/another', $file)->assertStatus(422);
+        $this->raw('PUT', '/api/practice/lessons/our_grip', str_replace('"offset"', '"ofset"', $file))->assertStatus(422);
+        $this->raw('PUT', '/api/practice/lessons/our_grip', '{"half')->assertStatus(400);
+        $this->raw('PUT', '/api/practice/lessons/grip_pair', str_replace('our_grip', 'grip_pair', $file))->assertStatus(409);
+        $this->begin('our_grip')->assertCreated();
+        $attempt = $this->attempt;
+        $this->deleteJson('/api/practice/lessons/our_grip')->assertOk();
+        $this->deleteJson('/api/practice/lessons/our_grip')->assertNotFound();
+        $this->begin('our_grip')->assertNotFound();
+        $this->getJson("/api/practice/attempts/{$attempt}")->assertOk();
+    }
+
     public function test_a_lesson_goes_out_as_a_file_that_can_be_read_again(): void
     {
-        $this->signIn();
+        $this->signIn('oda');
         $lesson = LessonFile::read((string) $this->get('/api/practice/lessons/grip_pair')->assertOk()->getContent());
         self::assertSame(['grip_pair', 0.4], [$lesson->tale->key, $lesson->found->secondPlay]);
         $this->getJson('/api/practice/lessons/none')->assertNotFound();

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\EntryRequest;
+use App\Bench\JobHead;
 use App\Models\PracticeAttempt;
 use App\Models\User;
 use App\Practice\AttemptResource;
 use App\Practice\Attempts;
 use App\Practice\LearnerList;
 use App\Practice\LessonList;
+use App\Practice\OwnLessons;
 use App\Refusals\WrittenByAnother;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -19,8 +21,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Lesson;
-use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\LessonFile;
+use VividPull\Core\Practice\Lesson\LessonTale;
 use VividPull\Core\Wire\Node;
 
 /** Machines to learn on, for everybody who is signed in. Nothing of it is in the shop's records. */
@@ -36,6 +38,35 @@ final class PracticeController
     {
         return new JsonResponse(LessonFile::encode(self::lesson($lesson)), 200, ['Content-Disposition' => "attachment; filename=\"{$lesson}.json\""],
             JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /** A lesson from a file. */
+    public function take(Request $request, string $lesson): JsonResponse
+    {
+        OwnLessons::take($lesson, $request->getContent(), User::of($request), CarbonImmutable::now());
+
+        return new JsonResponse(LessonList::of(User::of($request)));
+    }
+
+    /** A lesson from a closed job. */
+    public function make(Request $request): JsonResponse
+    {
+        $node = Node::fromJson($request->getContent())->object(['id', 'job', 'title', 'teaches', 'story']);
+        $id = EntryRequest::uuid($node->at('id'));
+        $tale = new LessonTale('own_'.substr(str_replace('-', '', $id), 0, 16), trim($node->at('title')->string(80)), trim($node->at('teaches')->string(200)), trim($node->at('story')->string(300)));
+        OwnLessons::fromJob(JobHead::find($node->at('job')->string(36)), $id, $tale, User::of($request), CarbonImmutable::now());
+
+        return new JsonResponse(LessonList::of(User::of($request)), 201);
+    }
+
+    /** Out of the list; what was done in it stays. */
+    public function remove(Request $request, string $lesson): JsonResponse
+    {
+        if (! OwnLessons::remove($lesson)) {
+            throw (new ModelNotFoundException)->setModel(PracticeAttempt::class);
+        }
+
+        return new JsonResponse(LessonList::of(User::of($request)));
     }
 
     public function begin(Request $request): JsonResponse
@@ -89,6 +120,6 @@ final class PracticeController
     /** @throws ModelNotFoundException<PracticeAttempt> If there is no such lesson. */
     private static function lesson(string $key): Lesson
     {
-        return LessonBook::find($key) ?? throw (new ModelNotFoundException)->setModel(PracticeAttempt::class);
+        return OwnLessons::find($key) ?? throw (new ModelNotFoundException)->setModel(PracticeAttempt::class);
     }
 }

@@ -36,6 +36,17 @@ export const learnersQuery = queryOptions({
 export const beginLesson = (id: string, lesson: string) =>
   call('POST', 'practice/attempts', zPracticeAttempt, { id, lesson });
 
+/** A lesson from a closed job. */
+export const makeLesson = (body: { id: string; job: string; title: string; teaches: string; story: string }) =>
+  call('POST', 'practice/lessons', zPracticeLessons, body);
+
+/** A lesson from a file, under the key that stands in it. */
+export const takeLesson = (key: string, lesson: unknown) =>
+  call('PUT', `practice/lessons/${encodeURIComponent(key)}`, zPracticeLessons, lesson);
+
+export const removeLesson = (key: string) =>
+  call('DELETE', `practice/lessons/${encodeURIComponent(key)}`, zPracticeLessons);
+
 export const writePractice = (id: string, entry: Record<string, unknown>) =>
   call('POST', `practice/attempts/${id}/entries`, zPracticeAttempt, entry);
 

@@ -26,6 +26,9 @@ final class TrueControl
     /** Beyond its band by so much of the band's width, what it does is wrong, and not only its figure; ours. */
     private const BEARS = 0.3;
 
+    /** By so many times a wrong route makes poses differ more than the run does by itself; ours. */
+    public const ROUTED = 6.0;
+
     /** What a step moves an arm by, in its unit, where nobody measured it: two millimetres of a bracket to a detent. */
     private const UNMEASURED = 0.2;
 
@@ -300,7 +303,7 @@ final class TrueControl
     /** A wrong route takes more in a turn of the bars than the run does by itself. */
     private function ofPose(Pose $pose): float
     {
-        return ($this->mechanics->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value]) ? 6.0 : 1.0);
+        return ($this->mechanics->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value]) ? self::ROUTED : 1.0);
     }
 
     private function least(): float

@@ -12,6 +12,7 @@ use VividPull\Core\Log\Stamp;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\HonestHand;
 use VividPull\Core\Practice\Control\JobEnd;
+use VividPull\Core\Practice\Control\WorkedJob;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 
@@ -20,7 +21,7 @@ final readonly class AdvisedHand
 {
     public static function works(Lesson $lesson): Attempt
     {
-        $worked = HonestHand::work($lesson->spec, $lesson->run, $lesson->control(), $lesson->isTold ? $lesson->found->at : [], $lesson->instruments[0]);
+        $worked = self::work($lesson);
         $person = new Person('hand', 'Hand', Role::Technician);
         $attempt = new Attempt($lesson, $person, 'opened', '2026-01-01T08:00:00+00:00');
         foreach ($worked->deeds as $deed) {
@@ -29,6 +30,17 @@ final readonly class AdvisedHand
         $attempt->write(self::end($lesson, $worked->end, $worked->why, new Stamp('end', self::now($attempt), $person)));
 
         return $attempt;
+    }
+
+    /** How a job on it ends that is worked so. */
+    public static function ends(Lesson $lesson): JobEnd
+    {
+        return self::work($lesson)->end;
+    }
+
+    private static function work(Lesson $lesson): WorkedJob
+    {
+        return HonestHand::work($lesson->spec, $lesson->run, $lesson->control(), $lesson->isTold ? $lesson->found->at : [], $lesson->instruments[0]);
     }
 
     private static function end(Lesson $lesson, JobEnd $end, string $why, Stamp $stamp): Entry

@@ -2376,6 +2376,10 @@ export type PracticeLessons = {
         best: number | null;
         tries: number;
         open: string | null;
+        /**
+         * Made here or taken in, and not of the book.
+         */
+        own: boolean;
     }>;
     skills: Array<{
         skill: Skill;
@@ -2542,6 +2546,14 @@ export type PracticeLearners = {
         remark: string | null;
     }>;
     lessons: number;
+};
+
+export type MakeLesson = {
+    id: string;
+    job: string;
+    title: string;
+    teaches: string;
+    story: string;
 };
 
 export type SignOutData = {
@@ -7055,6 +7067,48 @@ export type PracticeResponses = {
 
 export type PracticeResponse = PracticeResponses[keyof PracticeResponses];
 
+export type RemoveLessonData = {
+    body?: never;
+    path: {
+        /**
+         * Key of the lesson
+         */
+        lesson: string;
+    };
+    query?: never;
+    url: '/practice/lessons/{lesson}';
+};
+
+export type RemoveLessonErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type RemoveLessonError = RemoveLessonErrors[keyof RemoveLessonErrors];
+
+export type RemoveLessonResponses = {
+    /**
+     * Taken out
+     */
+    200: PracticeLessons;
+};
+
+export type RemoveLessonResponse = RemoveLessonResponses[keyof RemoveLessonResponses];
+
 export type LessonFileData = {
     body?: never;
     path: {
@@ -7073,6 +7127,10 @@ export type LessonFileErrors = {
      */
     401: Problem;
     /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
      * Nothing under this address
      */
     404: Problem;
@@ -7090,6 +7148,62 @@ export type LessonFileResponses = {
 };
 
 export type LessonFileResponse = LessonFileResponses[keyof LessonFileResponses];
+
+export type TakeLessonData = {
+    body: {
+        [key: string]: unknown;
+    };
+    path: {
+        /**
+         * Key of the lesson
+         */
+        lesson: string;
+    };
+    query?: never;
+    url: '/practice/lessons/{lesson}';
+};
+
+export type TakeLessonErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Stands already under this name
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type TakeLessonError = TakeLessonErrors[keyof TakeLessonErrors];
+
+export type TakeLessonResponses = {
+    /**
+     * Kept
+     */
+    200: PracticeLessons;
+};
+
+export type TakeLessonResponse = TakeLessonResponses[keyof TakeLessonResponses];
 
 export type BeginPracticeData = {
     body: BeginPractice;
@@ -7353,3 +7467,52 @@ export type ExportPracticeResponses = {
      */
     200: unknown;
 };
+
+export type MakeLessonData = {
+    body: MakeLesson;
+    path?: never;
+    query?: never;
+    url: '/practice/lessons';
+};
+
+export type MakeLessonErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type MakeLessonError = MakeLessonErrors[keyof MakeLessonErrors];
+
+export type MakeLessonResponses = {
+    /**
+     * Made
+     */
+    201: PracticeLessons;
+};
+
+export type MakeLessonResponse = MakeLessonResponses[keyof MakeLessonResponses];

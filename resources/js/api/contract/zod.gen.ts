@@ -2248,7 +2248,8 @@ export const zPracticeLessons = z.object({
         family_title: z.string(),
         best: z.nullable(z.int()),
         tries: z.int(),
-        open: z.nullable(z.string())
+        open: z.nullable(z.string()),
+        own: z.boolean()
     })),
     skills: z.array(z.object({
         skill: zSkill,
@@ -2409,6 +2410,14 @@ export const zPracticeLearners = z.object({
         remark: z.nullable(z.string())
     })),
     lessons: z.int()
+});
+
+export const zMakeLesson = z.object({
+    id: z.uuid(),
+    job: z.string(),
+    title: z.string().check(z.minLength(1), z.maxLength(80)),
+    teaches: z.string().check(z.minLength(1), z.maxLength(200)),
+    story: z.string().check(z.minLength(1), z.maxLength(300))
 });
 
 /**
@@ -2935,9 +2944,19 @@ export const zSendGaugeRecordingResponse = z.object({
 export const zPracticeResponse = zPracticeLessons;
 
 /**
+ * Taken out
+ */
+export const zRemoveLessonResponse = zPracticeLessons;
+
+/**
  * The file
  */
 export const zLessonFileResponse = z.record(z.string(), z.unknown());
+
+/**
+ * Kept
+ */
+export const zTakeLessonResponse = zPracticeLessons;
 
 /**
  * Was begun before under this id
@@ -2963,3 +2982,8 @@ export const zActPracticeResponse = zPracticeAttempt;
  * Everybody who learns
  */
 export const zPracticeLearnersResponse = zPracticeLearners;
+
+/**
+ * Made
+ */
+export const zMakeLessonResponse = zPracticeLessons;

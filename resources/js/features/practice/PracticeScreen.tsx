@@ -7,6 +7,7 @@ import { Frame } from '../../components/Frame';
 import { SiftBy } from '../../components/SiftBy';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
+import { Keeping, TakeIn } from './OwnLessons';
 import { Skills } from './Skills';
 import { type Begin, useBegin } from './useBegin';
 
@@ -20,6 +21,7 @@ export default function PracticeScreen() {
         <Heading as="h1" fontSize="2xl" marginRight="auto">
           Practice
         </Heading>
+        {lead && <TakeIn />}
         {lead && (
           <LinkButton to="/practice/learners" look="quiet" textDecoration="none">
             Who learns
@@ -159,7 +161,10 @@ const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
   <Sheet padding="3" aria-label={lesson.title} data-lesson={lesson.key}>
     <Flex direction="column" height="100%" gap="1">
       <Flex justifyContent="space-between" gap="2">
-        <Box textStyle="eyebrow">{lesson.family_title}</Box>
+        <Box textStyle="eyebrow">
+          {lesson.own ? 'Our own · ' : ''}
+          {lesson.family_title}
+        </Box>
         <Box fontWeight="bold" color={(lesson.best ?? 0) >= LEARNED ? 'inside' : 'soft'} whiteSpace="nowrap">
           {lesson.open !== null ? 'Open' : lesson.best === null ? 'New' : `${lesson.best} of 100`}
         </Box>
@@ -170,17 +175,18 @@ const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
       <Box color="soft" lineHeight="snug" flex="1">
         {lesson.teaches}
       </Box>
-      <Button
-        look="plain"
-        size="small"
-        marginTop="2"
-        alignSelf="flex-start"
-        disabled={begin.busy}
-        onClick={() => begin.start(lesson.key, lesson.open)}
-        aria-label={`${lesson.open === null ? 'Begin' : 'Go on with'}: ${lesson.title}`}
-      >
-        {lesson.open !== null ? 'Go on' : lesson.best === null ? 'Begin' : 'Again'}
-      </Button>
+      <Flex marginTop="2" alignItems="center" gap="2">
+        <Button
+          look="plain"
+          size="small"
+          disabled={begin.busy}
+          onClick={() => begin.start(lesson.key, lesson.open)}
+          aria-label={`${lesson.open === null ? 'Begin' : 'Go on with'}: ${lesson.title}`}
+        >
+          {lesson.open !== null ? 'Go on' : lesson.best === null ? 'Begin' : 'Again'}
+        </Button>
+        {useSignedIn().may_keep_shop && <Keeping lesson={lesson.key} own={lesson.own} />}
+      </Flex>
     </Flex>
   </Sheet>
 );

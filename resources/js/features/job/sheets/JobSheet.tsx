@@ -7,10 +7,12 @@ import { LinkButton, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { counted, lengthUnit, measuredText, unitText, withUncertainty } from '../../../lib/figures';
+import { useSignedIn } from '../../../lib/signedIn';
 import { day, moment } from '../../../lib/time';
 import { Pictures } from '../beside/Pictures';
 import { useBench } from '../useBench';
 import { Correct } from './Correct';
+import { MakeLesson } from './MakeLesson';
 
 /** The work is done; what it was teaches the workshop. */
 const WhatWasIt = ({ id }: { id: string }) => (
@@ -24,6 +26,7 @@ const gateMarks = { passed: 'inside', failed: 'wrong', unknown: 'to_do' } as con
 /** What goes on the record: found, left, against what, how it was proved, and by whom. */
 export const JobSheet = () => {
   const { job, state } = useBench();
+  const maySeeTruth = useSignedIn().may_keep_shop;
   const known = state.adjusters.filter((adjuster) => adjuster.at_mm !== null);
   return (
     <Sheet padding="4" aria-label="Job sheet">
@@ -39,6 +42,7 @@ export const JobSheet = () => {
             Job as a file
           </chakra.a>
           {state.closed !== null && <Correct />}
+          {state.closed !== null && !job.from_file && maySeeTruth && <MakeLesson />}
         </Flex>
       </Flex>
       <Box textStyle="small" marginBottom="3">
