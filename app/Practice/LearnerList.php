@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Collection;
 use RuntimeException;
 use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\Skill;
+use VividPull\Core\Quantity\Figure;
 
 /** Everybody who learns here, for who teaches: where they are, what they are good at, and what not. */
 final readonly class LearnerList
@@ -61,7 +62,7 @@ final readonly class LearnerList
         $high = array_filter($ended->map(static fn (PracticeAttempt $one): mixed => $one->score['reads_high_mm'] ?? null)->all(), is_numeric(...));
         $mean = $high === [] ? 0.0 : array_sum($high) / count($high);
 
-        return abs($mean) < self::READS_OFF ? null : sprintf('Reads %s by %.1f mm', $mean > 0 ? 'high' : 'low', abs($mean));
+        return abs($mean) < self::READS_OFF ? null : 'Reads '.($mean > 0 ? 'high' : 'low').' by '.Figure::length(abs($mean));
     }
 
     /** A row for each attempt that was brought to an end. */

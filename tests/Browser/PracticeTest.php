@@ -62,6 +62,25 @@ final class PracticeTest extends BrowserTestCase
         self::assertLessThanOrEqual(50, (int) $this->element('[data-score]')->getAttribute('data-score'));
     }
 
+    public function test_in_inches_no_millimetre_is_left_on_it(): void
+    {
+        $this->server->database()->exec("update users set lengths = 'in32' where login = 'ines'");
+        try {
+            $this->as('ines')->visit('/practice')->click('[data-lesson=lever_home] button')->await('[data-machine]')->madeReady()->click('[data-hold]')->await('[data-scale]');
+            $this->set('[data-pull]', 26.0);
+            self::assertContains('1', $this->browser->executeScript('return [...document.querySelectorAll("[data-scale] text")].map((one) => one.textContent)'), 'an inch rule: 27 mm are an inch and a bit');
+            $this->line('1 1/16')->await('[data-guess]');
+            foreach (['pull', 'turn', 'try', 'look', 'cure'] as $way) {
+                $this->click("[data-way={$way}]");
+                self::assertDoesNotMatchRegularExpression('/\d\s*mm\b/', (string) $this->browser->executeScript('return document.body.innerText'), $way);
+            }
+            $this->click('[data-stop]')->click('[data-end]')->await('[data-truth]');
+            self::assertDoesNotMatchRegularExpression('/\d\s*mm\b/', (string) $this->browser->executeScript('return document.body.innerText'));
+        } finally {
+            $this->server->database()->exec("update users set lengths = null where login = 'ines'");
+        }
+    }
+
     public function test_without_a_server_it_says_so_and_nothing_is_lost(): void
     {
         $this->ownServer();

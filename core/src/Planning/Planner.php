@@ -19,6 +19,7 @@ use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Quantity\Figure;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
@@ -29,6 +30,8 @@ final readonly class Planner
     private const PROVE = 'Inside the band. Prove it.';
 
     private const WHOLE_GROUP = 3;
+
+    private const WORTH_LOOSENING = 3 * Steps::PER_FLAT;
 
     /** A turn at the edge is made where it makes play likelier to be inside by this much (ours). */
     private const WORTH = 0.05;
@@ -97,7 +100,7 @@ final readonly class Planner
             $kind === PlanKind::Suspect ? null : $recommended, $window->target, $kind === PlanKind::Suspect ? null : $plan);
 
         return match (true) {
-            $isSettled && ! (self::bringsHome($run, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
+            $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
             $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
             // One reading may be misread: no part is blamed for it.
@@ -208,10 +211,25 @@ final readonly class Planner
     }
 
     /** Whether it brings the adjuster in reach home and drives none out of its healthy zone for that. */
-    private static function bringsHome(Run $run, ?AdjustmentPlan $plan): bool
+    private static function bringsHome(Run $run, Facts $facts, ?AdjustmentPlan $plan): bool
     {
         return $plan !== null && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => ! $step->healthyAfter) === []
-            && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => $step->adjuster === $run->inReach()?->id()) !== [];
+            && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => self::isWorthBringing($run, $facts, $step)) !== [];
+    }
+
+    /** Whether a step brings the adjuster in reach into its healthy zone, or nearer to it by half a turn: for less nothing is loosened again (ours). */
+    public static function isWorthBringing(Run $run, Facts $facts, AdjusterAdvice $step): bool
+    {
+        $near = $run->inReach();
+        $at = $near === null ? null : $facts->adjusters->positions[$near->id()] ?? null;
+        if ($near === null || $at === null || $step->adjuster !== $near->id() || $step->steps === null) {
+            return false;
+        }
+        $zone = $near->healthy();
+        $away = static fn (Steps $to): int => max(0, $zone->from->count - $to->count, $to->count - $zone->to->count);
+        $nearer = $away($at) - $away($at->plus($step->steps));
+
+        return $zone->contains($at->plus($step->steps)) || $nearer >= self::WORTH_LOOSENING;
     }
 
     private static function wasFoundUnhealthy(Run $run, Facts $facts): bool

@@ -37,7 +37,6 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Quantity\Figure;
-use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\SettingMode;
@@ -318,7 +317,7 @@ final readonly class StageItems
             return [];
         }
         $done = $near->healthy()->contains($at);
-        $stays = ! $done && $this->staysOut($near, $at);
+        $stays = ! $done && $this->staysOut();
 
         return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", $done || $stays,
             said: $done ? ucfirst($near->where($at)) : ($stays ? ucfirst($near->where($at)).'. It stays there: nothing else has room to take that up inside the band' : null),
@@ -329,16 +328,15 @@ final readonly class StageItems
      * Where the bench itself says that there is nothing left but to prove it, and no plan it has brings this one nearer home, it stays. As long as
      * one of the others was not looked at, nobody knows.
      */
-    private function staysOut(Adjuster $near, Steps $at): bool
+    private function staysOut(): bool
     {
         $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $one): bool => ! isset($this->facts->adjusters->positions[$one->id()]));
         if ($unknown !== [] || $this->judgement->nowGroup === null) {
             return false;
         }
         $next = Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
-        $away = static fn (Steps $to): int => max(0, $near->healthy()->from->count - $to->count, $to->count - $near->healthy()->to->count);
         foreach ($next->plan->steps ?? [] as $step) {
-            if ($step->adjuster === $near->id() && $step->steps !== null && $away($at->plus($step->steps)) < $away($at)) {
+            if (Planner::isWorthBringing($this->run, $this->facts, $step)) {
                 return false;
             }
         }

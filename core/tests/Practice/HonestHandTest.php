@@ -159,6 +159,15 @@ final class HonestHandTest extends TestCase
         self::assertNotSame(PlanKind::RoutingFault, $job->state->next()->kind);
     }
 
+    /** A barrel far out of its zone, that nothing can take over from at once, was turned home by a flat at a time, each locked and read anew. */
+    public function test_for_a_flat_nothing_is_loosened_again(): void
+    {
+        $job = DrawnJob::of(FamilyKey::TwistGrip, new SeededChance(91), 0.6, true);
+        $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->found->at, $job->instrument);
+        self::assertSame(JobEnd::Fit, $worked->end);
+        self::assertLessThanOrEqual(12, $worked->moves);
+    }
+
     public function test_one_reading_blames_no_part(): void
     {
         $job = TestJob::clutch(standing: TestJob::standing(['perch' => 2.4, 'bracket' => 11.0]))->ready()->read(60.0);

@@ -278,6 +278,12 @@ final class TrueControl
         return ($low === null ? $this->least() > 0.0 : $this->least() >= $low + $within) && ($high === null || $this->most() <= $high - $within);
     }
 
+    /** Right, or so near to it that no instrument would tell. */
+    public function isAllButRight(): bool
+    {
+        return $this->faults === [] && $this->isInBand(-0.1 * $this->width()) && ! $this->isWrongAtASetting();
+    }
+
     /** Right, and so far from the edges of its band that any instrument would tell. */
     public function isPlainlyRight(): bool
     {

@@ -57,12 +57,12 @@ final readonly class FreeMachine
         return new Lesson($tale, $spec, $wire, $job->found, $job->mechanics, [LessonBook::CALIPER, LessonBook::RULE], $spec->other(OutcomeTable::class) === null || $seed % 2 === 0, $seed);
     }
 
-    /** Something is wrong, and one who sees it can put it right. */
+    /** Something is plainly wrong, and one who sees it can put it right. */
     private static function isALesson(Lesson $lesson): bool
     {
         $control = $lesson->control();
 
-        return ! $control->isRight() && ! $control->hasWhatIsReplaced() && BestPlay::moves($lesson, self::cured($control)) !== null;
+        return ! $control->isAllButRight() && ! $control->hasWhatIsReplaced() && BestPlay::moves($lesson, self::cured($control)) !== null;
     }
 
     private static function cured(TrueControl $control): TrueControl

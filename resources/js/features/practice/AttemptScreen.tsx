@@ -155,7 +155,7 @@ const Guessed = () => {
   if (guess === null) return null;
   return (
     <Box marginBottom="3" lineHeight="snug" data-guessed>
-      You would turn: <b>{guess.say}</b>. The bench would:
+      You would turn: <b>{guess.say}</b>. The bench would turn what stands here. Turn it at the machine, then write it.
     </Box>
   );
 };
