@@ -119,6 +119,7 @@ export const App = () => {
       }
       if ('is_over' in after) {
         client.setQueryData(keys.attempt(after.id), after);
+        void keepAnswer(`/api/practice/attempts/${after.id}`, after);
         if (after.is_over) void client.invalidateQueries({ queryKey: keys.practice });
         return;
       }

@@ -132,6 +132,7 @@ final class PracticeTest extends TestCase
         $job = HttpJob::open($this)->ready()->read('30.9', '31.1', '31');
         $made = ['id' => (string) Str::uuid(), 'job' => $job->id, 'title' => 'Slips in the hills', 'teaches' => 'What came in last week.', 'story' => 'Slips on every slope.'];
         $this->postJson('/api/practice/lessons', $made)->assertStatus(422);
+        $this->postJson('/api/practice/lessons', ['job' => 'none'] + $made)->assertNotFound();
         $job->body('tag', ['reason' => 'Waits for a cable.'])->assertOk();
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
         $list = (array) $this->postJson('/api/practice/lessons', $made)->assertCreated()->json('lessons');

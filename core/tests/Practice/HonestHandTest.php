@@ -29,7 +29,7 @@ use VividPull\Core\Tests\Support\TestJob;
  */
 final class HonestHandTest extends TestCase
 {
-    private const EACH = 20;
+    private const EACH = 15;
 
     /** @return iterable<string, array{FamilyKey}> */
     public static function families(): iterable

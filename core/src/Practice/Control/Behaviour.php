@@ -25,7 +25,7 @@ final readonly class Behaviour
         'automatic_clutch' => ['still_at_idle' => ['no' => ['weak_spring']], 'takes_hold' => ['snatch' => ['weak_spring']]],
         'hydraulic_clutch' => ['lever_feel' => ['spongy' => ['air']], 'no_creep' => ['no' => ['air']]],
         'twist_grip' => ['snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'wire_in_groove' => ['no' => ['off_groove']], 'idle_steady' => ['no' => ['taut']]],
-        'trigger_throttle' => ['wide_open' => ['no' => ['loose']], 'snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'end_home' => ['no' => ['off_groove']], 'idle_still' => ['no' => ['taut']]],
+        'trigger_throttle' => ['wide_open' => ['no' => ['loose']], 'snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'end_home' => ['no' => ['off_seat']], 'idle_still' => ['no' => ['taut']]],
         'pedal_throttle' => ['wide_open' => ['no' => ['loose']], 'snap_shut' => ['no' => ['taut', 'dry', 'weak_spring']], 'take_off' => ['jerky' => ['tight'], 'dead' => ['loose']]],
         'sliding_drive' => ['nothing_at_rest' => ['no' => ['tight']], 'rolls_back' => ['no' => ['tight']], 'handle_returns' => self::RETURNS, 'on_grass' => ['slow' => ['loose'], 'slips' => ['belt']]],
         'engage_by_pull' => ['nothing_at_rest' => ['no' => ['tight']], 'light_load' => ['late' => ['loose']], 'under_load' => ['slips' => ['loose', 'belt']], 'springs_back' => self::RETURNS],

@@ -40,7 +40,7 @@ final readonly class DrawnJob
     /** What can be wrong with each beside its setting. */
     private const FAULTS = [
         'clutch_lever' => [Fault::FrayedWire, Fault::WrongSpline], 'automatic_clutch' => [Fault::WeakSpring], 'hydraulic_clutch' => [Fault::Air],
-        'twist_grip' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove, Fault::FrayedWire, Fault::Route], 'trigger_throttle' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove],
+        'twist_grip' => [Fault::Dry, Fault::WeakSpring, Fault::OffGroove, Fault::FrayedWire, Fault::Route], 'trigger_throttle' => [Fault::Dry, Fault::WeakSpring, Fault::OffSeat],
         'pedal_throttle' => [Fault::Dry, Fault::WeakSpring], 'sliding_drive' => [Fault::WeakSpring, Fault::Belt], 'engage_by_pull' => [Fault::WeakSpring, Fault::Belt],
         'release_by_pull' => [Fault::WeakSpring, Fault::Belt], 'bail' => [Fault::Mount, Fault::WeakSpring], 'speed_selector' => [], 'mode_cables' => [],
         'hook_control' => [Fault::WeakSpring], 'brake_pull' => [Fault::WeakSpring, Fault::Dry], 'other_control' => [Fault::WeakSpring, Fault::Dry],

@@ -14,6 +14,7 @@ enum Fault: string
     case Belt = 'belt';
     case Mount = 'mount';
     case OffGroove = 'off_groove';
+    case OffSeat = 'off_seat';
     case Route = 'route';
     case FrayedWire = 'frayed_wire';
     case WrongSpline = 'wrong_spline';
@@ -27,6 +28,7 @@ enum Fault: string
             self::Belt => 'a worn or slipped belt',
             self::Mount => 'a loose or bent mount, peg or bracket',
             self::OffGroove => 'a wire beside its groove',
+            self::OffSeat => 'an end beside its seat',
             self::Route => 'a cable on a wrong route',
             self::FrayedWire => 'a frayed wire',
             self::WrongSpline => 'an arm on the wrong spline',
@@ -43,6 +45,7 @@ enum Fault: string
             self::Belt => Cure::Belt,
             self::Mount => Cure::Mount,
             self::OffGroove => Cure::Groove,
+            self::OffSeat => Cure::Ferrule,
             self::Route => Cure::Route,
             self::WrongSpline, self::Air => Cure::Other,
             self::FrayedWire => null,

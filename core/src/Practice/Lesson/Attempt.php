@@ -34,6 +34,9 @@ final class Attempt
     /** The step by which a lock is said to be tight. */
     private const LOCKED = 'locked';
 
+    /** What there is nothing of on a machine to learn on. */
+    private const NOT_HERE = [EntryKind::Opened, EntryKind::Complaint, EntryKind::Trace, EntryKind::Photo, EntryKind::Adjuster, EntryKind::Part, EntryKind::Replacing, EntryKind::Untag];
+
     private BenchState $job;
 
     private readonly TrueControl $control;
@@ -105,7 +108,7 @@ final class Attempt
     public function write(Entry $entry): void
     {
         $this->mustGoOn();
-        if (in_array($entry->kind(), [EntryKind::Trace, EntryKind::Photo, EntryKind::Adjuster, EntryKind::Part, EntryKind::Replacing, EntryKind::Untag], true)) {
+        if (in_array($entry->kind(), self::NOT_HERE, true)) {
             throw Refused::because('There is nothing of that on a machine to learn on.');
         }
         $before = clone $this->control;
@@ -161,7 +164,7 @@ final class Attempt
             ActKind::Try => in_array($act->about, $keys($family->proofs($this->lesson->run)), true),
             ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),
             ActKind::Run => isset($this->lesson->spec->other(OutcomeTable::class)->settings[$act->about]),
-            ActKind::Cure => Cure::tryFrom($act->about) !== null,
+            ActKind::Cure => in_array($act->about, array_column($family->cures(), 'value'), true),
             ActKind::Ask, ActKind::Stop => true,
         };
         if (! $known) {

@@ -60,7 +60,7 @@ final readonly class LessonBook
         ['grip_dry', 'twist_grip', 'It does not snap shut', 'A dry wire looks like a tight one.', 'Stood by the sea all winter.', ['play' => 3.8, 'faults' => ['dry']]],
         ['trigger_loose', 'trigger_throttle', 'A trigger that opens late', 'Take up what does not open, and no more.', 'No power at full trigger.', ['play' => 5.0, 'fine' => true]],
         ['trigger_tight', 'trigger_throttle', 'A trigger with no play', 'Closed must be closed.', 'Blades turn at idle.', ['play' => 0.1, 'fine' => true]],
-        ['trigger_end', 'trigger_throttle', 'An end beside its seat', 'Seat the end, then read.', 'Somebody changed the trigger.', ['play' => 1.4, 'faults' => ['off_groove'], 'fine' => true]],
+        ['trigger_end', 'trigger_throttle', 'An end beside its seat', 'Seat the end, then read.', 'Somebody changed the trigger.', ['play' => 1.4, 'faults' => ['off_seat'], 'fine' => true]],
         ['pedal_loose', 'pedal_throttle', 'A pedal that opens late', 'Set the pedal before the governor is looked at.', 'Will not reach its speed.', ['play' => 26.0]],
         ['pedal_pair', 'pedal_throttle', 'Pedal and governor', 'The first cable first, the second after it.', 'Both were taken off for a new engine.', ['play' => 20.0, 'second' => 3.4, 'pair' => true, 'fine' => true]],
         ['pedal_spring', 'pedal_throttle', 'A pedal that stays down', 'Play is right: it is the spring.', 'Hung open once on a slope.', ['play' => 10.0, 'faults' => ['weak_spring']]],

@@ -20,7 +20,7 @@ use VividPull\Core\Spec\FamilyKey;
 /** Machines at random: each has something wrong, and each can be put right. `bin/vivid machines` works ten thousand of them. */
 final class FreeMachineTest extends TestCase
 {
-    private const EACH = 8;
+    private const EACH = 5;
 
     /** @return iterable<string, array{FamilyKey}> */
     public static function families(): iterable

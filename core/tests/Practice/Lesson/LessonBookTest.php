@@ -8,6 +8,7 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
@@ -82,6 +83,18 @@ final class LessonBookTest extends TestCase
         $json = json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR);
         self::assertEquals($lesson, LessonFile::read($json));
         self::assertTrue(self::fits('lesson', $json));
+    }
+
+    public function test_what_puts_a_fault_right_can_be_chosen_on_its_machine(): void
+    {
+        $met = 0;
+        foreach (LessonBook::all() as $lesson) {
+            foreach ($lesson->found->faults as $fault) {
+                self::assertContains($fault->cure(), [...Families::of($lesson->spec->family)->cures(), null], $lesson->tale->key);
+                $met++;
+            }
+        }
+        self::assertGreaterThan(10, $met);
     }
 
     public function test_the_same_moves_come_to_the_same(): void

@@ -1,4 +1,4 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import type { StageKey } from '../../api/jobs';
 import { Later } from '../../components/Later';
 import { preferencesOf } from '../../lib/preferences';
@@ -13,19 +13,15 @@ import { Beside, PackWhenOpen } from './beside/Beside';
 import { MatchPanel } from './beside/MatchPanel';
 import { CableRun } from './drawing/CableRun';
 import { Tape } from './drawing/Tape';
-import { Footer } from './Footer';
 import { JobHeader } from './JobHeader';
 import { Notices } from './Notices';
 import { Pad } from './Pad';
-import { StageRail } from './StageRail';
 import { Checklist } from './sheets/Checklist';
 import { JobSheet } from './sheets/JobSheet';
 import { Poses } from './sheets/Poses';
+import { Place, ThreeColumns } from './ThreeColumns';
 import { useBench } from './useBench';
 import { useSpeech } from './useSpeech';
-
-/** What is pressed lies under the left hand: the three columns change places, and nothing else. */
-const leftHanded = { '@media (min-width: 1080px)': { '& > nav': { order: 3 }, '& > aside': { order: -1 } } };
 
 /** Rail, bench and the next action side by side; on a phone the next action first. */
 export const JobFrame = () => {
@@ -33,91 +29,38 @@ export const JobFrame = () => {
   const { hand } = useKept(preferencesOf(useSignedIn().id));
   useSpeech();
   return (
-    <Flex direction="column" height={{ lg: '100dvh' }} minHeight="100dvh">
-      <JobHeader />
-      <Grid
-        as="main"
-        id="content"
-        flex="1"
-        minHeight="0"
-        templateColumns={{ base: '1fr', lg: hand === 'left' ? '21rem 1fr {sizes.rail}' : '{sizes.rail} 1fr 21rem' }}
-        css={hand === 'left' ? leftHanded : undefined}
-        templateRows={{ base: 'auto', lg: '1fr' }}
-      >
-        <StageRail />
-        <Flex
-          direction="column"
-          display={{ base: 'contents', lg: 'flex' }}
-          gap="3"
-          padding="3"
-          minHeight="0"
-          minWidth="0"
-          overflowY="auto"
-        >
-          <Centre stage={bench.viewed} />
-        </Flex>
-        <Flex
-          as="aside"
-          aria-label="Next action"
-          direction="column"
-          display={{ base: 'contents', lg: 'flex' }}
-          gap="3"
-          padding="3"
-          bg="sheet"
-          borderLeftWidth="thin"
-          borderColor="line"
-          minHeight="0"
-          overflowY="auto"
-        >
-          <Place at={1}>
-            <Notices />
-          </Place>
-          <Place at={1}>
-            <CheckStrip />
-          </Place>
-          <Place at={2}>
-            <NowCard />
-          </Place>
-          {bench.mayWrite && (
-            <Place at={4}>
-              <Pad />
-            </Place>
-          )}
-          {bench.mayWrite && (
-            <Place at={5}>
-              <Later>
-                <BesideTheMove />
-              </Later>
-            </Place>
-          )}
-          {bench.mayWrite && bench.state.tag === null && (
-            <Place at={8}>
-              <Later>
-                <Tools />
-              </Later>
-            </Place>
-          )}
-        </Flex>
-      </Grid>
-      <Footer />
-    </Flex>
+    <ThreeColumns header={<JobHeader />} hand={hand} centre={<Centre stage={bench.viewed} />}>
+      <Place at={1}>
+        <Notices />
+      </Place>
+      <Place at={1}>
+        <CheckStrip />
+      </Place>
+      <Place at={2}>
+        <NowCard />
+      </Place>
+      {bench.mayWrite && (
+        <Place at={4}>
+          <Pad />
+        </Place>
+      )}
+      {bench.mayWrite && (
+        <Place at={5}>
+          <Later>
+            <BesideTheMove />
+          </Later>
+        </Place>
+      )}
+      {bench.mayWrite && bench.state.tag === null && (
+        <Place at={8}>
+          <Later>
+            <Tools />
+          </Later>
+        </Place>
+      )}
+    </ThreeColumns>
   );
 };
-
-/** On a phone the columns fall away and each piece takes its place in one line. */
-const Place = ({ at, children, grow = false }: { at: number; children: React.ReactNode; grow?: boolean }) => (
-  <Box
-    order={{ base: at, lg: 0 }}
-    marginInline={{ base: '3', lg: '0' }}
-    marginTop={{ base: '3', lg: '0' }}
-    flex={grow ? { lg: '1 1 11rem' } : { lg: '0 0 auto' }}
-    minHeight="0"
-    minWidth="0"
-    _empty={{ display: 'none' }}
-  >
-    {children}
-  </Box>
-);
 
 const Centre = ({ stage }: { stage: StageKey }) => {
   const centres = {

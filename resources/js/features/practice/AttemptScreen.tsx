@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -11,16 +11,17 @@ import { Modal } from '../../components/Modal';
 import { PersonMenu } from '../../components/PersonMenu';
 import { Failure, Loading } from '../../components/States';
 import { ofPractice } from '../../lib/outbox';
+import { preferencesOf } from '../../lib/preferences';
 import { SignedInContext, useSignedIn } from '../../lib/signedIn';
+import { useKept } from '../../lib/store';
 import { HangTag } from '../job/ask/HangTag';
 import { NowCard } from '../job/ask/NowCard';
 import { BenchLog } from '../job/BenchLog';
 import { BeforeAdviceContext } from '../job/beforeAdvice';
 import { Tape } from '../job/drawing/Tape';
-import { Footer } from '../job/Footer';
 import { Notices } from '../job/Notices';
 import { Pad } from '../job/Pad';
-import { StageRail } from '../job/StageRail';
+import { Place, ThreeColumns } from '../job/ThreeColumns';
 import { BenchContext, OutboxStatusContext, useBench, useMakeBench } from '../job/useBench';
 import { Ended } from './Ended';
 import { Guess } from './Guess';
@@ -80,27 +81,13 @@ const AtTheMachine = ({ attempt }: { attempt: PracticeAttempt }) => {
 /** As at the bench: stages, what is asked and the line. Where a job has its drawing, the machine itself stands. */
 const AttemptFrame = () => {
   const { state, mayWrite } = useBench();
+  const { hand } = useKept(preferencesOf(useSignedIn().id));
   return (
-    <Flex direction="column" height={{ lg: '100dvh' }} minHeight="100dvh">
-      <AttemptHeader />
-      <Grid
-        as="main"
-        id="content"
-        flex="1"
-        minHeight="0"
-        templateColumns={{ base: '1fr', lg: '{sizes.rail} 1fr 21rem' }}
-        templateRows={{ base: 'auto', lg: '1fr' }}
-      >
-        <StageRail />
-        <Flex
-          direction="column"
-          display={{ base: 'contents', lg: 'flex' }}
-          gap="3"
-          padding="3"
-          minHeight="0"
-          minWidth="0"
-          overflowY="auto"
-        >
+    <ThreeColumns
+      header={<AttemptHeader />}
+      hand={hand}
+      centre={
+        <>
           <Place at={3}>
             <Machine />
           </Place>
@@ -112,39 +99,25 @@ const AttemptFrame = () => {
           <Place at={6}>
             <BenchLog />
           </Place>
-        </Flex>
-        <Flex
-          as="aside"
-          aria-label="Next action"
-          direction="column"
-          display={{ base: 'contents', lg: 'flex' }}
-          gap="3"
-          padding="3"
-          bg="sheet"
-          borderLeftWidth="thin"
-          borderColor="line"
-          minHeight="0"
-          overflowY="auto"
-        >
-          <Place at={1}>
-            <Notices />
-          </Place>
-          <Place at={2}>
-            <Guessed />
-            <NowCard />
-          </Place>
-          {mayWrite && (
-            <Place at={4}>
-              <Pad />
-            </Place>
-          )}
-          <Place at={7}>
-            <HangTag />
-          </Place>
-        </Flex>
-      </Grid>
-      <Footer />
-    </Flex>
+        </>
+      }
+    >
+      <Place at={1}>
+        <Notices />
+      </Place>
+      <Place at={2}>
+        <Guessed />
+        <NowCard />
+      </Place>
+      {mayWrite && (
+        <Place at={4}>
+          <Pad />
+        </Place>
+      )}
+      <Place at={7}>
+        <HangTag />
+      </Place>
+    </ThreeColumns>
   );
 };
 
@@ -159,19 +132,6 @@ const Guessed = () => {
     </Box>
   );
 };
-
-const Place = ({ at, children }: { at: number; children: React.ReactNode }) => (
-  <Box
-    order={{ base: at, lg: 0 }}
-    marginInline={{ base: '3', lg: '0' }}
-    marginTop={{ base: '3', lg: '0' }}
-    flex={{ lg: '0 0 auto' }}
-    minWidth="0"
-    _empty={{ display: 'none' }}
-  >
-    {children}
-  </Box>
-);
 
 const AttemptHeader = () => {
   const { attempt } = usePractice();

@@ -155,10 +155,9 @@ export const PutItRight = () => {
           key={cure.key}
           look="plain"
           disabled={busy || !mayWrite}
-          onClick={() => {
-            act({ act: 'cure', of: cure.key });
-            send({ kind: 'put_right', body: { cure: cure.key } });
-          }}
+          onClick={() =>
+            act({ act: 'cure', of: cure.key }, () => send({ kind: 'put_right', body: { cure: cure.key } }))
+          }
           data-cure={cure.key}
         >
           {cure.label}

@@ -5,11 +5,13 @@ import { keys } from '../../api/keys';
 import { type Act, actPractice, type PracticeAttempt } from '../../api/practice';
 import { nowWithOffset } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
+import { keepAnswer } from '../../offline/register';
 
 /** A lesson being worked: the machine as it shows itself, and what can be done to it. */
 export type Practice = {
   attempt: PracticeAttempt;
-  act: (act: Act) => void;
+  /** @param then what is done once it is done */
+  act: (act: Act, then?: () => void) => void;
   busy: boolean;
   /** Why something could not be done, in a sentence; null where all is well. */
   refusal: string | null;
@@ -29,12 +31,13 @@ export function useMakePractice(attempt: PracticeAttempt): Practice {
     mutationFn: (act: Act) => actPractice(attempt.id, { ...act, id: uuid(), at: nowWithOffset() }),
     onSuccess: (after) => {
       client.setQueryData(keys.attempt(after.id), after);
+      void keepAnswer(`/api/practice/attempts/${after.id}`, after);
       if (after.is_over) void client.invalidateQueries({ queryKey: keys.practice });
     },
   });
   return {
     attempt,
-    act: (act) => doing.mutate(act),
+    act: (act, then) => doing.mutate(act, { onSuccess: then }),
     busy: doing.isPending,
     refusal: doing.error === null ? null : say(doing.error),
   };

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice\Lesson\Judged;
 
 use VividPull\Core\Practice\Lesson\Attempt;
-use VividPull\Core\Practice\Lesson\Remark;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Practice\Lesson\Turn;
@@ -19,14 +18,7 @@ final readonly class LeavesInOrder implements Judged
         if (Turn::allOf($attempt) === []) {
             return null;
         }
-        $remarks = [];
-        foreach ($attempt->job()->progress->items as $items) {
-            foreach ($items as $item) {
-                if ($item->topic() === ItemTopic::Home && ! $item->done) {
-                    $remarks[] = new Remark(2.5, "Left undone: {$item->label}.");
-                }
-            }
-        }
+        $remarks = Undone::of($attempt, ItemTopic::Home);
 
         return new SkillScore(Skill::Order, $remarks, $remarks === [] ? 'Thread is left where the next hand needs it.' : 'The next hand has to find thread to turn, either way.');
     }
