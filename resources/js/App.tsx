@@ -4,6 +4,7 @@ import { Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
 import { complaintQuery } from './api/complaints';
 import { keys } from './api/keys';
+import { newer, type PracticeAttempt } from './api/practice';
 import { type Session, sessionQuery } from './api/session';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
@@ -118,7 +119,7 @@ export const App = () => {
         return;
       }
       if ('is_over' in after) {
-        client.setQueryData(keys.attempt(after.id), after);
+        client.setQueryData<PracticeAttempt>(keys.attempt(after.id), (before) => newer(before, after));
         void keepAnswer(`/api/practice/attempts/${after.id}`, after);
         if (after.is_over) void client.invalidateQueries({ queryKey: keys.practice });
         return;

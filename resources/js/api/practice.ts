@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
-import type { ActKind, Pose, ReadingPoint } from './contract';
+import type { ActKind, Pose, PracticeAttempt, ReadingPoint } from './contract';
 import { zPracticeAttempt, zPracticeLearners, zPracticeLessons } from './contract/zod.gen';
 import { keys } from './keys';
 
@@ -46,6 +46,10 @@ export const takeLesson = (key: string, lesson: unknown) =>
 
 export const removeLesson = (key: string) =>
   call('DELETE', `practice/lessons/${encodeURIComponent(key)}`, zPracticeLessons);
+
+/** What was answered later may have been asked before: a lesson that is over stays so. */
+export const newer = (before: PracticeAttempt | undefined, after: PracticeAttempt): PracticeAttempt =>
+  before?.is_over === true && !after.is_over ? before : after;
 
 export const writePractice = (id: string, entry: Record<string, unknown>) =>
   call('POST', `practice/attempts/${id}/entries`, zPracticeAttempt, entry);

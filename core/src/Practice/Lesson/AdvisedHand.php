@@ -32,12 +32,6 @@ final readonly class AdvisedHand
         return $attempt;
     }
 
-    /** How a job on it ends that is worked so. */
-    public static function ends(Lesson $lesson): JobEnd
-    {
-        return self::work($lesson)->end;
-    }
-
     private static function work(Lesson $lesson): WorkedJob
     {
         return HonestHand::work($lesson->spec, $lesson->run, $lesson->control(), $lesson->isTold ? $lesson->found->at : [], $lesson->instruments[0]);

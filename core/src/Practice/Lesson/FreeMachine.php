@@ -65,7 +65,8 @@ final readonly class FreeMachine
         return ! $control->isAllButRight() && ! $control->hasWhatIsReplaced() && BestPlay::moves($lesson, self::cured($control)) !== null;
     }
 
-    private static function cured(TrueControl $control): TrueControl
+    /** Its faults put right, as far as anything on the bench does. */
+    public static function cured(TrueControl $control): TrueControl
     {
         $cured = clone $control;
         foreach (Fault::cases() as $fault) {

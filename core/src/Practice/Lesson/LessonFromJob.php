@@ -15,7 +15,6 @@ use VividPull\Core\Log\Finding;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\Fault;
-use VividPull\Core\Practice\Control\JobEnd;
 use VividPull\Core\Practice\Control\Mechanics;
 use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Quantity\Steps;
@@ -36,7 +35,7 @@ final readonly class LessonFromJob
     /**
      * @param  array<mixed>  $wire  the run of the job as it goes over the wire
      *
-     * @throws Refused If nothing was found that could be learned on, or the bench's own advice does not solve it.
+     * @throws Refused If nothing was found that could be learned on, or nobody could set it right.
      */
     public static function of(BenchState $job, array $wire, LessonTale $tale, int $seed): Lesson
     {
@@ -45,9 +44,9 @@ final readonly class LessonFromJob
         }
         $made = new self($job, RunCodec::decode(Node::of($wire)));
         $lesson = new Lesson($tale, $job->spec, $wire, $made->found(), $made->mechanics(), [LessonBook::RULE, LessonBook::CALIPER], $made->positions() !== [], $seed);
-        $worked = AdvisedHand::ends($lesson);
-        if ($worked === JobEnd::Lost || $worked === JobEnd::Suspected) {
-            throw Refused::because('What was found in this job is not enough for a lesson: the bench’s own advice does not solve it.');
+        $cured = FreeMachine::cured($lesson->control());
+        if (! $cured->hasWhatIsReplaced() && BestPlay::moves($lesson, $cured) === null) {
+            throw Refused::because('Nothing that turns on this machine would set it right: that is no lesson.');
         }
 
         return $lesson;

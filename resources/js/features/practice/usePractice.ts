@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { say } from '../../api/client';
 import { keys } from '../../api/keys';
-import { type Act, actPractice, type PracticeAttempt } from '../../api/practice';
+import { type Act, actPractice, newer, type PracticeAttempt } from '../../api/practice';
 import { nowWithOffset } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
 import { keepAnswer } from '../../offline/register';
@@ -30,7 +30,7 @@ export function useMakePractice(attempt: PracticeAttempt): Practice {
   const doing = useMutation({
     mutationFn: (act: Act) => actPractice(attempt.id, { ...act, id: uuid(), at: nowWithOffset() }),
     onSuccess: (after) => {
-      client.setQueryData(keys.attempt(after.id), after);
+      client.setQueryData<PracticeAttempt>(keys.attempt(after.id), (before) => newer(before, after));
       void keepAnswer(`/api/practice/attempts/${after.id}`, after);
       if (after.is_over) void client.invalidateQueries({ queryKey: keys.practice });
     },
