@@ -24,7 +24,7 @@ final readonly class AttemptResource
 
         return [
             'id' => $row->id,
-            'lesson' => ['key' => $tale->key, 'title' => $tale->title, 'teaches' => $tale->teaches, 'story' => $tale->story, 'next' => self::after($tale->key)],
+            'lesson' => ['key' => $tale->key, 'title' => $tale->title, 'teaches' => $tale->teaches, 'story' => $tale->story, 'next' => LessonBook::after($tale->key)],
             'is_over' => $attempt->isOver(),
             'job' => self::job($row, $attempt),
             'machine' => MachineView::of($attempt),
@@ -51,13 +51,5 @@ final readonly class AttemptResource
             'complaint' => null,
             'state' => StateCodec::encode($attempt->job()),
         ];
-    }
-
-    private static function after(string $key): ?string
-    {
-        $keys = array_map(static fn ($one): string => $one->tale->key, LessonBook::all());
-        $place = array_search($key, $keys, true);
-
-        return $place === false ? null : $keys[$place + 1] ?? null;
     }
 }

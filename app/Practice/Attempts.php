@@ -70,7 +70,7 @@ final readonly class Attempts
      */
     public static function write(PracticeAttempt $row, EntryRequest $request, CarbonImmutable $now): Attempt
     {
-        return self::append($row, $request->id, $request->digest, static function (Attempt $attempt, int $seq) use ($request, $row, $now): array {
+        return self::append($row, $request->id, $request->digest, static function (Attempt $attempt) use ($request, $row, $now): array {
             $draft = self::draft($request, $attempt->job(), self::person($row));
             $stamp = new Stamp($request->id, $request->at, self::person($row), $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
             $attempt->write((new EntryCodec($attempt->job()->run))->body($draft->kind, Node::of($draft->body, '$.body'), $stamp));
@@ -98,7 +98,7 @@ final readonly class Attempts
         }, $now);
     }
 
-    /** @param  callable(Attempt, int): array{kind: string|null, body: array<string, mixed>, line: string|null, at: string}  $do */
+    /** @param  callable(Attempt): array{kind: string|null, body: array<string, mixed>, line: string|null, at: string}  $do */
     private static function append(PracticeAttempt $row, string $id, string $digest, callable $do, CarbonImmutable $now): Attempt
     {
         return DB::transaction(static function () use ($row, $id, $digest, $do, $now): Attempt {
@@ -115,7 +115,7 @@ final readonly class Attempts
             if (DB::table('practice_deeds')->where('id', $id)->exists()) {
                 throw new Conflict(self::TAKEN);
             }
-            $done = $do($attempt, count($deeds) + 1);
+            $done = $do($attempt);
             DB::table('practice_deeds')->insert(['id' => $id, 'attempt_id' => $row->id, 'seq' => count($deeds) + 1, 'digest' => $digest, 'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
                 'body' => json_encode($done['body'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)] + $done);
             if ($attempt->isOver()) {

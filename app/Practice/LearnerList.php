@@ -27,7 +27,7 @@ final readonly class LearnerList
         }
         usort($learners, static fn (array $a, array $b): int => strcmp($a['name'], $b['name']));
 
-        return ['learners' => $learners, 'lessons' => count(LessonBook::all())];
+        return ['learners' => $learners, 'lessons' => LessonBook::count()];
     }
 
     /** @return Collection<int, PracticeAttempt> oldest first */

@@ -46,8 +46,11 @@ final readonly class DrawnJob
         'hook_control' => [Fault::WeakSpring], 'brake_pull' => [Fault::WeakSpring, Fault::Dry], 'other_control' => [Fault::WeakSpring, Fault::Dry],
     ];
 
-    /** @param  array{id: string, kind: string, resolution_mm: float}  $instrument */
-    private function __construct(public Spec $spec, public Run $run, public TrueControl $control, public AsFound $found, public Mechanics $mechanics, public array $instrument) {}
+    /**
+     * @param  array{id: string, kind: string, resolution_mm: float}  $instrument
+     * @param  array<string, mixed>  $wire  the run as it goes over the wire
+     */
+    private function __construct(public Spec $spec, public Run $run, public TrueControl $control, public AsFound $found, public Mechanics $mechanics, public array $instrument, public array $wire) {}
 
     /**
      * @param  float  $faulty  the share of them that has something wrong beside the setting
@@ -79,7 +82,7 @@ final readonly class DrawnJob
         $off = exp(($isRough ? 0.35 : 0.1) * $chance->normal());
         $mechanics = $isRough ? new Mechanics($off, $poses, 0.25, $sense, 0.4, 0.02) : new Mechanics($off, $poses, 0.15, $sense, 0.0, 0.0);
 
-        return new self($spec, $run, new TrueControl($spec, $run, $found, $mechanics, $chance), $found, $mechanics, $isRough ? self::RULE : self::CALIPER);
+        return new self($spec, $run, new TrueControl($spec, $run, $found, $mechanics, $chance), $found, $mechanics, $isRough ? self::RULE : self::CALIPER, $wire);
     }
 
     /**

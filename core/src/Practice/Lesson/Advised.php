@@ -12,7 +12,7 @@ use VividPull\Core\Quantity\Steps;
 final readonly class Advised
 {
     /** @param  Steps|null  $steps  null where it says which, and not how far */
-    private function __construct(public string $adjuster, public ?Steps $steps, public string $sentence) {}
+    private function __construct(public string $adjuster, public ?Steps $steps) {}
 
     /** @return list<self> of each cable that is set, and of the table */
     public static function in(BenchState $job): array
@@ -21,13 +21,13 @@ final readonly class Advised
         foreach ([$job, $job->second] as $cable) {
             $next = $cable?->next();
             if ($next?->recommended !== null && isset($next->options[$next->recommended])) {
-                $all[] = new self($next->recommended, $next->options[$next->recommended]->steps, $next->sentence);
+                $all[] = new self($next->recommended, $next->options[$next->recommended]->steps);
             }
         }
         if ($job->judgement->table !== null) {
             $advice = TablePlanner::advise($job->spec, $job->judgement->table, $job->run, $job->facts);
             if ($advice->adjuster !== null) {
-                $all[] = new self($advice->adjuster, $advice->steps, $advice->sentence);
+                $all[] = new self($advice->adjuster, $advice->steps);
             }
         }
 

@@ -25,9 +25,9 @@ final readonly class AdvisedHand
         $person = new Person('hand', 'Hand', Role::Technician);
         $attempt = new Attempt($lesson, $person, 'opened', '2026-01-01T08:00:00+00:00');
         foreach ($worked->deeds as $deed) {
-            $deed instanceof Act ? $attempt->act($deed, self::now($attempt)) : $attempt->write($deed);
+            $deed instanceof Act ? $attempt->act($deed, self::lastAt($attempt)) : $attempt->write($deed);
         }
-        $attempt->write(self::end($lesson, $worked->end, $worked->why, new Stamp('end', self::now($attempt), $person)));
+        $attempt->write(self::end($lesson, $worked->end, $worked->why, new Stamp('end', self::lastAt($attempt), $person)));
 
         return $attempt;
     }
@@ -47,7 +47,7 @@ final readonly class AdvisedHand
     }
 
     /** The time of what was last written. */
-    private static function now(Attempt $attempt): string
+    private static function lastAt(Attempt $attempt): string
     {
         $entries = $attempt->job()->log->entries;
 

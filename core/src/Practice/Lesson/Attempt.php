@@ -39,6 +39,9 @@ final class Attempt
 
     private BenchState $job;
 
+    /** @var array{int|null}|null worked out once, since every place of every adjuster is tried for it */
+    private ?array $fewest = null;
+
     private readonly TrueControl $control;
 
     /** @var list<Moment> */
@@ -58,6 +61,14 @@ final class Attempt
     public function control(): TrueControl
     {
         return $this->control;
+    }
+
+    /** The fewest moves that would have set the machine right as it came in; null where nothing that turns reaches it. */
+    public function fewest(): ?int
+    {
+        $this->fewest ??= [BestPlay::moves($this->lesson, $this->lesson->control())];
+
+        return $this->fewest[0];
     }
 
     /** @return list<Moment> */

@@ -50,11 +50,10 @@ final readonly class FreeMachine
     {
         $chance = new SeededChance($seed * self::MOST + $n + 1);
         $job = DrawnJob::of($family, $chance, $n < self::MOST / 2 ? self::FAULTY : 1.0);
-        [$spec, $wire] = DrawnJob::frame($family, $job->spec->second !== null);
         $title = mb_strtolower(Families::of($family)->title());
         $tale = new LessonTale(self::key($family, $seed), 'A machine at random', "Find what is wrong with this {$title}, and put it right.", 'Came in this morning. Nobody said what is wrong.');
 
-        return new Lesson($tale, $spec, $wire, $job->found, $job->mechanics, [LessonBook::CALIPER, LessonBook::RULE], $spec->other(OutcomeTable::class) === null || $seed % 2 === 0, $seed);
+        return new Lesson($tale, $job->spec, $job->wire, $job->found, $job->mechanics, [LessonBook::CALIPER, LessonBook::RULE], $job->spec->other(OutcomeTable::class) === null || $seed % 2 === 0, $seed);
     }
 
     /** Something is plainly wrong, and one who sees it can put it right. */

@@ -95,6 +95,20 @@ final readonly class LessonBook
         return array_map(self::lesson(...), self::LESSONS, range(1, count(self::LESSONS)));
     }
 
+    public static function count(): int
+    {
+        return count(self::LESSONS);
+    }
+
+    /** Key of the lesson that comes after this one; null after the last, and after what is not of the book. */
+    public static function after(string $key): ?string
+    {
+        $keys = array_column(self::LESSONS, 0);
+        $place = array_search($key, $keys, true);
+
+        return $place === false ? null : $keys[$place + 1] ?? null;
+    }
+
     /** By its key; a machine at random has one too. */
     public static function find(string $key): ?Lesson
     {

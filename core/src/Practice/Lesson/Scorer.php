@@ -32,7 +32,7 @@ final readonly class Scorer
             min(self::most($attempt), (int) round(100 * $points / $weights)),
             $skills,
             count(Turn::allOf($attempt)),
-            BestPlay::moves($attempt->lesson, $attempt->lesson->control()),
+            $attempt->fewest(),
             self::minutes($attempt),
             ReadsTrue::readsHigh($attempt),
         );

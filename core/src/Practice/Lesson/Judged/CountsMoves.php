@@ -21,7 +21,7 @@ final readonly class CountsMoves implements Judged
 
     public static function in(Attempt $attempt): ?SkillScore
     {
-        $fewest = BestPlay::moves($attempt->lesson, $attempt->lesson->control());
+        $fewest = $attempt->fewest();
         $moves = count(Turn::allOf($attempt));
         if ($moves === 0 && ($fewest ?? 0) === 0) {
             return null;
