@@ -60,7 +60,7 @@ final readonly class DecisionAdvice
         $chance = Conformity::chanceInside($group->found->mean, $group->found->spread(), $band);
 
         return $band->contains($group->found->mean)
-            ? 'Inside with '.(int) floor(100 * $chance)." %: this {$with} can say no more. A finer instrument would, or ".($chance >= Verdict::LIKELY ? 'leave it.' : 'turn it.')
+            ? 'Inside with '.(int) floor(100 * $chance)." %: this {$with} can say no more. A finer instrument would".($chance >= Verdict::LIKELY ? ', or leave it.' : '.')
             : 'Outside with '.(int) floor(100 * (1 - $chance))." %: this {$with} can say no more.";
     }
 

@@ -91,12 +91,24 @@ final readonly class Sweep
     /** What is planned for: the straight band with all poses, an allowance for those nobody read, and never nothing at all. */
     public function plannedBand(SpecBand $band): SpecBand
     {
-        if ($this->poses === []) {
+        return self::within($band, $this->poses);
+    }
+
+    /** The same without an allowance for poses that nobody read: all that is known to be asked of the straight one. */
+    public function knownBand(SpecBand $band): SpecBand
+    {
+        return self::within($band, array_filter($this->poses, static fn (array $pose): bool => $pose['read']));
+    }
+
+    /** @param  array<string, array{d: float, u: float, read: bool}>  $poses  those that are reckoned with */
+    private static function within(SpecBand $band, array $poses): SpecBand
+    {
+        if ($poses === []) {
             return $band;
         }
-        $read = array_filter($this->poses, static fn (array $pose): bool => $pose['read']);
+        $read = array_filter($poses, static fn (array $pose): bool => $pose['read']);
         [$least, $most] = self::extremes($read);
-        $tighter = max(0.0, ...array_values(array_map(static fn (array $pose): float => $pose['read'] ? self::SHARE * $pose['u'] : $pose['u'], $this->poses)));
+        $tighter = max(0.0, ...array_values(array_map(static fn (array $pose): float => $pose['read'] ? self::SHARE * $pose['u'] : $pose['u'], $poses)));
         $low = $band->floor() - $least;
         if ($band->high === null) {
             return SpecBand::between($low + $tighter, null);

@@ -35,7 +35,7 @@ final readonly class Limits
             $unknown !== [] => "{$sentences} Nothing is said of a part before that is looked at.",
             $guided !== [] && $reaching === [] => "{$sentences} ".self::guide($guided),
             $reaching !== [] => $sentences,
-            default => "{$sentences} ".self::together($window, $maker, $tooLoose).($tooLoose ? ' Suspect a stretched or wrong cable, or a conduit out of its seat.' : ' '.self::tooTight($spec)),
+            default => "{$sentences} ".self::together($spec, $window, $maker, $tooLoose).($tooLoose ? ' Suspect a stretched or wrong cable, or a conduit out of its seat.' : ' '.self::tooTight($spec)),
         };
     }
 
@@ -64,13 +64,14 @@ final readonly class Limits
         };
     }
 
-    private static function together(ShiftWindow $window, PlanMaker $maker, bool $tooLoose): string
+    private static function together(Spec $spec, ShiftWindow $window, PlanMaker $maker, bool $tooLoose): string
     {
         $best = max(0.0, $window->expected($maker->most($tooLoose)));
-        $band = $window->band;
-        $edge = $tooLoose ? $band->ceiling() : $band->floor();
+        [$edge, $own] = $tooLoose ? [$window->band->ceiling(), $spec->play()->band->ceiling()] : [$window->band->floor(), $spec->play()->band->floor()];
 
-        return 'With every adjuster at its safe end it would still read about '.Figure::length($best).', and the band '.($tooLoose ? 'ends' : 'begins').' at '.Figure::length($edge)->bare().'.';
+        return 'With every adjuster at its safe end it would still read about '.Figure::length($best).', and '.($edge === $own
+            ? 'the band '.($tooLoose ? 'ends' : 'begins').' at '.Figure::length($edge)->bare().'.'
+            : 'for the other poses to be inside it has to be '.($tooLoose ? 'at most ' : 'at least ').Figure::length($edge)->bare().' straight.');
     }
 
     /** @param  non-empty-list<Adjuster>  $guided */

@@ -12,6 +12,7 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\Settles;
+use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Measurement\Conformity;
@@ -90,8 +91,7 @@ final readonly class Planner
         }
         $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
         $swinging = Swinging::of($run, $facts);
-        $maker = new PlanMaker($spec, $run, $facts, $window);
-        $plan = $maker->plan();
+        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled ? null : self::known($spec, $facts, $beliefs, $judgement, $band));
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
         $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
             ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
@@ -102,13 +102,51 @@ final readonly class Planner
         return match (true) {
             $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
-            $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, $judgement->now->advice ?? ''),
+            $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, self::undecided($judgement, $plan, $options)),
             // One reading may be misread: no part is blamed for it.
             $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::choose(PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.', $options, null, $window->target),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
             $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
             $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
+        };
+    }
+
+    /** What is known to be asked of the straight pose, where that is less than what is planned for; null where it is all. */
+    private static function known(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ?ShiftWindow
+    {
+        $known = $judgement->sweep->knownBand($spec->play()->band);
+
+        return $known === $band ? null : self::window($spec, $facts, $beliefs, $judgement, $known);
+    }
+
+    /**
+     * An allowance for poses that nobody read is no reason to say that nothing reaches: then it is set as well as it can be, and they are read.
+     *
+     * @return array{ShiftWindow, PlanMaker, ?AdjustmentPlan}
+     */
+    private static function planned(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, ?ShiftWindow $known): array
+    {
+        $maker = new PlanMaker($spec, $run, $facts, $window);
+        $plan = $maker->plan();
+
+        return $plan === null && $known !== null ? self::planned($spec, $run, $facts, $known, null) : [$window, $maker, $plan];
+    }
+
+    /**
+     * What would decide it; where no reading here does, also whether turning could, or that nothing that turns has room for it.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    private static function undecided(Judgement $judgement, ?AdjustmentPlan $plan, array $options): string
+    {
+        $said = $judgement->now->advice ?? '';
+
+        return match (true) {
+            $judgement->now->settles !== Settles::Nothing => $said,
+            $plan === null => "{$said} ".Limits::listed($options),
+            ($judgement->now->chanceInside ?? 0.0) < Verdict::LIKELY => "{$said} Or turn it.",
+            default => $said,
         };
     }
 

@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdviceKind;
 use VividPull\Core\Planning\PlanKind;
@@ -96,6 +97,38 @@ final class NextMoveTest extends TestCase
         self::assertNull($next->recommended);
         self::assertStringContainsString('Suspect a stretched or wrong cable', $next->sentence);
         self::assertStringContainsString('With every adjuster at its safe end it would still read about 28.0 mm, and the band ends at 20.0.', $next->sentence);
+    }
+
+    public function test_poses_that_nobody_read_are_no_reason_to_blame_a_part(): void
+    {
+        // 7 mm: the thread that is left reaches the edge of the band, and not the half millimetre more that unread poses are allowed.
+        $next = TestJob::throttle(standing: TestJob::standing(['grip' => 7.2, 'carburettor' => 11.9]))->ready()->read(7, 7, 7)->state->next();
+        self::assertSame([PlanKind::Move, 'grip'], [$next->kind, $next->recommended]);
+    }
+
+    public function test_where_nothing_reaches_the_edge_that_is_named_is_the_one_of_the_spec(): void
+    {
+        $next = TestJob::throttle(standing: TestJob::standing(['grip' => 8.0, 'carburettor' => 11.9]))->ready()->read(7, 7, 7)->state->next();
+        self::assertSame(PlanKind::OutOfThread, $next->kind);
+        self::assertStringContainsString('and the band ends at 6.0.', $next->sentence);
+    }
+
+    public function test_or_the_one_that_the_poses_ask_of_the_straight_one(): void
+    {
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 8.0, 'carburettor' => 11.9]))->ready()->read(7, 7, 7)
+            ->readIn(Pose::Left, 7.5, 7.5, 7.5)->readIn(Pose::Right, 7, 7, 7);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::OutOfThread, $next->kind);
+        self::assertMatchesRegularExpression('/and for the other poses to be inside it has to be at most 5\.\d straight\./', $next->sentence);
+    }
+
+    public function test_what_no_reading_settles_and_nothing_can_turn_says_both(): void
+    {
+        $rule = ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]];
+        $next = TestJob::clutch(standing: $rule + TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))->ready()->read(20.0, 19.5, 20.0)->state->next();
+        self::assertSame(PlanKind::Decide, $next->kind);
+        self::assertMatchesRegularExpression('/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. perch barrel: not enough thread/', $next->sentence);
+        self::assertStringNotContainsString('turn it', $next->sentence);
     }
 
     public function test_a_one_sided_band_takes_the_smallest_good_move(): void

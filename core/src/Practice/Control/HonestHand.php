@@ -288,6 +288,8 @@ final class HonestHand
 
             return $this->ended($this->control->isUnsafe() ? JobEnd::Tagged : JobEnd::Lost, "Something is to be put right, and nothing is wrong: {$next->sentence}");
         }
+        // What was read before is no reading of what stands now.
+        $this->readings = 0;
         $this->control->cure($cure);
         $this->deeds[] = Act::cure($cure);
 
