@@ -7,6 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use VividPull\Core\Practice\Lesson\Help;
 
 /**
  * A lesson that somebody works, or has worked.
@@ -18,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $begun_at
  * @property CarbonImmutable|null $ended_at
  * @property array<string, mixed>|null $score
+ * @property Help $help
+ * @property string|null $task_id
  * @property User $user
  */
 final class PracticeAttempt extends Model
@@ -39,6 +42,6 @@ final class PracticeAttempt extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['begun_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'score' => 'array'];
+        return ['begun_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'score' => 'array', 'help' => Help::class];
     }
 }

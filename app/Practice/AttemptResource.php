@@ -8,7 +8,6 @@ use App\Models\PracticeAttempt;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\AttemptSteps;
-use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\MachineView;
 use VividPull\Core\Practice\Lesson\ScoreCodec;
 use VividPull\Core\Practice\Lesson\Scorer;
@@ -24,7 +23,7 @@ final readonly class AttemptResource
 
         return [
             'id' => $row->id,
-            'lesson' => ['key' => $tale->key, 'title' => $tale->title, 'teaches' => $tale->teaches, 'story' => $tale->story, 'next' => LessonBook::after($tale->key)],
+            'lesson' => ['key' => $tale->key, 'title' => $tale->title, 'teaches' => $tale->teaches, 'story' => $tale->story, 'next' => $attempt->isOver() ? LessonList::after($row->user, $tale->key) : null, 'learned' => LessonList::total($row) >= LessonList::LEARNED],
             'is_over' => $attempt->isOver(),
             'job' => self::job($row, $attempt),
             'machine' => MachineView::of($attempt),

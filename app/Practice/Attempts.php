@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use App\Bench\EntryRequest;
 use App\Models\PracticeAttempt;
+use App\Models\PracticeTask;
 use App\Models\User;
 use App\Refusals\Conflict;
 use App\Refusals\Forbidden;
@@ -24,6 +25,7 @@ use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Practice\Lesson\ActCodec;
 use VividPull\Core\Practice\Lesson\Attempt;
+use VividPull\Core\Practice\Lesson\Help;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonFile;
 use VividPull\Core\Practice\Lesson\ScoreCodec;
@@ -47,10 +49,13 @@ final readonly class Attempts
     }
 
     /** @throws Conflict If the id stands for another attempt. */
-    public static function begin(string $id, Lesson $lesson, User $user, CarbonImmutable $now): PracticeAttempt
+    public static function begin(string $id, Lesson $lesson, User $user, CarbonImmutable $now, ?PracticeTask $task = null): PracticeAttempt
     {
+        if ($task !== null && $task->lesson !== $lesson->tale->key) {
+            throw Refused::because('Another lesson is set there.');
+        }
         $made = PracticeAttempt::query()->firstOrCreate(['id' => $id], [
-            'user_id' => $user->id, 'lesson' => $lesson->tale->key, 'begun_at' => $now,
+            'user_id' => $user->id, 'lesson' => $lesson->tale->key, 'begun_at' => $now, 'task_id' => $task?->id, 'help' => $task->help ?? Help::Asked,
             'frame' => json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
         ]);
 
@@ -136,7 +141,7 @@ final readonly class Attempts
     private static function replayed(PracticeAttempt $row, array $deeds): Attempt
     {
         $person = self::person($row);
-        $attempt = new Attempt(LessonFile::read($row->frame), $person, $row->id, $row->begun_at->toIso8601String());
+        $attempt = new Attempt(LessonFile::read($row->frame), $person, $row->id, $row->begun_at->toIso8601String(), $row->help);
         foreach ($deeds as $deed) {
             $body = json_decode($deed->body, true, flags: JSON_THROW_ON_ERROR);
             if ($deed->kind === null) {

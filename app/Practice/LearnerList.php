@@ -38,7 +38,7 @@ final readonly class LearnerList
 
     /**
      * @param  Collection<int, PracticeAttempt>  $attempts  of one person, oldest first
-     * @return array{name: string, login: string, learned: int, tries: int, at: string|null, last: string, skills: list<array{skill: string, label: string, share: float, tries: int}>, remark: string|null}
+     * @return array{name: string, login: string, learned: int, tries: int, at: string|null, last: string, skills: list<array{skill: string, label: string, share: float, tries: int, good: bool}>, remark: string|null}
      */
     private static function row(Collection $attempts): array
     {
@@ -49,7 +49,7 @@ final readonly class LearnerList
 
         return [
             'name' => $user->name, 'login' => $user->login, 'learned' => $learned, 'tries' => $ended->count(),
-            'at' => $open === null ? null : OwnLessons::find($open->lesson)?->tale->title,
+            'at' => $open === null ? null : OwnLessons::title($open->lesson),
             'last' => $attempts->max(static fn (PracticeAttempt $one): string => ($one->ended_at ?? $one->begun_at)->toIso8601String()),
             'skills' => LessonList::skills($attempts),
             'remark' => self::reads($ended),

@@ -12,30 +12,44 @@ use VividPull\Core\Practice\Lesson\FreeMachine;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\Skill;
+use VividPull\Core\Practice\Lesson\Teaches;
 
 /** The lessons in the order in which they teach, with how somebody did in them, and what to go on with. */
 final readonly class LessonList
 {
-    /** From here on a lesson is learned; ours. */
+    /** From here on a lesson is learned, and a skill is there; ours. */
     public const LEARNED = 80;
+
+    /** So many lessons tell what somebody is weakest at; ours. */
+    private const TELLING = 3;
 
     /** @return array<string, mixed> */
     public static function of(User $user): array
     {
         $attempts = PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
+        [$book, $own] = [LessonBook::all(), OwnLessons::all()];
         $rows = [
-            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), LessonBook::all()),
-            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), true), OwnLessons::all()),
+            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), $book),
+            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), true), $own),
         ];
-
         $free = $attempts->filter(static fn (PracticeAttempt $one): bool => $one->ended_at === null && preg_match(FreeMachine::KEY, $one->lesson) === 1)->last();
+        $next = self::next($rows, [...$book, ...$own], $attempts);
 
-        return ['lessons' => $rows, 'skills' => self::skills($attempts), 'next' => self::next($rows), 'free' => $free?->id];
+        return ['lessons' => $rows, 'skills' => self::skills($attempts), 'next' => $next['key'] ?? null, 'next_for' => $next['for'] ?? null, 'free' => $free?->id, 'set' => SetLessons::of($user)];
+    }
+
+    /** What somebody goes on with after a lesson that is over, other than that one; null where all is learned. */
+    public static function after(User $user, string $key): ?string
+    {
+        $attempts = PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
+        $all = array_values(array_filter([...LessonBook::all(), ...OwnLessons::all()], static fn (Lesson $one): bool => $one->tale->key !== $key));
+
+        return self::next(array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), $all), $all, $attempts)['key'] ?? null;
     }
 
     /**
      * @param  Collection<int, PracticeAttempt>  $attempts  at this lesson, oldest first
-     * @return array<string, mixed>
+     * @return array{key: string, best: int|null, open: string|null, ...}
      */
     private static function row(Lesson $lesson, Collection $attempts, bool $isOwn): array
     {
@@ -44,11 +58,9 @@ final readonly class LessonList
         return [
             'key' => $lesson->tale->key, 'title' => $lesson->tale->title, 'teaches' => $lesson->tale->teaches, 'story' => $lesson->tale->story,
             'family' => $lesson->spec->family->value, 'family_title' => Families::of($lesson->spec->family)->title(),
-            'best' => $ended->isEmpty() ? null : $ended->max(static fn (PracticeAttempt $one): int => self::total($one)),
-            'tries' => $ended->count(),
+            'learned' => $ended->contains(static fn (PracticeAttempt $one): bool => self::total($one) >= self::LEARNED),
             'own' => $isOwn,
-            'open' => $attempts->whereNull('ended_at')->last()?->id,
-        ];
+        ] + Groups::result($attempts);
     }
 
     public static function total(PracticeAttempt $attempt): int
@@ -62,7 +74,7 @@ final readonly class LessonList
      * What was shown of each skill, of what could be, over all that was ended.
      *
      * @param  Collection<int, PracticeAttempt>  $attempts
-     * @return list<array{skill: string, label: string, share: float, tries: int}> the weakest first
+     * @return list<array{skill: string, label: string, share: float, tries: int, good: bool}> the weakest first
      */
     public static function skills(Collection $attempts): array
     {
@@ -76,7 +88,8 @@ final readonly class LessonList
         foreach ($sums as $key => $shares) {
             $skill = Skill::tryFrom((string) $key);
             if ($skill !== null) {
-                $skills[] = ['skill' => $skill->value, 'label' => $skill->label(), 'share' => round(array_sum($shares) / count($shares), 2), 'tries' => count($shares)];
+                $share = round(array_sum($shares) / count($shares), 2);
+                $skills[] = ['skill' => $skill->value, 'label' => $skill->label(), 'share' => $share, 'tries' => count($shares), 'good' => 100 * $share >= self::LEARNED];
             }
         }
         usort($skills, static fn (array $a, array $b): int => $a['share'] <=> $b['share']);
@@ -85,23 +98,26 @@ final readonly class LessonList
     }
 
     /**
-     * What is begun is gone on with; else the first that is not learned yet.
+     * What is begun is gone on with. Else the first that is not learned yet, and of those first one for what somebody is weakest at.
      *
-     * @param  list<array<string, mixed>>  $rows
+     * @param  list<array{key: string, best: int|null, open: string|null, ...}>  $rows
+     * @param  list<Lesson>  $lessons  the same, in the same order
+     * @param  Collection<int, PracticeAttempt>  $attempts
+     * @return array{key: string, for: string|null}|null
      */
-    private static function next(array $rows): ?string
+    private static function next(array $rows, array $lessons, Collection $attempts): ?array
     {
         foreach ($rows as $row) {
             if ($row['open'] !== null) {
-                return $row['key'];
+                return ['key' => $row['key'], 'for' => null];
             }
         }
-        foreach ($rows as $row) {
-            if ($row['best'] === null || $row['best'] < self::LEARNED) {
-                return $row['key'];
-            }
-        }
+        $left = array_filter($rows, static fn (array $row): bool => ($row['best'] ?? 0) < self::LEARNED);
+        $weakest = $attempts->whereNotNull('ended_at')->count() < self::TELLING ? null : self::skills($attempts)[0] ?? null;
+        $skill = $weakest === null || $weakest['good'] ? null : Skill::from($weakest['skill']);
+        $fitting = $skill === null ? [] : array_filter($left, static fn (int $place): bool => Teaches::is($lessons[$place], $skill), ARRAY_FILTER_USE_KEY);
+        $row = array_values($fitting)[0] ?? array_values($left)[0] ?? null;
 
-        return null;
+        return $row === null ? null : ['key' => $row['key'], 'for' => $fitting === [] ? null : $skill->label()];
     }
 }

@@ -17,8 +17,10 @@ use VividPull\Core\Practice\Lesson\AdvisedHand;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\LessonFile;
+use VividPull\Core\Practice\Lesson\LessonForm;
 use VividPull\Core\Practice\Lesson\LessonFromJob;
 use VividPull\Core\Practice\Lesson\LessonTale;
+use VividPull\Core\Wire\Node;
 
 /** Lessons beside those of the book: made from a closed job, or taken in from a file. */
 final readonly class OwnLessons
@@ -37,6 +39,20 @@ final readonly class OwnLessons
         $frame = DB::table('practice_lessons')->where('key', $key)->value('frame');
 
         return is_string($frame) ? LessonFile::read($frame) : LessonBook::find($key);
+    }
+
+    /** As a list says it, without making it. */
+    public static function title(string $key): string
+    {
+        $frame = DB::table('practice_lessons')->where('key', $key)->value('frame');
+        $own = is_string($frame) ? json_decode($frame, true, flags: JSON_THROW_ON_ERROR)['title'] ?? null : null;
+
+        return is_string($own) ? $own : LessonBook::title($key) ?? 'A lesson that was taken out';
+    }
+
+    public static function isThere(string $key): bool
+    {
+        return DB::table('practice_lessons')->where('key', $key)->exists() || LessonBook::title($key) !== null;
     }
 
     /**
@@ -62,6 +78,22 @@ final readonly class OwnLessons
     public static function fromJob(JobHead $job, string $id, LessonTale $tale, User $user, CarbonImmutable $now): void
     {
         self::keep(LessonFromJob::of(JobLog::of($job)->replay(), $job->frame['run'], $tale, abs(crc32($id)) % 1_000_000), $user, $now);
+    }
+
+    /**
+     * Filled in by hand, on the machine of another lesson: the same id makes it once.
+     *
+     * @throws CoreError If something in it cannot be.
+     */
+    public static function fill(Lesson $like, string $id, Node $form, User $user, CarbonImmutable $now): void
+    {
+        self::keep(LessonForm::filledIn($like, $form, self::keyOf($id), abs(crc32($id)) % 1_000_000), $user, $now);
+    }
+
+    /** What a lesson that was made here is called in lists and files. */
+    public static function keyOf(string $id): string
+    {
+        return 'own_'.substr(str_replace('-', '', $id), 0, 16);
     }
 
     public static function remove(string $key): bool

@@ -45,6 +45,7 @@ const load = {
   PracticeScreen: () => import('./features/practice/PracticeScreen'),
   AttemptScreen: () => import('./features/practice/AttemptScreen'),
   LearnersScreen: () => import('./features/practice/LearnersScreen'),
+  LessonFormScreen: () => import('./features/practice/LessonFormScreen'),
   NothingHere: () => import('./features/NothingHere'),
 };
 const BenchScreen = lazy(load.BenchScreen);
@@ -72,6 +73,7 @@ const ShelfScreen = lazy(load.ShelfScreen);
 const PracticeScreen = lazy(load.PracticeScreen);
 const AttemptScreen = lazy(load.AttemptScreen);
 const LearnersScreen = lazy(load.LearnersScreen);
+const LessonFormScreen = lazy(load.LessonFormScreen);
 const NothingHere = lazy(load.NothingHere);
 
 /** What is looked at every day is on its way while the server still says who is signed in. */
@@ -217,6 +219,7 @@ const Screens = () => (
       <Route path="/machines/:tag/:control/cables" element={<FittingScreen />} />
       <Route path="/practice" element={<PracticeScreen />} />
       <Route path="/practice/learners" element={<LearnersScreen />} />
+      <Route path="/practice/lessons/:key/like" element={<LessonFormScreen />} />
       <Route path="/practice/:id" element={<AttemptScreen />} />
       <Route path="/bench" element={<Navigate to="/" replace />} />
       <Route path="*" element={<NothingHere />} />

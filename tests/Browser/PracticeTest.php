@@ -112,6 +112,47 @@ final class PracticeTest extends BrowserTestCase
         $this->visit('/practice')->click('[data-take-out]')->gone("[data-lesson={$key}]");
     }
 
+    public function test_a_teacher_sets_a_lesson_of_their_own_without_advice_and_sees_how_far_each_is(): void
+    {
+        $this->as('oda')->visit('/practice')->click('[data-like=lever_tight]')->await('[data-save-lesson]')->accessible('a lesson that is filled in');
+        $this->element('[name=title]')->sendKeys('Tight after winter');
+        $this->clearAndType('[name=play]', 'plenty')->click('[data-fault=wrong_spline]')->click('[data-save-lesson]')->await('[role=alert]')->see('plenty');
+        $this->clearAndType('[name=play]', '5')->click('[data-fault=wrong_spline]')->click('[data-save-lesson]')->see('Our own', 'Tight after winter');
+        $own = (string) $this->element('[data-take-out]')->getAttribute('data-take-out');
+        $this->clickText('Who learns')->click('[data-new-group]:not(:disabled)')->await('#group-name')->accessible('a new group');
+        $this->element('#group-name')->sendKeys('Winter class');
+        $this->click('[data-person=mirre]')->click('[data-save-group]')->await('[data-group="Winter class"]')->see('No lesson is set yet.')->click('[data-set-lesson]')->await("#task-lesson option[value={$own}]")->accessible('setting a lesson');
+        $this->browser->executeScript('const one = document.querySelector("#task-lesson"); one.value = arguments[0]; one.dispatchEvent(new Event("change", { bubbles: true }));', [$own]);
+        $this->click('[data-help=none]')->click('[data-set-it]')->await('[data-result=mirre]')->see('Tight after winter', 'No advice', 'Mirre not begun')->accessible('who learns, in groups');
+
+        $this->window(390, 844);
+        $this->as('mirre')->visit('/practice')->await('[data-set-for-me]')->see('Winter class · No advice')->accessible('what is set for me');
+        $this->click('[data-set-for-me] [data-primary]')->await('[data-machine]')->madeReady();
+        $this->line(sprintf('%.1F', $this->readOffTheRule()))->see('There is no advice in this lesson.')->gone('[data-ask-bench]')->gone('[data-steps]');
+        // Turned as one would, and written, without anything being said of it before.
+        $this->click('[data-way=turn]')->click('[data-machine] [data-turned=barrel]')->click('[data-machine] [data-turn-way=in]');
+        foreach ([1, 2] as $ignored) {
+            $this->click('[data-machine] [data-more=turns]');
+        }
+        $this->click('[data-turn]')->await('[data-unwritten]')->click('[data-write]')->gone('[data-unwritten]')->click('[data-stop]')->click('[data-end]')->await('[data-score]');
+        $total = (string) $this->element('[data-score]')->getAttribute('data-score');
+
+        $this->window(1280, 800);
+        $this->as('oda')->visit('/practice/learners')->await('[data-group="Winter class"]')->see("Mirre {$total}")->click('[data-take-back]')->gone('[data-result=mirre]')
+            ->click('[data-remove-group]')->await('[role=dialog] [data-primary]')->click('[role=dialog] [data-primary]')->gone('[data-group="Winter class"]');
+        $this->visit('/practice')->click('[data-take-out]')->gone("[data-lesson={$own}]");
+    }
+
+    private function clearAndType(string $css, string $text): static
+    {
+        $this->browser->executeScript('
+            const one = document.querySelector(arguments[0]);
+            Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(one, arguments[1]);
+            one.dispatchEvent(new Event("input", { bubbles: true }));', [$css, $text]);
+
+        return $this;
+    }
+
     private function madeReady(): static
     {
         $this->line('all ok')->await('[data-asked] [data-look]');
@@ -163,10 +204,7 @@ final class PracticeTest extends BrowserTestCase
 
     private function set(string $css, float $value): void
     {
-        $this->browser->executeScript('
-            const one = document.querySelector(arguments[0]);
-            Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(one, arguments[1]);
-            one.dispatchEvent(new Event("input", { bubbles: true }));', [$css, (string) $value]);
+        $this->clearAndType($css, (string) $value);
     }
 
     /** As far as the bench says, the way it says. */

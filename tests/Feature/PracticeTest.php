@@ -8,6 +8,7 @@ use App\Exchange\ShopTables;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\HttpJob;
 use Tests\TestCase;
@@ -191,6 +192,55 @@ final class PracticeTest extends TestCase
         $csv = (string) $this->get('/api/export/practice')->assertOk()->getContent();
         self::assertStringStartsWith('learner,lesson,begun,ended,total,moves,minutes,safe,reading', $csv);
         self::assertStringContainsString(',lever_loose,', $csv);
+    }
+
+    public function test_a_lesson_is_filled_in_by_hand_and_worked(): void
+    {
+        $this->signIn('oda');
+        $form = (array) $this->getJson('/api/practice/lessons/grip_route/form')->assertOk()->json();
+        self::assertSame(['Grip flange', 4.0, false], [ucfirst($form['play']['label']), (float) $form['play']['size_mm'], $form['play']['taut']]);
+        self::assertSame(['left' => true, 'right' => false], array_column($form['poses'], 'less', 'pose'));
+        self::assertContains(['fault' => 'route', 'label' => 'a cable on a wrong route', 'is' => true], $form['faults']);
+        $id = (string) Str::uuid();
+        $filled = ['title' => 'Our own snag', 'teaches' => 'Look at the route.', 'story' => 'Came in on a trailer.', 'told' => false, 'play' => ['size_mm' => '1/8 in', 'taut' => false],
+            'at' => array_column($form['adjusters'], 'at', 'id'), 'faults' => ['dry'], 'poses' => ['left' => ['slack_mm' => 0.3, 'less' => true]], 'ratio_factor' => 1.1, 'lock_creep' => 0.5];
+        foreach ([1, 2] as $ignored) {
+            $list = $this->postJson('/api/practice/lessons/grip_route/like', ['id' => $id, 'form' => $filled])->assertCreated()->json('lessons');
+            self::assertCount(1, array_filter((array) $list, static fn (mixed $one): bool => is_array($one) && $one['own'] === true));
+        }
+        $key = self::one($list, 'title', 'Our own snag')['key'];
+        $file = $this->getJson("/api/practice/lessons/{$key}")->assertOk()->json();
+        self::assertEqualsWithDelta(25.4 / 8, $file['true']['play_mm'], 1e-9, 'a size is read as it is typed');
+        self::assertSame([['dry'], ['left' => -0.3], false, 1.1, 0.5], [$file['true']['faults'], $file['true']['poses_mm'], $file['told'], $file['true']['ratio_factor'], $file['true']['lock_creep']]);
+        LessonFile::read((string) json_encode($file));
+        $this->signIn('mirre');
+        $this->begin($key)->assertCreated()->assertJsonPath('lesson.story', 'Came in on a trailer.');
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function badForms(): iterable
+    {
+        yield 'a size that is none' => [['play' => ['size_mm' => 'plenty', 'taut' => false]], 'plenty'];
+        yield 'a size too large' => [['play' => ['size_mm' => 900, 'taut' => false]], '500'];
+        yield 'no play where there is one to read' => [['play' => null], 'play'];
+        yield 'a fault that a lever does not show' => [['faults' => ['belt']], 'a control of this kind does not show a worn or slipped belt'];
+        yield 'an adjuster that is not there' => [['at' => ['clamp' => 1.0]], 'no such adjuster'];
+        yield 'a place past the thread' => [['at' => ['barrel' => 400]], 'is not between'];
+        yield 'no name' => [['title' => ' '], 'title'];
+        yield 'what nothing here sets right' => [['play' => ['size_mm' => 120, 'taut' => true]], 'Nothing that turns on this machine would set it right'];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('badForms')]
+    public function test_what_cannot_be_a_lesson_is_refused_with_a_sentence(array $change, string $said): void
+    {
+        $this->signIn('oda');
+        $form = (array) $this->getJson('/api/practice/lessons/lever_loose/form')->assertOk()->json();
+        $filled = array_filter($change + ['title' => 'Own', 'teaches' => 'What it is for.', 'story' => 'How it came.', 'told' => true, 'play' => ['size_mm' => 31, 'taut' => false],
+            'at' => array_column($form['adjusters'], 'at', 'id'), 'faults' => [], 'poses' => (object) [], 'ratio_factor' => 1, 'lock_creep' => 0], static fn (mixed $one): bool => $one !== null);
+        $answer = $this->postJson('/api/practice/lessons/lever_loose/like', ['id' => (string) Str::uuid(), 'form' => $filled])->assertStatus(422);
+        self::assertStringContainsString($said, (string) $answer->json('detail'));
+        self::assertSame(0, DB::table('practice_lessons')->count());
     }
 
     /** @return TestResponse<Response> */

@@ -13,6 +13,7 @@ use App\Practice\Attempts;
 use App\Practice\LearnerList;
 use App\Practice\LessonList;
 use App\Practice\OwnLessons;
+use App\Practice\SetLessons;
 use App\Refusals\WrittenByAnother;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -22,8 +23,10 @@ use Illuminate\Http\Response;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonFile;
+use VividPull\Core\Practice\Lesson\LessonForm;
 use VividPull\Core\Practice\Lesson\LessonTale;
 use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\TypedQuantities;
 
 /** Machines to learn on, for everybody who is signed in. Nothing of it is in the shop's records. */
 final class PracticeController
@@ -53,8 +56,25 @@ final class PracticeController
     {
         $node = Node::fromJson($request->getContent())->object(['id', 'job', 'title', 'teaches', 'story']);
         $id = EntryRequest::uuid($node->at('id'));
-        $tale = new LessonTale('own_'.substr(str_replace('-', '', $id), 0, 16), trim($node->at('title')->string(80)), trim($node->at('teaches')->string(200)), trim($node->at('story')->string(300)));
+        $tale = new LessonTale(OwnLessons::keyOf($id), trim($node->at('title')->string(80)), trim($node->at('teaches')->string(200)), trim($node->at('story')->string(300)));
         OwnLessons::fromJob(JobHead::find($node->at('job')->string(36)), $id, $tale, User::of($request), CarbonImmutable::now());
+
+        return new JsonResponse(LessonList::of(User::of($request)), 201);
+    }
+
+    /** What can be filled in for another lesson on this one's machine. */
+    public function form(string $lesson): JsonResponse
+    {
+        return new JsonResponse(LessonForm::of(self::lesson($lesson)));
+    }
+
+    /** A lesson filled in by hand, on the machine of another. */
+    public function fill(Request $request, string $lesson): JsonResponse
+    {
+        $node = TypedQuantities::readIn(Node::fromJson($request->getContent()));
+        $like = self::lesson($lesson);
+        $node->object(['id', 'form']);
+        OwnLessons::fill($like, EntryRequest::uuid($node->at('id')), $node->at('form'), User::of($request), CarbonImmutable::now());
 
         return new JsonResponse(LessonList::of(User::of($request)), 201);
     }
@@ -71,8 +91,9 @@ final class PracticeController
 
     public function begin(Request $request): JsonResponse
     {
-        $node = Node::fromJson($request->getContent())->object(['id', 'lesson']);
-        $row = Attempts::begin(EntryRequest::uuid($node->at('id')), self::lesson($node->at('lesson')->string(40)), User::of($request), CarbonImmutable::now());
+        $node = Node::fromJson($request->getContent())->object(['id', 'lesson'], ['task']);
+        $task = $node->has('task') ? SetLessons::find(EntryRequest::uuid($node->at('task')), User::of($request)) : null;
+        $row = Attempts::begin(EntryRequest::uuid($node->at('id')), self::lesson($node->at('lesson')->string(40)), User::of($request), CarbonImmutable::now(), $task);
 
         return $this->answer($row, Attempts::replay($row), $row->wasRecentlyCreated ? 201 : 200);
     }

@@ -27,6 +27,8 @@ export const keys = {
   practice: ['lessons'],
   attempt: (id: string) => ['attempt', id],
   learners: ['learners'],
+  groups: ['practice-groups'],
+  lessonForm: (lesson: string) => ['lesson-form', lesson],
   people: ['people'],
   audit: ['audit'],
   leadsDay: ['leadsDay'],

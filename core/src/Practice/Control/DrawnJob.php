@@ -52,6 +52,12 @@ final readonly class DrawnJob
      */
     private function __construct(public Spec $spec, public Run $run, public TrueControl $control, public AsFound $found, public Mechanics $mechanics, public array $instrument, public array $wire) {}
 
+    /** @return list<Fault> what can be wrong with a control of this family beside its setting */
+    public static function faultsOf(FamilyKey $family): array
+    {
+        return self::FAULTS[$family->value];
+    }
+
     /**
      * @param  float  $faulty  the share of them that has something wrong beside the setting
      * @param  bool  $isRough  whether its drawing is off by two fifths and more, and it is read with a rule by a hand that repeats to half a mark and misreads

@@ -47,7 +47,7 @@ final class Attempt
     /** @var list<Moment> */
     private array $moments = [];
 
-    public function __construct(public readonly Lesson $lesson, Person $learner, string $id, string $at)
+    public function __construct(public readonly Lesson $lesson, Person $learner, string $id, string $at, public readonly Help $help = Help::Asked)
     {
         $this->control = $lesson->control();
         $this->job = $lesson->opened(new Stamp($id, $at, $learner));
@@ -108,6 +108,9 @@ final class Attempt
     {
         $this->mustGoOn();
         $this->mustBeThere($act);
+        if ($this->help === Help::None && in_array($act->kind, [ActKind::Ask, ActKind::Guess], true)) {
+            throw Refused::because('This lesson is worked without advice: turn what you would turn.');
+        }
         $before = clone $this->control;
         $seen = $this->does($act);
         $this->moments[] = new Moment($at, $act, $this->job, $before, clone $this->control, $seen);

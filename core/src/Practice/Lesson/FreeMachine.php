@@ -26,9 +26,22 @@ final readonly class FreeMachine
     /** Null where the key names no family. */
     public static function named(string $key): ?Lesson
     {
-        $family = preg_match(self::KEY, $key, $parts) === 1 ? FamilyKey::tryFrom($parts[1]) : null;
+        $family = self::family($key);
 
-        return $family === null ? null : self::of($family, (int) $parts[2]);
+        return $family === null ? null : self::of($family, (int) substr($key, (int) strrpos($key, '_') + 1));
+    }
+
+    /** Null where the key names no family. */
+    public static function title(string $key): ?string
+    {
+        $family = self::family($key);
+
+        return $family === null ? null : 'A machine at random: '.mb_strtolower(Families::of($family)->title());
+    }
+
+    private static function family(string $key): ?FamilyKey
+    {
+        return preg_match(self::KEY, $key, $parts) === 1 ? FamilyKey::tryFrom($parts[1]) : null;
     }
 
     public static function key(FamilyKey $family, int $seed): string

@@ -100,13 +100,10 @@ final readonly class LessonBook
         return count(self::LESSONS);
     }
 
-    /** Key of the lesson that comes after this one; null after the last, and after what is not of the book. */
-    public static function after(string $key): ?string
+    /** What a lesson is called, a machine at random too; null where nothing has this key. */
+    public static function title(string $key): ?string
     {
-        $keys = array_column(self::LESSONS, 0);
-        $place = array_search($key, $keys, true);
-
-        return $place === false ? null : $keys[$place + 1] ?? null;
+        return array_column(self::LESSONS, 2, 0)[$key] ?? FreeMachine::title($key);
     }
 
     /** By its key; a machine at random has one too. */

@@ -66,7 +66,8 @@ final class MachineView
             'cures' => array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], $family->cures()),
             'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
             'turned' => $view->turned(),
-            'is_advised' => $view->isAdvised,
+            'help' => $attempt->help->value,
+            'is_advised' => $attempt->help === Help::Shown || $view->isAdvised,
             'guess' => $view->guess === null ? null : ['adjuster' => $view->guess->about, 'say' => $view->saidOf($view->guess->about, $view->guess->steps ?? Steps::none())],
         ];
     }

@@ -2380,18 +2380,41 @@ export type PracticeLessons = {
          * Made here or taken in, and not of the book.
          */
         own: boolean;
+        learned: boolean;
     }>;
     skills: Array<{
         skill: Skill;
         label: string;
         share: number;
         tries: number;
+        /**
+         * Whether the skill is there.
+         */
+        good: boolean;
     }>;
     next: string | null;
     /**
      * The machine at random that is open.
      */
     free: string | null;
+    /**
+     * The skill that the next lesson is for, where somebody is weak at it.
+     */
+    next_for: string | null;
+    /**
+     * Lessons that a teacher set for whoever asks.
+     */
+    set: Array<{
+        task: string;
+        lesson: string;
+        title: string;
+        group: string;
+        help: string;
+        due_on: string | null;
+        best: number | null;
+        tries: number;
+        open: string | null;
+    }>;
 };
 
 export type PracticeScore = {
@@ -2491,6 +2514,7 @@ export type PracticeMachine = {
         adjuster: string;
         say: string;
     } | null;
+    help: PracticeHelp;
 };
 
 export type PracticeAttempt = {
@@ -2501,6 +2525,7 @@ export type PracticeAttempt = {
         teaches: string;
         story: string;
         next: string | null;
+        learned: boolean;
     };
     is_over: boolean;
     job: Job;
@@ -2517,6 +2542,10 @@ export type PracticeAttempt = {
 export type BeginPractice = {
     id: string;
     lesson: string;
+    /**
+     * The task it is done for, where a teacher set it.
+     */
+    task?: string;
 };
 
 export type PracticeAct = {
@@ -2542,6 +2571,10 @@ export type PracticeLearners = {
             label: string;
             share: number;
             tries: number;
+            /**
+             * Whether the skill is there.
+             */
+            good: boolean;
         }>;
         remark: string | null;
     }>;
@@ -2554,6 +2587,155 @@ export type MakeLesson = {
     title: string;
     teaches: string;
     story: string;
+};
+
+/**
+ * How much the bench says in a lesson of what it would turn.
+ */
+export type PracticeHelp = 'shown' | 'asked' | 'none';
+
+export type PracticeGroups = {
+    groups: Array<{
+        id: string;
+        name: string;
+        people: Array<{
+            login: string;
+            name: string;
+        }>;
+        tasks: Array<{
+            id: string;
+            lesson: string;
+            title: string;
+            help: PracticeHelp;
+            help_label: string;
+            due_on: string | null;
+            results: Array<{
+                login: string;
+                name: string;
+                best: number | null;
+                tries: number;
+                open: string | null;
+            }>;
+        }>;
+    }>;
+    people: Array<{
+        login: string;
+        name: string;
+    }>;
+    helps: Array<{
+        help: PracticeHelp;
+        label: string;
+    }>;
+};
+
+export type PracticeGroupBody = {
+    name: string;
+    /**
+     * How they sign in.
+     */
+    people: Array<string>;
+};
+
+export type NewPracticeGroup = {
+    id: string;
+    name: string;
+    /**
+     * How they sign in.
+     */
+    people: Array<string>;
+};
+
+export type PracticeTask = {
+    id: string;
+    lesson: string;
+    help: PracticeHelp;
+    due_on: string | null;
+};
+
+export type LessonForm = {
+    key: string;
+    title: string;
+    teaches: string;
+    story: string;
+    told: boolean;
+    play: {
+        label: string;
+        size_mm: number;
+        taut: boolean;
+    } | null;
+    second_play: {
+        label: string;
+        size_mm: number;
+        taut: boolean;
+    } | null;
+    offset: {
+        amount: number;
+        unit: string;
+    } | null;
+    adjusters: Array<{
+        id: string;
+        name: string;
+        unit: string;
+        at: number;
+        from: number;
+        to: number;
+    }>;
+    faults: Array<{
+        fault: string;
+        label: string;
+        is: boolean;
+    }>;
+    poses: Array<{
+        pose: Pose;
+        label: string;
+        slack_mm: number;
+        less: boolean;
+    }>;
+    ratio_factor: number;
+    lock_creep: number;
+};
+
+export type LessonFormBody = {
+    id: string;
+    form: {
+        title: string;
+        teaches: string;
+        story: string;
+        told: boolean;
+        play?: {
+            /**
+             * mm, or as it is typed.
+             */
+            size_mm: number | string;
+            taut: boolean;
+        };
+        second_play?: {
+            /**
+             * mm, or as it is typed.
+             */
+            size_mm: number | string;
+            taut: boolean;
+        };
+        offset?: number;
+        /**
+         * Where adjusters stand, in turns or what else they are counted in.
+         */
+        at: {
+            [key: string]: number;
+        };
+        faults: Array<string>;
+        poses: {
+            [key: string]: {
+                /**
+                 * mm, or as it is typed.
+                 */
+                slack_mm: number | string;
+                less: boolean;
+            };
+        };
+        ratio_factor: number;
+        lock_creep: number;
+    };
 };
 
 export type SignOutData = {
@@ -7222,6 +7404,10 @@ export type BeginPracticeErrors = {
      */
     401: Problem;
     /**
+     * Not for this role, or set for others
+     */
+    403: Problem;
+    /**
      * Nothing under this address
      */
     404: Problem;
@@ -7516,3 +7702,377 @@ export type MakeLessonResponses = {
 };
 
 export type MakeLessonResponse = MakeLessonResponses[keyof MakeLessonResponses];
+
+export type PracticeGroupsData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/practice/groups';
+};
+
+export type PracticeGroupsErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+};
+
+export type PracticeGroupsError = PracticeGroupsErrors[keyof PracticeGroupsErrors];
+
+export type PracticeGroupsResponses = {
+    /**
+     * The groups
+     */
+    200: PracticeGroups;
+};
+
+export type PracticeGroupsResponse = PracticeGroupsResponses[keyof PracticeGroupsResponses];
+
+export type MakePracticeGroupData = {
+    body: NewPracticeGroup;
+    path?: never;
+    query?: never;
+    url: '/practice/groups';
+};
+
+export type MakePracticeGroupErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Stands already under this id or name
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type MakePracticeGroupError = MakePracticeGroupErrors[keyof MakePracticeGroupErrors];
+
+export type MakePracticeGroupResponses = {
+    /**
+     * Made, or made before under this id
+     */
+    201: PracticeGroups;
+};
+
+export type MakePracticeGroupResponse = MakePracticeGroupResponses[keyof MakePracticeGroupResponses];
+
+export type RemovePracticeGroupData = {
+    body?: never;
+    path: {
+        /**
+         * Id of the group
+         */
+        group: string;
+    };
+    query?: never;
+    url: '/practice/groups/{group}';
+};
+
+export type RemovePracticeGroupErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type RemovePracticeGroupError = RemovePracticeGroupErrors[keyof RemovePracticeGroupErrors];
+
+export type RemovePracticeGroupResponses = {
+    /**
+     * Taken out
+     */
+    200: PracticeGroups;
+};
+
+export type RemovePracticeGroupResponse = RemovePracticeGroupResponses[keyof RemovePracticeGroupResponses];
+
+export type ChangePracticeGroupData = {
+    body: PracticeGroupBody;
+    path: {
+        /**
+         * Id of the group
+         */
+        group: string;
+    };
+    query?: never;
+    url: '/practice/groups/{group}';
+};
+
+export type ChangePracticeGroupErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Stands already under this id or name
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type ChangePracticeGroupError = ChangePracticeGroupErrors[keyof ChangePracticeGroupErrors];
+
+export type ChangePracticeGroupResponses = {
+    /**
+     * Changed
+     */
+    200: PracticeGroups;
+};
+
+export type ChangePracticeGroupResponse = ChangePracticeGroupResponses[keyof ChangePracticeGroupResponses];
+
+export type SetPracticeTaskData = {
+    body: PracticeTask;
+    path: {
+        /**
+         * Id of the group
+         */
+        group: string;
+    };
+    query?: never;
+    url: '/practice/groups/{group}/tasks';
+};
+
+export type SetPracticeTaskErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * Stands already under this id or name
+     */
+    409: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type SetPracticeTaskError = SetPracticeTaskErrors[keyof SetPracticeTaskErrors];
+
+export type SetPracticeTaskResponses = {
+    /**
+     * Set, or set before under this id
+     */
+    201: PracticeGroups;
+};
+
+export type SetPracticeTaskResponse = SetPracticeTaskResponses[keyof SetPracticeTaskResponses];
+
+export type TakeBackPracticeTaskData = {
+    body?: never;
+    path: {
+        /**
+         * Id of the group
+         */
+        group: string;
+        /**
+         * Id of the task
+         */
+        task: string;
+    };
+    query?: never;
+    url: '/practice/groups/{group}/tasks/{task}';
+};
+
+export type TakeBackPracticeTaskErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+};
+
+export type TakeBackPracticeTaskError = TakeBackPracticeTaskErrors[keyof TakeBackPracticeTaskErrors];
+
+export type TakeBackPracticeTaskResponses = {
+    /**
+     * Taken back
+     */
+    200: PracticeGroups;
+};
+
+export type TakeBackPracticeTaskResponse = TakeBackPracticeTaskResponses[keyof TakeBackPracticeTaskResponses];
+
+export type LessonFormData = {
+    body?: never;
+    path: {
+        /**
+         * Key of the lesson
+         */
+        lesson: string;
+    };
+    query?: never;
+    url: '/practice/lessons/{lesson}/form';
+};
+
+export type LessonFormErrors = {
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+};
+
+export type LessonFormError = LessonFormErrors[keyof LessonFormErrors];
+
+export type LessonFormResponses = {
+    /**
+     * The form, as this lesson has it
+     */
+    200: LessonForm;
+};
+
+export type LessonFormResponse = LessonFormResponses[keyof LessonFormResponses];
+
+export type FillLessonData = {
+    body: LessonFormBody;
+    path: {
+        /**
+         * Key of the lesson
+         */
+        lesson: string;
+    };
+    query?: never;
+    url: '/practice/lessons/{lesson}/like';
+};
+
+export type FillLessonErrors = {
+    /**
+     * Not JSON
+     */
+    400: Problem;
+    /**
+     * Nobody is signed in
+     */
+    401: Problem;
+    /**
+     * Not for this role
+     */
+    403: Problem;
+    /**
+     * Nothing under this address
+     */
+    404: Problem;
+    /**
+     * More than is taken at once
+     */
+    413: Problem;
+    /**
+     * The token against forged requests is missing or old
+     */
+    419: Problem;
+    /**
+     * Refused, with a sentence
+     */
+    422: Problem;
+};
+
+export type FillLessonError = FillLessonErrors[keyof FillLessonErrors];
+
+export type FillLessonResponses = {
+    /**
+     * Made
+     */
+    201: PracticeLessons;
+};
+
+export type FillLessonResponse = FillLessonResponses[keyof FillLessonResponses];

@@ -2249,16 +2249,30 @@ export const zPracticeLessons = z.object({
         best: z.nullable(z.int()),
         tries: z.int(),
         open: z.nullable(z.string()),
-        own: z.boolean()
+        own: z.boolean(),
+        learned: z.boolean()
     })),
     skills: z.array(z.object({
         skill: zSkill,
         label: z.string(),
         share: z.number(),
-        tries: z.int()
+        tries: z.int(),
+        good: z.boolean()
     })),
     next: z.nullable(z.string()),
-    free: z.nullable(z.string())
+    free: z.nullable(z.string()),
+    next_for: z.nullable(z.string()),
+    set: z.array(z.object({
+        task: z.uuid(),
+        lesson: z.string(),
+        title: z.string(),
+        group: z.string(),
+        help: z.string(),
+        due_on: z.nullable(z.string()),
+        best: z.nullable(z.int()),
+        tries: z.int(),
+        open: z.nullable(z.string())
+    }))
 });
 
 export const zPracticeScore = z.object({
@@ -2280,6 +2294,59 @@ export const zPracticeScore = z.object({
         }))
     }))
 });
+
+export const zBeginPractice = z.object({
+    id: z.uuid(),
+    lesson: z.string(),
+    task: z.optional(z.uuid())
+});
+
+export const zPracticeAct = z.object({
+    id: z.uuid(),
+    at: z.string(),
+    act: zActKind,
+    of: z.optional(z.string()),
+    by: z.optional(z.number()),
+    pose: z.optional(zPose),
+    point: z.optional(zReadingPoint)
+});
+
+export const zPracticeLearners = z.object({
+    learners: z.array(z.object({
+        name: z.string(),
+        login: z.string(),
+        learned: z.int(),
+        tries: z.int(),
+        at: z.nullable(z.string()),
+        last: z.string(),
+        skills: z.array(z.object({
+            skill: zSkill,
+            label: z.string(),
+            share: z.number(),
+            tries: z.int(),
+            good: z.boolean()
+        })),
+        remark: z.nullable(z.string())
+    })),
+    lessons: z.int()
+});
+
+export const zMakeLesson = z.object({
+    id: z.uuid(),
+    job: z.string(),
+    title: z.string().check(z.minLength(1), z.maxLength(80)),
+    teaches: z.string().check(z.minLength(1), z.maxLength(200)),
+    story: z.string().check(z.minLength(1), z.maxLength(300))
+});
+
+/**
+ * How much the bench says in a lesson of what it would turn.
+ */
+export const zPracticeHelp = z.enum([
+    'shown',
+    'asked',
+    'none'
+]);
 
 export const zPracticeMachine = z.object({
     points: z.array(z.object({
@@ -2354,7 +2421,8 @@ export const zPracticeMachine = z.object({
     guess: z.nullable(z.object({
         adjuster: z.string(),
         say: z.string()
-    }))
+    })),
+    help: zPracticeHelp
 });
 
 export const zPracticeAttempt = z.object({
@@ -2364,7 +2432,8 @@ export const zPracticeAttempt = z.object({
         title: z.string(),
         teaches: z.string(),
         story: z.string(),
-        next: z.nullable(z.string())
+        next: z.nullable(z.string()),
+        learned: z.boolean()
     }),
     is_over: z.boolean(),
     job: zJob,
@@ -2378,46 +2447,135 @@ export const zPracticeAttempt = z.object({
     }))
 });
 
-export const zBeginPractice = z.object({
-    id: z.uuid(),
-    lesson: z.string()
-});
-
-export const zPracticeAct = z.object({
-    id: z.uuid(),
-    at: z.string(),
-    act: zActKind,
-    of: z.optional(z.string()),
-    by: z.optional(z.number()),
-    pose: z.optional(zPose),
-    point: z.optional(zReadingPoint)
-});
-
-export const zPracticeLearners = z.object({
-    learners: z.array(z.object({
+export const zPracticeGroups = z.object({
+    groups: z.array(z.object({
+        id: z.uuid(),
         name: z.string(),
-        login: z.string(),
-        learned: z.int(),
-        tries: z.int(),
-        at: z.nullable(z.string()),
-        last: z.string(),
-        skills: z.array(z.object({
-            skill: zSkill,
-            label: z.string(),
-            share: z.number(),
-            tries: z.int()
+        people: z.array(z.object({
+            login: z.string(),
+            name: z.string()
         })),
-        remark: z.nullable(z.string())
+        tasks: z.array(z.object({
+            id: z.uuid(),
+            lesson: z.string(),
+            title: z.string(),
+            help: zPracticeHelp,
+            help_label: z.string(),
+            due_on: z.nullable(z.string()),
+            results: z.array(z.object({
+                login: z.string(),
+                name: z.string(),
+                best: z.nullable(z.int()),
+                tries: z.int(),
+                open: z.nullable(z.string())
+            }))
+        }))
     })),
-    lessons: z.int()
+    people: z.array(z.object({
+        login: z.string(),
+        name: z.string()
+    })),
+    helps: z.array(z.object({
+        help: zPracticeHelp,
+        label: z.string()
+    }))
 });
 
-export const zMakeLesson = z.object({
+export const zPracticeGroupBody = z.object({
+    name: z.string().check(z.maxLength(60)),
+    people: z.array(z.string()).check(z.maxLength(100))
+});
+
+export const zNewPracticeGroup = z.object({
     id: z.uuid(),
-    job: z.string(),
-    title: z.string().check(z.minLength(1), z.maxLength(80)),
-    teaches: z.string().check(z.minLength(1), z.maxLength(200)),
-    story: z.string().check(z.minLength(1), z.maxLength(300))
+    name: z.string().check(z.maxLength(60)),
+    people: z.array(z.string()).check(z.maxLength(100))
+});
+
+export const zPracticeTask = z.object({
+    id: z.uuid(),
+    lesson: z.string(),
+    help: zPracticeHelp,
+    due_on: z.nullable(z.iso.date())
+});
+
+export const zLessonForm = z.object({
+    key: z.string(),
+    title: z.string(),
+    teaches: z.string(),
+    story: z.string(),
+    told: z.boolean(),
+    play: z.nullable(z.object({
+        label: z.string(),
+        size_mm: z.number(),
+        taut: z.boolean()
+    })),
+    second_play: z.nullable(z.object({
+        label: z.string(),
+        size_mm: z.number(),
+        taut: z.boolean()
+    })),
+    offset: z.nullable(z.object({
+        amount: z.number(),
+        unit: z.string()
+    })),
+    adjusters: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        unit: z.string(),
+        at: z.number(),
+        from: z.number(),
+        to: z.number()
+    })),
+    faults: z.array(z.object({
+        fault: z.string(),
+        label: z.string(),
+        is: z.boolean()
+    })),
+    poses: z.array(z.object({
+        pose: zPose,
+        label: z.string(),
+        slack_mm: z.number(),
+        less: z.boolean()
+    })),
+    ratio_factor: z.number(),
+    lock_creep: z.number()
+});
+
+export const zLessonFormBody = z.object({
+    id: z.uuid(),
+    form: z.object({
+        title: z.string(),
+        teaches: z.string(),
+        story: z.string(),
+        told: z.boolean(),
+        play: z.optional(z.object({
+            size_mm: z.union([
+                z.number(),
+                z.string()
+            ]),
+            taut: z.boolean()
+        })),
+        second_play: z.optional(z.object({
+            size_mm: z.union([
+                z.number(),
+                z.string()
+            ]),
+            taut: z.boolean()
+        })),
+        offset: z.optional(z.number()),
+        at: z.record(z.string(), z.number()),
+        faults: z.array(z.string()),
+        poses: z.record(z.string(), z.object({
+            slack_mm: z.union([
+                z.number(),
+                z.string()
+            ]),
+            less: z.boolean()
+        })),
+        ratio_factor: z.number(),
+        lock_creep: z.number()
+    })
 });
 
 /**
@@ -2987,3 +3145,43 @@ export const zPracticeLearnersResponse = zPracticeLearners;
  * Made
  */
 export const zMakeLessonResponse = zPracticeLessons;
+
+/**
+ * The groups
+ */
+export const zPracticeGroupsResponse = zPracticeGroups;
+
+/**
+ * Made, or made before under this id
+ */
+export const zMakePracticeGroupResponse = zPracticeGroups;
+
+/**
+ * Taken out
+ */
+export const zRemovePracticeGroupResponse = zPracticeGroups;
+
+/**
+ * Changed
+ */
+export const zChangePracticeGroupResponse = zPracticeGroups;
+
+/**
+ * Set, or set before under this id
+ */
+export const zSetPracticeTaskResponse = zPracticeGroups;
+
+/**
+ * Taken back
+ */
+export const zTakeBackPracticeTaskResponse = zPracticeGroups;
+
+/**
+ * The form, as this lesson has it
+ */
+export const zLessonFormResponse = zLessonForm;
+
+/**
+ * Made
+ */
+export const zFillLessonResponse = zPracticeLessons;

@@ -24,7 +24,7 @@ import { Pad } from '../job/Pad';
 import { Place, ThreeColumns } from '../job/ThreeColumns';
 import { BenchContext, OutboxStatusContext, useBench, useMakeBench } from '../job/useBench';
 import { Ended } from './Ended';
-import { Guess } from './Guess';
+import { Guess, NoAdvice } from './Guess';
 import { Machine } from './Machine';
 import { PracticeContext, useMakePractice, usePractice } from './usePractice';
 
@@ -69,7 +69,9 @@ const AtTheMachine = ({ attempt }: { attempt: PracticeAttempt }) => {
     <PracticeContext value={practice}>
       <BenchContext value={bench}>
         <OutboxStatusContext value={post}>
-          <BeforeAdviceContext value={attempt.machine.is_advised ? null : <Guess />}>
+          <BeforeAdviceContext
+            value={attempt.machine.is_advised ? null : attempt.machine.help === 'none' ? <NoAdvice /> : <Guess />}
+          >
             <AttemptFrame />
           </BeforeAdviceContext>
         </OutboxStatusContext>

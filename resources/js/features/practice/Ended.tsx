@@ -35,7 +35,12 @@ const Total = ({ attempt, score }: { attempt: PracticeAttempt; score: PracticeSc
   const { next } = attempt.lesson;
   const worst = [...score.skills].sort((a, b) => a.points - a.of - (b.points - b.of))[0];
   return (
-    <Sheet tone={score.total >= 80 ? 'plain' : 'vivid'} padding="4" aria-label="How it went" data-score={score.total}>
+    <Sheet
+      tone={attempt.lesson.learned ? 'plain' : 'vivid'}
+      padding="4"
+      aria-label="How it went"
+      data-score={score.total}
+    >
       <Flex gap="5" alignItems="center" flexWrap="wrap">
         <Heading as="h1" fontSize="4xl" lineHeight="tight">
           {score.total} of 100
@@ -81,7 +86,7 @@ const SkillRow = ({ skill, onDeed }: { skill: PracticeScore['skills'][number]; o
       <Box fontWeight="bold" flex="0 0 11rem" lineHeight="snug">
         {skill.label}
       </Box>
-      <Bar share={skill.points / skill.of} />
+      <Bar share={skill.points / skill.of} good={skill.remarks.length === 0} />
       <Box minWidth="4.5rem" textAlign="right">
         {skill.points} of {skill.of}
       </Box>

@@ -33,3 +33,10 @@ export const Guess = () => {
     </AskCard>
   );
 };
+
+/** Whoever set the lesson wants it done without: nothing is said of what to turn. */
+export const NoAdvice = () => (
+  <AskCard eyebrow="You decide" title="Set it as you would">
+    <Box lineHeight="snug">There is no advice in this lesson. Turn it at the machine, then write what you turned.</Box>
+  </AskCard>
+);

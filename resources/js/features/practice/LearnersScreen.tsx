@@ -1,11 +1,28 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { learnersQuery } from '../../api/practice';
-import { LinkButton, Paper, Sheet } from '../../components/Buttons';
+import { useState } from 'react';
+import { groupsQuery, learnersQuery } from '../../api/practice';
+import { Button, LinkButton, Paper, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
 import { day } from '../../lib/time';
+import { GroupDialog } from './GroupDialog';
+import { Groups } from './Groups';
 import { Skills } from './Skills';
+
+/** Who learns together is a group. */
+const NewGroup = () => {
+  const { data } = useQuery(groupsQuery);
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button look="plain" disabled={data === undefined} onClick={() => setOpen(true)} data-new-group>
+        New group
+      </Button>
+      {open && data !== undefined && <GroupDialog group={null} people={data.people} onClose={() => setOpen(false)} />}
+    </>
+  );
+};
 
 /** How everybody does who learns here, for whoever teaches. */
 export default function LearnersScreen() {
@@ -16,6 +33,7 @@ export default function LearnersScreen() {
         <Heading as="h1" fontSize="2xl" marginRight="auto">
           Who learns
         </Heading>
+        <NewGroup />
         <Paper look="quiet" href="/api/export/practice" target="_self" download textDecoration="none" data-csv>
           All attempts as CSV
         </Paper>
@@ -23,6 +41,7 @@ export default function LearnersScreen() {
           The lessons
         </LinkButton>
       </Flex>
+      <Groups />
       {data === undefined ? (
         error !== null ? (
           <Failure error={error} retry={() => refetch()} />

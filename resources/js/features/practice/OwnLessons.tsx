@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Problem, say } from '../../api/client';
 import { keys } from '../../api/keys';
 import { type PracticeLessons, removeLesson, takeLesson } from '../../api/practice';
-import { Button, Paper } from '../../components/Buttons';
+import { Button, LinkButton, Paper } from '../../components/Buttons';
 import { FilePick } from '../../components/FilePick';
 
 const NO_LESSON = 'This file is no lesson. Take one that a workshop wrote out: it ends in .json.';
@@ -53,12 +53,15 @@ export const Keeping = ({ lesson, own }: { lesson: string; own: boolean }) => {
   const keep = useKeep();
   const removing = useMutation({ mutationFn: () => removeLesson(lesson), onSuccess: keep });
   return (
-    <Flex gap="1" marginLeft="auto">
+    <Flex gap="1" marginLeft="auto" flexWrap="wrap" justifyContent="flex-end">
       {own && (
         <Button look="link" disabled={removing.isPending} onClick={() => removing.mutate()} data-take-out={lesson}>
           Take out
         </Button>
       )}
+      <LinkButton look="link" to={`/practice/lessons/${lesson}/like`} data-like={lesson}>
+        Make another like it
+      </LinkButton>
       <Paper look="link" href={`/api/practice/lessons/${lesson}`} target="_self" download data-file={lesson}>
         As a file
       </Paper>

@@ -8,8 +8,10 @@ import { SiftBy } from '../../components/SiftBy';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { Keeping, TakeIn } from './OwnLessons';
+import { randomKey } from './randomKey';
+import { SetForMe } from './SetForMe';
 import { Skills } from './Skills';
-import { type Begin, useBegin } from './useBegin';
+import { type Begin, beginSays, useBegin } from './useBegin';
 
 /** Machines that are not there, to learn on: what to go on with, every lesson, and how one does. */
 export default function PracticeScreen() {
@@ -50,7 +52,9 @@ const Lessons = ({ list }: { list: List }) => {
   const next = list.lessons.find((one) => one.key === list.next);
   const families = [...new Set(list.lessons.map((one) => one.family_title))];
   const shown = list.lessons.filter((one) => family === '' || one.family_title === family);
-  const learned = list.lessons.filter((one) => (one.best ?? 0) >= LEARNED).length;
+  const learned = list.lessons.filter((one) => one.learned).length;
+  // What a teacher waits for comes before what one would choose oneself.
+  const isAwaited = list.set.some((one) => one.best === null);
   return (
     <Flex direction="column" gap="4">
       {begin.refusal !== null && (
@@ -58,8 +62,9 @@ const Lessons = ({ list }: { list: List }) => {
           {begin.refusal}
         </Box>
       )}
+      {isAwaited && <SetForMe set={list.set} begin={begin} />}
       <Grid templateColumns={{ base: '1fr', lg: '1.4fr 1fr' }} gap="4">
-        {next !== undefined && <Next lesson={next} begin={begin} />}
+        {next !== undefined && <Next lesson={next} weakAt={list.next_for} first={!isAwaited} begin={begin} />}
         <Sheet padding="4" aria-label="How you do">
           <Box textStyle="eyebrow">
             {learned} of {list.lessons.length} learned
@@ -73,6 +78,7 @@ const Lessons = ({ list }: { list: List }) => {
           )}
         </Sheet>
       </Grid>
+      {!isAwaited && list.set.length > 0 && <SetForMe set={list.set} begin={begin} />}
       <AtRandom list={list} begin={begin} />
       <Flex>
         <SiftBy says="Which kind of control" all="Every control" values={families} value={family} onPick={setFamily} />
@@ -86,10 +92,10 @@ const Lessons = ({ list }: { list: List }) => {
   );
 };
 
-const LEARNED = 80;
+type NextProps = { lesson: Lesson; weakAt: string | null; first: boolean; begin: Begin };
 
-const Next = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
-  <Sheet tone="vivid" padding="4" aria-label="What to go on with" data-next>
+const Next = ({ lesson, weakAt, first, begin }: NextProps) => (
+  <Sheet tone={first ? 'vivid' : 'plain'} padding="4" aria-label="What to go on with" data-next>
     <Box textStyle="eyebrow" color="actionText">
       {lesson.open === null ? 'Next lesson' : 'Go on with'} · {lesson.family_title}
     </Box>
@@ -99,15 +105,20 @@ const Next = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
     <Box marginTop="2" lineHeight="snug">
       {lesson.story} {lesson.teaches}
     </Box>
+    {weakAt !== null && (
+      <Box marginTop="2" lineHeight="snug" fontWeight="bold" data-weak-at>
+        For what you are weakest at: {weakAt.toLowerCase()}.
+      </Box>
+    )}
     <Button
-      look="vivid"
-      size="tall"
+      look={first ? 'vivid' : 'plain'}
+      size={first ? 'tall' : undefined}
       marginTop="4"
       width={{ base: '100%', md: 'auto' }}
       paddingInline="8"
       disabled={begin.busy}
       onClick={() => begin.start(lesson.key, lesson.open)}
-      data-primary
+      data-primary={first || undefined}
       data-begin={lesson.key}
     >
       {lesson.open === null ? 'Begin' : 'Go on'}
@@ -137,12 +148,7 @@ const AtRandom = ({ list, begin }: { list: List; begin: Begin }) => {
             ))}
           </Choice>
         </Box>
-        <Button
-          look="plain"
-          disabled={begin.busy}
-          onClick={() => begin.start(`free_${family}_${Math.floor(Math.random() * MOST_SEEDS)}`)}
-          data-begin-random
-        >
+        <Button look="plain" disabled={begin.busy} onClick={() => begin.start(randomKey(family))} data-begin-random>
           Begin
         </Button>
         {list.free !== null && (
@@ -155,8 +161,6 @@ const AtRandom = ({ list, begin }: { list: List; begin: Begin }) => {
   );
 };
 
-const MOST_SEEDS = 1_000_000;
-
 const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
   <Sheet padding="3" aria-label={lesson.title} data-lesson={lesson.key}>
     <Flex direction="column" height="100%" gap="1">
@@ -165,7 +169,7 @@ const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
           {lesson.own ? 'Our own · ' : ''}
           {lesson.family_title}
         </Box>
-        <Box fontWeight="bold" color={(lesson.best ?? 0) >= LEARNED ? 'inside' : 'soft'} whiteSpace="nowrap">
+        <Box fontWeight="bold" color={lesson.learned ? 'inside' : 'soft'} whiteSpace="nowrap">
           {lesson.open !== null ? 'Open' : lesson.best === null ? 'New' : `${lesson.best} of 100`}
         </Box>
       </Flex>
@@ -181,9 +185,9 @@ const Row = ({ lesson, begin }: { lesson: Lesson; begin: Begin }) => (
           size="small"
           disabled={begin.busy}
           onClick={() => begin.start(lesson.key, lesson.open)}
-          aria-label={`${lesson.open === null ? 'Begin' : 'Go on with'}: ${lesson.title}`}
+          aria-label={`${beginSays(lesson)}: ${lesson.title}`}
         >
-          {lesson.open !== null ? 'Go on' : lesson.best === null ? 'Begin' : 'Again'}
+          {beginSays(lesson)}
         </Button>
         {useSignedIn().may_keep_shop && <Keeping lesson={lesson.key} own={lesson.own} />}
       </Flex>

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 
-type Skill = { skill: string; label: string; share: number; tries: number };
+type Skill = { skill: string; label: string; share: number; tries: number; good: boolean };
 
 /** What is shown of each skill, the weakest first. */
 export const Skills = ({ skills }: { skills: readonly Skill[] }) => (
@@ -10,7 +10,7 @@ export const Skills = ({ skills }: { skills: readonly Skill[] }) => (
         <Box flex="0 0 11rem" fontSize="sm" lineHeight="snug">
           {one.label}
         </Box>
-        <Bar share={one.share} />
+        <Bar share={one.share} good={one.good} />
         <Box minWidth="2.5rem" textAlign="right" fontWeight="bold" fontSize="sm">
           {Math.round(100 * one.share)} %
         </Box>
@@ -19,8 +19,8 @@ export const Skills = ({ skills }: { skills: readonly Skill[] }) => (
   </Flex>
 );
 
-export const Bar = ({ share }: { share: number }) => (
+export const Bar = ({ share, good }: { share: number; good: boolean }) => (
   <Box flex="1" minWidth="3rem" height="0.75rem" bg="well" borderWidth="thin" borderColor="line" borderRadius="sm">
-    <Box height="100%" bg={share >= 0.8 ? 'inside' : 'found'} borderRadius="sm" style={{ width: `${100 * share}%` }} />
+    <Box height="100%" bg={good ? 'inside' : 'found'} borderRadius="sm" style={{ width: `${100 * share}%` }} />
   </Box>
 );
