@@ -15,7 +15,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_whole_lesson_by_touch_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 49 learned')->accessible('the lessons')
+        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 50 learned')->accessible('the lessons')
             ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
         $this->madeReady()->accessible('a lesson');
         $this->line(sprintf('%.1F', $this->readOffTheRule()));
@@ -31,8 +31,8 @@ final class PracticeTest extends BrowserTestCase
         $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
         $jobs->execute([$this->job()]);
         self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
-        $this->visit('/practice')->see('1 of 49 learned');
-        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 49 learned, 1 attempt')->accessible('who learns');
+        $this->visit('/practice')->see('1 of 50 learned');
+        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 50 learned, 1 attempt')->accessible('who learns');
     }
 
     public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void
@@ -67,6 +67,14 @@ final class PracticeTest extends BrowserTestCase
         $this->as('tomas')->visit('/practice')->click('[data-lesson=pedal_spring] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=cure]')->click('[data-cure=spring]')->until('return document.body.innerText.split("Spring hooked or replaced").length > 2', 'it stands in the log too')->settled()
             ->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Found: a weak or unhooked return spring')->gone('[data-skill=cause] [data-show-deed]');
         $this->until('return !document.body.innerText.includes("nothing of that was done")', 'it was done before it was written');
+    }
+
+    public function test_a_hot_engine_is_felt_and_left_to_cool_before_it_is_read(): void
+    {
+        $this->as('tomas')->visit('/practice')->click('[data-lesson=lever_hot] button')->await('[data-machine]')->line('all ok', 'all ok')->await('[data-asked] [data-feel]')
+            ->click('[data-feel]')->await('[data-cool]')->see('Seen: Hot')->accessible('a hot engine')->click('[data-cool]')->await('[data-feel]')->click('[data-feel]')->see('Seen: Cold')->line('cold')->settled();
+        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Felt the engine: hot', 'Left it until it was cold', 'Felt the engine: cold');
+        self::assertStringNotContainsString('was hot: what is read then', (string) $this->browser->executeScript('return document.body.innerText'));
     }
 
     public function test_in_inches_no_millimetre_is_left_on_it(): void
@@ -171,6 +179,10 @@ final class PracticeTest extends BrowserTestCase
     private function readOffTheRule(): float
     {
         $before = $this->browser->executeScript('return document.querySelector("[data-pulled]")?.dataset.pulled ?? ""');
+        // Once after each turn, so that what was turned lies where it stays.
+        if ($this->browser->executeScript('return document.querySelector("[data-snapped]") === null') === true) {
+            $this->click('[data-snap]')->await('[data-snapped]');
+        }
         $this->click('[data-hold]')->until('return (document.querySelector("[data-scale]")?.closest("[data-pulled]")?.dataset.pulled ?? '.json_encode($before).') !== '.json_encode($before), 'pulled anew');
         $this->set('[data-eye]', 0.0);
         $force = fn (): float => (float) $this->element('[data-force]')->getAttribute('data-force');

@@ -26,6 +26,21 @@ final readonly class Act
         return new self(ActKind::Hold, pose: $pose, point: $point);
     }
 
+    public static function snap(): self
+    {
+        return new self(ActKind::Snap);
+    }
+
+    public static function feel(): self
+    {
+        return new self(ActKind::Feel);
+    }
+
+    public static function cool(): self
+    {
+        return new self(ActKind::Cool);
+    }
+
     public static function turn(string $adjuster, Steps $steps): self
     {
         return new self(ActKind::Turn, $adjuster, $steps);

@@ -9,6 +9,12 @@ enum ActKind: string
 {
     /** Pulled until it resists, with an instrument held to it. */
     case Hold = 'hold';
+    /** Pulled fully and let snap back, so that what was turned settles. */
+    case Snap = 'snap';
+    /** The engine is felt: hot or cold. */
+    case Feel = 'feel';
+    /** It is left until it is cold. */
+    case Cool = 'cool';
     /** An adjuster is turned, or moved by its steps. */
     case Turn = 'turn';
     /** A proof is tried. */

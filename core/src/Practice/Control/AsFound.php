@@ -13,6 +13,7 @@ final readonly class AsFound
      * @param  float  $offset  of a table's arm from where it should stand, in the table's unit
      * @param  array<string, float>  $at  where the adjusters stand, in turns or what else they are counted in
      * @param  list<Fault>  $faults
+     * @param  bool  $isHot  whether its engine is
      */
-    public function __construct(public float $play, public ?float $secondPlay, public float $offset, public array $at, public array $faults) {}
+    public function __construct(public float $play, public ?float $secondPlay, public float $offset, public array $at, public array $faults, public bool $isHot = false) {}
 }

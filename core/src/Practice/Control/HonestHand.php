@@ -163,6 +163,10 @@ final class HonestHand
         }
         $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->posed($this->of($item)->judgement);
 
+        if (! $this->control->isSettled()) {
+            $this->control->settle();
+            $this->deeds[] = Act::snap();
+        }
         $this->deeds[] = Act::hold($this->point($item), $pose ?? Pose::Straight);
 
         return $this->line(sprintf('%.2F', $this->control->read($this->point($item), $pose, $this->instrument['resolution_mm'])), $item, $pose);
@@ -326,6 +330,11 @@ final class HonestHand
     private function doFor(ItemKey $key, StageItem $item): void
     {
         [$proof, $pose] = [...explode('/', (string) $key->of, 2), null];
+        if ($key->topic === ItemTopic::Condition && $this->control->isHot()) {
+            // It waits until it can say that it is cold.
+            $this->control->cool();
+            array_push($this->deeds, Act::feel(), Act::cool());
+        }
         $act = match ($key->topic) {
             ItemTopic::Check, ItemTopic::Found => Act::try((string) $proof, $pose === null ? null : Pose::tryFrom($pose)),
             ItemTopic::Outcome => Act::run((string) $key->of),

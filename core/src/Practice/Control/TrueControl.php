@@ -32,6 +32,16 @@ final class TrueControl
     /** What a step moves an arm by, in its unit, where nobody measured it: two millimetres of a bracket to a detent. */
     private const UNMEASURED = 0.2;
 
+    /** mm of conduit that a cable shows too much until it was pulled fully and let snap back after a turn; ours. */
+    private const UNSETTLED = 0.5;
+
+    /** mm of conduit that an engine hides while it is hot; ours. */
+    private const HEAT = 0.8;
+
+    private bool $isSettled = true;
+
+    private bool $isHot;
+
     /** @var array<string, float> mm of conduit, by cable; below zero it is taut */
     private array $slack;
 
@@ -58,6 +68,7 @@ final class TrueControl
             $this->slack[$this->cableRead($spec->second->point)] = $found->secondPlay / $this->ratio($spec->second->point);
         }
         $this->offset = $found->offset;
+        $this->isHot = $found->isHot;
         $this->at = $found->at;
         foreach ($found->faults as $fault) {
             $this->faults[$fault->value] = $fault;
@@ -75,6 +86,7 @@ final class TrueControl
         $to = max($one->travel()->from->toFloat(), min($one->travel()->to->toFloat(), $at + $steps->toFloat()));
         $turned = Steps::exactly($to - $at);
         $this->at[$adjuster] = $to;
+        $this->isSettled = $this->isSettled && $turned->isNone();
         $this->give($one, $one->slackGiven($turned));
         $this->offset += $turned->count / $one->counting()->each->count * $this->perStep($one);
     }
@@ -148,7 +160,31 @@ final class TrueControl
     /** How far it moves until it resists when it is pulled once more, in mm: no two pulls are quite alike. */
     public function shows(ReadingPoint $point, ?Pose $pose): float
     {
-        return max(0.0, max(0.0, $this->play($point, $pose)) + $this->mechanics->noise * $this->chance->normal());
+        $beside = ($this->isSettled ? 0.0 : self::UNSETTLED) - ($this->isHot ? self::HEAT : 0.0);
+
+        return max(0.0, max(0.0, $this->play($point, $pose) + $beside * $this->ratio($point)) + $this->mechanics->noise * $this->chance->normal());
+    }
+
+    /** Whether what was turned last lies where it stays. */
+    public function isSettled(): bool
+    {
+        return $this->isSettled;
+    }
+
+    /** Pulled fully, and let snap back. */
+    public function settle(): void
+    {
+        $this->isSettled = true;
+    }
+
+    public function isHot(): bool
+    {
+        return $this->isHot;
+    }
+
+    public function cool(): void
+    {
+        $this->isHot = false;
     }
 
     /** Where an adjuster stands, in turns or what else it is counted in. */

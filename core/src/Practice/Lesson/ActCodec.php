@@ -30,6 +30,9 @@ final readonly class ActCodec
 
         return match ($node->at('act')->enum(ActKind::class)) {
             ActKind::Hold => Act::hold($node->at('point')->enum(ReadingPoint::class), self::pose($node) ?? Pose::Straight),
+            ActKind::Snap => Act::snap(),
+            ActKind::Feel => Act::feel(),
+            ActKind::Cool => Act::cool(),
             ActKind::Turn => Act::turn($of(), $by()),
             ActKind::Try => Act::try($of(), self::pose($node)),
             ActKind::Look => Act::look($of()),

@@ -22,6 +22,7 @@ use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeTable;
 
@@ -134,6 +135,12 @@ final class Attempt
         $this->job = $after;
     }
 
+    /** Whether it matters here how hot it is. */
+    public function hasEngineToFeel(): bool
+    {
+        return $this->lesson->found->isHot || $this->job->progress->item(ItemTopic::Condition->value) !== null;
+    }
+
     private function mustGoOn(): void
     {
         if ($this->isOver()) {
@@ -147,6 +154,16 @@ final class Attempt
         switch ($act->kind) {
             case ActKind::Hold:
                 return Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight));
+            case ActKind::Snap:
+                $this->control->settle();
+
+                return Seen::nothing();
+            case ActKind::Feel:
+                return Seen::word($this->control->isHot() ? 'hot' : 'cold');
+            case ActKind::Cool:
+                $this->control->cool();
+
+                return Seen::nothing();
             case ActKind::Try:
                 return Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control));
             case ActKind::Look:
@@ -174,6 +191,8 @@ final class Attempt
         $keys = static fn (array $all): array => array_column($all, 'key');
         $known = match ($act->kind) {
             ActKind::Hold => $act->point !== null && in_array($act->point, $this->lesson->points(), true),
+            ActKind::Snap => $this->lesson->points() !== [],
+            ActKind::Feel, ActKind::Cool => $this->hasEngineToFeel(),
             ActKind::Turn, ActKind::Guess => $act->steps !== null && $this->lesson->run->adjuster($act->about) !== null,
             ActKind::Try => in_array($act->about, $keys($family->proofs($this->lesson->run)), true),
             ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),

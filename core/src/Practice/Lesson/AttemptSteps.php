@@ -68,6 +68,9 @@ final readonly class AttemptSteps
 
         return match ($act->kind) {
             ActKind::Hold => "Pulled at the {$act->point?->label()}{$pose}: it moves ".self::play($seen->mm ?? 0.0),
+            ActKind::Snap => 'Pulled it fully and let it snap back',
+            ActKind::Feel => "Felt the engine: {$seen->word}",
+            ActKind::Cool => 'Left it until it was cold',
             ActKind::Turn => "Turned {$turn}",
             ActKind::Guess => "Would have turned {$turn}",
             ActKind::Ask => 'Asked what the bench would do',

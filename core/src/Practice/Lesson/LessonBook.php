@@ -10,9 +10,12 @@ use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
 use VividPull\Core\Practice\Control\Mechanics;
+use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\SpecCodec;
 
 /**
  * The lessons that come with the product, in the order in which they teach. Machines and stories are invented; what is wrong with them is what
@@ -33,7 +36,7 @@ final readonly class LessonBook
     /**
      * Key, family, title, what it is for, how it came in, and what is true of it: `play` and `second` in mm, `offset` of a table's arm,
      * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `creep` of a
-     * lock in its smallest steps, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand.
+     * lock in its smallest steps, `hot` where its engine is, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand.
      *
      * @var list<array{string, string, string, string, string, array<string, mixed>}>
      */
@@ -85,6 +88,7 @@ final readonly class LessonBook
         ['brake_drags', 'brake_pull', 'A brake that drags', 'Free first: a brake that drags fades.', 'Hub is hot after a mile.', ['play' => 1.5]],
         ['other_loose', 'other_control', 'A control nobody drew', 'The same hands, whatever it moves.', 'From a machine without a book.', ['play' => 23.0]],
         ['other_stiff', 'other_control', 'Stiff and slow to return', 'Oil and grease before a new part.', 'Stood in a wet shed.', ['play' => 9.5, 'faults' => ['dry']]],
+        ['lever_hot', 'clutch_lever', 'Still hot from the road', 'Feel it before you read: a hot engine hides play.', 'Rode in a moment ago. They say it got tight.', ['play' => 12.0, 'hot' => true]],
         ['lever_blind', 'clutch_lever', 'Threads nobody counted', 'Work without knowing where the adjusters stand.', 'No record of it. The boots are on.', ['play' => 29.0, 'told' => false]],
         ['grip_hard', 'twist_grip', 'Everything at once', 'Fault first, then play, then poses, then the lock.', 'Bought unseen. Drawing is of another grip.', ['play' => 8.5, 'ratio' => 1.3, 'left' => 0.2, 'right' => -0.2, 'creep' => 0.4, 'faults' => ['weak_spring']]],
     ];
@@ -123,14 +127,22 @@ final readonly class LessonBook
     {
         [$key, $family, $title, $teaches, $story, $true] = $row;
         [$spec, $wire] = DrawnJob::frame(FamilyKey::from($family), ($true['pair'] ?? false) === true);
+        $isHot = ($true['hot'] ?? false) === true;
+        $spec = $isHot ? self::cold($spec) : $spec;
         $run = RunCodec::decode(Node::of($wire));
         $found = new AsFound(self::number($true, 'play', 0.0), isset($true['second']) ? self::number($true, 'second', 0.0) : null, self::number($true, 'offset', 0.0),
-            self::standing($run, is_array($true['at'] ?? null) ? $true['at'] : []), self::faults($true));
+            self::standing($run, is_array($true['at'] ?? null) ? $true['at'] : []), self::faults($true), $isHot);
         $poses = array_intersect_key(['left' => self::number($true, 'left', 0.0), 'right' => self::number($true, 'right', 0.0)], array_flip(array_map(static fn (Pose $one): string => $one->value, $spec->conditions->poses)));
         $mechanics = new Mechanics(self::number($true, 'ratio', 1.0), $poses, self::HAND, $seed % 2 === 0 ? 1 : -1, self::number($true, 'creep', 0.0), 0.0);
 
         return new Lesson(new LessonTale($key, $title, $teaches, $story), $spec, $wire, $found, $mechanics,
             ($true['fine'] ?? false) === true ? [self::CALIPER, self::RULE] : [self::RULE, self::CALIPER], ($true['told'] ?? true) === true, $seed);
+    }
+
+    /** The same, of a book that wants it cold. */
+    private static function cold(Spec $spec): Spec
+    {
+        return SpecCodec::decode(Node::of(array_replace_recursive(SpecCodec::encode($spec), ['conditions' => ['engine' => EngineHeat::Cold->value]])));
     }
 
     /** @param  array<string, mixed>  $true */

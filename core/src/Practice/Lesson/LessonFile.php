@@ -33,6 +33,7 @@ final readonly class LessonFile
             'second_play_mm' => $lesson->found->secondPlay,
             'offset' => $lesson->found->offset,
             'at' => $lesson->found->at === [] ? null : $lesson->found->at,
+            'hot' => $lesson->found->isHot ? true : null,
             'faults' => array_map(static fn (Fault $one): string => $one->value, $lesson->found->faults),
             'ratio_factor' => $lesson->mechanics->ratioFactor,
             'poses_mm' => $lesson->mechanics->poses === [] ? null : $lesson->mechanics->poses,
@@ -61,7 +62,7 @@ final readonly class LessonFile
         }
         [$spec, $run] = [SpecCodec::decode($node->at('spec')), RunCodec::decode($node->at('run'))];
         $wire = is_array($node->at('run')->value) ? $node->at('run')->value : [];
-        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm']);
+        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot']);
         $tale = new LessonTale($key, $node->at('title')->string(80), $node->at('teaches')->string(200), $node->at('story')->string(300));
 
         return new Lesson($tale, $spec, $wire, self::found($true, $spec, $run), self::mechanics($true, $spec), self::instruments($node->at('instruments')), $node->at('told')->boolean(), $node->at('seed')->integer(0, 2 ** 31));
@@ -80,7 +81,7 @@ final readonly class LessonFile
         $number = static fn (string $key): ?float => $true->has($key) ? $true->at($key)->number(-self::MOST_MM, self::MOST_MM) : null;
 
         return new AsFound($number('play_mm') ?? 0.0, $number('second_play_mm'), $true->at('offset')->number(-100, 100), $at,
-            array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)));
+            array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)), $true->has('hot') && $true->at('hot')->boolean());
     }
 
     private static function mechanics(Node $true, Spec $spec): Mechanics

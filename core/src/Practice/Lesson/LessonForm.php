@@ -37,6 +37,7 @@ final readonly class LessonForm
                 'from' => $one->travel()->from->toFloat(), 'to' => $one->travel()->to->toFloat()], array_values($lesson->run->adjusters())),
             'faults' => array_map(static fn (Fault $one): array => ['fault' => $one->value, 'label' => $one->label(), 'is' => in_array($one, $true->faults, true)], $faults),
             'poses' => array_map(static fn (Pose $one): array => ['pose' => $one->value, 'label' => $one->label(), 'slack_mm' => abs($lesson->mechanics->poses[$one->value] ?? 0.0), 'less' => ($lesson->mechanics->poses[$one->value] ?? 0.0) < 0.0], self::poses($lesson)),
+            'hot' => $lesson->spec->conditions->engine === null ? null : $true->isHot,
             'ratio_factor' => $lesson->mechanics->ratioFactor,
             'lock_creep' => $lesson->mechanics->creep,
         ];
@@ -50,7 +51,7 @@ final readonly class LessonForm
      */
     public static function filledIn(Lesson $like, Node $form, string $key, int $seed): Lesson
     {
-        $form->object(['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'], ['play', 'second_play', 'offset']);
+        $form->object(['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'], ['play', 'second_play', 'offset', 'hot']);
         $true = array_filter([
             'play_mm' => self::signed($form, 'play', $like->spec->aim !== null),
             'second_play_mm' => self::signed($form, 'second_play', $like->spec->second !== null),
@@ -62,6 +63,7 @@ final readonly class LessonForm
             ...array_map(static fn (string $field): string => trim($form->at($field)->string(300)), ['title' => 'title', 'teaches' => 'teaches', 'story' => 'story']),
             'told' => $form->at('told')->boolean(),
             'true' => $true + [
+                'hot' => self::isHot($form, $like),
                 'offset' => $form->has('offset') ? $form->at('offset')->number(-100, 100) : 0.0,
                 'faults' => array_map(static fn (Node $one): string => self::fault($one, $like)->value, $form->at('faults')->items(10)),
                 'ratio_factor' => $form->at('ratio_factor')->number(0.2, 5), 'lock_creep' => $form->at('lock_creep')->number(0, 20),
@@ -74,6 +76,16 @@ final readonly class LessonForm
         }
 
         return $lesson;
+    }
+
+    private static function isHot(Node $form, Lesson $like): bool
+    {
+        $isHot = $form->has('hot') && $form->at('hot')->boolean();
+        if ($isHot && $like->spec->conditions->engine === null) {
+            throw BadFile::at($form->at('hot')->path, 'the figure of this control is the same hot or cold.');
+        }
+
+        return $isHot;
     }
 
     /** @return array{label: string, size_mm: float, taut: bool}|null */

@@ -30,6 +30,11 @@ final class MachineView
     /** @var array<string, Steps> turned and not written, by adjuster */
     private array $turned = [];
 
+    /** How often it was pulled fully and let snap back since it was turned last. */
+    private int $snapped = 0;
+
+    private ?string $felt = null;
+
     private bool $isAdvised = false;
 
     private ?Act $guess = null;
@@ -65,6 +70,8 @@ final class MachineView
             'settings' => array_map($view->setting(...), array_values($lesson->spec->other(OutcomeTable::class)->settings ?? [])),
             'cures' => array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], $family->cures()),
             'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
+            'snapped' => $view->snapped,
+            'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt] : null,
             'turned' => $view->turned(),
             'help' => $attempt->help->value,
             'is_advised' => $attempt->help === Help::Shown || $view->isAdvised,
@@ -76,6 +83,9 @@ final class MachineView
     {
         match ($act->kind) {
             ActKind::Hold => $this->held = ['point' => $act->point ?? ReadingPoint::LeverTip, 'pose' => $act->pose ?? Pose::Straight, 'mm' => $seen->mm ?? 0.0],
+            ActKind::Snap => [$this->held, $this->snapped] = [null, $this->snapped + 1],
+            ActKind::Feel => $this->felt = $seen->word,
+            ActKind::Cool => [$this->held, $this->felt] = [null, null],
             ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',
             ActKind::Guess => [$this->isAdvised, $this->guess] = [true, $act],
             ActKind::Ask => $this->isAdvised = true,
@@ -86,6 +96,7 @@ final class MachineView
             $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
         }
         if ($act->kind === ActKind::Turn && $act->steps !== null) {
+            $this->snapped = 0;
             $this->turned[$act->about] = ($this->turned[$act->about] ?? Steps::none())->plus($act->steps);
         }
     }

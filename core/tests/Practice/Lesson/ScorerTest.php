@@ -36,6 +36,9 @@ final class ScorerTest extends TestCase
         yield 'a reading nobody took' => ['lever_loose', [...self::SAFE, ['line' => '31 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'nobody had held an instrument'];
         yield 'a reading off by more than a mark' => ['lever_loose', [...self::SAFE, self::HOLD, ['line' => '33 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, '33 mm was typed, and the instrument showed 3'];
         yield 'a reading from before a turn' => ['lever_loose', [...self::SAFE, self::HOLD, ['act' => 'turn', 'of' => 'barrel', 'by' => 1], ['line' => '31 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'nobody had held an instrument to it since it last changed'];
+        yield 'a reading straight after a turn' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3], self::HOLD, ['line' => '20 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'It was read straight after a turn'];
+        yield 'called cold while it is hot' => ['lever_hot', self::SAFE, Skill::Word, 'It was written as cold, and its engine was hot'];
+        yield 'called hot while it is cold' => ['lever_hot', [...array_slice(self::SAFE, 0, -1), ['act' => 'cool'], ['line' => 'hot']], Skill::Word, 'It was written as hot, and its engine was cold'];
         yield 'the wrong way' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => -1]], Skill::Direction, 'The barrel was turned the wrong way'];
         yield 'too far' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 8]], Skill::Direction, 'in at one edge of the band and out at the other'];
         yield 'a guess the wrong way' => ['lever_loose', [...self::SAFE, ['act' => 'guess', 'of' => 'barrel', 'by' => -1], ['act' => 'turn', 'of' => 'barrel', 'by' => 3]], Skill::Direction, 'What you said you would turn'];
@@ -83,6 +86,36 @@ final class ScorerTest extends TestCase
         self::assertSame(1, Scorer::judge(self::played('lever_loose', [...self::SAFE, $turn, $turn, $turn]))->moves);
         self::assertSame(2, Scorer::judge(self::played('lever_loose', [...self::SAFE, $turn, self::HOLD, $turn]))->moves);
         self::assertSame(2, Scorer::judge(self::played('lever_loose', [...self::SAFE, $turn, ['act' => 'turn', 'of' => 'bracket_nuts', 'by' => 1]]))->moves);
+    }
+
+    public function test_what_was_turned_lies_where_it_stays_once_it_has_snapped_back(): void
+    {
+        $attempt = self::played('lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3]]);
+        $shown = static fn (): float => (float) $attempt->act(Act::hold(ReadingPoint::LeverTip, Pose::Straight), '2026-01-01T08:10:00+00:00')->mm;
+        $before = $shown();
+        $attempt->act(Act::snap(), '2026-01-01T08:10:00+00:00');
+        // Half a millimetre of conduit at 3.5 times as far.
+        self::assertEqualsWithDelta(0.5 * 3.5, $before - $shown(), 8 * $attempt->lesson->mechanics->noise);
+        self::assertEqualsWithDelta($attempt->control()->play(ReadingPoint::LeverTip), $shown(), 5 * $attempt->lesson->mechanics->noise);
+    }
+
+    public function test_a_hot_engine_hides_play_until_it_is_cold(): void
+    {
+        $attempt = self::played('lever_hot', array_slice(self::SAFE, 0, -1));
+        $at = '2026-01-01T08:10:00+00:00';
+        $shown = static fn (): float => (float) $attempt->act(Act::hold(ReadingPoint::LeverTip, Pose::Straight), $at)->mm;
+        self::assertSame('hot', $attempt->act(Act::feel(), $at)->word);
+        self::assertLessThan(10.0, $shown(), 'it looks too tight');
+        $attempt->act(Act::cool(), $at);
+        self::assertSame('cold', $attempt->act(Act::feel(), $at)->word);
+        self::assertEqualsWithDelta(12.0, $shown(), 0.6);
+        self::assertTrue($attempt->control()->isRight(), 'it never was wrong');
+    }
+
+    public function test_where_no_figure_asks_for_the_heat_nobody_feels_for_it(): void
+    {
+        $this->expectException(Refused::class);
+        self::played('bail_right', [])->act(Act::feel(), '2026-01-01T08:00:00+00:00');
     }
 
     public function test_the_fewest_moves_are_those_of_one_who_sees_it(): void

@@ -2361,7 +2361,7 @@ export type GaugeRecording = {
     at: string;
 };
 
-export type ActKind = 'hold' | 'turn' | 'try' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
+export type ActKind = 'hold' | 'snap' | 'feel' | 'cool' | 'turn' | 'try' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
 
 export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
 
@@ -2515,6 +2515,16 @@ export type PracticeMachine = {
         say: string;
     } | null;
     help: PracticeHelp;
+    /**
+     * How often it was pulled fully and let snap back since it was turned last.
+     */
+    snapped: number;
+    /**
+     * Where it matters how hot it is.
+     */
+    engine: {
+        felt: 'hot' | 'cold' | null;
+    } | null;
 };
 
 export type PracticeAttempt = {
@@ -2693,6 +2703,7 @@ export type LessonForm = {
     }>;
     ratio_factor: number;
     lock_creep: number;
+    hot: boolean | null;
 };
 
 export type LessonFormBody = {
@@ -2735,6 +2746,7 @@ export type LessonFormBody = {
         };
         ratio_factor: number;
         lock_creep: number;
+        hot?: boolean;
     };
 };
 

@@ -2215,6 +2215,9 @@ export const zJobGauges = z.object({
 
 export const zActKind = z.enum([
     'hold',
+    'snap',
+    'feel',
+    'cool',
     'turn',
     'try',
     'look',
@@ -2422,7 +2425,11 @@ export const zPracticeMachine = z.object({
         adjuster: z.string(),
         say: z.string()
     })),
-    help: zPracticeHelp
+    help: zPracticeHelp,
+    snapped: z.int(),
+    engine: z.nullable(z.object({
+        felt: z.nullable(z.enum(['hot', 'cold']))
+    }))
 });
 
 export const zPracticeAttempt = z.object({
@@ -2539,7 +2546,8 @@ export const zLessonForm = z.object({
         less: z.boolean()
     })),
     ratio_factor: z.number(),
-    lock_creep: z.number()
+    lock_creep: z.number(),
+    hot: z.nullable(z.boolean())
 });
 
 export const zLessonFormBody = z.object({
@@ -2574,7 +2582,8 @@ export const zLessonFormBody = z.object({
             less: z.boolean()
         })),
         ratio_factor: z.number(),
-        lock_creep: z.number()
+        lock_creep: z.number(),
+        hot: z.optional(z.boolean())
     })
 });
 

@@ -118,11 +118,42 @@ export const RunIt = () => {
   );
 };
 
+/** How hot it is, by hand. */
+const FeelIt = () => {
+  const { attempt, act, busy } = usePractice();
+  const { item } = useBench();
+  const { engine } = attempt.machine;
+  if (engine === null) return null;
+  const asked = item?.topic === 'condition';
+  return (
+    <Row label="Engine: cold or hot" asked={asked} about={<Box color="soft">A hand near the case, then on it.</Box>}>
+      {engine.felt !== null && <Saw saw={engine.felt === 'hot' ? 'Hot' : 'Cold'} />}
+      {engine.felt === null && (
+        <Button
+          look={asked ? 'vivid' : 'plain'}
+          size="small"
+          disabled={busy}
+          onClick={() => act({ act: 'feel' })}
+          data-feel
+        >
+          Feel it
+        </Button>
+      )}
+      {engine.felt === 'hot' && (
+        <Button look="plain" size="small" disabled={busy} onClick={() => act({ act: 'cool' })} data-cool>
+          Let it cool
+        </Button>
+      )}
+    </Row>
+  );
+};
+
 export const LookAtIt = () => {
   const { attempt, act, busy } = usePractice();
   const asked = useAsked();
   return (
     <List>
+      <FeelIt />
       {attempt.machine.parts.map((part) => (
         <Row key={part.key} label={part.label} asked={asked(part.key)} about={<Box color="soft">{part.look_for}</Box>}>
           {part.saw === null ? (

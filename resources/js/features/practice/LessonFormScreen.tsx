@@ -175,6 +175,18 @@ const True = ({ form, draft, set }: PartProps & { form: LessonForm }) => (
           onChange={(value) => set({ poses: { ...draft.poses, [one.pose]: value } })}
         />
       ))}
+      {draft.hot !== null && (
+        <PickOne
+          says="Its engine, as it comes in"
+          mark="heat"
+          options={[
+            { key: 'cold', label: 'Engine cold' },
+            { key: 'hot', label: 'Engine hot' },
+          ]}
+          value={draft.hot ? 'hot' : 'cold'}
+          onPick={(key) => set({ hot: key === 'hot' })}
+        />
+      )}
       <Faults form={form} draft={draft} set={set} />
       <Entry
         label="Moves so many times as far as it is drawn"

@@ -94,6 +94,7 @@ const wanted = (item: Item | null, { next, beside }: BenchState): Way => {
     found: 'try',
     outcome: 'run',
     step: 'look',
+    condition: 'look',
   };
   return by[item.topic] ?? 'pull';
 };

@@ -36,6 +36,7 @@ export const PullIt = () => {
       {poses.length > 1 && (
         <PickOne says="Bars" mark="pose" options={poses} value={how} onPick={(key) => setPose(key as PoseKey)} />
       )}
+      <SnapBack />
       <Flex gap="3" flexWrap="wrap" alignItems="center">
         <PickOne
           says="With what"
@@ -56,6 +57,24 @@ export const PullIt = () => {
         </Button>
       </Flex>
       {isHeld && <Pulled key={`${at} ${how} ${held.mm}`} held={held} instrument={instrument} />}
+    </Flex>
+  );
+};
+
+/** Turned, a cable lies where it stays only once it was pulled fully and let snap back. Nobody says so here. */
+const SnapBack = () => {
+  const { attempt, act, busy } = usePractice();
+  const { snapped } = attempt.machine;
+  return (
+    <Flex gap="3" alignItems="center" flexWrap="wrap">
+      <Button look="plain" disabled={busy} onClick={() => act({ act: 'snap' })} data-snap>
+        Pull fully, let it snap back
+      </Button>
+      {snapped > 0 && (
+        <Box color="soft" role="status" data-snapped={snapped}>
+          {snapped === 1 ? 'Done once' : `Done ${snapped} times`}
+        </Box>
+      )}
     </Flex>
   );
 };

@@ -15,6 +15,8 @@ export type Draft = {
   at: Readonly<Record<string, string>>;
   poses: Readonly<Record<string, Signed>>;
   faults: readonly string[];
+  /** Null where it does not matter. */
+  hot: boolean | null;
   ratio: string;
   creep: string;
 };
@@ -36,6 +38,7 @@ export const draftOf = (form: LessonForm): Draft => ({
   at: Object.fromEntries(form.adjusters.map((one) => [one.id, String(one.at)])),
   poses: Object.fromEntries(form.poses.map((one) => [one.pose, { size: String(one.slack_mm), minus: one.less }])),
   faults: form.faults.filter((one) => one.is).map((one) => one.fault),
+  hot: form.hot,
   ratio: String(form.ratio_factor),
   creep: String(form.lock_creep),
 });
@@ -56,6 +59,7 @@ export const bodyOf = (form: LessonForm, draft: Draft): LessonFormBody['form'] =
     Object.entries(draft.poses).map(([pose, { size, minus }]) => [pose, { slack_mm: plain(size), less: minus }]),
   ),
   faults: [...draft.faults],
+  ...(draft.hot !== null && { hot: draft.hot }),
   ratio_factor: plain(draft.ratio),
   lock_creep: plain(draft.creep),
 });

@@ -21,13 +21,15 @@ final readonly class ReadsTrue implements Judged
 
     private const COSTS = 4.0;
 
+    private const UNSETTLED = 2.0;
+
     public static function in(Attempt $attempt): ?SkillScore
     {
         $read = self::readings($attempt);
         if ($read === []) {
             return null;
         }
-        $remarks = [];
+        $remarks = self::unsettled($attempt);
         foreach ($read as [$place, $reading, $shown]) {
             $off = $shown === null ? null : $reading->mm - $shown;
             if ($shown === null) {
@@ -40,6 +42,21 @@ final readonly class ReadsTrue implements Judged
 
         return new SkillScore(Skill::Reading, $remarks, $remarks === [] ? 'Each reading is what the instrument showed.'
             : ($high !== null && abs($high) > 0.3 ? sprintf('You read %s by %s on average: look at the mark square on.', $high > 0 ? 'high' : 'low', Figure::length(abs($high))) : 'Look at the mark square on, and type what stands there.'));
+    }
+
+    /** @return list<Remark> on what was read straight after a turn */
+    private static function unsettled(Attempt $attempt): array
+    {
+        $remarks = [];
+        $isHeldSo = false;
+        foreach ($attempt->moments() as $place => $moment) {
+            $isHeldSo = $moment->deed instanceof Act && $moment->deed->kind === ActKind::Hold ? ! $moment->before->isSettled() : $isHeldSo;
+            if ($isHeldSo && $moment->deed instanceof ReadingTaken) {
+                $remarks[] = new Remark(self::UNSETTLED, 'It was read straight after a turn: pulled fully and let snap back first, it lies where it stays.', $place);
+            }
+        }
+
+        return $remarks;
     }
 
     /** mm by which what was typed is higher than what was shown, on average; null where nothing was read. */

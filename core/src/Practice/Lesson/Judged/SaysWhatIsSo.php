@@ -7,6 +7,7 @@ namespace VividPull\Core\Practice\Lesson\Judged;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\AllConfirmed;
 use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\Moved;
@@ -22,6 +23,7 @@ use VividPull\Core\Practice\Lesson\Remark;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeTable;
 
 /** What was written is what was done and seen. An answer that was not tried is a guess, also where it happens to be so. */
@@ -111,6 +113,7 @@ final class SaysWhatIsSo implements Judged
             $entry instanceof Checked => $this->checked($entry, $place, $moment),
             $entry instanceof Inspected => $this->inspected($entry, $place, $moment),
             $entry instanceof OutcomeSeen => $this->outcome($entry, $place, $moment),
+            $entry instanceof ConditionNoted => $this->condition($entry, $place, $moment),
             $entry instanceof PutRight => $this->putRight($entry, $place),
             default => null,
         };
@@ -147,6 +150,13 @@ final class SaysWhatIsSo implements Judged
         $setting = $this->attempt->lesson->spec->other(OutcomeTable::class)->settings[$entry->setting] ?? null;
         if ($setting !== null) {
             $this->said($moment->before->does($setting) === $entry->saw, $this->wasTried(ActKind::Run, $entry->setting, null), "outcome:{$entry->setting}", $place);
+        }
+    }
+
+    private function condition(ConditionNoted $entry, int $place, Moment $moment): void
+    {
+        if ($entry->engine !== null && ($entry->engine === EngineHeat::Hot) !== $moment->before->isHot()) {
+            $this->remarks[] = new Remark(self::FALSE_WORD, $moment->before->isHot() ? 'It was written as cold, and its engine was hot: what is read then is no reading for a cold figure.' : 'It was written as hot, and its engine was cold.', $place);
         }
     }
 
