@@ -15,7 +15,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_whole_lesson_by_touch_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 50 learned')->accessible('the lessons')
+        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 51 learned')->accessible('the lessons')
             ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
         $this->madeReady()->accessible('a lesson');
         $this->line(sprintf('%.1F', $this->readOffTheRule()));
@@ -31,8 +31,8 @@ final class PracticeTest extends BrowserTestCase
         $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
         $jobs->execute([$this->job()]);
         self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
-        $this->visit('/practice')->see('1 of 50 learned');
-        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 50 learned, 1 attempt')->accessible('who learns');
+        $this->visit('/practice')->see('1 of 51 learned');
+        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 51 learned, 1 attempt')->accessible('who learns');
     }
 
     public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void
@@ -75,6 +75,25 @@ final class PracticeTest extends BrowserTestCase
             ->click('[data-feel]')->await('[data-cool]')->see('Seen: Hot')->accessible('a hot engine')->click('[data-cool]')->await('[data-feel]')->click('[data-feel]')->see('Seen: Cold')->line('cold')->settled();
         $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Felt the engine: hot', 'Left it until it was cold', 'Felt the engine: cold');
         self::assertStringNotContainsString('was hot: what is read then', (string) $this->browser->executeScript('return document.body.innerText'));
+    }
+
+    public function test_a_gap_is_felt_with_blades_and_coins(): void
+    {
+        $this->as('ines')->visit('/practice')->click('[data-lesson=lever_gap] button')->await('[data-machine]')->madeReady()->click('[data-hold]')->await('[data-gap]')->accessible('a gap');
+        $truth = (float) $this->element('[data-gap]')->getAttribute('data-gap');
+        // Halved down to the blade that drags a little.
+        [$low, $high] = [0.05, 5.0];
+        for ($n = 0; $n < 9 && ($felt = (string) $this->element('[data-felt]')->getAttribute('data-felt')) !== 'drags'; $n++) {
+            $blade = round(($low + $high) / 2 / 0.05) * 0.05;
+            $this->set('[data-blade]', $blade);
+            $felt = (string) $this->element('[data-felt]')->getAttribute('data-felt');
+            [$low, $high] = $felt === 'none' ? [$low, $blade] : [$blade, $high];
+        }
+        $blade = (float) $this->element('[data-blade]')->getAttribute('value');
+        self::assertEqualsWithDelta($truth, $blade, 0.1, 'the one that drags');
+        $this->see('It goes in and drags a little.')->click('[data-instrument=coins]')->click('[data-coin=nickel]')->see('It goes in loose.')->click('[data-instrument=feeler]');
+        $this->line(sprintf('%.2F', $blade))->see('1 reading, 0 moves');
+        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Each reading is what the instrument showed.');
     }
 
     public function test_in_inches_no_millimetre_is_left_on_it(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice\Lesson;
 
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\DrawnJob;
@@ -33,10 +34,18 @@ final readonly class LessonBook
 
     public const CALIPER = ['id' => 'caliper', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150.0];
 
+    public const FEELER = ['id' => 'feeler', 'name' => 'Feeler gauge', 'kind' => 'feeler', 'resolution_mm' => 0.05, 'reach_mm' => 5.0];
+
+    public const COINS = ['id' => 'coins', 'name' => 'Coins', 'kind' => 'coin', 'resolution_mm' => 0.2, 'reach_mm' => 3.0];
+
+    /** The gap between lever and perch, from its band to how far its point lies from the pivot. Common practice, no source. */
+    private const GAP = ['low_mm' => 1.0, 'high_mm' => 3.0, 'pivot_mm' => 31.0];
+
     /**
      * Key, family, title, what it is for, how it came in, and what is true of it: `play` and `second` in mm, `offset` of a table's arm,
      * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `creep` of a
-     * lock in its smallest steps, `hot` where its engine is, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand.
+     * lock in its smallest steps, `hot` where its engine is, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand,
+     * `gap` where it is read between lever and perch, by feeler or coin.
      *
      * @var list<array{string, string, string, string, string, array<string, mixed>}>
      */
@@ -88,6 +97,7 @@ final readonly class LessonBook
         ['brake_drags', 'brake_pull', 'A brake that drags', 'Free first: a brake that drags fades.', 'Hub is hot after a mile.', ['play' => 1.5]],
         ['other_loose', 'other_control', 'A control nobody drew', 'The same hands, whatever it moves.', 'From a machine without a book.', ['play' => 23.0]],
         ['other_stiff', 'other_control', 'Stiff and slow to return', 'Oil and grease before a new part.', 'Stood in a wet shed.', ['play' => 9.5, 'faults' => ['dry']]],
+        ['lever_gap', 'clutch_lever', 'A coin at the perch', 'Find the blade that drags a little: that one is the gap.', 'No rule fits in there. Hangs loose.', ['play' => 4.6, 'gap' => true]],
         ['lever_hot', 'clutch_lever', 'Still hot from the road', 'Feel it before you read: a hot engine hides play.', 'Rode in a moment ago. They say it got tight.', ['play' => 12.0, 'hot' => true]],
         ['lever_blind', 'clutch_lever', 'Threads nobody counted', 'Work without knowing where the adjusters stand.', 'No record of it. The boots are on.', ['play' => 29.0, 'told' => false]],
         ['grip_hard', 'twist_grip', 'Everything at once', 'Fault first, then play, then poses, then the lock.', 'Bought unseen. Drawing is of another grip.', ['play' => 8.5, 'ratio' => 1.3, 'left' => 0.2, 'right' => -0.2, 'creep' => 0.4, 'faults' => ['weak_spring']]],
@@ -127,6 +137,8 @@ final readonly class LessonBook
     {
         [$key, $family, $title, $teaches, $story, $true] = $row;
         [$spec, $wire] = DrawnJob::frame(FamilyKey::from($family), ($true['pair'] ?? false) === true);
+        $isGap = ($true['gap'] ?? false) === true;
+        [$spec, $wire] = $isGap ? self::atTheGap($spec, $wire) : [$spec, $wire];
         $isHot = ($true['hot'] ?? false) === true;
         $spec = $isHot ? self::cold($spec) : $spec;
         $run = RunCodec::decode(Node::of($wire));
@@ -136,7 +148,25 @@ final readonly class LessonBook
         $mechanics = new Mechanics(self::number($true, 'ratio', 1.0), $poses, self::HAND, $seed % 2 === 0 ? 1 : -1, self::number($true, 'creep', 0.0), 0.0);
 
         return new Lesson(new LessonTale($key, $title, $teaches, $story), $spec, $wire, $found, $mechanics,
-            ($true['fine'] ?? false) === true ? [self::CALIPER, self::RULE] : [self::RULE, self::CALIPER], ($true['told'] ?? true) === true, $seed);
+            match (true) {
+                $isGap => [self::FEELER, self::COINS],
+                ($true['fine'] ?? false) === true => [self::CALIPER, self::RULE],
+                default => [self::RULE, self::CALIPER],
+            }, ($true['told'] ?? true) === true, $seed);
+    }
+
+    /**
+     * The same, read between lever and perch.
+     *
+     * @param  array<string, mixed>  $wire
+     * @return array{Spec, array<string, mixed>}
+     */
+    private static function atTheGap(Spec $spec, array $wire): array
+    {
+        $aim = ['point' => ReadingPoint::PerchGap->value, 'low_mm' => self::GAP['low_mm'], 'high_mm' => self::GAP['high_mm']];
+        $hand = ['pivot_to_point_mm' => [ReadingPoint::PerchGap->value => self::GAP['pivot_mm']]] + (is_array($wire['hand'] ?? null) ? $wire['hand'] : []);
+
+        return [SpecCodec::decode(Node::of(array_replace_recursive(SpecCodec::encode($spec), ['aim' => $aim]))), ['hand' => $hand] + $wire];
     }
 
     /** The same, of a book that wants it cold. */

@@ -23,7 +23,7 @@ final readonly class LessonFile
 
     private const MOST_MM = 500.0;
 
-    private const KINDS = ['steel_rule', 'caliper', 'feeler_gauge', 'coin'];
+    private const KINDS = ['steel_rule', 'caliper', 'feeler', 'coin'];
 
     /** @return array<string, mixed> */
     public static function encode(Lesson $lesson): array

@@ -9,11 +9,13 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Quantity\Coin;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
@@ -63,7 +65,7 @@ final class MachineView
         return [
             'points' => array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label()], $lesson->points()),
             'poses' => array_map(static fn (Pose $one): array => ['key' => $one->value, 'label' => $one->label()], $lesson->spec->conditions->poses),
-            'instruments' => array_map(static fn (array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'kind' => $one['kind'], 'resolution_mm' => $one['resolution_mm']], $lesson->instruments),
+            'instruments' => array_map(static fn (array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'kind' => $one['kind'], 'resolution_mm' => $one['resolution_mm'], 'sizes' => $one['kind'] === InstrumentKind::Coin->value ? self::coins() : []], $lesson->instruments),
             'adjusters' => array_map($view->adjuster(...), array_values($lesson->run->adjusters())),
             'proofs' => array_map($view->proof(...), $family->proofs($lesson->run)),
             'parts' => array_map($view->part(...), $family->lookOver()),
@@ -77,6 +79,15 @@ final class MachineView
             'is_advised' => $attempt->help === Help::Shown || $view->isAdvised,
             'guess' => $view->guess === null ? null : ['adjuster' => $view->guess->about, 'say' => $view->saidOf($view->guess->about, $view->guess->steps ?? Steps::none())],
         ];
+    }
+
+    /** @return list<array{size: string, mm: float}> thin first */
+    private static function coins(): array
+    {
+        $coins = array_map(static fn (Coin $one): array => ['size' => $one->value, 'mm' => $one->thickness()], Coin::cases());
+        usort($coins, static fn (array $a, array $b): int => $a['mm'] <=> $b['mm']);
+
+        return $coins;
     }
 
     private function after(Act $act, Seen $seen): void

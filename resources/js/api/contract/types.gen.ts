@@ -2451,6 +2451,13 @@ export type PracticeMachine = {
         name: string;
         kind: InstrumentKind;
         resolution_mm: number;
+        /**
+         * Of coins, by how thick they are.
+         */
+        sizes: Array<{
+            size: string;
+            mm: number;
+        }>;
     }>;
     adjusters: Array<{
         id: string;

@@ -2364,7 +2364,11 @@ export const zPracticeMachine = z.object({
         id: z.string(),
         name: z.string(),
         kind: zInstrumentKind,
-        resolution_mm: z.number()
+        resolution_mm: z.number(),
+        sizes: z.array(z.object({
+            size: z.string(),
+            mm: z.number()
+        }))
     })),
     adjusters: z.array(z.object({
         id: z.string(),

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import type { PointKey, PoseKey } from '../../api/jobs';
 import type { PracticeMachine } from '../../api/practice';
@@ -7,6 +7,8 @@ import { PickOne } from '../../components/PickOne';
 import { lengthUnit, measuredText, shortLength, unitText } from '../../lib/figures';
 import { paint } from '../../theme/paint';
 import { useBench } from '../job/useBench';
+import { Gap } from './Gap';
+import { Range } from './Range';
 import { Scale } from './Scale';
 import { usePractice } from './usePractice';
 
@@ -56,10 +58,17 @@ export const PullIt = () => {
           {isHeld ? 'Let go, pull again' : `Hold the ${instrument.name.toLowerCase()} to it`}
         </Button>
       </Flex>
-      {isHeld && <Pulled key={`${at} ${how} ${held.mm}`} held={held} instrument={instrument} />}
+      {isHeld && isSlippedIn(instrument) && (
+        <Gap key={`${instrument.id} ${held.mm}`} mm={held.mm} instrument={instrument} />
+      )}
+      {isHeld && !isSlippedIn(instrument) && (
+        <Pulled key={`${at} ${how} ${held.mm}`} held={held} instrument={instrument} />
+      )}
     </Flex>
   );
 };
+
+const isSlippedIn = ({ kind }: Instrument): boolean => kind === 'feeler' || kind === 'coin';
 
 /** Turned, a cable lies where it stays only once it was pulled fully and let snap back. Nobody says so here. */
 const SnapBack = () => {
@@ -78,17 +87,6 @@ const SnapBack = () => {
     </Flex>
   );
 };
-
-const Range = chakra('input', {
-  base: {
-    width: '100%',
-    height: '2rem',
-    '@media (any-pointer: coarse)': { height: '{sizes.touch}' },
-    accentColor: '{colors.action}',
-    cursor: 'grab',
-    touchAction: 'pan-y',
-  },
-});
 
 const Pulled = ({ held, instrument }: { held: Held; instrument: Instrument }) => {
   const [mm, setMm] = useState(0);

@@ -1,0 +1,13 @@
+import { chakra } from '@chakra-ui/react';
+
+/** A slide that a gloved thumb can hold. */
+export const Range = chakra('input', {
+  base: {
+    width: '100%',
+    height: '2rem',
+    '@media (any-pointer: coarse)': { height: '{sizes.touch}' },
+    accentColor: '{colors.action}',
+    cursor: 'grab',
+    touchAction: 'pan-y',
+  },
+});
