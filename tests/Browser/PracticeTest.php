@@ -15,7 +15,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_whole_lesson_by_touch_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 51 learned')->accessible('the lessons')
+        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 52 learned')->accessible('the lessons')
             ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
         $this->madeReady()->accessible('a lesson');
         $this->line(sprintf('%.1F', $this->readOffTheRule()));
@@ -31,8 +31,8 @@ final class PracticeTest extends BrowserTestCase
         $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
         $jobs->execute([$this->job()]);
         self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
-        $this->visit('/practice')->see('1 of 51 learned');
-        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 51 learned, 1 attempt')->accessible('who learns');
+        $this->visit('/practice')->see('1 of 52 learned');
+        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 52 learned, 1 attempt')->accessible('who learns');
     }
 
     public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void
@@ -47,6 +47,9 @@ final class PracticeTest extends BrowserTestCase
         // A caliper says its figure.
         $this->click('[data-instrument=caliper]')->await('[data-digital]');
         self::assertEqualsWithDelta($this->held(), (float) $this->text('[data-digital]'), 0.3);
+        // Its button sends what it shows, and nobody types.
+        $shown = number_format((float) $this->text('[data-digital]'), 1);
+        $this->click('[data-send]')->see('1 reading, 0 moves', "{$shown}");
     }
 
     public function test_it_is_worked_by_keys_alone_and_goes_on_where_it_was_left(): void
@@ -94,6 +97,15 @@ final class PracticeTest extends BrowserTestCase
         $this->see('It goes in and drags a little.')->click('[data-instrument=coins]')->click('[data-coin=nickel]')->see('It goes in loose.')->click('[data-instrument=feeler]');
         $this->line(sprintf('%.2F', $blade))->see('1 reading, 0 moves');
         $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Each reading is what the instrument showed.');
+    }
+
+    public function test_a_boot_comes_off_before_what_lies_under_it_is_turned(): void
+    {
+        $this->as('ines')->visit('/practice')->click('[data-lesson=grip_boot] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=turn]')->click('[data-machine] [data-turned=in_line]')
+            ->await('[data-cover=on]')->see('The boot is over it.')->click('[data-machine] [data-more=turns]')->await('[data-turn]:disabled')->accessible('a boot');
+        $this->click('[data-uncover=in_line]')->await('[data-cover=off]')->click('[data-turn]')->await('[data-unwritten]')->click('[data-uncover=in_line]')->await('[data-cover=on]');
+        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Took off the boot', 'Put back the boot');
+        self::assertStringNotContainsString('was left off', (string) $this->browser->executeScript('return document.body.innerText'));
     }
 
     public function test_in_inches_no_millimetre_is_left_on_it(): void

@@ -31,6 +31,17 @@ final readonly class Act
         return new self(ActKind::Snap);
     }
 
+    /** @param  string  $adjuster  whose cover it is */
+    public static function open(string $adjuster): self
+    {
+        return new self(ActKind::Open, $adjuster);
+    }
+
+    public static function shut(string $adjuster): self
+    {
+        return new self(ActKind::Shut, $adjuster);
+    }
+
     public static function feel(): self
     {
         return new self(ActKind::Feel);

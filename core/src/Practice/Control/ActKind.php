@@ -11,6 +11,10 @@ enum ActKind: string
     case Hold = 'hold';
     /** Pulled fully and let snap back, so that what was turned settles. */
     case Snap = 'snap';
+    /** The cover over an adjuster is taken off. */
+    case Open = 'open';
+    /** It is put back on. */
+    case Shut = 'shut';
     /** The engine is felt: hot or cold. */
     case Feel = 'feel';
     /** It is left until it is cold. */

@@ -243,6 +243,11 @@ final class HonestHand
 
     private function turn(Adjuster $adjuster, Steps $steps): null
     {
+        if ($this->control->isCovered($adjuster->id())) {
+            $this->control->uncover($adjuster->id());
+            $this->deeds[] = Act::open($adjuster->id());
+            $this->entry(EntryKind::Cover, ['adjuster' => $adjuster->id(), 'off' => true]);
+        }
         $this->readings = 0;
         $this->moves++;
         $this->control->turn($adjuster->id(), $steps);
@@ -334,6 +339,10 @@ final class HonestHand
             // It waits until it can say that it is cold.
             $this->control->cool();
             array_push($this->deeds, Act::feel(), Act::cool());
+        }
+        if ($key->topic === ItemTopic::Cover) {
+            $this->control->coverUp((string) $item->about);
+            $this->deeds[] = Act::shut((string) $item->about);
         }
         $act = match ($key->topic) {
             ItemTopic::Check, ItemTopic::Found => Act::try((string) $proof, $pose === null ? null : Pose::tryFrom($pose)),

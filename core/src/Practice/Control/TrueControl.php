@@ -42,6 +42,9 @@ final class TrueControl
 
     private bool $isHot;
 
+    /** @var array<string, true> adjusters whose cover is off */
+    private array $open = [];
+
     /** @var array<string, float> mm of conduit, by cable; below zero it is taut */
     private array $slack;
 
@@ -175,6 +178,28 @@ final class TrueControl
     public function settle(): void
     {
         $this->isSettled = true;
+    }
+
+    /** Whether a cover lies over an adjuster, so that nobody reaches it. */
+    public function isCovered(string $adjuster): bool
+    {
+        return $this->run->adjuster($adjuster)?->access()->cover !== null && ! isset($this->open[$adjuster]);
+    }
+
+    public function uncover(string $adjuster): void
+    {
+        $this->open[$adjuster] = true;
+    }
+
+    public function coverUp(string $adjuster): void
+    {
+        unset($this->open[$adjuster]);
+    }
+
+    /** @return list<string> covers that are off, by name */
+    public function coversOff(): array
+    {
+        return array_values(array_intersect_key($this->run->covers(), $this->open));
     }
 
     public function isHot(): bool

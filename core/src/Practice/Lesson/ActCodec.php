@@ -31,6 +31,8 @@ final readonly class ActCodec
         return match ($node->at('act')->enum(ActKind::class)) {
             ActKind::Hold => Act::hold($node->at('point')->enum(ReadingPoint::class), self::pose($node) ?? Pose::Straight),
             ActKind::Snap => Act::snap(),
+            ActKind::Open => Act::open($of()),
+            ActKind::Shut => Act::shut($of()),
             ActKind::Feel => Act::feel(),
             ActKind::Cool => Act::cool(),
             ActKind::Turn => Act::turn($of(), $by()),

@@ -112,6 +112,9 @@ final class Attempt
         if ($this->help === Help::None && in_array($act->kind, [ActKind::Ask, ActKind::Guess], true)) {
             throw Refused::because('This lesson is worked without advice: turn what you would turn.');
         }
+        if ($act->kind === ActKind::Turn && $this->control->isCovered($act->about)) {
+            throw Refused::because("Its {$this->lesson->run->covers()[$act->about]} is over it: take that off first.");
+        }
         $before = clone $this->control;
         $seen = $this->does($act);
         $this->moments[] = new Moment($at, $act, $this->job, $before, clone $this->control, $seen);
@@ -158,6 +161,14 @@ final class Attempt
                 $this->control->settle();
 
                 return Seen::nothing();
+            case ActKind::Open:
+                $this->control->uncover($act->about);
+
+                return Seen::nothing();
+            case ActKind::Shut:
+                $this->control->coverUp($act->about);
+
+                return Seen::nothing();
             case ActKind::Feel:
                 return Seen::word($this->control->isHot() ? 'hot' : 'cold');
             case ActKind::Cool:
@@ -191,6 +202,7 @@ final class Attempt
         $keys = static fn (array $all): array => array_column($all, 'key');
         $known = match ($act->kind) {
             ActKind::Hold => $act->point !== null && in_array($act->point, $this->lesson->points(), true),
+            ActKind::Open, ActKind::Shut => isset($this->lesson->run->covers()[$act->about]),
             ActKind::Snap => $this->lesson->points() !== [],
             ActKind::Feel, ActKind::Cool => $this->hasEngineToFeel(),
             ActKind::Turn, ActKind::Guess => $act->steps !== null && $this->lesson->run->adjuster($act->about) !== null,

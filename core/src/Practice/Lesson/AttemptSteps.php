@@ -69,6 +69,8 @@ final readonly class AttemptSteps
         return match ($act->kind) {
             ActKind::Hold => "Pulled at the {$act->point?->label()}{$pose}: it moves ".self::play($seen->mm ?? 0.0),
             ActKind::Snap => 'Pulled it fully and let it snap back',
+            ActKind::Open => 'Took off the '.($this->lesson->run->covers()[$act->about] ?? 'cover'),
+            ActKind::Shut => 'Put back the '.($this->lesson->run->covers()[$act->about] ?? 'cover'),
             ActKind::Feel => "Felt the engine: {$seen->word}",
             ActKind::Cool => 'Left it until it was cold',
             ActKind::Turn => "Turned {$turn}",

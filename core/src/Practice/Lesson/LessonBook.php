@@ -27,6 +27,9 @@ final readonly class LessonBook
     /** By how much a hand's pulls differ, in mm. */
     private const HAND = 0.1;
 
+    /** Minutes to take a cover off and put it back; ours. */
+    private const TO_UNCOVER = 2;
+
     /** Where an adjuster stands when nothing else is said: the share of its way. */
     private const USUAL = 0.3;
 
@@ -45,7 +48,7 @@ final readonly class LessonBook
      * Key, family, title, what it is for, how it came in, and what is true of it: `play` and `second` in mm, `offset` of a table's arm,
      * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `creep` of a
      * lock in its smallest steps, `hot` where its engine is, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand,
-     * `gap` where it is read between lever and perch, by feeler or coin.
+     * `covers` over its adjusters, `gap` where it is read between lever and perch, by feeler or coin.
      *
      * @var list<array{string, string, string, string, string, array<string, mixed>}>
      */
@@ -98,6 +101,7 @@ final readonly class LessonBook
         ['other_loose', 'other_control', 'A control nobody drew', 'The same hands, whatever it moves.', 'From a machine without a book.', ['play' => 23.0]],
         ['other_stiff', 'other_control', 'Stiff and slow to return', 'Oil and grease before a new part.', 'Stood in a wet shed.', ['play' => 9.5, 'faults' => ['dry']]],
         ['lever_gap', 'clutch_lever', 'A coin at the perch', 'Find the blade that drags a little: that one is the gap.', 'No rule fits in there. Hangs loose.', ['play' => 4.6, 'gap' => true]],
+        ['grip_boot', 'twist_grip', 'Under its boot', 'A boot comes off before the thread, and goes back before it runs.', 'Slack since the bars were changed. Boots look new.', ['play' => 8.5, 'left' => 0.1, 'right' => -0.1, 'covers' => ['in_line' => 'boot', 'bracket_nuts' => 'cowl']]],
         ['lever_hot', 'clutch_lever', 'Still hot from the road', 'Feel it before you read: a hot engine hides play.', 'Rode in a moment ago. They say it got tight.', ['play' => 12.0, 'hot' => true]],
         ['lever_blind', 'clutch_lever', 'Threads nobody counted', 'Work without knowing where the adjusters stand.', 'No record of it. The boots are on.', ['play' => 29.0, 'told' => false]],
         ['grip_hard', 'twist_grip', 'Everything at once', 'Fault first, then play, then poses, then the lock.', 'Bought unseen. Drawing is of another grip.', ['play' => 8.5, 'ratio' => 1.3, 'left' => 0.2, 'right' => -0.2, 'creep' => 0.4, 'faults' => ['weak_spring']]],
@@ -137,6 +141,7 @@ final readonly class LessonBook
     {
         [$key, $family, $title, $teaches, $story, $true] = $row;
         [$spec, $wire] = DrawnJob::frame(FamilyKey::from($family), ($true['pair'] ?? false) === true);
+        $wire = self::covered($wire, is_array($true['covers'] ?? null) ? $true['covers'] : []);
         $isGap = ($true['gap'] ?? false) === true;
         [$spec, $wire] = $isGap ? self::atTheGap($spec, $wire) : [$spec, $wire];
         $isHot = ($true['hot'] ?? false) === true;
@@ -153,6 +158,29 @@ final readonly class LessonBook
                 ($true['fine'] ?? false) === true => [self::CALIPER, self::RULE],
                 default => [self::RULE, self::CALIPER],
             }, ($true['told'] ?? true) === true, $seed);
+    }
+
+    /**
+     * The same, with covers over its adjusters.
+     *
+     * @param  array<string, mixed>  $wire
+     * @param  array<mixed>  $covers  by adjuster
+     * @return array<string, mixed>
+     */
+    private static function covered(array $wire, array $covers): array
+    {
+        $under = static function (mixed $adjuster) use ($covers): mixed {
+            if (! is_array($adjuster) || ! is_string($adjuster['id'] ?? null)) {
+                return $adjuster;
+            }
+            $cover = $covers[$adjuster['id']] ?? null;
+
+            return $cover === null ? $adjuster : ['access' => ['minutes' => self::TO_UNCOVER, 'cover' => $cover]] + $adjuster;
+        };
+        $cables = array_map(static fn (mixed $cable): mixed => is_array($cable) && is_array($cable['adjusters'] ?? null) ? ['adjusters' => array_map($under, $cable['adjusters'])] + $cable : $cable,
+            is_array($wire['cables'] ?? null) ? $wire['cables'] : []);
+
+        return ['cables' => $cables] + $wire;
     }
 
     /**

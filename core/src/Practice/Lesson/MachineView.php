@@ -117,6 +117,7 @@ final class MachineView
     {
         return [
             'id' => $one->id(), 'name' => $one->name(), 'kind' => $one->kind()->label(), 'threaded' => $one->kind()->isThreaded(),
+            'cover' => $one->access()->cover, 'cover_off' => $one->access()->cover !== null && ! $this->attempt->control()->isCovered($one->id()),
             'steps' => self::steps($one), 'out' => $one->kind()->ways()->outward, 'in' => $one->kind()->ways()->inward, 'at' => $this->attempt->control()->stands($one->id()),
             'from' => $one->travel()->from->toFloat(), 'to' => $one->travel()->to->toFloat(), 'unit' => $one->counting()->unit->field(),
         ];

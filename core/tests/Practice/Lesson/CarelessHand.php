@@ -28,6 +28,9 @@ final readonly class CarelessHand
         $person = new Person('hand', 'Hand', Role::Technician);
         $attempt = new Attempt($lesson, $person, 'opened', '2026-01-01T08:00:00+00:00');
         foreach ($lesson->run->adjusters() as $adjuster) {
+            if ($attempt->control()->isCovered($adjuster->id())) {
+                $attempt->act(Act::open($adjuster->id()), '2026-01-01T08:00:01+00:00');
+            }
             $attempt->act(Act::turn($adjuster->id(), Steps::fromCount(-2 * $adjuster->smallestStep()->count)), '2026-01-01T08:00:01+00:00');
             break;
         }

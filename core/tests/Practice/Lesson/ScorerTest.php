@@ -15,7 +15,9 @@ use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\BestPlay;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
+use VividPull\Core\Practice\Lesson\LessonFile;
 use VividPull\Core\Practice\Lesson\MovesFile;
+use VividPull\Core\Practice\Lesson\Remark;
 use VividPull\Core\Practice\Lesson\Score;
 use VividPull\Core\Practice\Lesson\Scorer;
 use VividPull\Core\Practice\Lesson\Skill;
@@ -37,6 +39,9 @@ final class ScorerTest extends TestCase
         yield 'a reading off by more than a mark' => ['lever_loose', [...self::SAFE, self::HOLD, ['line' => '33 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, '33 mm was typed, and the instrument showed 3'];
         yield 'a reading from before a turn' => ['lever_loose', [...self::SAFE, self::HOLD, ['act' => 'turn', 'of' => 'barrel', 'by' => 1], ['line' => '31 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'nobody had held an instrument to it since it last changed'];
         yield 'a reading straight after a turn' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3], self::HOLD, ['line' => '20 mm', 'shown' => ['item' => 'reading', 'point' => 'lever_tip']]], Skill::Reading, 'It was read straight after a turn'];
+        yield 'a boot called off that is on' => ['grip_boot', [['kind' => 'cover', 'body' => ['adjuster' => 'in_line', 'off' => true]]], Skill::Word, 'It was written that the boot is off, and it was on'];
+        yield 'a boot called on that is off' => ['grip_boot', [['act' => 'open', 'of' => 'in_line'], ['kind' => 'cover', 'body' => ['adjuster' => 'in_line', 'off' => true]], ['kind' => 'cover', 'body' => ['adjuster' => 'in_line', 'off' => false]]], Skill::Word, 'It was written that the boot is back on, and it was off'];
+        yield 'a boot left off' => ['grip_boot', [['act' => 'open', 'of' => 'in_line'], ['act' => 'turn', 'of' => 'in_line', 'by' => 3]], Skill::Order, 'The boot was left off'];
         yield 'called cold while it is hot' => ['lever_hot', self::SAFE, Skill::Word, 'It was written as cold, and its engine was hot'];
         yield 'called hot while it is cold' => ['lever_hot', [...array_slice(self::SAFE, 0, -1), ['act' => 'cool'], ['line' => 'hot']], Skill::Word, 'It was written as hot, and its engine was cold'];
         yield 'the wrong way' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => -1]], Skill::Direction, 'The barrel was turned the wrong way'];
@@ -151,6 +156,37 @@ final class ScorerTest extends TestCase
         $this->expectException(Refused::class);
         $this->expectExceptionMessageMatches("/{$says}/");
         self::played('lever_loose', [])->act($act, '2026-01-01T08:00:00+00:00');
+    }
+
+    public function test_what_lies_under_its_cover_is_not_turned(): void
+    {
+        $attempt = self::played('grip_boot', []);
+        $at = '2026-01-01T08:00:00+00:00';
+        try {
+            $attempt->act(Act::turn('in_line', Steps::of(1)), $at);
+            self::fail('turned through its boot');
+        } catch (Refused $refused) {
+            self::assertSame('Its boot is over it: take that off first.', $refused->getMessage());
+        }
+        self::assertSame([], $attempt->moments(), 'nothing was done');
+        $before = $attempt->control()->stands('in_line');
+        foreach ([Act::open('in_line'), Act::turn('in_line', Steps::of(1))] as $act) {
+            $attempt->act($act, $at);
+        }
+        self::assertSame([$before + 1.0, ['boot']], [$attempt->control()->stands('in_line'), $attempt->control()->coversOff()]);
+        $attempt->act(Act::shut('in_line'), $at);
+        self::assertSame([], $attempt->control()->coversOff());
+    }
+
+    public function test_run_with_its_cover_off_it_was_not_safe(): void
+    {
+        $file = LessonFile::encode(LessonBook::find('lever_loose') ?? self::fail('gone'));
+        $file['run']['cables'][0]['adjusters'][0]['access'] = ['minutes' => 2, 'cover' => 'hand guard'];
+        $lesson = LessonFile::read(json_encode($file, JSON_THROW_ON_ERROR));
+        $unsafe = static fn (array $moves): array => array_filter(self::skill(Scorer::judge(MovesFile::play($lesson, json_encode(['format' => MovesFile::FORMAT, 'lesson' => 'lever_loose', 'moves' => $moves], JSON_THROW_ON_ERROR))), Skill::Safe)->remarks ?? [],
+            static fn (Remark $one): bool => str_contains($one->sentence, 'before what was taken off was put back'));
+        self::assertCount(1, $unsafe([['line' => 'all ok'], ['act' => 'open', 'of' => 'barrel'], ['act' => 'try', 'of' => 'no_creep']]));
+        self::assertCount(0, $unsafe([['line' => 'all ok'], ['act' => 'open', 'of' => 'barrel'], ['act' => 'try', 'of' => 'wiggle_still'], ['act' => 'shut', 'of' => 'barrel'], ['act' => 'try', 'of' => 'no_creep']]));
     }
 
     public function test_nothing_is_done_once_it_is_over(): void

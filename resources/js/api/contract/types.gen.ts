@@ -2361,7 +2361,7 @@ export type GaugeRecording = {
     at: string;
 };
 
-export type ActKind = 'hold' | 'snap' | 'feel' | 'cool' | 'turn' | 'try' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
+export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'turn' | 'try' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
 
 export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
 
@@ -2476,6 +2476,8 @@ export type PracticeMachine = {
         from: number;
         to: number;
         unit: 'turns' | 'steps';
+        cover: string | null;
+        cover_off: boolean;
     }>;
     proofs: Array<{
         key: string;

@@ -2216,6 +2216,8 @@ export const zJobGauges = z.object({
 export const zActKind = z.enum([
     'hold',
     'snap',
+    'open',
+    'shut',
     'feel',
     'cool',
     'turn',
@@ -2386,7 +2388,9 @@ export const zPracticeMachine = z.object({
         at: z.number(),
         from: z.number(),
         to: z.number(),
-        unit: z.enum(['turns', 'steps'])
+        unit: z.enum(['turns', 'steps']),
+        cover: z.nullable(z.string()),
+        cover_off: z.boolean()
     })),
     proofs: z.array(z.object({
         key: z.string(),

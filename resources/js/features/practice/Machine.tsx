@@ -90,6 +90,7 @@ const wanted = (item: Item | null, { next, beside }: BenchState): Way => {
   const by: Partial<Record<Item['topic'], Way>> = {
     thread: 'turn',
     lock: 'turn',
+    cover: 'turn',
     check: 'try',
     found: 'try',
     outcome: 'run',

@@ -182,8 +182,23 @@ const Force = ({ newtons, most }: { newtons: number; most: number }) => (
   </Flex>
 );
 
-const Digital = ({ mm, resolution }: { mm: number; resolution: number }) => (
+/** It has a cable: its button is a reading of the job, as at the bench. */
+const Digital = ({ mm, resolution }: { mm: number; resolution: number }) => {
+  const { sendLine, mayWrite } = useBench();
+  const shown = Math.round(mm / resolution) * resolution;
+  return (
+    <Flex gap="3" alignItems="stretch" flexWrap="wrap">
+      <Display says={`${shortLength(shown)} ${lengthUnit()}`} />
+      <Button look="plain" disabled={!mayWrite} onClick={() => sendLine(`${shown.toFixed(2)} mm`)} data-send>
+        Press its button
+      </Button>
+    </Flex>
+  );
+};
+
+const Display = ({ says }: { says: string }) => (
   <Flex
+    flex="1 1 12rem"
     justifyContent="center"
     padding="3"
     bg="ink"
@@ -193,7 +208,7 @@ const Digital = ({ mm, resolution }: { mm: number; resolution: number }) => (
     fontWeight="bold"
     data-digital
   >
-    {shortLength(Math.round(mm / resolution) * resolution)} {lengthUnit()}
+    {says}
   </Flex>
 );
 

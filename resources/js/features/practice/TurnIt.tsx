@@ -100,6 +100,7 @@ export const TurnIt = () => {
   const { amount, setAmount, one } = useAmount(adjusters, adjuster?.id ?? null);
   if (one === undefined) return null;
   const steps = by(one, amount);
+  const isCovered = one.cover !== null && !one.cover_off;
   return (
     <Flex direction="column" gap="3">
       {turned.map((each) => (
@@ -135,12 +136,13 @@ export const TurnIt = () => {
           </Button>
         </Flex>
       ))}
-      <Stands one={one} />
+      {one.cover !== null && <Cover one={one} cover={one.cover} />}
+      {(one.cover === null || one.cover_off) && <Stands one={one} />}
       <TurnPicker adjusters={adjusters} amount={amount} setAmount={setAmount} one={one} />
       <Button
-        look={steps === 0 ? 'plain' : 'vivid'}
+        look={steps === 0 || isCovered ? 'plain' : 'vivid'}
         size="tall"
-        disabled={busy || steps === 0}
+        disabled={busy || steps === 0 || isCovered}
         onClick={() => {
           act({ act: 'turn', of: one.id, by: steps });
           setAmount({ ...amount, adjuster: one.id, counts: [] });
@@ -148,6 +150,26 @@ export const TurnIt = () => {
         data-turn
       >
         {one.threaded ? 'Turn' : 'Move'} the {one.name}
+      </Button>
+    </Flex>
+  );
+};
+
+/** What lies over an adjuster: it comes off before a spanner reaches it. It is written at the bench like everything else. */
+const Cover = ({ one, cover }: { one: One; cover: string }) => {
+  const { act, busy } = usePractice();
+  return (
+    <Flex gap="3" alignItems="center" flexWrap="wrap" data-cover={one.cover_off ? 'off' : 'on'}>
+      <Box flex="1 1 12rem" lineHeight="snug">
+        {one.cover_off ? `The ${cover} is off.` : `The ${cover} is over it.`}
+      </Box>
+      <Button
+        look={one.cover_off ? 'plain' : 'dark'}
+        disabled={busy}
+        onClick={() => act({ act: one.cover_off ? 'shut' : 'open', of: one.id })}
+        data-uncover={one.id}
+      >
+        {one.cover_off ? `Put the ${cover} back` : `Take the ${cover} off`}
       </Button>
     </Flex>
   );

@@ -29,7 +29,7 @@ final readonly class SafeFirst implements Judged
             if ($moment->deed instanceof Act && self::isHandsOn($moment->deed) && $open !== []) {
                 $remarks[] = new Remark(5.0, "Hands were on it before it was safe: {$open[0]->label} comes first.", $place);
             }
-            if ($hasTurned && self::runsOpen($attempt, $moment)) {
+            if (($hasTurned || $moment->before->coversOff() !== []) && self::runsOpen($attempt, $moment)) {
                 $remarks[] = new Remark(5.0, 'It was run before what was taken off was put back.', $place);
             }
             $isTouched = $isTouched || $moment->deed instanceof Act;
@@ -58,6 +58,9 @@ final readonly class SafeFirst implements Judged
         $family = Families::of($attempt->lesson->spec->family);
         foreach ($family->proofs($attempt->lesson->run) as $proof) {
             if ($proof->key === $moment->deed->about && $proof->running === Running::Refitted) {
+                if ($moment->before->coversOff() !== []) {
+                    return true;
+                }
                 foreach ($family->refit() as $step) {
                     if ($moment->job->progress->item($step->key)?->done === false) {
                         return true;

@@ -8,6 +8,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\AllConfirmed;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\ConditionNoted;
+use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\Moved;
@@ -114,6 +115,7 @@ final class SaysWhatIsSo implements Judged
             $entry instanceof Inspected => $this->inspected($entry, $place, $moment),
             $entry instanceof OutcomeSeen => $this->outcome($entry, $place, $moment),
             $entry instanceof ConditionNoted => $this->condition($entry, $place, $moment),
+            $entry instanceof CoverMoved => $this->cover($entry, $place, $moment),
             $entry instanceof PutRight => $this->putRight($entry, $place),
             default => null,
         };
@@ -157,6 +159,14 @@ final class SaysWhatIsSo implements Judged
     {
         if ($entry->engine !== null && ($entry->engine === EngineHeat::Hot) !== $moment->before->isHot()) {
             $this->remarks[] = new Remark(self::FALSE_WORD, $moment->before->isHot() ? 'It was written as cold, and its engine was hot: what is read then is no reading for a cold figure.' : 'It was written as hot, and its engine was cold.', $place);
+        }
+    }
+
+    private function cover(CoverMoved $entry, int $place, Moment $moment): void
+    {
+        if ($entry->off === $moment->before->isCovered($entry->adjuster)) {
+            $cover = $this->attempt->lesson->run->covers()[$entry->adjuster] ?? 'cover';
+            $this->remarks[] = new Remark(self::FALSE_WORD, "It was written that the {$cover} is ".($entry->off ? 'off, and it was on.' : 'back on, and it was off.'), $place);
         }
     }
 
