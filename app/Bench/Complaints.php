@@ -16,6 +16,7 @@ use App\Refusals\WrittenByAnother;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use VividPull\Core\Diagnosis\CareEvidence;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobEvidence;
@@ -206,6 +207,8 @@ final readonly class Complaints
         $job = $complaint->closed_at === null ? $complaint->control->openJob : null;
         $evidence = $job === null ? Evidence::none() : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
         $evidence = StoryEvidence::into($evidence, $knowledge->checks['story'] ?? null, ControlStory::told($complaint->control));
+        $past = ControlPast::of($complaint->control);
+        $evidence = CareEvidence::into($evidence, $knowledge, $past->cableDays(), $past->oiledDays());
         foreach (self::latest($complaint) as $about => $one) {
             $kind = AnswerKind::from($one->kind);
             $evidence = match ($kind) {

@@ -15,6 +15,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Trace\PullStory;
@@ -110,6 +111,30 @@ final readonly class ControlPast
     public function looks(): array
     {
         return array_map($this->look(...), $this->closed());
+    }
+
+    /** Days since its cable was fitted here; null where it never was. */
+    public function cableDays(): ?int
+    {
+        return $this->daysSince(static fn (array $record): bool => in_array(Part::Cable->value, $record['parts'] ?? [], true));
+    }
+
+    /** Days since it was oiled here; null where it never was. */
+    public function oiledDays(): ?int
+    {
+        return $this->daysSince(static fn (array $record): bool => in_array(Cure::Oiled->value, $record['put_right'] ?? [], true));
+    }
+
+    /** @param  callable(array<string, mixed>): bool  $is */
+    private function daysSince(callable $is): ?int
+    {
+        foreach (array_reverse($this->closed()) as $job) {
+            if ($is($this->record($job) ?? [])) {
+                return (int) CarbonImmutable::parse((string) $this->closings->get($job->id)?->at)->diffInDays(CarbonImmutable::now(), true);
+            }
+        }
+
+        return null;
     }
 
     /** The day that the last signature named for the next look. */

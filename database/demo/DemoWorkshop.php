@@ -11,11 +11,14 @@ use App\Models\Control;
 use App\Models\Instrument;
 use App\Models\Intake;
 use App\Models\Machine;
+use App\Models\PracticeGroup;
+use App\Models\PracticeTask;
 use App\Models\SpecVersion;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Practice\Lesson\Help;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Spec\FamilyKey;
 
@@ -25,10 +28,10 @@ final class DemoWorkshop
     /** Days before today of the past jobs of a control, oldest first, and what wore between them. */
     private const PAST = [700, 520, 340, 170];
 
-    /** Days by which the looks at some lie earlier, so that they do not all fall due at once. */
     /** How much of the pull still arrives at the clutch of one machine, job by job. */
     private const DRIER = [1 => 0.84, 2 => 0.8, 3 => 0.75];
 
+    /** Days by which the looks at some lie earlier, so that they do not all fall due at once. */
     private const SHIFTS = ['SC-02' => -78, 'QB-01 throttle' => 4, 'SC-05 throttle' => 1, 'RT-14 throttle' => -6];
 
     /** Stories that wear tells: control, days before today, mm of play for each unit of use, and what slipped before which visit. */
@@ -71,6 +74,17 @@ final class DemoWorkshop
         $this->library();
         $this->cables();
         $this->today();
+        $this->learners();
+    }
+
+    /** Who learns here, and what is set for them. */
+    private function learners(): void
+    {
+        $group = PracticeGroup::query()->create(['id' => 'c4ec0000-2222-4333-8444-000000000002', 'name' => 'Apprentices', 'made_at' => $this->now->subDays(3)]);
+        $group->people()->attach($this->people['mirre']->id);
+        foreach (['c4ec0000-2222-4333-8444-000000000003' => ['lever_loose', Help::Asked], 'c4ec0000-2222-4333-8444-000000000004' => ['lever_right', Help::None]] as $id => [$lesson, $help]) {
+            PracticeTask::query()->create(['id' => $id, 'group_id' => $group->id, 'lesson' => $lesson, 'help' => $help, 'due_on' => $this->now->addDays(11)->toDateString(), 'set_at' => $this->now->subDays(3)]);
+        }
     }
 
     /** The caliper was held against blocks before its certificate was written. */

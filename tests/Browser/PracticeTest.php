@@ -160,13 +160,13 @@ final class PracticeTest extends BrowserTestCase
         $own = (string) $this->element('[data-take-out]')->getAttribute('data-take-out');
         $this->clickText('Who learns')->click('[data-new-group]:not(:disabled)')->await('#group-name')->accessible('a new group');
         $this->element('#group-name')->sendKeys('Winter class');
-        $this->click('[data-person=mirre]')->click('[data-save-group]')->await('[data-group="Winter class"]')->see('No lesson is set yet.')->click('[data-set-lesson]')->await("#task-lesson option[value={$own}]")->accessible('setting a lesson');
+        $this->click('[data-person=mirre]')->click('[data-save-group]')->await('[data-group="Winter class"]')->see('No lesson is set yet.')->click('[data-group="Winter class"] [data-set-lesson]')->await("#task-lesson option[value={$own}]")->accessible('setting a lesson');
         $this->browser->executeScript('const one = document.querySelector("#task-lesson"); one.value = arguments[0]; one.dispatchEvent(new Event("change", { bubbles: true }));', [$own]);
-        $this->click('[data-help=none]')->click('[data-set-it]')->await('[data-result=mirre]')->see('Tight after winter', 'No advice', 'Mirre not begun')->accessible('who learns, in groups');
+        $this->click('[data-help=none]')->click('[data-set-it]')->await('[data-group="Winter class"] [data-result=mirre]')->see('Tight after winter', 'No advice', 'Mirre not begun')->accessible('who learns, in groups');
 
         $this->window(390, 844);
         $this->as('mirre')->visit('/practice')->await('[data-set-for-me]')->see('Winter class · No advice')->accessible('what is set for me');
-        $this->click('[data-set-for-me] [data-primary]')->await('[data-machine]')->madeReady();
+        $this->see('Apprentices · Own answer first, then advice')->click('[data-set-for-me] [aria-label^="Begin: Tight after winter"]')->await('[data-machine]')->madeReady();
         $this->line(sprintf('%.1F', $this->readOffTheRule()))->see('There is no advice in this lesson.')->gone('[data-ask-bench]')->gone('[data-steps]');
         // Turned as one would, and written, without anything being said of it before.
         $this->click('[data-way=turn]')->click('[data-machine] [data-turned=barrel]')->click('[data-machine] [data-turn-way=in]');
@@ -177,8 +177,8 @@ final class PracticeTest extends BrowserTestCase
         $total = (string) $this->element('[data-score]')->getAttribute('data-score');
 
         $this->window(1280, 800);
-        $this->as('oda')->visit('/practice/learners')->await('[data-group="Winter class"]')->see("Mirre {$total}")->click('[data-take-back]')->gone('[data-result=mirre]')
-            ->click('[data-remove-group]')->await('[role=dialog] [data-primary]')->click('[role=dialog] [data-primary]')->gone('[data-group="Winter class"]');
+        $this->as('oda')->visit('/practice/learners')->await('[data-group="Winter class"]')->see("Mirre {$total}")->click('[data-group="Winter class"] [data-take-back]')->gone('[data-group="Winter class"] [data-result=mirre]')
+            ->click('[data-group="Winter class"] [data-remove-group]')->await('[role=dialog] [data-primary]')->click('[role=dialog] [data-primary]')->gone('[data-group="Winter class"]');
         $this->visit('/practice')->click('[data-take-out]')->gone("[data-lesson={$own}]");
     }
 

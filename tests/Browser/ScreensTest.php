@@ -75,7 +75,7 @@ final class ScreensTest extends BrowserTestCase
     /** The narrowest phone, a phone, a tablet, a desk; after dark what is narrow, and a desk. */
     private const WIDTHS = ['day' => [360, 390, 820, 1280], 'night' => [360, 1280]];
 
-    private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/shelf/gauges', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause', '/practice'];
+    private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/shelf/gauges', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause', '/practice', '/practice/learners', '/practice/lessons/grip_route/like'];
 
     /**
      * Pieces of text, and what is tapped, that lie over one another; and text that is cut off without saying so. What lies over the page on purpose

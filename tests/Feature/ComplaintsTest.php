@@ -61,6 +61,38 @@ final class ComplaintsTest extends TestCase
         self::assertSame('too_tight', $state['diagnosis']['causes'][0]['key']);
     }
 
+    public function test_how_old_its_cable_is_and_when_it_was_oiled_is_known_from_its_jobs(): void
+    {
+        $known = function (): array {
+            $state = $this->signIn('ines')->complain(['heavy' => 'yes']);
+            $this->postJson("/api/complaints/{$state['id']}/closed", ['cause' => 'dry_cable'])->assertOk();
+
+            return [array_intersect_key(array_column($state['diagnosis']['checks'], 'answer', 'key'), ['cable_age' => 0, 'oiled' => 0]), array_column($state['diagnosis']['causes'], 'chance', 'key')];
+        };
+        [$answers, $before] = $known();
+        self::assertSame(['cable_age' => null, 'oiled' => null], $answers, 'nothing is on file');
+        $this->closedWith('part', ['part' => 'cable'])->travel(20)->days();
+        [$answers, $after] = $known();
+        self::assertSame(['cable_age' => 'new', 'oiled' => 'right'], $answers);
+        self::assertLessThan($before['dry_cable'], $after['dry_cable'], 'a new cable is oiled');
+        self::assertGreaterThan($before['bad_route'], $after['bad_route'], 'and may be led wrong');
+        $this->travel(3)->years();
+        self::assertSame(['cable_age' => 'right', 'oiled' => 'long_ago'], $known()[0]);
+        $this->closedWith('put_right', ['cure' => 'oiled'])->travel(3)->days();
+        self::assertSame(['cable_age' => 'right', 'oiled' => 'right'], $known()[0]);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function closedWith(string $kind, array $body): self
+    {
+        $job = HttpJob::open($this->signIn('ines'))->ready()->read('11.5', '11.5', '11.5');
+        $job->body($kind, $body)->assertOk();
+        $job->line('tag for the test')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+
+        return $this;
+    }
+
     public function test_a_closed_job_names_the_complaint_that_nobody_named_the_cause_of(): void
     {
         $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\PracticeAttempt;
+use App\Models\PracticeGroup;
 use App\Models\User;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -19,6 +20,13 @@ use VividPull\Core\Practice\Lesson\Teaches;
 /** Lessons that are set for those who learn together, and what comes next for one who is weak at something. */
 final class PracticeGroupsTest extends TestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // Without what the demo sets.
+        PracticeGroup::query()->delete();
+    }
+
     public function test_a_lesson_is_set_worked_without_advice_and_seen_by_who_set_it(): void
     {
         [$group, $task] = $this->madeAndSet('lever_loose', 'none');
@@ -83,6 +91,10 @@ final class PracticeGroupsTest extends TestCase
         $this->putJson("/api/practice/groups/{$group}", ['name' => 'Spring class', 'people' => ['tomas']])->assertOk()
             ->assertJsonPath('groups.0.name', 'Spring class')->assertJsonPath('groups.0.people', [['login' => 'tomas', 'name' => User::query()->where('login', 'tomas')->value('name')]])
             ->assertJsonPath('groups.0.tasks.0.results.0.login', 'tomas');
+        $this->postJson('/api/practice/groups', ['id' => (string) Str::uuid(), 'name' => 'Autumn class', 'people' => []])->assertCreated();
+        $this->putJson("/api/practice/groups/{$group}", ['name' => 'Autumn class', 'people' => ['tomas']])->assertConflict()->assertJsonPath('detail', 'Another group is called Autumn class. Give each its own name.');
+        $this->putJson("/api/practice/groups/{$group}", ['name' => '', 'people' => ['tomas']])->assertStatus(422);
+        $this->deleteJson('/api/practice/groups/'.PracticeGroup::query()->where('name', 'Autumn class')->value('id'))->assertOk();
         $this->deleteJson("/api/practice/groups/{$group}")->assertOk()->assertJsonPath('groups', []);
         $this->signIn('tomas');
         self::assertSame([], $this->getJson('/api/practice')->json('set'));

@@ -204,6 +204,7 @@ final class PracticeTest extends TestCase
         $id = (string) Str::uuid();
         $filled = ['title' => 'Our own snag', 'teaches' => 'Look at the route.', 'story' => 'Came in on a trailer.', 'told' => false, 'play' => ['size_mm' => '1/8 in', 'taut' => false],
             'at' => array_column($form['adjusters'], 'at', 'id'), 'faults' => ['dry'], 'poses' => ['left' => ['slack_mm' => 0.3, 'less' => true]], 'ratio_factor' => 1.1, 'lock_creep' => 0.5];
+        $list = [];
         foreach ([1, 2] as $ignored) {
             $list = $this->postJson('/api/practice/lessons/grip_route/like', ['id' => $id, 'form' => $filled])->assertCreated()->json('lessons');
             self::assertCount(1, array_filter((array) $list, static fn (mixed $one): bool => is_array($one) && $one['own'] === true));

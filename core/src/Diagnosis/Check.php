@@ -46,6 +46,32 @@ final readonly class Check
         return new self('story', 'Its wear story', 'From its jobs here.', 'No steady wear, no jump', $finds, 0.0, 'story', isOnFile: true);
     }
 
+    public const CABLE_AGE = 'cable_age';
+
+    public const OILED = 'oiled';
+
+    /** How long its cable has been on it: told by what is on file, and asked of nobody. */
+    public static function cableAge(): self
+    {
+        return new self(self::CABLE_AGE, 'Its cable', 'From its jobs here.', 'Neither new nor old', ['new' => 'Fitted lately', 'old' => 'On it for years'], 0.0, isOnFile: true);
+    }
+
+    /** When it was oiled last: told by what is on file, and asked of nobody. */
+    public static function lastOiled(): self
+    {
+        return new self(self::OILED, 'Oiled', 'From its jobs here.', 'Lately', ['long_ago' => 'Not for years'], 0.0, isOnFile: true);
+    }
+
+    /** The chance that a thing is seen though none of the causes brings it about: many a cable is old, or new, and nothing comes of it (ours). */
+    public function leak(): float
+    {
+        return match ($this->key) {
+            self::CABLE_AGE => 0.2,
+            self::OILED => 0.4,
+            default => Model::LEAK,
+        };
+    }
+
     /** Free play as the spec reads it. */
     public static function play(float $minutes = 2.0): self
     {

@@ -26,6 +26,8 @@ final readonly class Knowledge
      */
     public static function of(array $symptoms, array $checks, array $causes, array $shared = []): self
     {
+        // What is on file of any cable comes with what becomes of any cable.
+        $checks = [...$checks, ...($shared === [] ? [] : [Check::cableAge(), Check::lastOiled()])];
         $checks = array_combine(array_map(static fn (Check $one): string => $one->key, $checks), $checks);
         $known = array_fill_keys(array_map(static fn (Symptom $one): string => $one->value, $symptoms), true);
         foreach ($checks as $check) {
@@ -48,7 +50,21 @@ final readonly class Knowledge
             }
         }
 
-        return new self($symptoms, $checks, $causes);
+        return new self($symptoms, array_filter($checks, static fn (Check $one): bool => ! $one->isOnFile || self::isShown($one, $causes)), $causes);
+    }
+
+    /** @param  array<string, Cause>  $causes */
+    private static function isShown(Check $check, array $causes): bool
+    {
+        foreach ($causes as $cause) {
+            foreach (array_keys($check->finds) as $answer) {
+                if (isset($cause->links["{$check->key}:{$answer}"])) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -33,20 +33,21 @@ final readonly class Model
             }
         }
 
-        return self::ofNumbers($causes, $chance, $seen, self::LEAK);
+        return self::ofNumbers($causes, $chance, $seen, self::LEAK, array_map(static fn (Check $one): float => $one->leak(), $knowledge->checks));
     }
 
     /**
      * @param  list<string>  $causes
      * @param  list<float>  $chance  by cause, before anything is known
      * @param  array<string, array<string, list<float>>>  $seen  by question and finding: the chance that each cause by itself brings it about
+     * @param  array<string, float>  $leaks  of questions that have one of their own
      */
-    public static function ofNumbers(array $causes, array $chance, array $seen, float $leak): self
+    public static function ofNumbers(array $causes, array $chance, array $seen, float $leak, array $leaks = []): self
     {
         [$hypotheses, $prior] = self::hypotheses($chance);
         $chances = [];
         foreach ($seen as $question => $findings) {
-            $shown = array_map(static fn (array $by): array => self::shown($by, $hypotheses, $leak), $findings);
+            $shown = array_map(static fn (array $by): array => self::shown($by, $hypotheses, $leaks[$question] ?? $leak), $findings);
             $chances[$question] = isset($findings[$question])
                 ? [Evidence::YES => $shown[$question], Evidence::NO => array_map(static fn (float $p): float => 1.0 - $p, $shown[$question])]
                 : self::answers($question, $shown);

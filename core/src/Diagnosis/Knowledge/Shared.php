@@ -56,6 +56,7 @@ final readonly class Shared
     {
         return Cause::of('frayed_wire', 'A frayed or rusty wire', Commonness::Occasional, 'Replace the cable.', 35)
             ->shows('wire:frayed', Grade::Always, 'it shows behind the end fittings')
+            ->shows('cable_age:old', Grade::Usually, 'a wire breaks strand by strand over years')
             ->shows('drag:stiff', Grade::Usually, 'broken strands catch in the conduit')
             ->brings(Symptom::Heavy, Grade::Usually, 'broken strands catch in the conduit')
             ->brings(Symptom::AgainAndAgain, Grade::Usually, 'a wire that breaks strand by strand grows longer')
@@ -68,6 +69,7 @@ final readonly class Shared
     {
         return Cause::of('dry_cable', 'A dry or dirty cable', Commonness::Common, 'Oil it with light oil, pivots greased; still stiff: replace it.', 10)
             ->shows('drag:stiff', Grade::Always, 'a dry wire drags')
+            ->shows('oiled:long_ago', Grade::Usually, 'oil is gone after years')
             ->brings(Symptom::Heavy, Grade::Usually, 'a dry wire drags')
             ->brings(Symptom::NoSpringBack, Grade::Usually, 'the spring cannot draw a dry wire back')
             ->brings(Symptom::StaysOpen, Grade::Usually, 'the spring cannot draw a dry wire back')
@@ -80,6 +82,7 @@ final readonly class Shared
     {
         return Cause::of('bad_route', 'A kinked, trapped or wrongly routed cable', Commonness::Occasional, 'Route it as it was made, clips home; a kinked one is replaced.', 15)->imitates()
             ->shows('conduit:trapped', Grade::Always, 'it is seen along the route')
+            ->shows('cable_age:new', Grade::Sometimes, 'a cable is led wrong when it is fitted')
             ->shows('drag:stiff', Grade::Usually, 'a tight bend drags')
             ->brings(Symptom::Heavy, Grade::Usually, 'a tight bend drags')
             ->brings(Symptom::NoSpringBack, Grade::Sometimes, 'a tight bend holds the wire')
@@ -92,6 +95,7 @@ final readonly class Shared
     {
         return Cause::of('shortened_conduit', 'A conduit that has shortened', Commonness::Rare, 'Replace the cable.', 35)->imitates()
             ->shows('conduit:shortened', Grade::Always, 'its spiral strands poke out')
+            ->shows('cable_age:old', Grade::Usually, 'a conduit shrinks over years')
             ->shows('play:loose', Grade::Usually, 'the wire is longer beside it')
             ->shows('story:grows', Grade::Sometimes, 'it goes on shortening')
             ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on shortening')
@@ -105,6 +109,7 @@ final readonly class Shared
     {
         return Cause::of('unseated_ferrule', 'A ferrule out of its seat', Commonness::Occasional, 'Push it home, and read again.', 3)->imitates()
             ->shows('conduit:unseated', Grade::Always, 'it is seen at its seat')
+            ->shows('cable_age:new', Grade::Sometimes, 'a new cable settles into its seats')
             ->shows('play:tight', Grade::Usually, 'standing on its edge it draws the wire')
             ->shows('story:jumped', Grade::Usually, 'it goes in and out of its seat')
             ->brings(Symptom::PlayChanges, Grade::Usually, 'it goes in and out of its seat')
@@ -121,6 +126,7 @@ final readonly class Shared
     {
         return Cause::of('used_up', 'A cable that is used up', Commonness::Occasional, 'Replace the cable.', 35)
             ->shows('thread:end', Grade::Always, 'its adjusters are used up')
+            ->shows('cable_age:old', Grade::Usually, 'it takes years to use a cable up')
             ->shows('play:loose', Grade::Usually, 'it has grown longer than its adjusters take up')
             ->shows('story:grows', Grade::Usually, 'a cable that grows gives play from job to job')
             ->brings(Symptom::EndOfThread, Grade::Always, 'its adjusters are used up')

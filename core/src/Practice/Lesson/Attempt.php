@@ -24,6 +24,7 @@ use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeTable;
 
 /**
@@ -153,47 +154,32 @@ final class Attempt
 
     private function does(Act $act): Seen
     {
+        $this->changes($act);
         $spec = $this->lesson->spec;
-        switch ($act->kind) {
-            case ActKind::Hold:
-                return Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight));
-            case ActKind::Snap:
-                $this->control->settle();
+        $setting = $act->kind === ActKind::Run ? $spec->other(OutcomeTable::class)->settings[$act->about] ?? null : null;
 
-                return Seen::nothing();
-            case ActKind::Open:
-                $this->control->uncover($act->about);
+        return match (true) {
+            $act->kind === ActKind::Hold => Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight)),
+            $act->kind === ActKind::Feel => Seen::word($this->control->isHot() ? EngineHeat::Hot->value : EngineHeat::Cold->value),
+            $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
+            $act->kind === ActKind::Look => Seen::word($this->control->inspected($act->about) ? 'sound' : 'fault'),
+            $setting !== null => Seen::word($this->control->does($setting)),
+            default => Seen::nothing(),
+        };
+    }
 
-                return Seen::nothing();
-            case ActKind::Shut:
-                $this->control->coverUp($act->about);
-
-                return Seen::nothing();
-            case ActKind::Feel:
-                return Seen::word($this->control->isHot() ? 'hot' : 'cold');
-            case ActKind::Cool:
-                $this->control->cool();
-
-                return Seen::nothing();
-            case ActKind::Try:
-                return Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control));
-            case ActKind::Look:
-                return Seen::word($this->control->inspected($act->about) ? 'sound' : 'fault');
-            case ActKind::Run:
-                $setting = $spec->other(OutcomeTable::class)->settings[$act->about] ?? null;
-
-                return $setting === null ? Seen::nothing() : Seen::word($this->control->does($setting));
-            case ActKind::Turn:
-                $this->control->turn($act->about, $act->steps ?? Steps::none());
-
-                return Seen::nothing();
-            case ActKind::Cure:
-                $this->control->cure(Cure::from($act->about));
-
-                return Seen::nothing();
-            default:
-                return Seen::nothing();
-        }
+    /** What a hand changes on the machine. */
+    private function changes(Act $act): void
+    {
+        match ($act->kind) {
+            ActKind::Snap => $this->control->settle(),
+            ActKind::Open => $this->control->uncover($act->about),
+            ActKind::Shut => $this->control->coverUp($act->about),
+            ActKind::Cool => $this->control->cool(),
+            ActKind::Turn => $this->control->turn($act->about, $act->steps ?? Steps::none()),
+            ActKind::Cure => $this->control->cure(Cure::from($act->about)),
+            default => null,
+        };
     }
 
     private function mustBeThere(Act $act): void

@@ -2532,7 +2532,7 @@ export type PracticeMachine = {
      * Where it matters how hot it is.
      */
     engine: {
-        felt: 'hot' | 'cold' | null;
+        felt: EngineHeat | null;
     } | null;
 };
 

@@ -2436,7 +2436,7 @@ export const zPracticeMachine = z.object({
     help: zPracticeHelp,
     snapped: z.int(),
     engine: z.nullable(z.object({
-        felt: z.nullable(z.enum(['hot', 'cold']))
+        felt: z.nullable(zEngineHeat)
     }))
 });
 

@@ -54,13 +54,15 @@ export const Answered = ({ complaint, looking }: { complaint: Complaint; looking
       {known.map((one) => (
         <Box key={one.key} borderTopWidth="thin" borderColor="line" paddingBlock="2" data-known={one.key}>
           {one.label}: <b>{one.words}</b>
-          <Box textStyle="small">{one.key === 'story' ? 'By its past jobs' : 'By its open job'}</Box>
+          <Box textStyle="small">{isOfThePast(one.key) ? 'By its past jobs' : 'By its open job'}</Box>
         </Box>
       ))}
       {latest.length === 0 && known.length === 0 && looking.kept.length === 0 && <Box color="soft">Nothing yet.</Box>}
     </Sheet>
   );
 };
+
+const isOfThePast = (key: string): boolean => ['story', 'cable_age', 'oiled'].includes(key);
 
 const doing = { skip: 'cannot look now', tried: 'put right, and it is still there', back: 'taken back' } as const;
 
