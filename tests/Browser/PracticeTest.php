@@ -99,6 +99,12 @@ final class PracticeTest extends BrowserTestCase
         $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Each reading is what the instrument showed.');
     }
 
+    public function test_a_frayed_wire_shows_itself_only_in_the_light(): void
+    {
+        $this->as('tomas')->visit('/practice')->click('[data-lesson=lever_frayed] button')->await('[data-machine]')->line('all ok')->await('[data-look=wire]')->click('[data-look=wire]')->see('Sound: there is nothing to see.')
+            ->click('[data-light]')->await('[data-light][aria-pressed=true]')->click('[data-look=wire]')->see('A fault: it is not as it should be.')->accessible('a light');
+    }
+
     public function test_a_boot_comes_off_before_what_lies_under_it_is_turned(): void
     {
         $this->as('ines')->visit('/practice')->click('[data-lesson=grip_boot] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=turn]')->click('[data-machine] [data-turned=in_line]')

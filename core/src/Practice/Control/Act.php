@@ -62,6 +62,11 @@ final readonly class Act
         return new self(ActKind::Try, $proof, pose: $pose);
     }
 
+    public static function light(): self
+    {
+        return new self(ActKind::Light);
+    }
+
     public static function look(string $part): self
     {
         return new self(ActKind::Look, $part);

@@ -23,6 +23,8 @@ enum ActKind: string
     case Turn = 'turn';
     /** A proof is tried. */
     case Try = 'try';
+    /** A light is taken in hand; it stays there. */
+    case Light = 'light';
     /** A part is looked over. */
     case Look = 'look';
     /** It is run at one of its settings. */

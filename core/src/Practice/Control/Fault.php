@@ -52,6 +52,12 @@ enum Fault: string
         };
     }
 
+    /** Whether it hides in the dark behind its fittings, where it is only seen with a light. */
+    public function needsLight(): bool
+    {
+        return $this === self::FrayedWire;
+    }
+
     /** The part that is looked over and shows it; null where only trying does. */
     public function isSeenAt(): ?string
     {

@@ -350,6 +350,10 @@ final class HonestHand
             ItemTopic::Step => in_array($item->key, array_map(static fn (Inspection $one): string => $one->key, Families::of($this->state->spec->family)->lookOver()), true) ? Act::look($item->key) : null,
             default => null,
         };
+        if ($act !== null && $act->kind === ActKind::Look && ! $this->control->isLit()) {
+            $this->control->light();
+            $this->deeds[] = Act::light();
+        }
         if ($act !== null) {
             $this->deeds[] = $act;
         }

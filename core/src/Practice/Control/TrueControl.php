@@ -42,6 +42,8 @@ final class TrueControl
 
     private bool $isHot;
 
+    private bool $isLit = false;
+
     /** @var array<string, true> adjusters whose cover is off */
     private array $open = [];
 
@@ -218,9 +220,26 @@ final class TrueControl
         return $this->at[$adjuster] ?? 0.0;
     }
 
+    /** Whether a part is sound. */
     public function inspected(string $part): bool
     {
         return array_filter($this->faults, static fn (Fault $one): bool => $one->isSeenAt() === $part) === [];
+    }
+
+    /** Whether it looks sound: without a light some things are not seen. */
+    public function looksSound(string $part): bool
+    {
+        return array_filter($this->faults, fn (Fault $one): bool => $one->isSeenAt() === $part && ($this->isLit || ! $one->needsLight())) === [];
+    }
+
+    public function isLit(): bool
+    {
+        return $this->isLit;
+    }
+
+    public function light(): void
+    {
+        $this->isLit = true;
     }
 
     /** What the machine does at a setting. */

@@ -37,6 +37,7 @@ final readonly class ActCodec
             ActKind::Cool => Act::cool(),
             ActKind::Turn => Act::turn($of(), $by()),
             ActKind::Try => Act::try($of(), self::pose($node)),
+            ActKind::Light => Act::light(),
             ActKind::Look => Act::look($of()),
             ActKind::Run => Act::run($of()),
             ActKind::Cure => Act::cure($node->at('of')->enum(Cure::class)),

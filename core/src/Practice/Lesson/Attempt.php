@@ -162,7 +162,7 @@ final class Attempt
             $act->kind === ActKind::Hold => Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight)),
             $act->kind === ActKind::Feel => Seen::word($this->control->isHot() ? EngineHeat::Hot->value : EngineHeat::Cold->value),
             $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
-            $act->kind === ActKind::Look => Seen::word($this->control->inspected($act->about) ? 'sound' : 'fault'),
+            $act->kind === ActKind::Look => Seen::word($this->control->looksSound($act->about) ? 'sound' : 'fault'),
             $setting !== null => Seen::word($this->control->does($setting)),
             default => Seen::nothing(),
         };
@@ -173,6 +173,7 @@ final class Attempt
     {
         match ($act->kind) {
             ActKind::Snap => $this->control->settle(),
+            ActKind::Light => $this->control->light(),
             ActKind::Open => $this->control->uncover($act->about),
             ActKind::Shut => $this->control->coverUp($act->about),
             ActKind::Cool => $this->control->cool(),
@@ -196,7 +197,7 @@ final class Attempt
             ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),
             ActKind::Run => isset($this->lesson->spec->other(OutcomeTable::class)->settings[$act->about]),
             ActKind::Cure => in_array($act->about, array_column($family->cures(), 'value'), true),
-            ActKind::Ask, ActKind::Stop => true,
+            ActKind::Ask, ActKind::Stop, ActKind::Light => true,
         };
         if (! $known) {
             throw Refused::because('There is nothing of that on this machine.');

@@ -77,6 +77,7 @@ final readonly class AttemptSteps
             ActKind::Guess => "Would have turned {$turn}",
             ActKind::Ask => 'Asked what the bench would do',
             ActKind::Cure => 'Did: '.Cure::from($act->about)->label(),
+            ActKind::Light => 'Took a light',
             ActKind::Look => "Looked at: {$this->label($act)}",
             ActKind::Try, ActKind::Run => "Tried: {$this->label($act)}{$pose}",
             ActKind::Stop => 'Stopped',

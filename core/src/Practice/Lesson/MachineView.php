@@ -72,6 +72,7 @@ final class MachineView
             'settings' => array_map($view->setting(...), array_values($lesson->spec->other(OutcomeTable::class)->settings ?? [])),
             'cures' => array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], $family->cures()),
             'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
+            'light' => $attempt->control()->isLit(),
             'snapped' => $view->snapped,
             'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt] : null,
             'turned' => $view->turned(),
@@ -95,6 +96,8 @@ final class MachineView
         match ($act->kind) {
             ActKind::Hold => $this->held = ['point' => $act->point ?? ReadingPoint::LeverTip, 'pose' => $act->pose ?? Pose::Straight, 'mm' => $seen->mm ?? 0.0],
             ActKind::Snap => [$this->held, $this->snapped] = [null, $this->snapped + 1],
+            // What was seen in the dark is looked at again.
+            ActKind::Light => $this->seen = array_filter($this->seen, static fn (string $one): bool => ! str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY),
             ActKind::Feel => $this->felt = $seen->word,
             ActKind::Cool => [$this->held, $this->felt] = [null, null],
             ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',

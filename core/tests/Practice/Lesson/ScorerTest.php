@@ -51,6 +51,7 @@ final class ScorerTest extends TestCase
         yield 'written and not turned' => ['lever_loose', [...self::SAFE, ['kind' => 'move', 'body' => ['adjuster' => 'barrel', 'turns' => 3]]], Skill::Word, 'A move of the barrel was written, and it was not turned'];
         yield 'miscounted' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3], ['kind' => 'move', 'body' => ['adjuster' => 'barrel', 'turns' => 2.5]]], Skill::Word, 'was turned by 3 turns, and 2 turns and 3 flats was written'];
         yield 'a part called sound that is not' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'not what it showed: Inner wire'];
+        yield 'a wire looked at in the dark' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'It was looked at without a light'];
         yield 'something put right that nobody did' => ['lever_spline', [...self::SAFE, ['kind' => 'put_right', 'body' => ['cure' => 'spring']]], Skill::Word, 'nothing of that was done'];
         yield 'a sound thing changed' => ['lever_loose', [...self::SAFE, ['act' => 'cure', 'of' => 'spring']], Skill::Cause, 'Nothing was wrong there'];
         yield 'a fault not found' => ['pedal_spring', [], Skill::Cause, 'It was not found: a weak or unhooked return spring'];
@@ -115,6 +116,15 @@ final class ScorerTest extends TestCase
         self::assertSame('cold', $attempt->act(Act::feel(), $at)->word);
         self::assertEqualsWithDelta(12.0, $shown(), 0.6);
         self::assertTrue($attempt->control()->isRight(), 'it never was wrong');
+    }
+
+    public function test_a_frayed_wire_is_only_seen_with_a_light(): void
+    {
+        $attempt = self::played('lever_frayed', [['line' => 'all ok']]);
+        $at = '2026-01-01T08:00:00+00:00';
+        self::assertSame('sound', $attempt->act(Act::look('wire'), $at)->word);
+        $attempt->act(Act::light(), $at);
+        self::assertSame(['fault', 'sound'], [$attempt->act(Act::look('wire'), $at)->word, $attempt->act(Act::look('conduit'), $at)->word]);
     }
 
     public function test_where_no_figure_asks_for_the_heat_nobody_feels_for_it(): void

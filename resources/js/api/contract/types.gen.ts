@@ -2361,7 +2361,7 @@ export type GaugeRecording = {
     at: string;
 };
 
-export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'turn' | 'try' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
+export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'turn' | 'try' | 'light' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
 
 export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
 
@@ -2534,6 +2534,10 @@ export type PracticeMachine = {
     engine: {
         felt: EngineHeat | null;
     } | null;
+    /**
+     * Whether a light is in hand.
+     */
+    light: boolean;
 };
 
 export type PracticeAttempt = {

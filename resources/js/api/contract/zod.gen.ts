@@ -2222,6 +2222,7 @@ export const zActKind = z.enum([
     'cool',
     'turn',
     'try',
+    'light',
     'look',
     'run',
     'cure',
@@ -2437,7 +2438,8 @@ export const zPracticeMachine = z.object({
     snapped: z.int(),
     engine: z.nullable(z.object({
         felt: z.nullable(zEngineHeat)
-    }))
+    })),
+    light: z.boolean()
 });
 
 export const zPracticeAttempt = z.object({

@@ -118,6 +118,26 @@ export const RunIt = () => {
   );
 };
 
+/** Behind its end fittings it is dark. */
+const Light = () => {
+  const { attempt, act, busy } = usePractice();
+  const { light } = attempt.machine;
+  return (
+    <Button
+      look={light ? 'dark' : 'plain'}
+      size="small"
+      alignSelf="flex-start"
+      order={-2}
+      aria-pressed={light}
+      disabled={busy || light}
+      onClick={() => act({ act: 'light' })}
+      data-light
+    >
+      {light ? 'Light in hand' : 'Take a light'}
+    </Button>
+  );
+};
+
 /** How hot it is, by hand. */
 const FeelIt = () => {
   const { attempt, act, busy } = usePractice();
@@ -153,6 +173,7 @@ export const LookAtIt = () => {
   const asked = useAsked();
   return (
     <List>
+      <Light />
       <FeelIt />
       {attempt.machine.parts.map((part) => (
         <Row key={part.key} label={part.label} asked={asked(part.key)} about={<Box color="soft">{part.look_for}</Box>}>

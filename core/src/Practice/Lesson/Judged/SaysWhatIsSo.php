@@ -144,6 +144,9 @@ final class SaysWhatIsSo implements Judged
     private function inspected(Inspected $entry, int $place, Moment $moment): void
     {
         $isSound = $moment->before->inspected($entry->key);
+        if (! $isSound && $entry->finding !== Finding::Fault && ! $moment->before->isLit()) {
+            $this->remarks[] = new Remark(self::UNTRIED, 'It was looked at without a light: a wire that is frayed hides behind its end fittings.', $place);
+        }
         $this->said(($entry->finding === Finding::Fault) !== $isSound, $this->wasTried(ActKind::Look, $entry->key, null), $entry->key, $place);
     }
 
