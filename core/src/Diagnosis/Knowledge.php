@@ -39,7 +39,9 @@ final readonly class Knowledge
         foreach ($shared as $one) {
             $here = $one->only($known);
             $brought = array_filter(array_keys($here->links), static fn (string $seen): bool => Symptom::tryFrom($seen) !== null);
-            $causes += $brought === [] || count($brought) === count($here->links) ? [] : [$one->key => $here];
+            // How old a cable is tells of no cause by itself: something has to be seen.
+            $seen = array_filter(array_keys($here->links), static fn (string $seen): bool => Symptom::tryFrom($seen) === null && ! in_array(explode(':', $seen)[0], [Check::CABLE_AGE, Check::OILED], true));
+            $causes += $brought === [] || $seen === [] ? [] : [$one->key => $here];
         }
         $causes[Cause::OTHER] = Cause::other($symptoms);
         // An answer names what it is about by this key alone.
