@@ -122,9 +122,10 @@ final class ScorerTest extends TestCase
     {
         $attempt = self::played('lever_frayed', [['line' => 'all ok']]);
         $at = '2026-01-01T08:00:00+00:00';
-        self::assertSame('sound', $attempt->act(Act::look('wire'), $at)->word);
+        $seen = static fn (string ...$parts): array => array_map(static fn (string $part): ?string => $attempt->act(Act::look($part), $at)->word, $parts);
+        self::assertSame(['sound', 'sound'], $seen('wire', 'conduit'));
         $attempt->act(Act::light(), $at);
-        self::assertSame(['fault', 'sound'], [$attempt->act(Act::look('wire'), $at)->word, $attempt->act(Act::look('conduit'), $at)->word]);
+        self::assertSame(['fault', 'sound'], $seen('wire', 'conduit'));
     }
 
     public function test_where_no_figure_asks_for_the_heat_nobody_feels_for_it(): void
