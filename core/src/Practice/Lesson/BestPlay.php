@@ -16,6 +16,14 @@ final readonly class BestPlay
 
     private const MOST_MOVES = 4;
 
+    /** Whether it comes to an end that can be learned: set right once its faults are, or tagged for what has to be replaced. */
+    public static function endsWell(Lesson $lesson): bool
+    {
+        $cured = FreeMachine::cured($lesson->control());
+
+        return $cured->hasWhatIsReplaced() || self::moves($lesson, $cured) !== null;
+    }
+
     /** Null where nothing that turns reaches it. Its faults are left as they are. */
     public static function moves(Lesson $lesson, TrueControl $control): ?int
     {

@@ -70,8 +70,7 @@ final readonly class LessonForm
                 'hand_mm' => $like->mechanics->noise, 'arm_sense' => $like->mechanics->sense,
             ],
         ] + LessonFile::encode($like), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
-        $cured = FreeMachine::cured($lesson->control());
-        if (! $cured->hasWhatIsReplaced() && BestPlay::moves($lesson, $cured) === null) {
+        if (! BestPlay::endsWell($lesson)) {
             throw Refused::because('Nothing that turns on this machine would set it right: that is no lesson. Leave the adjusters more room.');
         }
 

@@ -44,8 +44,7 @@ final readonly class LessonFromJob
         }
         $made = new self($job, RunCodec::decode(Node::of($wire)));
         $lesson = new Lesson($tale, $job->spec, $wire, $made->found(), $made->mechanics(), [LessonBook::RULE, LessonBook::CALIPER], $made->positions() !== [], $seed);
-        $cured = FreeMachine::cured($lesson->control());
-        if (! $cured->hasWhatIsReplaced() && BestPlay::moves($lesson, $cured) === null) {
+        if (! BestPlay::endsWell($lesson)) {
             throw Refused::because('Nothing that turns on this machine would set it right: that is no lesson.');
         }
 
