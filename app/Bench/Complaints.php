@@ -206,8 +206,8 @@ final readonly class Complaints
     {
         $job = $complaint->closed_at === null ? $complaint->control->openJob : null;
         $evidence = $job === null ? Evidence::none() : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
-        $evidence = StoryEvidence::into($evidence, $knowledge->checks['story'] ?? null, ControlStory::told($complaint->control));
         $past = ControlPast::of($complaint->control);
+        $evidence = StoryEvidence::into($evidence, $knowledge->checks['story'] ?? null, ControlStory::told($complaint->control, $past));
         $evidence = CareEvidence::into($evidence, $knowledge, $past->cableDays(), $past->oiledDays());
         foreach (self::latest($complaint) as $about => $one) {
             $kind = AnswerKind::from($one->kind);

@@ -57,9 +57,9 @@ final readonly class ControlStory
     }
 
     /** What the core makes of its past, where play is read. */
-    public static function told(Control $control): ?WearStory
+    public static function told(Control $control, ControlPast $past): ?WearStory
     {
-        return self::wear($control, ControlPast::of($control)->looks());
+        return self::wear($control, $past->looks());
     }
 
     /** @return array<string, mixed>|null null before the first signature */

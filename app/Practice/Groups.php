@@ -101,7 +101,7 @@ final readonly class Groups
         return [
             'id' => $group->id, 'name' => $group->name, 'people' => array_map(self::person(...), $people),
             'tasks' => $group->tasks->sortBy([['set_at', 'asc'], ['id', 'asc']])->map(static fn (PracticeTask $task): array => [
-                'id' => $task->id, 'lesson' => $task->lesson, 'title' => OwnLessons::title($task->lesson), 'help' => $task->help->value, 'help_label' => $task->help->label(), 'due_on' => $task->due_on,
+                'id' => $task->id, 'lesson' => $task->lesson, 'title' => OwnLessons::title($task->lesson) ?? OwnLessons::GONE, 'help' => $task->help->value, 'help_label' => $task->help->label(), 'due_on' => $task->due_on,
                 'results' => array_map(static fn (User $one): array => ['login' => $one->login, 'name' => $one->name] + self::result($task->attempts->where('user_id', $one->id)), $people),
             ])->values()->all(),
         ];

@@ -49,7 +49,7 @@ final readonly class LearnerList
 
         return [
             'name' => $user->name, 'login' => $user->login, 'learned' => $learned, 'tries' => $ended->count(),
-            'at' => $open === null ? null : OwnLessons::title($open->lesson),
+            'at' => $open === null ? null : OwnLessons::title($open->lesson) ?? OwnLessons::GONE,
             'last' => $attempts->max(static fn (PracticeAttempt $one): string => ($one->ended_at ?? $one->begun_at)->toIso8601String()),
             'skills' => LessonList::skills($attempts),
             'remark' => self::reads($ended),

@@ -26,7 +26,7 @@ final readonly class LessonList
     /** @return array<string, mixed> */
     public static function of(User $user): array
     {
-        $attempts = PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
+        $attempts = self::attempts($user);
         [$book, $own] = [LessonBook::all(), OwnLessons::all()];
         $rows = [
             ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), $book),
@@ -41,10 +41,16 @@ final readonly class LessonList
     /** What somebody goes on with after a lesson that is over, other than that one; null where all is learned. */
     public static function after(User $user, string $key): ?string
     {
-        $attempts = PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
+        $attempts = self::attempts($user);
         $all = array_values(array_filter([...LessonBook::all(), ...OwnLessons::all()], static fn (Lesson $one): bool => $one->tale->key !== $key));
 
         return self::next(array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), $all), $all, $attempts)['key'] ?? null;
+    }
+
+    /** @return Collection<int, PracticeAttempt> oldest first */
+    private static function attempts(User $user): Collection
+    {
+        return PracticeAttempt::query()->where('user_id', $user->id)->orderBy('begun_at')->get();
     }
 
     /**

@@ -27,6 +27,8 @@ final readonly class OwnLessons
 {
     private const MOST = 200;
 
+    public const GONE = 'A lesson that was taken out';
+
     /** @return list<Lesson> oldest first */
     public static function all(): array
     {
@@ -41,18 +43,13 @@ final readonly class OwnLessons
         return is_string($frame) ? LessonFile::read($frame) : LessonBook::find($key);
     }
 
-    /** As a list says it, without making it. */
-    public static function title(string $key): string
+    /** As a list says it, without making it; null where nothing is called so. */
+    public static function title(string $key): ?string
     {
         $frame = DB::table('practice_lessons')->where('key', $key)->value('frame');
         $own = is_string($frame) ? json_decode($frame, true, flags: JSON_THROW_ON_ERROR)['title'] ?? null : null;
 
-        return is_string($own) ? $own : LessonBook::title($key) ?? 'A lesson that was taken out';
-    }
-
-    public static function isThere(string $key): bool
-    {
-        return DB::table('practice_lessons')->where('key', $key)->exists() || LessonBook::title($key) !== null;
+        return is_string($own) ? $own : LessonBook::title($key);
     }
 
     /**

@@ -16,12 +16,15 @@ final readonly class SetLessons
     /** @return list<array{task: string, lesson: string, title: string, group: string, help: string, due_on: string|null, best: int|null, tries: int, open: string|null}> by day, those without one last */
     public static function of(User $user): array
     {
-        $tasks = self::tasks($user)->filter(static fn (PracticeTask $task): bool => OwnLessons::isThere($task->lesson))
-            ->sortBy(static fn (PracticeTask $task): array => [$task->due_on ?? '9999', $task->set_at->getTimestamp(), $task->id]);
+        $set = [];
+        foreach (self::tasks($user)->sortBy(static fn (PracticeTask $task): array => [$task->due_on ?? '9999', $task->set_at->getTimestamp(), $task->id]) as $task) {
+            $title = OwnLessons::title($task->lesson);
+            if ($title !== null) {
+                $set[] = ['task' => $task->id, 'lesson' => $task->lesson, 'title' => $title, 'group' => $task->group->name, 'help' => $task->help->label(), 'due_on' => $task->due_on] + Groups::result($task->attempts);
+            }
+        }
 
-        return array_values($tasks->map(static fn (PracticeTask $task): array => [
-            'task' => $task->id, 'lesson' => $task->lesson, 'title' => OwnLessons::title($task->lesson), 'group' => $task->group->name, 'help' => $task->help->label(), 'due_on' => $task->due_on,
-        ] + Groups::result($task->attempts))->all());
+        return $set;
     }
 
     /** @throws Forbidden If it is set for others. */

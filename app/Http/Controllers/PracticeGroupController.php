@@ -57,7 +57,7 @@ final class PracticeGroupController
         $found = PracticeGroup::query()->findOrFail($group);
         $node->object(['id', 'lesson', 'help', 'due_on']);
         $lesson = $node->at('lesson')->string(40);
-        if (! OwnLessons::isThere($lesson)) {
+        if (OwnLessons::title($lesson) === null) {
             throw Refused::because('There is no such lesson.');
         }
         Groups::set($found, EntryRequest::uuid($node->at('id')), $lesson, $node->at('help')->enum(Help::class), $node->at('due_on')->value === null ? null : $node->at('due_on')->day(), CarbonImmutable::now());

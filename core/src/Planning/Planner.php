@@ -91,7 +91,8 @@ final readonly class Planner
         }
         $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
         $swinging = Swinging::of($run, $facts);
-        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled ? null : self::known($spec, $facts, $beliefs, $judgement, $band));
+        $known = $judgement->sweep->knownBand($spec->play()->band);
+        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled || $known === $band ? null : static fn (): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $known));
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
         $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
             ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
@@ -112,25 +113,18 @@ final readonly class Planner
         };
     }
 
-    /** What is known to be asked of the straight pose, where that is less than what is planned for; null where it is all. */
-    private static function known(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ?ShiftWindow
-    {
-        $known = $judgement->sweep->knownBand($spec->play()->band);
-
-        return $known === $band ? null : self::window($spec, $facts, $beliefs, $judgement, $known);
-    }
-
     /**
      * An allowance for poses that nobody read is no reason to say that nothing reaches: then it is set as well as it can be, and they are read.
      *
+     * @param  (callable(): ShiftWindow)|null  $known  what is known to be asked of the straight pose, where that is less; asked only where no plan is found
      * @return array{ShiftWindow, PlanMaker, ?AdjustmentPlan}
      */
-    private static function planned(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, ?ShiftWindow $known): array
+    private static function planned(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, ?callable $known): array
     {
         $maker = new PlanMaker($spec, $run, $facts, $window);
         $plan = $maker->plan();
 
-        return $plan === null && $known !== null ? self::planned($spec, $run, $facts, $known, null) : [$window, $maker, $plan];
+        return $plan === null && $known !== null ? self::planned($spec, $run, $facts, $known(), null) : [$window, $maker, $plan];
     }
 
     /**

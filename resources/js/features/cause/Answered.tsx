@@ -11,6 +11,7 @@ export const Answered = ({ complaint, looking }: { complaint: Complaint; looking
   const said = new Map(answers.map((one) => [one.about, one]));
   const latest = answers.filter((one) => said.get(one.about) === one && one.kind !== 'back');
   const isStuck = looking.kept.some((one) => one.entry.state === 'refused');
+  // What is on file nobody answers.
   const known = diagnosis.checks.filter(
     (one) => one.words !== null && !latest.some((given) => given.about === one.key),
   );
@@ -54,15 +55,13 @@ export const Answered = ({ complaint, looking }: { complaint: Complaint; looking
       {known.map((one) => (
         <Box key={one.key} borderTopWidth="thin" borderColor="line" paddingBlock="2" data-known={one.key}>
           {one.label}: <b>{one.words}</b>
-          <Box textStyle="small">{isOfThePast(one.key) ? 'By its past jobs' : 'By its open job'}</Box>
+          <Box textStyle="small">{one.answers.length === 0 ? 'By its past jobs' : 'By its open job'}</Box>
         </Box>
       ))}
       {latest.length === 0 && known.length === 0 && looking.kept.length === 0 && <Box color="soft">Nothing yet.</Box>}
     </Sheet>
   );
 };
-
-const isOfThePast = (key: string): boolean => ['story', 'cable_age', 'oiled'].includes(key);
 
 const doing = { skip: 'cannot look now', tried: 'put right, and it is still there', back: 'taken back' } as const;
 

@@ -1,12 +1,12 @@
 import { Flex } from '@chakra-ui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { keys } from '../../api/keys';
 import { changeGroup, makeGroup, type PracticeGroups } from '../../api/practice';
 import { Button, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
+import { PickSome } from '../../components/PickSome';
 import { Refusal } from '../../components/Refusal';
 import { uuid } from '../../lib/uuid';
+import { useGroupChange } from './useGroupChange';
 
 type GroupDialogProps = {
   /** Null for a new one. */
@@ -17,20 +17,13 @@ type GroupDialogProps = {
 
 /** What a group is called, and who is in it. */
 export const GroupDialog = ({ group, people, onClose }: GroupDialogProps) => {
-  const client = useQueryClient();
   const [id] = useState(uuid);
   const [name, setName] = useState(group?.name ?? '');
   const [chosen, setChosen] = useState<readonly string[]>(group?.people.map((one) => one.login) ?? []);
-  const saving = useMutation({
-    mutationFn: () => {
-      const body = { name: name.trim(), people: chosen };
-      return group === null ? makeGroup(id, body) : changeGroup(group.id, body);
-    },
-    onSuccess: (list) => {
-      client.setQueryData(keys.groups, list);
-      onClose();
-    },
-  });
+  const saving = useGroupChange(() => {
+    const body = { name: name.trim(), people: chosen };
+    return group === null ? makeGroup(id, body) : changeGroup(group.id, body);
+  }, onClose);
   return (
     <Modal
       open
@@ -52,22 +45,13 @@ export const GroupDialog = ({ group, people, onClose }: GroupDialogProps) => {
         <FieldLabel htmlFor="group-name">What it is called</FieldLabel>
         <Field id="group-name" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
         <FieldLabel as="div">Who is in it</FieldLabel>
-        <Flex gap="2" flexWrap="wrap" role="group" aria-label="Who is in it">
-          {people.map(({ login, name: called }) => {
-            const isIn = chosen.includes(login);
-            return (
-              <Button
-                key={login}
-                look={isIn ? 'dark' : 'plain'}
-                aria-pressed={isIn}
-                onClick={() => setChosen(isIn ? chosen.filter((one) => one !== login) : [...chosen, login])}
-                data-person={login}
-              >
-                {called}
-              </Button>
-            );
-          })}
-        </Flex>
+        <PickSome
+          says="Who is in it"
+          mark="person"
+          options={people.map((one) => ({ key: one.login, label: one.name }))}
+          values={chosen}
+          onPick={setChosen}
+        />
         {saving.error !== null && <Refusal error={saving.error} />}
       </Flex>
     </Modal>

@@ -1,7 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { keys } from '../../api/keys';
 import { groupsQuery, type PracticeGroups, removeGroup, takeBackTask } from '../../api/practice';
 import { Button, Chip, Sheet } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
@@ -10,6 +9,7 @@ import { Failure, Loading } from '../../components/States';
 import { day } from '../../lib/time';
 import { GroupDialog } from './GroupDialog';
 import { TaskDialog } from './TaskDialog';
+import { useGroupChange } from './useGroupChange';
 
 type Group = PracticeGroups['groups'][number];
 type Task = Group['tasks'][number];
@@ -66,11 +66,7 @@ const GroupSheet = ({ group, all }: { group: Group; all: PracticeGroups }) => {
 };
 
 const TaskRow = ({ group, task }: { group: Group; task: Task }) => {
-  const client = useQueryClient();
-  const taking = useMutation({
-    mutationFn: () => takeBackTask(group.id, task.id),
-    onSuccess: (list) => client.setQueryData(keys.groups, list),
-  });
+  const taking = useGroupChange(() => takeBackTask(group.id, task.id));
   return (
     <Box borderTopWidth="thin" borderColor="line" marginTop="3" paddingTop="3" data-task={task.lesson}>
       <Flex gap="3" alignItems="baseline" flexWrap="wrap">
@@ -104,11 +100,7 @@ const TaskRow = ({ group, task }: { group: Group; task: Task }) => {
 };
 
 const RemoveDialog = ({ group, onClose }: { group: Group; onClose: () => void }) => {
-  const client = useQueryClient();
-  const removing = useMutation({
-    mutationFn: () => removeGroup(group.id),
-    onSuccess: (list) => client.setQueryData(keys.groups, list),
-  });
+  const removing = useGroupChange(() => removeGroup(group.id));
   return (
     <Modal
       open

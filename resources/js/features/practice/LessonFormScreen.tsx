@@ -8,6 +8,7 @@ import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Entry } from '../../components/Entry';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
+import { PickSome } from '../../components/PickSome';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
 import { capital } from '../../lib/capital';
@@ -212,25 +213,14 @@ const Faults = ({ form, draft, set }: PartProps & { form: LessonForm }) =>
       <Box textStyle="eyebrow" marginBottom="1">
         What is wrong beside its setting
       </Box>
-      <Flex gap="2" flexWrap="wrap" role="group" aria-label="What is wrong beside its setting">
-        {form.faults.map(({ fault, label }) => {
-          const is = draft.faults.includes(fault);
-          return (
-            <Button
-              key={fault}
-              look={is ? 'dark' : 'plain'}
-              size="small"
-              aria-pressed={is}
-              onClick={() =>
-                set({ faults: is ? draft.faults.filter((one) => one !== fault) : [...draft.faults, fault] })
-              }
-              data-fault={fault}
-            >
-              {capital(label)}
-            </Button>
-          );
-        })}
-      </Flex>
+      <PickSome
+        says="What is wrong beside its setting"
+        mark="fault"
+        size="small"
+        options={form.faults.map((one) => ({ key: one.fault, label: capital(one.label) }))}
+        values={draft.faults}
+        onPick={(faults) => set({ faults })}
+      />
     </Box>
   );
 

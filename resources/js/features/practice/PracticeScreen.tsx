@@ -7,6 +7,7 @@ import { Frame } from '../../components/Frame';
 import { SiftBy } from '../../components/SiftBy';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
+import { familiesOf } from './families';
 import { Keeping, TakeIn } from './OwnLessons';
 import { randomKey } from './randomKey';
 import { SetForMe } from './SetForMe';
@@ -128,7 +129,7 @@ const Next = ({ lesson, weakAt, first, begin }: NextProps) => (
 
 /** A machine as chance has it: what is wrong with it nobody says. */
 const AtRandom = ({ list, begin }: { list: List; begin: Begin }) => {
-  const families = [...new Map(list.lessons.map((one) => [one.family, one.family_title]))];
+  const families = familiesOf(list.lessons);
   const [family, setFamily] = useState<string>(families[0]?.[0] ?? '');
   return (
     <Sheet padding="4" aria-label="A machine at random" data-random>

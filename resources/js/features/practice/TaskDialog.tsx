@@ -1,14 +1,15 @@
 import { Flex } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { keys } from '../../api/keys';
 import { lessonsQuery, type PracticeGroups, type PracticeHelp, setTask } from '../../api/practice';
 import { Button, Choice, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { uuid } from '../../lib/uuid';
+import { familiesOf } from './families';
 import { randomKey } from './randomKey';
+import { useGroupChange } from './useGroupChange';
 
 type TaskDialogProps = {
   group: PracticeGroups['groups'][number];
@@ -18,20 +19,16 @@ type TaskDialogProps = {
 
 /** Which lesson, with how much help, until when: the same machine for everybody in the group. */
 export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
-  const client = useQueryClient();
   const { data: list } = useQuery(lessonsQuery);
   const [id] = useState(uuid);
   const [lesson, setLesson] = useState('');
   const [help, setHelp] = useState<PracticeHelp>('asked');
   const [dueOn, setDueOn] = useState('');
-  const setting = useMutation({
-    mutationFn: () => setTask(group.id, { id, lesson, help, due_on: dueOn === '' ? null : dueOn }),
-    onSuccess: (groups) => {
-      client.setQueryData(keys.groups, groups);
-      onClose();
-    },
-  });
-  const families = [...new Map((list?.lessons ?? []).map((one) => [one.family, one.family_title]))];
+  const setting = useGroupChange(
+    () => setTask(group.id, { id, lesson, help, due_on: dueOn === '' ? null : dueOn }),
+    onClose,
+  );
+  const families = familiesOf(list?.lessons ?? []);
   return (
     <Modal
       open

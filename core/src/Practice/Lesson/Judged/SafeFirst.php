@@ -15,6 +15,7 @@ use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Running;
+use VividPull\Core\Procedure\Step;
 use VividPull\Core\Progress\StageItem;
 
 /** Made safe before hands go near; put together again before it runs. */
@@ -29,7 +30,7 @@ final readonly class SafeFirst implements Judged
             if ($moment->deed instanceof Act && self::isHandsOn($moment->deed) && $open !== []) {
                 $remarks[] = new Remark(5.0, "Hands were on it before it was safe: {$open[0]->label} comes first.", $place);
             }
-            if (($hasTurned || $moment->before->coversOff() !== []) && self::runsOpen($attempt, $moment)) {
+            if (self::runsOpen($attempt, $moment, $hasTurned)) {
                 $remarks[] = new Remark(5.0, 'It was run before what was taken off was put back.', $place);
             }
             $isTouched = $isTouched || $moment->deed instanceof Act;
@@ -50,7 +51,7 @@ final readonly class SafeFirst implements Judged
         return array_values(array_filter($job->progress->items[JobStage::MakeSafe->value] ?? [], static fn (StageItem $one): bool => ! $one->done));
     }
 
-    private static function runsOpen(Attempt $attempt, Moment $moment): bool
+    private static function runsOpen(Attempt $attempt, Moment $moment, bool $hasTurned): bool
     {
         if (! $moment->deed instanceof Act || $moment->deed->kind !== ActKind::Try) {
             return false;
@@ -58,14 +59,9 @@ final readonly class SafeFirst implements Judged
         $family = Families::of($attempt->lesson->spec->family);
         foreach ($family->proofs($attempt->lesson->run) as $proof) {
             if ($proof->key === $moment->deed->about && $proof->running === Running::Refitted) {
-                if ($moment->before->coversOff() !== []) {
-                    return true;
-                }
-                foreach ($family->refit() as $step) {
-                    if ($moment->job->progress->item($step->key)?->done === false) {
-                        return true;
-                    }
-                }
+                $isOpen = array_filter($family->refit(), static fn (Step $step): bool => $moment->job->progress->item($step->key)?->done === false) !== [];
+
+                return $moment->before->coversOff() !== [] || ($hasTurned && $isOpen);
             }
         }
 
