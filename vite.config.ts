@@ -3,6 +3,6 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/js/main.tsx'] }), react()],
+  plugins: [laravel({ input: ['resources/js/main.tsx'] }), react({ compiler: true })],
   build: { target: 'es2022' },
 });

@@ -10,6 +10,7 @@ import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { readIn } from './lib/figures';
+import { useToday } from './lib/now';
 import { type Answered, outbox } from './lib/outbox';
 import { preferencesOf } from './lib/preferences';
 import { hearTabs } from './lib/sessionNews';
@@ -95,6 +96,7 @@ export const App = () => {
   const client = useQueryClient();
   const user = session.data?.user ?? null;
   const last = useRef(user);
+  const today = useToday();
   if (user !== null) last.current = user;
 
   const signedOut = useCallback(() => {
@@ -175,7 +177,7 @@ export const App = () => {
     <SignedInContext value={last.current}>
       <LeaveContext value={leave}>
         <Shown person={last.current.id} />
-        <Screens key={Object.values(last.current.units).join(' ')} />
+        <Screens key={[today, ...Object.values(last.current.units)].join(' ')} />
         {user === null && <SignInAgain person={last.current} />}
       </LeaveContext>
     </SignedInContext>

@@ -71,6 +71,30 @@ final class ClutchJobTest extends BrowserTestCase
         self::assertEqualsWithDelta(-1.25 / 6 * $scale, $this->drawn() - $before, 1e-6);
     }
 
+    public function test_what_was_put_right_on_the_bench_is_logged_by_one_tap(): void
+    {
+        $this->window(390, 844);
+        $this->as('ines')->begin($this->machineLike('RT-11', 'PR-01'), 'clutch')->lookedOver()->line('cold', '3.5', '24', '24', '24')->see('Next move');
+        $this->armed()->click('[data-changed] [data-cure=ferrule]')->settled()->gone('[data-changed] [data-cure=ferrule]:disabled');
+        self::assertSame(['ferrule', null], $this->putRight());
+        $this->see('Changed: pull it fully three times and read it', 'found; not read since');
+        // What has no word of its own is told first, and an empty telling is not logged.
+        $this->line('21', '21')->armed()->click('[data-changed] [data-cure=other]')->await('[data-cure-log]:disabled');
+        $this->click('[name=cure-words]')->keys('barrel filed where it caught', WebDriverKeys::ENTER)->settled()->gone('[data-cure-log]');
+        self::assertSame(['other', 'barrel filed where it caught'], $this->putRight());
+        $this->see('Something else put right: barrel filed where it caught');
+    }
+
+    /** @return array{string, string|null} the last that was put right: what, and in which words */
+    private function putRight(): array
+    {
+        $query = $this->server->database()->prepare("select body from entries where job_id = ? and kind = 'put_right' order by seq desc limit 1");
+        $query->execute([$this->job()]);
+        $body = json_decode((string) $query->fetchColumn(), true);
+
+        return [$body['cure'], $body['remark'] ?? null];
+    }
+
     public function test_a_wrong_entry_is_taken_back_and_another_put_right(): void
     {
         $this->as('ines')->startJob('SC-02', 'clutch')->lookedOver()->line('cold', '3.5');

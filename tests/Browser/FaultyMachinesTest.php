@@ -64,7 +64,7 @@ final class FaultyMachinesTest extends BrowserTestCase
         }
         $this->seesItsCautions($state);
         if (isset($deed['cure'])) {
-            $this->click("[data-cure={$deed['cure']}]")->armed()->clickText('Put right: try it again')->settled();
+            $this->armed()->click("[data-cure={$deed['cure']}]")->settled();
         } elseif ($deed['refused'] === null) {
             $this->line($deed['line']);
         } else {

@@ -54,7 +54,7 @@ final class SettingTest extends BrowserTestCase
         $this->as('ines')->begin('SC-02', 'clutch')->lookedOver()->line('cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
         $this->armed()->click('[data-done]')->settled()->line('20', '20.5', '20')->see('turned the wrong way, or something slipped', 'Check the lock nut');
         self::assertFalse($this->state()['learned']['taught']);
-        $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('Inner wire')->line('ok', 'ok')->see('New cable fitted', 'Moved: pull it fully');
+        $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('Inner wire')->line('ok', 'ok')->see('New cable fitted', 'Changed: pull it fully');
     }
 
     public function test_a_cam_screw_to_the_close(): void

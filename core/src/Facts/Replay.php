@@ -148,6 +148,8 @@ final class Replay
 
     private int $movedAt = 0;
 
+    private int $changedAt = 0;
+
     private int $ratioFrom = 0;
 
     /** Moves made up to the last turn of a governor. */
@@ -552,6 +554,7 @@ final class Replay
         $this->enough = [];
         $this->series++;
         $this->movedAt = ++$this->setting;
+        $this->changedAt = $this->setting;
     }
 
     private function moveCover(CoverMoved $cover): void
@@ -592,7 +595,7 @@ final class Replay
             new AdjusterFacts($this->positions, $this->home, $this->touched, $this->locked, $this->threads, $this->guides, $this->coversOff),
             new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->checks, $this->voidedChecks(), $this->notes, $this->parts),
             new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck),
-            new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->ratioFrom, $this->lastMoveCrossed),
+            new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,
             new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),

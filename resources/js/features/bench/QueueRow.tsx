@@ -7,6 +7,7 @@ import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { RowLink } from '../../components/RowLink';
 import { bandText, lengthUnit } from '../../lib/figures';
+import { useNow } from '../../lib/now';
 import { useSignedIn } from '../../lib/signedIn';
 import { clock, duration, moment } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
@@ -129,6 +130,7 @@ const Whose = ({ row }: { row: BenchRow }) =>
 
 /** What it waits for: its stage, its coolness, or a start. */
 const Waits = ({ row }: { row: BenchRow }) => {
+  const now = useNow();
   const { control } = row;
   const band =
     control.point_label === null
@@ -151,7 +153,7 @@ const Waits = ({ row }: { row: BenchRow }) => {
     );
   }
   if (row.ready === 'cooling' && row.cold_at !== null) {
-    const minutes = Math.max(1, Math.round((Date.parse(row.cold_at) - Date.now()) / 60_000));
+    const minutes = Math.max(1, Math.round((Date.parse(row.cold_at) - now) / 60_000));
     return <Words first={`Cold in ${duration(minutes)}`} second={`at ${clock(row.cold_at)}, then ${band}`} />;
   }
   return <Words first={row.ready === 'hot' ? 'After 5 min running' : 'Start'} second={band} />;

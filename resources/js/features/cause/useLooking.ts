@@ -36,6 +36,7 @@ export function useLooking(complaint: Complaint, byPhone: boolean): Looking {
   const place = ofComplaint(id);
   const entries = useKept(outbox.entries);
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
+  const isFull = useSyncExternalStore(outbox.entries.subscribe, outbox.isFull);
   const asking = useIsFetching({ queryKey: keys.complaint(id) });
   const mine = entries.filter((entry) => entry.job === place && entry.by === person.id);
   const isCut = connection === 'cut';
@@ -50,7 +51,7 @@ export function useLooking(complaint: Complaint, byPhone: boolean): Looking {
   const isOnItsWay = !isCut && (mine.some((entry) => entry.state === 'waiting') || (byPhone && asking > 0));
   const isBusy = isOnItsWay || end.isPending;
   return {
-    may: person.may_log && complaint.closed_at === null && !isBusy && !outbox.isFull(),
+    may: person.may_log && complaint.closed_at === null && !isBusy && !isFull,
     mayName: !isBusy && mine.length === 0 && (complaint.closed_at === null ? person.may_log : person.may_keep_shop),
     isCut,
     kept: mine.flatMap(asAnswer),

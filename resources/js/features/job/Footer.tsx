@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useSyncExternalStore } from 'react';
 import { outbox } from '../../lib/outbox';
 import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
@@ -33,7 +34,7 @@ export const Footer = () => {
   const { keysAnywhere } = useKept(preferencesOf(useSignedIn().id));
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const refused = kept.length - waiting;
-  const saved = outbox.lastSaved();
+  const saved = useSyncExternalStore(outbox.subscribe, outbox.lastSaved);
   return (
     <Flex
       as="footer"

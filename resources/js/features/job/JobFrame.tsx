@@ -4,6 +4,7 @@ import { Later } from '../../components/Later';
 import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
+import { ChangedOnTheBench } from './ask/ChangedOnTheBench';
 import { CheckStrip } from './ask/CheckCards';
 import { BesideTheMove } from './ask/NextMove';
 import { NowCard } from './ask/NowCard';
@@ -55,6 +56,13 @@ export const JobFrame = () => {
         <Place at={8}>
           <Later>
             <Tools />
+          </Later>
+        </Place>
+      )}
+      {bench.mayWrite && bench.state.tag === null && (
+        <Place at={4}>
+          <Later>
+            <ChangedOnTheBench />
           </Later>
         </Place>
       )}

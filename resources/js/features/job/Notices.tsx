@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { type ReactNode, useSyncExternalStore } from 'react';
 import { peopleQuery } from '../../api/people';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { outbox } from '../../lib/outbox';
@@ -22,7 +22,8 @@ export const Notices = () => {
   const waiting = kept.filter((entry) => entry.state === 'waiting').length;
   const failed = state.gates.filter((gate) => gate.status === 'failed');
   const open = state.closed === null ? failed : [];
-  const loose = connection === 'cut' ? outbox.entries.loose().length : 0;
+  const homeless = useSyncExternalStore(outbox.entries.subscribe, () => outbox.entries.loose().length);
+  const loose = connection === 'cut' ? homeless : 0;
   const unchecked = state.spec.checked_by === null;
   if (!unchecked && connection !== 'cut' && open.length === 0 && state.warnings.length === 0 && theirs.length === 0)
     return null;

@@ -13,7 +13,6 @@ import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
 import { takesReading } from './asks';
-import { standing } from './drawing/Tape';
 import { Offered, Speaking } from './gauges/Gauges';
 import { useGauges } from './gauges/useGauges';
 import { useBench, useOutboxStatus, WHOLE_GROUP } from './useBench';
@@ -122,8 +121,7 @@ const sideBySide = {
 
 /** The verdict as it stands, where the tape is out of sight while the keys are used. */
 const Stands = () => {
-  const { state } = useBench();
-  const judged = standing(state);
+  const { now: judged } = useBench().state;
   if (judged.verdict === 'unread') return null;
   return (
     <Box display={{ base: 'block', lg: 'none' }} marginTop="2" data-stands>

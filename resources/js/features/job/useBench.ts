@@ -46,8 +46,9 @@ export function useBench(): Bench {
   return bench;
 }
 
-/** @param place where what is written goes: its own job, unless it is a lesson */
-export function useMakeBench(job: Job, place: string = job.id): { bench: Bench; post: OutboxStatus } {
+/** @param elsewhere where what is written goes: its own job, unless it is a lesson */
+export function useMakeBench(job: Job, elsewhere?: string): { bench: Bench; post: OutboxStatus } {
+  const place = elsewhere ?? job.id;
   const person = useSignedIn();
   const { keysAnywhere } = useKept(preferencesOf(person.id));
   const key = lineKey(person.id, job.id);

@@ -1,45 +1,19 @@
-import { useState } from 'react';
-import { Button, Field, FieldLabel } from '../../../components/Buttons';
-import { Modal } from '../../../components/Modal';
-import { PickOne } from '../../../components/PickOne';
+import { Box } from '@chakra-ui/react';
 import { useBench } from '../useBench';
+import { Cures } from './Cures';
 
 /** Something was straightened, reseated or freed at any stage: what was read before and after does not compare. */
 export const ChangedOnTheBench = () => {
-  const { state, send } = useBench();
-  const [open, setOpen] = useState(false);
-  const [cure, setCure] = useState<string | null>(null);
-  const [remark, setRemark] = useState('');
-  const log = () => {
-    if (cure === null) return;
-    send({ kind: 'put_right', body: { cure, ...(remark.trim() === '' ? {} : { remark: remark.trim() }) } });
-    setOpen(false);
-    setCure(null);
-    setRemark('');
-  };
+  const { state } = useBench();
+  // Nothing is taken in hand before it is safe to; and where this is what is asked, it has its card.
+  if (state.closed !== null || state.stage === 'make_safe' || state.asks === 'put_right') return null;
   return (
-    <>
-      <Button look="link" paddingInline="0" onClick={() => setOpen(true)} data-changed>
-        Something was put right
-      </Button>
-      <Modal
-        open={open}
-        onClose={() => setOpen(false)}
-        title="What was put right?"
-        about="What was read and tried before no longer compares, and is asked for again."
-        cancel="Cancel"
-        actions={
-          <Button look="vivid" onClick={log} disabled={cure === null} data-primary>
-            Log it
-          </Button>
-        }
-      >
-        <PickOne says="What was put right" mark="cure" options={state.beside.cures} value={cure} onPick={setCure} />
-        <FieldLabel htmlFor="changed-remark" marginTop="3">
-          What was done
-        </FieldLabel>
-        <Field id="changed-remark" value={remark} maxLength={300} onChange={(event) => setRemark(event.target.value)} />
-      </Modal>
-    </>
+    <Box data-changed>
+      <Box textStyle="eyebrow">Put right just now? Tap it</Box>
+      <Box textStyle="small" marginBottom="2">
+        It is logged. What was read and tried before is asked for again.
+      </Box>
+      <Cures />
+    </Box>
   );
 };

@@ -11,7 +11,6 @@ import { useSignedIn } from '../../../lib/signedIn';
 import { nowWithOffset } from '../../../lib/time';
 import { useWanted } from '../gauges/wanted';
 import { useBench } from '../useBench';
-import { ChangedOnTheBench } from './ChangedOnTheBench';
 import { FitAdjuster } from './FitAdjuster';
 import { FitPart } from './FitPart';
 import { Handover } from './Handover';
@@ -40,7 +39,6 @@ export const Tools = () => {
       </LinkButton>
       <FitPart />
       {mayWrite && <FitAdjuster />}
-      {mayWrite && <ChangedOnTheBench />}
       {mayWrite && <Handover />}
     </Flex>
   );

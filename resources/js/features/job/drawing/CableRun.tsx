@@ -238,7 +238,7 @@ const Conduit = ({ d }: { d: string }) => (
 const PlayNow = ({ state }: { state: BenchState }) => {
   if (state.spec.point === null) return <Box textStyle="small">{state.hand.name}</Box>;
   const shown = state.now.mm ?? state.found.mm;
-  const older = state.now.mm === null && state.found.mm !== null && state.way_home.length > 0;
+  const older = state.now.mm === null && state.found.mm !== null;
   return (
     <Box>
       <Box textStyle="figure" fontSize="2xl">

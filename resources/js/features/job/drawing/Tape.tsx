@@ -30,10 +30,6 @@ function reach(state: BenchState, next: number | null): number {
   return Math.ceil(most / large) * large;
 }
 
-/** What stands of the reading: as it is now, or as it was found where nothing was read since. */
-export const standing = ({ found, now, ...state }: BenchState) =>
-  state.adjusters.some((adjuster) => adjuster.touched) || now.verdict !== 'unread' ? now : found;
-
 /** The strip of masking tape: band, found, now with its uncertainty, and where the next move should land. */
 export const Tape = () => {
   const { state, option } = useBench();
@@ -45,8 +41,8 @@ export const Tape = () => {
   const from = x(band.low_mm ?? 0);
   const to = band.high_mm === null ? width - EDGE : x(band.high_mm);
   const { found, now } = state;
-  const touched = state.adjusters.some((adjuster) => adjuster.touched);
-  const judged = standing(state);
+  // As it was found and was not changed since, one mark says both.
+  const changed = state.adjusters.some((adjuster) => adjuster.touched) || now.mm !== found.mm;
   const foundAt = found.mm === null ? null : x(found.mm);
   const crowded = foundAt !== null && foundAt > from - 50 && foundAt < from + 150;
   return (
@@ -56,9 +52,9 @@ export const Tape = () => {
           <Heading as="h2" fontSize="lg" display={{ base: 'none', md: 'block' }}>
             Tape
           </Heading>
-          <Said judged={judged} />
+          <Said judged={now} />
         </Flex>
-        <VerdictChip judged={judged} />
+        <VerdictChip judged={now} />
       </Flex>
       <Box ref={box} role="img" aria-label={spoken(state, next?.mm ?? null)}>
         <svg width={width} height={HEIGHT} aria-hidden="true">
@@ -67,13 +63,13 @@ export const Tape = () => {
           <Scale x={x} most={most} />
           <WorkingBand x={x} crowded={crowded} />
           {foundAt !== null && <Found at={foundAt} judged={found} x={x} width={width} />}
-          {touched && now.mm !== null && <Now judged={now} mm={now.mm} x={x} />}
-          {next !== null && <Predicted x={x} next={next} from={touched ? now.mm : null} bandFrom={from} />}
+          {changed && now.mm !== null && <Now judged={now} mm={now.mm} x={x} />}
+          {next !== null && <Predicted x={x} next={next} from={changed ? now.mm : null} bandFrom={from} />}
         </svg>
       </Box>
-      {judged.advice !== null && (
+      {now.advice !== null && (
         <Box fontSize="sm" fontWeight="bold" lineHeight="snug" marginTop="1">
-          {judged.advice}
+          {now.advice}
         </Box>
       )}
     </Sheet>

@@ -1,0 +1,82 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useId, useState } from 'react';
+import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { useArmed } from '../useArmed';
+import { useBench, useOutboxStatus } from '../useBench';
+
+/** The one that says nothing of itself: what was done is written out. */
+const unnamed = 'other';
+
+/** What is put right by hand: one tap is the entry. What has no button is told in words first. */
+export const Cures = ({ tall = false }: { tall?: boolean }) => {
+  const { state, send } = useBench();
+  const { kept } = useOutboxStatus();
+  const [telling, setTelling] = useState(false);
+  const [words, setWords] = useState('');
+  const field = useId();
+  // The same tap must not be logged twice, nor fall on what was drawn anew under the finger.
+  const ready = useArmed(state.head) && !kept.some((entry) => entry.state === 'waiting');
+  const log = (cure: string, remark?: string) => {
+    send({ kind: 'put_right', body: { cure, ...(remark === undefined ? {} : { remark }) } });
+    setTelling(false);
+    setWords('');
+  };
+  return (
+    <Box>
+      {/* On a phone one line, drawn along: the next action and its pad stay in sight. */}
+      <Flex
+        gap="2"
+        direction={tall ? 'column' : 'row'}
+        wrap={{ base: 'nowrap', lg: 'wrap' }}
+        overflowX={tall ? undefined : { base: 'auto', lg: 'visible' }}
+        marginInline={tall ? undefined : { base: '-3', lg: '0' }}
+        paddingInline={tall ? undefined : { base: '3', lg: '0' }}
+        paddingBottom={tall ? undefined : '1'}
+        role="group"
+        aria-label="What was put right"
+      >
+        {state.beside.cures.map(({ key, label }) => (
+          <Button
+            key={key}
+            look="plain"
+            size={tall ? undefined : 'small'}
+            justifyContent={tall ? 'flex-start' : 'center'}
+            flexShrink="0"
+            disabled={!ready}
+            aria-expanded={key === unnamed ? telling : undefined}
+            onClick={() => (key === unnamed ? setTelling(!telling) : log(key))}
+            data-cure={key}
+          >
+            {label}
+          </Button>
+        ))}
+      </Flex>
+      {telling && (
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            log(unnamed, words.trim());
+          }}
+        >
+          <FieldLabel htmlFor={field} marginTop="3">
+            What was done
+          </FieldLabel>
+          <Flex gap="2">
+            <Field
+              id={field}
+              name="cure-words"
+              flex="1"
+              autoFocus
+              value={words}
+              maxLength={300}
+              onChange={(event) => setWords(event.target.value)}
+            />
+            <Button type="submit" look="dark" disabled={words.trim() === ''} data-cure-log>
+              Log it
+            </Button>
+          </Flex>
+        </form>
+      )}
+    </Box>
+  );
+};
