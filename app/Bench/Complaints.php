@@ -219,8 +219,8 @@ final readonly class Complaints
             };
             $check = $kind === AnswerKind::Check ? $knowledge->checks[$about] ?? null : null;
             $evidence = match (true) {
-                $check?->runs === true => $evidence->coversBack(),
-                $check?->cover !== null => $evidence->coverOff($check->cover),
+                $check?->effort->runs === true => $evidence->coversBack(),
+                $check?->effort->cover !== null => $evidence->coverOff($check->effort->cover),
                 default => $evidence,
             };
         }

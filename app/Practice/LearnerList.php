@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use App\Exchange\Csv;
 use App\Models\PracticeAttempt;
+use App\Models\PracticeTask;
 use Illuminate\Database\Eloquent\Collection;
 use RuntimeException;
 use VividPull\Core\Practice\Lesson\LessonBook;
@@ -65,19 +66,20 @@ final readonly class LearnerList
         return abs($mean) < self::READS_OFF ? null : 'Reads '.($mean > 0 ? 'high' : 'low').' by '.Figure::length(abs($mean));
     }
 
-    /** A row for each attempt that was brought to an end. */
+    /** A row for each attempt that was brought to an end; how much help there was, and the group it was set for, where it was. */
     public static function csv(): string
     {
         $out = fopen('php://temp', 'r+');
         if ($out === false) {
             throw new RuntimeException('There is no room for a file.');
         }
-        Csv::write($out, ['learner', 'lesson', 'begun', 'ended', 'total', 'moves', 'minutes', ...array_map(static fn (Skill $one): string => $one->value, Skill::cases())]);
+        Csv::write($out, ['learner', 'lesson', 'begun', 'ended', 'total', 'moves', 'minutes', ...array_map(static fn (Skill $one): string => $one->value, Skill::cases()), 'help', 'group']);
+        $groups = PracticeTask::query()->with('group')->get()->mapWithKeys(static fn (PracticeTask $one): array => [$one->id => $one->group->name]);
         foreach (self::attempts()->whereNotNull('ended_at') as $one) {
             $score = $one->score ?? [];
             $points = array_column(is_array($score['skills'] ?? null) ? $score['skills'] : [], 'points', 'skill');
             Csv::write($out, [$one->user->name, $one->lesson, $one->begun_at->toIso8601String(), $one->ended_at?->toIso8601String(), LessonList::total($one), self::figure($score['moves'] ?? null), self::figure($score['minutes'] ?? null),
-                ...array_map(static fn (Skill $skill): float|int|null => self::figure($points[$skill->value] ?? null), Skill::cases())]);
+                ...array_map(static fn (Skill $skill): float|int|null => self::figure($points[$skill->value] ?? null), Skill::cases()), $one->help->value, $groups[$one->task_id] ?? null]);
         }
         rewind($out);
 

@@ -47,6 +47,9 @@ abstract class BrowserTestCase extends TestCase
 
     private static int $port = 0;
 
+    /** Under which the browser that is kept does without the worker that keeps pages for a reload. */
+    private static ?string $workless = null;
+
     private bool $somebodyWasHere = false;
 
     /** Console errors that the test brings about on purpose. */
@@ -56,8 +59,10 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->server = Server::withDemo();
         $this->browser = self::$kept ?? self::newBrowser();
+        self::$workless = self::$kept === null ? null : self::$workless;
         self::$kept = null;
         $this->window(1280, 800);
+        self::$workless ??= $this->withoutWorker();
     }
 
     protected function tearDown(): void
@@ -144,9 +149,19 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
-    /** A server of its own, on the same data, so that the others keep theirs. */
+    /** Putting everything by for a reload without network takes a second of each test that needs none of it. */
+    private function withoutWorker(): string
+    {
+        $added = (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => 'delete Navigator.prototype.serviceWorker']);
+
+        return is_string($added['identifier'] ?? null) ? $added['identifier'] : self::fail('The browser takes no script.');
+    }
+
+    /** A server of its own, on the same data, so that the others keep theirs: it may be stopped, and the worker is there. */
     protected function ownServer(): void
     {
+        (new ChromeDevToolsDriver($this->browser))->execute('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => self::$workless]);
+        self::$workless = null;
         $this->server = new Server(Server::freePort(), Server::environment());
         $this->server->start();
     }

@@ -15,7 +15,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_whole_lesson_by_touch_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 52 learned')->accessible('the lessons')
+        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 55 learned')->accessible('the lessons')
             ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
         $this->madeReady()->accessible('a lesson');
         $this->line(sprintf('%.1F', $this->readOffTheRule()));
@@ -78,6 +78,15 @@ final class PracticeTest extends BrowserTestCase
             ->click('[data-feel]')->await('[data-cool]')->see('Seen: Hot')->accessible('a hot engine')->click('[data-cool]')->await('[data-feel]')->click('[data-feel]')->see('Seen: Cold')->line('cold')->settled();
         $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Felt the engine: hot', 'Left it until it was cold', 'Felt the engine: cold');
         self::assertStringNotContainsString('was hot: what is read then', (string) $this->browser->executeScript('return document.body.innerText'));
+    }
+
+    public function test_a_governor_is_measured_before_its_nut_is_touched(): void
+    {
+        $this->as('tomas')->visit('/practice')->click('[data-lesson=pedal_governor] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=measure]')
+            ->click('[data-measure=ground_speed]')->await('[data-measure=ground_speed] + [data-saw]')->see('Once more', 'On the level, loaded as it is used')->accessible('a speed');
+        self::assertMatchesRegularExpression('/Seen: 2[5-8]\.\d km\/h/', $this->text('[data-machine]'));
+        $this->click('[data-measure=tyre]')->await('[data-measure=tyre] + [data-saw]');
+        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Measured: Ground speed at full pedal, 2', 'past its limit');
     }
 
     public function test_a_gap_is_felt_with_blades_and_coins(): void

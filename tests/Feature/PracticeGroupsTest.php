@@ -47,6 +47,10 @@ final class PracticeGroupsTest extends TestCase
         self::assertSame(['ines', 'mirre'], array_column($result, 'login'));
         self::assertSame([[null, 0], [PracticeAttempt::query()->findOrFail($attempt)->score['total'] ?? null, 1]], array_map(static fn (array $one): array => [$one['best'], $one['tries']], $result));
 
+        $rows = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\n", trim((string) $this->get('/api/export/practice')->assertOk()->getContent())));
+        self::assertSame(['help', 'group'], array_slice($rows[0], -2));
+        self::assertSame(['none', 'Winter class'], array_slice($rows[count($rows) - 1], -2));
+
         // Taken back, it is set for nobody; what was done at it is still theirs.
         $this->deleteJson("/api/practice/groups/{$group}/tasks/{$task}")->assertOk()->assertJsonPath('groups.0.tasks', []);
         $this->signIn('mirre');

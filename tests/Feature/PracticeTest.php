@@ -218,6 +218,24 @@ final class PracticeTest extends TestCase
         $this->begin($key)->assertCreated()->assertJsonPath('lesson.story', 'Came in on a trailer.');
     }
 
+    public function test_a_governor_is_filled_in_in_miles_and_measured(): void
+    {
+        $this->signIn('oda');
+        $form = (array) $this->getJson('/api/practice/lessons/pedal_governor/form')->assertOk()->assertJsonPath('speed_kmh', 26.5)->json();
+        $filled = ['title' => 'Too fast for the park', 'teaches' => 'The nut comes last.', 'story' => 'Came by itself.', 'told' => true, 'play' => ['size_mm' => 10, 'taut' => false],
+            'at' => array_column($form['adjusters'], 'at', 'id'), 'faults' => [], 'poses' => (object) [], 'ratio_factor' => 1, 'lock_creep' => 0];
+        $send = fn (mixed $speed): TestResponse => $this->postJson('/api/practice/lessons/pedal_governor/like', ['id' => (string) Str::uuid(), 'form' => $speed === null ? $filled : $filled + ['speed_kmh' => $speed]]);
+        self::assertStringContainsString('speed_kmh', (string) $send(null)->assertStatus(422)->json('detail'), 'its governor lets it reach something');
+        $key = self::one($send('20 mph')->assertCreated()->json('lessons'), 'title', 'Too fast for the park')['key'];
+        $file = $this->getJson("/api/practice/lessons/{$key}")->assertOk()->json();
+        self::assertEqualsWithDelta(20 * 1.609344, $file['true']['speed_kmh'], 1e-9);
+        $this->begin($key)->assertCreated();
+        self::assertNull(self::one($this->now['machine']['measures'], 'key', 'ground_speed')['saw']);
+        $this->act('measure', ['of' => 'ground_speed']);
+        self::assertEqualsWithDelta(32.2, (float) self::one($this->now['machine']['measures'], 'key', 'ground_speed')['saw'], 1.5);
+        self::assertStringContainsString('nothing of that', (string) $this->act('measure', ['of' => 'blade_stop'], 422)->json('detail'));
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function badForms(): iterable
     {
@@ -227,6 +245,7 @@ final class PracticeTest extends TestCase
         yield 'a fault that a lever does not show' => [['faults' => ['belt']], 'a control of this kind does not show a worn or slipped belt'];
         yield 'an adjuster that is not there' => [['at' => ['clamp' => 1.0]], 'no such adjuster'];
         yield 'a place past the thread' => [['at' => ['barrel' => 400]], 'is not between'];
+        yield 'a speed without a governor' => [['speed_kmh' => 20], 'this control has no governor'];
         yield 'no name' => [['title' => ' '], 'title'];
         yield 'what nothing here sets right' => [['play' => ['size_mm' => 120, 'taut' => true]], 'Nothing that turns on this machine would set it right'];
     }

@@ -17,15 +17,9 @@ final readonly class Check
         public string $right,
         public array $finds,
         public float $minutes,
+        public Effort $effort,
         /** What is asked elsewhere in the product by the same thing: `reading`, `inspection:wire`, `proof:snap_shut`, `measure:friction_plate`. */
         public ?string $of = null,
-        public ?string $cover = null,
-        public float $coverMinutes = 0.0,
-        public ?string $tools = null,
-        public ?string $caution = null,
-        /** Whether it comes before anything runs. */
-        public bool $isSafety = false,
-        public bool $runs = false,
         /** Whether it is told by what is on file, and asked of nobody. */
         public bool $isOnFile = false,
     ) {}
@@ -33,7 +27,7 @@ final readonly class Check
     /** @param  array<string, string>  $finds */
     public static function of(string $key, string $label, string $how, string $right, array $finds, float $minutes): self
     {
-        return new self($key, $label, $how, $right, $finds, $minutes);
+        return new self($key, $label, $how, $right, $finds, $minutes, Effort::none());
     }
 
     /**
@@ -43,7 +37,7 @@ final readonly class Check
      */
     public static function story(array $finds): self
     {
-        return new self('story', 'Its wear story', 'From its jobs here.', 'No steady wear, no jump', $finds, 0.0, 'story', isOnFile: true);
+        return new self('story', 'Its wear story', 'From its jobs here.', 'No steady wear, no jump', $finds, 0.0, Effort::none(), 'story', isOnFile: true);
     }
 
     public const CABLE_AGE = 'cable_age';
@@ -53,13 +47,13 @@ final readonly class Check
     /** How long its cable has been on it: told by what is on file, and asked of nobody. */
     public static function cableAge(): self
     {
-        return new self(self::CABLE_AGE, 'Its cable', 'From its jobs here.', 'Neither new nor old', ['new' => 'Fitted lately', 'old' => 'On it for years'], 0.0, isOnFile: true);
+        return new self(self::CABLE_AGE, 'Its cable', 'From its jobs here.', 'Neither new nor old', ['new' => 'Fitted lately', 'old' => 'On it for years'], 0.0, Effort::none(), isOnFile: true);
     }
 
     /** When it was oiled last: told by what is on file, and asked of nobody. */
     public static function lastOiled(): self
     {
-        return new self(self::OILED, 'Oiled', 'From its jobs here.', 'Lately', ['long_ago' => 'Not for years'], 0.0, isOnFile: true);
+        return new self(self::OILED, 'Oiled', 'From its jobs here.', 'Lately', ['long_ago' => 'Not for years'], 0.0, Effort::none(), isOnFile: true);
     }
 
     /** The chance that a thing is seen though none of the causes brings it about: many a cable is old, or new, and nothing comes of it (ours). */
@@ -75,50 +69,50 @@ final readonly class Check
     /** Free play as the spec reads it. */
     public static function play(float $minutes = 2.0): self
     {
-        return new self('play', 'Free play', 'Read it as the spec does, three times.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], $minutes, 'reading', tools: 'rule or caliper');
+        return new self('play', 'Free play', 'Read it as the spec does, three times.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], $minutes, Effort::none()->using('rule or caliper'), 'reading');
     }
 
     public function as(string $of): self
     {
-        return $this->with(of: $of);
+        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $this->effort, $of, $this->isOnFile);
     }
 
     /** The same look where its family asks for it nowhere else. */
     public function onlyHere(): self
     {
-        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, null, $this->cover, $this->coverMinutes, $this->tools, $this->caution, $this->isSafety, $this->runs, $this->isOnFile);
+        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $this->effort, null, $this->isOnFile);
     }
 
     /** @param  float  $minutes  to take it off and put it back; spent once for all that lies under it */
     public function under(string $cover, float $minutes): self
     {
-        return $this->with(cover: $cover, coverMinutes: $minutes);
+        return $this->with($this->effort->under($cover, $minutes));
     }
 
     public function using(string $tools): self
     {
-        return $this->with(tools: $tools);
+        return $this->with($this->effort->using($tools));
     }
 
     public function saying(string $caution): self
     {
-        return $this->with(caution: $caution);
+        return $this->with($this->effort->saying($caution));
     }
 
     public function first(): self
     {
-        return $this->with(isSafety: true);
+        return $this->with($this->effort->first());
     }
 
     public function running(string $caution): self
     {
-        return $this->with(caution: $caution, runs: true);
+        return $this->with($this->effort->running($caution));
     }
 
     /** Whether somebody at the other end of the line can answer it: no tool, no cover, nothing run. */
     public function isForThePhone(): bool
     {
-        return $this->tools === null && $this->cover === null && ! $this->runs;
+        return $this->effort->tools === null && $this->effort->cover === null && ! $this->effort->runs;
     }
 
     /** @return array<string, string> all its answers, the right one first */
@@ -129,9 +123,8 @@ final readonly class Check
 
     public const RIGHT = 'right';
 
-    private function with(?string $of = null, ?string $cover = null, ?float $coverMinutes = null, ?string $tools = null, ?string $caution = null, ?bool $isSafety = null, ?bool $runs = null): self
+    private function with(Effort $effort): self
     {
-        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $of ?? $this->of, $cover ?? $this->cover, $coverMinutes ?? $this->coverMinutes,
-            $tools ?? $this->tools, $caution ?? $this->caution, $isSafety ?? $this->isSafety, $runs ?? $this->runs, $this->isOnFile);
+        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $effort, $this->of, $this->isOnFile);
     }
 }

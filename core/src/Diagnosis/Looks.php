@@ -32,9 +32,9 @@ final readonly class Looks
             $best = null;
             foreach ($cause->telling() as $key) {
                 $check = $knowledge->checks[$key];
-                $cover = isset($off[$check->cover ?? '']) ? 0.0 : $check->coverMinutes;
+                $cover = isset($off[$check->effort->cover ?? '']) ? 0.0 : $check->effort->coverMinutes;
                 if (! isset($closed[$key]) && ! $check->isOnFile && ($best === null || $check->minutes + $cover < $best[0] + $best[1])) {
-                    $best = [$check->minutes, $cover, $check->cover, $key];
+                    $best = [$check->minutes, $cover, $check->effort->cover, $key];
                 }
             }
             $isTried = $best === null || $cause->minutes <= $best[0] + $best[1];

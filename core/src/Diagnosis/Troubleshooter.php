@@ -105,7 +105,7 @@ final readonly class Troubleshooter
             }
         }
         foreach ($this->knowledge->checks as $check) {
-            if ($this->isOpen($check, $byPhone) && ! ($check->runs && $this->unsafe() !== [])) {
+            if ($this->isOpen($check, $byPhone) && ! ($check->effort->runs && $this->unsafe() !== [])) {
                 $open[] = $check->key;
             }
         }
@@ -121,13 +121,13 @@ final readonly class Troubleshooter
     /** @return list<string> what must be right before it runs, and is not known to be */
     private function unsafe(): array
     {
-        return array_values(array_map(static fn (Check $one): string => lcfirst($one->label), array_filter($this->knowledge->checks, fn (Check $one): bool => $one->isSafety && $this->evidence->answer($one->key) !== Check::RIGHT)));
+        return array_values(array_map(static fn (Check $one): string => lcfirst($one->label), array_filter($this->knowledge->checks, fn (Check $one): bool => $one->effort->isSafety && $this->evidence->answer($one->key) !== Check::RIGHT)));
     }
 
     /** A look that comes before anything runs, or is put right and tried; null where all are made. */
     private function safety(bool $byPhone): ?string
     {
-        return array_key_first(array_filter($this->knowledge->checks, fn (Check $one): bool => $one->isSafety && $this->isOpen($one, $byPhone)));
+        return array_key_first(array_filter($this->knowledge->checks, fn (Check $one): bool => $one->effort->isSafety && $this->isOpen($one, $byPhone)));
     }
 
     private function minutes(string $question, ?string $coverOff = null): float
@@ -136,8 +136,8 @@ final readonly class Troubleshooter
 
         return match (true) {
             $check === null => self::ASKING,
-            $check->cover === null, $check->cover === $coverOff, in_array($check->cover, $this->evidence->coversOff, true) => $check->minutes,
-            default => $check->minutes + $check->coverMinutes,
+            $check->effort->cover === null, $check->effort->cover === $coverOff, in_array($check->effort->cover, $this->evidence->coversOff, true) => $check->minutes,
+            default => $check->minutes + $check->effort->coverMinutes,
         };
     }
 
@@ -179,7 +179,7 @@ final readonly class Troubleshooter
 
     private function cover(?string $question): ?string
     {
-        return ($this->knowledge->checks[$question ?? ''] ?? null)?->cover;
+        return ($this->knowledge->checks[$question ?? ''] ?? null)?->effort->cover;
     }
 
     private function asked(string $question, float $now, float $expected): NextStep
@@ -191,12 +191,12 @@ final readonly class Troubleshooter
         $why = match (true) {
             $saved > 0.05 => 'It saves '.self::about($saved).' of '.self::about($now).' on average',
             $likeliest !== null => "The cheapest look for what is likeliest here: {$likeliest}",
-            $check?->isSafety === true => 'It comes before anything is put right and tried',
+            $check?->effort->isSafety === true => 'It comes before anything is put right and tried',
             default => 'A short look that tells a little',
         }
-            .($check?->cover === null || in_array($check->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->cover} to take off").'.';
+            .($check?->effort->cover === null || in_array($check->effort->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->effort->cover} to take off").'.';
 
-        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question), $check?->runs === true ? $this->beforeItRuns() : null);
+        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question), $check?->effort->runs === true ? $this->beforeItRuns() : null);
     }
 
     /** What the check always shows, where that is the likeliest of all that is looked for. */

@@ -48,7 +48,10 @@ final readonly class GovernorAdvice
 
         return match (true) {
             $speed->found === null => new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null),
-            $speed->verdict->kind->isOutside() => self::slower($facts, $nut, $speed->found, $ceiling),
+            $speed->verdict->kind->isOutside() => self::slower($facts, $nut, $speed->found->mean - $ceiling->atMostKmh, 'it runs past its limit'),
+            $speed->verdict->is(VerdictKind::CantTell) => $speed->isWhole()
+                ? self::slower($facts, $nut, $speed->found->mean + $speed->found->expanded() - $ceiling->atMostKmh, 'it runs too near its limit to tell')
+                : new self('It runs near its limit. Measure the speed again before the nut is touched.', null, null),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
             $open !== [] => new self('The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.', null, null),
             default => self::faster($facts, $nut, $speed->found, $ceiling),
@@ -63,11 +66,12 @@ final readonly class GovernorAdvice
         return array_values(array_map(static fn (Proof $proof): string => rtrim($proof->question, '?'), $open));
     }
 
-    private static function slower(Facts $facts, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
+    /** @param  float  $beyond  km/h that have to go */
+    private static function slower(Facts $facts, Adjuster $nut, float $beyond, string $why): self
     {
-        $turns = min(self::MOST_AT_ONCE, ceil(6 * ($found->mean - $ceiling->atMostKmh) / self::perTurn($facts, $nut)) / 6);
+        $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / self::perTurn($facts, $nut)) / 6);
 
-        return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), 'it runs past its limit');
+        return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), $why);
     }
 
     private static function faster(Facts $facts, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self

@@ -40,9 +40,9 @@ final readonly class ComplaintTrial
             }
             $check = $knowledge->checks[$next->key] ?? null;
             if ($next->kind === StepKind::Check && $check !== null) {
-                $minutes += $check->minutes + ($check->cover === null || in_array($check->cover, $evidence->coversOff, true) ? 0.0 : $check->coverMinutes);
+                $minutes += $check->minutes + ($check->effort->cover === null || in_array($check->effort->cover, $evidence->coversOff, true) ? 0.0 : $check->effort->coverMinutes);
                 $evidence = $evidence->answered($check->key, $truth->shows($check->key));
-                $evidence = $check->runs ? $evidence->coversBack() : ($check->cover === null ? $evidence : $evidence->coverOff($check->cover));
+                $evidence = $check->effort->runs ? $evidence->coversBack() : ($check->effort->cover === null ? $evidence : $evidence->coverOff($check->effort->cover));
                 $looks++;
 
                 continue;
@@ -74,8 +74,8 @@ final readonly class ComplaintTrial
         };
 
         // What is safe comes first by every way.
-        $safety = array_filter($open, static fn (Check $one): bool => $one->isSafety);
-        $look = $safety !== [] && ($look === null || $open[$look]->runs) ? self::cheapest($safety, $evidence) : $look;
+        $safety = array_filter($open, static fn (Check $one): bool => $one->effort->isSafety);
+        $look = $safety !== [] && ($look === null || $open[$look]->effort->runs) ? self::cheapest($safety, $evidence) : $look;
 
         return $look === null ? new NextStep($first === Cause::OTHER ? StepKind::Unexplained : StepKind::Cure, $first, '', '', 0.0, 0.0) : new NextStep(StepKind::Check, $look, '', '', 0.0, 0.0);
     }
@@ -83,7 +83,7 @@ final readonly class ComplaintTrial
     /** @param  array<string, Check>  $open */
     private static function cheapest(array $open, Evidence $evidence): ?string
     {
-        $minutes = array_map(static fn (Check $one): float => $one->minutes + ($one->cover === null || in_array($one->cover, $evidence->coversOff, true) ? 0.0 : $one->coverMinutes), $open);
+        $minutes = array_map(static fn (Check $one): float => $one->minutes + ($one->effort->cover === null || in_array($one->effort->cover, $evidence->coversOff, true) ? 0.0 : $one->effort->coverMinutes), $open);
         asort($minutes);
 
         return array_key_first($minutes);

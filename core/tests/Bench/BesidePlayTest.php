@@ -217,6 +217,18 @@ final class BesidePlayTest extends TestCase
         self::assertGreaterThan(0, $job->state->governor()->steps->count ?? 0);
     }
 
+    public function test_a_governor_on_its_limit_is_turned_out_and_not_measured_without_end(): void
+    {
+        $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('457')->refit()->line('smooth')->line('25.6');
+        self::assertStringContainsString('near its limit. Measure the speed again', $job->state->governor()->sentence ?? '');
+        self::assertNull($job->state->governor()?->steps, 'one run is not enough to turn by');
+        $job->line('25.6')->line('25.6');
+        self::assertSame('measure:ground_speed', self::asks($job));
+        self::assertStringContainsString('too near its limit to tell', $job->state->governor()->sentence ?? '');
+        self::assertGreaterThan(0, $job->state->governor()->steps->count ?? 0, 'out lowers it');
+        self::assertLessThanOrEqual(2 / 6, $job->state->governor()->steps?->toFloat(), 'a little');
+    }
+
     public function test_smaller_tyres_do_not_excuse_a_governor_past_its_limit(): void
     {
         $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('400')->refit()->line('smooth')->line('24')->line('24')->line('24');

@@ -31,7 +31,7 @@ final class TroubleshooterTest extends TestCase
         while (($next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next)->kind === StepKind::Check) {
             $asked[] = $next->key;
             $evidence = $evidence->answered($next->key, Check::RIGHT);
-            $cover = $knowledge->checks[$next->key]->cover;
+            $cover = $knowledge->checks[$next->key]->effort->cover;
             $evidence = $cover === null ? $evidence : $evidence->coverOff($cover);
         }
         $order = array_values(array_intersect($asked, ['play', 'oil', 'basket', 'plates', 'springs']));
@@ -54,7 +54,7 @@ final class TroubleshooterTest extends TestCase
     public function test_safety_is_looked_at_before_anything_runs_or_is_put_right(FamilyKey $family): void
     {
         $knowledge = Causes::of($family);
-        $safety = array_filter($knowledge->checks, static fn (Check $one): bool => $one->isSafety);
+        $safety = array_filter($knowledge->checks, static fn (Check $one): bool => $one->effort->isSafety);
         self::assertNotSame([], $safety);
         foreach ($knowledge->symptoms as $symptom) {
             $evidence = Evidence::none()->answered($symptom->value, Evidence::YES);
@@ -62,7 +62,7 @@ final class TroubleshooterTest extends TestCase
                 $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;
                 $open = array_diff_key($safety, $evidence->seen);
                 $check = $knowledge->checks[$next->key] ?? null;
-                self::assertTrue($open === [] || ($next->kind === StepKind::Check && $check?->runs === false), "{$symptom->value}: {$next->sentence}");
+                self::assertTrue($open === [] || ($next->kind === StepKind::Check && $check?->effort->runs === false), "{$symptom->value}: {$next->sentence}");
                 if ($check === null || $open === []) {
                     break;
                 }
@@ -125,10 +125,10 @@ final class TroubleshooterTest extends TestCase
     public function test_nothing_runs_and_nothing_is_tried_with_a_cover_off(FamilyKey $family): void
     {
         $knowledge = Causes::of($family);
-        $running = array_filter($knowledge->checks, static fn (Check $one): bool => $one->runs);
-        $cover = array_values(array_filter(array_map(static fn (Check $one): ?string => $one->cover, $knowledge->checks), is_string(...)))[0] ?? 'side cover';
+        $running = array_filter($knowledge->checks, static fn (Check $one): bool => $one->effort->runs);
+        $cover = array_values(array_filter(array_map(static fn (Check $one): ?string => $one->effort->cover, $knowledge->checks), is_string(...)))[0] ?? 'side cover';
         foreach ($knowledge->symptoms as $symptom) {
-            $safe = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => $one->isSafety ? $all->answered($one->key, Check::RIGHT) : $all, Evidence::none());
+            $safe = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => $one->effort->isSafety ? $all->answered($one->key, Check::RIGHT) : $all, Evidence::none());
             $evidence = $safe->answered($symptom->value, Evidence::YES)->coverOff($cover);
             for ($n = 0; $n < 25; $n++) {
                 $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;
@@ -148,7 +148,7 @@ final class TroubleshooterTest extends TestCase
     {
         $knowledge = Causes::of($family);
         foreach ([true, false] as $isSkipped) {
-            $evidence = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => ! $one->isSafety ? $all
+            $evidence = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => ! $one->effort->isSafety ? $all
                 : ($isSkipped ? $all->skipped($one->key) : $all->answered($one->key, (string) array_key_first($one->finds))), Evidence::none()->answered($knowledge->symptoms[0]->value, Evidence::YES));
             for ($n = 0; $n < 30; $n++) {
                 $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;

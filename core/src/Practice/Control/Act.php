@@ -7,6 +7,7 @@ namespace VividPull\Core\Practice\Control;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 
 /** One thing done to a machine to learn on. */
@@ -14,7 +15,7 @@ final readonly class Act
 {
     private function __construct(
         public ActKind $kind,
-        /** Key of the adjuster, proof, part, setting or cure it is about; empty where it is about none. */
+        /** Key of the adjuster, proof, measure, part, setting or cure it is about; empty where it is about none. */
         public string $about = '',
         public ?Steps $steps = null,
         public ?Pose $pose = null,
@@ -50,6 +51,16 @@ final readonly class Act
     public static function cool(): self
     {
         return new self(ActKind::Cool);
+    }
+
+    public static function warm(): self
+    {
+        return new self(ActKind::Warm);
+    }
+
+    public static function measure(MeasureKey $what): self
+    {
+        return new self(ActKind::Measure, $what->value);
     }
 
     public static function turn(string $adjuster, Steps $steps): self

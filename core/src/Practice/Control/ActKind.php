@@ -19,10 +19,14 @@ enum ActKind: string
     case Feel = 'feel';
     /** It is left until it is cold. */
     case Cool = 'cool';
+    /** It is run until it is hot, standing. */
+    case Warm = 'warm';
     /** An adjuster is turned, or moved by its steps. */
     case Turn = 'turn';
     /** A proof is tried. */
     case Try = 'try';
+    /** Something beside the play is measured: a stop timed, a speed driven, a tyre. */
+    case Measure = 'measure';
     /** A light is taken in hand; it stays there. */
     case Light = 'light';
     /** A part is looked over. */

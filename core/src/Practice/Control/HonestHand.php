@@ -29,12 +29,14 @@ use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Progress\ItemKey;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\EntryCodec;
@@ -136,11 +138,29 @@ final class HonestHand
 
         return match (true) {
             $item->kind === ItemKind::Thread => $this->thread($item),
-            $item->kind === ItemKind::Measure => $this->line('2.1', $item),
+            $item->kind === ItemKind::Measure => $this->measure($item),
             $item->kind === ItemKind::Reading => ItemKey::of($item->key)->topic === ItemTopic::Pose && in_array($this->of($item)->next()->kind, [PlanKind::Move, PlanKind::RoutingFault], true) ? $this->set($item) : $this->read($item),
             $item->kind === ItemKind::InBand => $this->set($item),
             default => $this->answer($item),
         };
+    }
+
+    /** Too fast, or too near to it to tell, the governor's nut is turned out as the bench says; else it is measured. */
+    private function measure(StageItem $item): ?WorkedJob
+    {
+        $governor = $item->measure === MeasureKey::GroundSpeed ? $this->state->governor() : null;
+        $nut = $this->state->run->adjuster($governor->adjuster ?? '');
+        if ($nut !== null && $governor?->steps !== null && $governor->steps->count > 0) {
+            return $this->turn($nut, $governor->steps);
+        }
+        $what = $item->measure;
+        $amount = $what === null ? null : $this->control->measures($what);
+        if ($what === null || $amount === null) {
+            return $this->ended(JobEnd::Lost, "{$item->label} cannot be measured here.");
+        }
+        $this->deeds[] = Act::measure($what);
+
+        return $this->line(sprintf("%.{$what->decimals()}F", $amount), $item);
     }
 
     private function thread(StageItem $item): ?WorkedJob
@@ -313,6 +333,7 @@ final class HonestHand
             ItemTopic::Check, ItemTopic::Found => $this->shows((string) $key->of),
             ItemTopic::Outcome => $this->does((string) $key->of),
             ItemTopic::Step => $this->control->inspected($item->key) ? null : 'fault',
+            ItemTopic::Condition => $this->stands($item),
             ItemTopic::Doubt => $this->wasMisread((string) $key->of) ? 'misread' : 'right',
             default => null,
         };
@@ -335,10 +356,10 @@ final class HonestHand
     private function doFor(ItemKey $key, StageItem $item): void
     {
         [$proof, $pose] = [...explode('/', (string) $key->of, 2), null];
-        if ($key->topic === ItemTopic::Condition && $this->control->isHot()) {
-            // It waits until it can say that it is cold.
-            $this->control->cool();
-            array_push($this->deeds, Act::feel(), Act::cool());
+        if ($key->topic === ItemTopic::Condition && $this->control->isHot() !== $this->control->wantsHot()) {
+            // It waits until it stands as the figure wants it.
+            $this->control->isHot() ? $this->control->cool() : $this->control->warm();
+            array_push($this->deeds, Act::feel(), $this->control->isHot() ? Act::warm() : Act::cool());
         }
         if ($key->topic === ItemTopic::Cover) {
             $this->control->coverUp((string) $item->about);
@@ -357,6 +378,19 @@ final class HonestHand
         if ($act !== null) {
             $this->deeds[] = $act;
         }
+    }
+
+    /** The answer that says how hot it is; null where that is no part of the question. */
+    private function stands(StageItem $item): ?string
+    {
+        $heat = ($this->control->isHot() ? EngineHeat::Hot : EngineHeat::Cold)->value;
+        foreach ($item->answers as $answer) {
+            if (($answer->body['engine'] ?? null) === $heat) {
+                return $answer->word;
+            }
+        }
+
+        return null;
     }
 
     private function shows(string $proof): string

@@ -20,5 +20,9 @@ final readonly class Mechanics
         public float $creep,
         /** Share of the readings that are misread by ten marks. */
         public float $misread,
+        /** What a thread gives up before it takes hold the other way, in its smallest steps. */
+        public float $lost = 0.0,
+        /** mm of conduit by which a wire stays behind, on the side it was turned from. */
+        public float $stiction = 0.0,
     ) {}
 }

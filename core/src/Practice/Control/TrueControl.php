@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Control;
 
+use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Practice\Chance;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
+use VividPull\Core\Spec\SpeedCeiling;
 
 /**
  * A control of any family as it truly is: its slack, where its adjusters stand, what is wrong with it. It answers whoever reads it, tries it
@@ -38,11 +42,29 @@ final class TrueControl
     /** mm of conduit that an engine hides while it is hot; ours. */
     private const HEAT = 0.8;
 
+    /** km/h that a turn of a governor's nut inward gives; ours. */
+    private const PER_TURN = 3.2;
+
+    /** Of its speed, what a slack cable leaves; ours. */
+    private const SLACK_LEAVES = 0.8;
+
+    /** Seconds that a blade takes to stop, by its brake as it should be and by a weak spring; ours. */
+    private const STOPS = [1.9, 5.5];
+
     private bool $isSettled = true;
 
     private bool $isHot;
 
+    /** km/h that its governor lets it reach. */
+    private ?float $speed;
+
     private bool $isLit = false;
+
+    /** @var array<string, float> how far a thread lies in what it gives up, in its smallest steps, by adjuster; as found it was last turned out */
+    private array $taken = [];
+
+    /** 1 where slack was given last, −1 where it was taken, 0 where nobody turned it yet. */
+    private int $side = 0;
 
     /** @var array<string, true> adjusters whose cover is off */
     private array $open = [];
@@ -74,6 +96,7 @@ final class TrueControl
         }
         $this->offset = $found->offset;
         $this->isHot = $found->isHot;
+        $this->speed = $found->speed;
         $this->at = $found->at;
         foreach ($found->faults as $fault) {
             $this->faults[$fault->value] = $fault;
@@ -89,11 +112,29 @@ final class TrueControl
         }
         $at = $this->at[$adjuster] ?? 0.0;
         $to = max($one->travel()->from->toFloat(), min($one->travel()->to->toFloat(), $at + $steps->toFloat()));
-        $turned = Steps::exactly($to - $at);
+        $turned = $this->takesHold($one, Steps::exactly($to - $at));
         $this->at[$adjuster] = $to;
-        $this->isSettled = $this->isSettled && $turned->isNone();
+        $this->isSettled = $this->isSettled && $to === $at;
+        $side = $one->slackGiven($turned) <=> 0.0;
+        $this->side = $side === 0 ? $this->side : $side;
+        if ($one->kind()->sets() === AdjustedQuantity::Speed && $this->speed !== null) {
+            $this->speed -= $turned->toFloat() * self::PER_TURN;
+        }
         $this->give($one, $one->slackGiven($turned));
         $this->offset += $turned->count / $one->counting()->each->count * $this->perStep($one);
+    }
+
+    /** What of a turn moves anything: turned the other way, a thread first gives up what it has. */
+    private function takesHold(Adjuster $adjuster, Steps $turned): Steps
+    {
+        if ($this->mechanics->lost <= 0.0 || ! $adjuster->kind()->isThreaded()) {
+            return $turned;
+        }
+        $least = $adjuster->smallestStep()->count;
+        $lies = ($this->taken[$adjuster->id()] ?? $this->mechanics->lost) + $turned->count / $least;
+        $this->taken[$adjuster->id()] = max(0.0, min($this->mechanics->lost, $lies));
+
+        return Steps::fromCount((int) round(($lies - $this->taken[$adjuster->id()]) * $least));
     }
 
     private function give(Adjuster $adjuster, float $mm): void
@@ -165,7 +206,9 @@ final class TrueControl
     /** How far it moves until it resists when it is pulled once more, in mm: no two pulls are quite alike. */
     public function shows(ReadingPoint $point, ?Pose $pose): float
     {
-        $beside = ($this->isSettled ? 0.0 : self::UNSETTLED) - ($this->isHot ? self::HEAT : 0.0);
+        // A figure that the book gives hot is what it plays hot; cold, it has more.
+        $heat = self::HEAT * ((int) $this->isHot - (int) $this->wantsHot());
+        $beside = ($this->isSettled ? 0.0 : self::UNSETTLED) - $heat - $this->side * $this->mechanics->stiction;
 
         return max(0.0, max(0.0, $this->play($point, $pose) + $beside * $this->ratio($point)) + $this->mechanics->noise * $this->chance->normal());
     }
@@ -212,6 +255,50 @@ final class TrueControl
     public function cool(): void
     {
         $this->isHot = false;
+    }
+
+    public function warm(): void
+    {
+        $this->isHot = true;
+    }
+
+    /** Whether its figure holds for a hot engine. */
+    public function wantsHot(): bool
+    {
+        return $this->spec->conditions->engine === EngineHeat::Hot;
+    }
+
+    /** What a watch, a speed or a tyre measures, in the unit of what is measured; null where there is nothing of that. */
+    public function measures(MeasureKey $what): ?float
+    {
+        $true = $this->truly($what);
+
+        return $true === null ? null : round(max(0.0, $true + 0.5 * $what->usualDeviation() * $this->chance->normal()), $what->decimals());
+    }
+
+    /** The same, as it is. */
+    public function truly(MeasureKey $what): ?float
+    {
+        return match ($what) {
+            MeasureKey::BladeStop => self::STOPS[(int) isset($this->faults[Fault::WeakSpring->value])],
+            MeasureKey::GroundSpeed => $this->drives(),
+            MeasureKey::Tyre => $this->spec->other(SpeedCeiling::class)?->tyreMm,
+            default => null,
+        };
+    }
+
+    /** What it reaches at full pedal; a slack cable keeps it from wide open. */
+    private function drives(): ?float
+    {
+        return $this->speed === null ? null : $this->speed * ($this->is('loose') ? self::SLACK_LEAVES : 1.0);
+    }
+
+    /** By how much its governor lets it pass the maker's limit, in km/h; 0 where it does not. */
+    private function tooFast(): float
+    {
+        $ceiling = $this->spec->other(SpeedCeiling::class);
+
+        return $ceiling === null || $this->speed === null ? 0.0 : max(0.0, $this->speed - $ceiling->atMostKmh);
     }
 
     /** Where an adjuster stands, in turns or what else it is counted in. */
@@ -296,19 +383,19 @@ final class TrueControl
     /** Whether everything about it is as it should be, for one who sees it. */
     public function isRight(): bool
     {
-        return $this->faults === [] && $this->isInBand(0.0) && ! $this->isWrongAtASetting();
+        return $this->faults === [] && $this->isInBand(0.0) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
     }
 
-    /** Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, or faulty. */
+    /** Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, too fast, or faulty. */
     public function isUnsafe(): bool
     {
-        return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting();
+        return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting() || $this->tooFast() > 0.0;
     }
 
     /**
      * How far each thing that is set stands from where it may stand, for one who sees it: below zero too little, above too much.
      *
-     * @return array<string, float> mm of play by cable, or what the arm of a table is counted in
+     * @return array<string, float> mm of play by cable, what the arm of a table is counted in, or km/h of a governor
      */
     public function errors(): array
     {
@@ -316,6 +403,9 @@ final class TrueControl
         if ($this->spec->second !== null) {
             $play = $this->play($this->spec->second->point);
             $errors[$this->cableRead($this->spec->second->point)] = self::outside($this->spec->second->band, $play, $play);
+        }
+        if ($this->speed !== null) {
+            $errors['governor'] = $this->tooFast();
         }
 
         return $this->table === null ? $errors : $errors + ['table' => $this->isWrongAtASetting() ? $this->offset : 0.0];
@@ -361,7 +451,7 @@ final class TrueControl
     /** Right, or so near to it that no instrument would tell. */
     public function isAllButRight(): bool
     {
-        return $this->faults === [] && $this->isInBand(-0.1 * $this->width()) && ! $this->isWrongAtASetting();
+        return $this->faults === [] && $this->isInBand(-0.1 * $this->width()) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
     }
 
     /** Right, and so far from the edges of its band that any instrument would tell. */

@@ -10,6 +10,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\Node;
 
@@ -35,6 +36,8 @@ final readonly class ActCodec
             ActKind::Shut => Act::shut($of()),
             ActKind::Feel => Act::feel(),
             ActKind::Cool => Act::cool(),
+            ActKind::Warm => Act::warm(),
+            ActKind::Measure => Act::measure($node->at('of')->enum(MeasureKey::class)),
             ActKind::Turn => Act::turn($of(), $by()),
             ActKind::Try => Act::try($of(), self::pose($node)),
             ActKind::Light => Act::light(),

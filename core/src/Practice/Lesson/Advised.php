@@ -14,7 +14,7 @@ final readonly class Advised
     /** @param  Steps|null  $steps  null where it says which, and not how far */
     private function __construct(public string $adjuster, public ?Steps $steps) {}
 
-    /** @return list<self> of each cable that is set, and of the table */
+    /** @return list<self> of each cable that is set, of the governor and of the table */
     public static function in(BenchState $job): array
     {
         $all = [];
@@ -23,6 +23,10 @@ final readonly class Advised
             if ($next?->recommended !== null && isset($next->options[$next->recommended])) {
                 $all[] = new self($next->recommended, $next->options[$next->recommended]->steps);
             }
+        }
+        $governor = $job->governor();
+        if ($governor?->adjuster !== null) {
+            $all[] = new self($governor->adjuster, $governor->steps);
         }
         if ($job->judgement->table !== null) {
             $advice = TablePlanner::advise($job->spec, $job->judgement->table, $job->run, $job->facts);

@@ -10,6 +10,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\Entry;
@@ -22,6 +23,7 @@ use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\EngineHeat;
@@ -145,6 +147,14 @@ final class Attempt
         return $this->lesson->found->isHot || $this->job->progress->item(ItemTopic::Condition->value) !== null;
     }
 
+    /** @return list<MeasureKey> what is measured beside the play, and can be here */
+    public function measured(): array
+    {
+        $all = array_map(static fn (MeasureState $one): MeasureKey => $one->measure->key, $this->job->judgement->measures);
+
+        return array_values(array_filter($all, fn (MeasureKey $one): bool => $this->control->truly($one) !== null));
+    }
+
     private function mustGoOn(): void
     {
         if ($this->isOver()) {
@@ -161,6 +171,7 @@ final class Attempt
         return match (true) {
             $act->kind === ActKind::Hold => Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight)),
             $act->kind === ActKind::Feel => Seen::word($this->control->isHot() ? EngineHeat::Hot->value : EngineHeat::Cold->value),
+            $act->kind === ActKind::Measure => Seen::amount($this->control->measures(MeasureKey::from($act->about))),
             $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
             $act->kind === ActKind::Look => Seen::word($this->control->looksSound($act->about) ? 'sound' : 'fault'),
             $setting !== null => Seen::word($this->control->does($setting)),
@@ -177,6 +188,7 @@ final class Attempt
             ActKind::Open => $this->control->uncover($act->about),
             ActKind::Shut => $this->control->coverUp($act->about),
             ActKind::Cool => $this->control->cool(),
+            ActKind::Warm => $this->control->warm(),
             ActKind::Turn => $this->control->turn($act->about, $act->steps ?? Steps::none()),
             ActKind::Cure => $this->control->cure(Cure::from($act->about)),
             default => null,
@@ -191,7 +203,8 @@ final class Attempt
             ActKind::Hold => $act->point !== null && in_array($act->point, $this->lesson->points(), true),
             ActKind::Open, ActKind::Shut => isset($this->lesson->run->covers()[$act->about]),
             ActKind::Snap => $this->lesson->points() !== [],
-            ActKind::Feel, ActKind::Cool => $this->hasEngineToFeel(),
+            ActKind::Feel, ActKind::Cool, ActKind::Warm => $this->hasEngineToFeel(),
+            ActKind::Measure => in_array(MeasureKey::from($act->about), $this->measured(), true),
             ActKind::Turn, ActKind::Guess => $act->steps !== null && $this->lesson->run->adjuster($act->about) !== null,
             ActKind::Try => in_array($act->about, $keys($family->proofs($this->lesson->run)), true),
             ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),

@@ -10,6 +10,7 @@ use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeTable;
@@ -46,6 +47,10 @@ final readonly class AttemptSteps
             $unit = $this->lesson->spec->other(OutcomeTable::class)->unit ?? '';
             $parts[] = $off === 0.0 ? 'right at every setting' : sprintf('%s %s from where it should stand', Figure::number(round(abs($off), 1)), $unit);
         }
+        $speed = $control->truly(MeasureKey::GroundSpeed);
+        if ($speed !== null) {
+            $parts[] = 'goes '.Figure::speed($speed).(($control->errors()['governor'] ?? 0.0) > 0.0 ? ', past its limit' : '');
+        }
         foreach ($this->lesson->found->faults as $fault) {
             if ($control->has($fault)) {
                 $parts[] = $fault->label();
@@ -73,6 +78,8 @@ final readonly class AttemptSteps
             ActKind::Shut => 'Put back the '.($this->lesson->run->covers()[$act->about] ?? 'cover'),
             ActKind::Feel => "Felt the engine: {$seen->word}",
             ActKind::Cool => 'Left it until it was cold',
+            ActKind::Warm => 'Ran it until it was hot',
+            ActKind::Measure => self::measured(MeasureKey::from($act->about), $seen->amount ?? 0.0),
             ActKind::Turn => "Turned {$turn}",
             ActKind::Guess => "Would have turned {$turn}",
             ActKind::Ask => 'Asked what the bench would do',
@@ -82,6 +89,11 @@ final readonly class AttemptSteps
             ActKind::Try, ActKind::Run => "Tried: {$this->label($act)}{$pose}",
             ActKind::Stop => 'Stopped',
         };
+    }
+
+    private static function measured(MeasureKey $what, float $amount): string
+    {
+        return "Measured: {$what->label()}, ".Figure::measured($amount, $what->decimals(), $what->dimension()->internalUnit());
     }
 
     private function label(Act $act): string

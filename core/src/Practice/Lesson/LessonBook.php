@@ -41,13 +41,18 @@ final readonly class LessonBook
 
     public const COINS = ['id' => 'coins', 'name' => 'Coins', 'kind' => 'coin', 'resolution_mm' => 0.2, 'reach_mm' => 3.0];
 
+    /** A governor as a cart of this kind has it: the maker's limit and the tyres it holds for, what it usually reaches, its nut. Invented. */
+    private const CEILING = ['kind' => 'speed_ceiling', 'at_most_kmh' => 24.0, 'tyre_mm' => 457.0, 'usual_kmh' => 22.0];
+
+    private const NUT = ['id' => 'governor', 'name' => 'governor nut', 'kind' => 'governor_nut', 'thread' => 'M6 x 1', 'travel_mm' => 30];
+
     /** The gap between lever and perch, from its band to how far its point lies from the pivot. Common practice, no source. */
     private const GAP = ['low_mm' => 1.0, 'high_mm' => 3.0, 'pivot_mm' => 31.0];
 
     /**
      * Key, family, title, what it is for, how it came in, and what is true of it: `play` and `second` in mm, `offset` of a table's arm,
-     * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `creep` of a
-     * lock in its smallest steps, `hot` where its engine is, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand,
+     * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `lost` of a thread turned the other way in its smallest steps, `stiction` in mm of conduit, `creep` of a
+     * lock in its smallest steps, `hot` where its engine is, `heat` that its figure holds for, `speed` in km/h that its governor lets it reach, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand,
      * `covers` over its adjusters, `gap` where it is read between lever and perch, by feeler or coin.
      *
      * @var list<array{string, string, string, string, string, array<string, mixed>}>
@@ -103,6 +108,9 @@ final readonly class LessonBook
         ['lever_gap', 'clutch_lever', 'A coin at the perch', 'Find the blade that drags a little: that one is the gap.', 'No rule fits in there. Hangs loose.', ['play' => 4.6, 'gap' => true]],
         ['grip_boot', 'twist_grip', 'Under its boot', 'A boot comes off before the thread, and goes back before it runs.', 'Slack since the bars were changed. Boots look new.', ['play' => 8.5, 'left' => 0.1, 'right' => -0.1, 'covers' => ['in_line' => 'boot', 'bracket_nuts' => 'cowl']]],
         ['lever_hot', 'clutch_lever', 'Still hot from the road', 'Feel it before you read: a hot engine hides play.', 'Rode in a moment ago. They say it got tight.', ['play' => 12.0, 'hot' => true]],
+        ['lever_lost', 'clutch_lever', 'A thread with slack in it', 'Finish each move the same way: the first flats back turn nothing.', 'Set by three people this week, each time the other way.', ['play' => 7.0, 'at' => ['barrel' => 0.5], 'lost' => 3.0, 'stiction' => 0.1, 'fine' => true]],
+        ['lever_warm', 'clutch_lever', 'A figure for a hot engine', 'Feel it before you read: cold, it shows more play than it has.', 'Came on the trailer. Slips once it is warm.', ['play' => 7.5, 'heat' => 'hot']],
+        ['pedal_governor', 'pedal_throttle', 'A governor somebody screwed down', 'Both cables first; then the nut out, until it keeps its limit.', 'Goes well, they say. Faster than the others.', ['play' => 10.0, 'speed' => 26.5]],
         ['lever_blind', 'clutch_lever', 'Threads nobody counted', 'Work without knowing where the adjusters stand.', 'No record of it. The boots are on.', ['play' => 29.0, 'told' => false]],
         ['grip_hard', 'twist_grip', 'Everything at once', 'Fault first, then play, then poses, then the lock.', 'Bought unseen. Drawing is of another grip.', ['play' => 8.5, 'ratio' => 1.3, 'left' => 0.2, 'right' => -0.2, 'creep' => 0.4, 'faults' => ['weak_spring']]],
     ];
@@ -145,12 +153,14 @@ final readonly class LessonBook
         $isGap = ($true['gap'] ?? false) === true;
         [$spec, $wire] = $isGap ? self::atTheGap($spec, $wire) : [$spec, $wire];
         $isHot = ($true['hot'] ?? false) === true;
-        $spec = $isHot ? self::cold($spec) : $spec;
+        $heat = $isHot ? EngineHeat::Cold : (is_string($true['heat'] ?? null) ? EngineHeat::from($true['heat']) : null);
+        $spec = $heat === null ? $spec : self::heated($spec, $heat);
+        [$spec, $wire] = isset($true['speed']) ? self::governed($spec, $wire) : [$spec, $wire];
         $run = RunCodec::decode(Node::of($wire));
         $found = new AsFound(self::number($true, 'play', 0.0), isset($true['second']) ? self::number($true, 'second', 0.0) : null, self::number($true, 'offset', 0.0),
-            self::standing($run, is_array($true['at'] ?? null) ? $true['at'] : []), self::faults($true), $isHot);
+            self::standing($run, is_array($true['at'] ?? null) ? $true['at'] : []), self::faults($true), $isHot, isset($true['speed']) ? self::number($true, 'speed', 0.0) : null);
         $poses = array_intersect_key(['left' => self::number($true, 'left', 0.0), 'right' => self::number($true, 'right', 0.0)], array_flip(array_map(static fn (Pose $one): string => $one->value, $spec->conditions->poses)));
-        $mechanics = new Mechanics(self::number($true, 'ratio', 1.0), $poses, self::HAND, $seed % 2 === 0 ? 1 : -1, self::number($true, 'creep', 0.0), 0.0);
+        $mechanics = new Mechanics(self::number($true, 'ratio', 1.0), $poses, self::HAND, $seed % 2 === 0 ? 1 : -1, self::number($true, 'creep', 0.0), 0.0, self::number($true, 'lost', 0.0), self::number($true, 'stiction', 0.0));
 
         return new Lesson(new LessonTale($key, $title, $teaches, $story), $spec, $wire, $found, $mechanics,
             match (true) {
@@ -197,10 +207,28 @@ final readonly class LessonBook
         return [SpecCodec::decode(Node::of(array_replace_recursive(SpecCodec::encode($spec), ['aim' => $aim]))), ['hand' => $hand] + $wire];
     }
 
-    /** The same, of a book that wants it cold. */
-    private static function cold(Spec $spec): Spec
+    /** The same, of a book whose figure holds for an engine so hot. */
+    private static function heated(Spec $spec, EngineHeat $heat): Spec
     {
-        return SpecCodec::decode(Node::of(array_replace_recursive(SpecCodec::encode($spec), ['conditions' => ['engine' => EngineHeat::Cold->value]])));
+        return SpecCodec::decode(Node::of(array_replace_recursive(SpecCodec::encode($spec), ['conditions' => ['engine' => $heat->value]])));
+    }
+
+    /**
+     * The same, with a governor and its nut.
+     *
+     * @param  array<string, mixed>  $wire
+     * @return array{Spec, array<string, mixed>}
+     */
+    private static function governed(Spec $spec, array $wire): array
+    {
+        $encoded = SpecCodec::encode($spec);
+        $encoded['others'] = [...(is_array($encoded['others'] ?? null) ? $encoded['others'] : []), self::CEILING];
+        $cables = array_values(is_array($wire['cables'] ?? null) ? $wire['cables'] : []);
+        $first = is_array($cables[0] ?? null) ? $cables[0] : [];
+        $first['adjusters'] = [...(is_array($first['adjusters'] ?? null) ? $first['adjusters'] : []), self::NUT];
+        $cables[0] = $first;
+
+        return [SpecCodec::decode(Node::of($encoded)), ['cables' => $cables] + $wire];
     }
 
     /** @param  array<string, mixed>  $true */

@@ -9,7 +9,9 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\Fault;
 use VividPull\Core\Practice\Control\Mechanics;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Spec\SpeedCeiling;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
@@ -34,12 +36,15 @@ final readonly class LessonFile
             'offset' => $lesson->found->offset,
             'at' => $lesson->found->at === [] ? null : $lesson->found->at,
             'hot' => $lesson->found->isHot ? true : null,
+            'speed_kmh' => $lesson->found->speed,
             'faults' => array_map(static fn (Fault $one): string => $one->value, $lesson->found->faults),
             'ratio_factor' => $lesson->mechanics->ratioFactor,
             'poses_mm' => $lesson->mechanics->poses === [] ? null : $lesson->mechanics->poses,
             'hand_mm' => $lesson->mechanics->noise,
             'arm_sense' => $lesson->mechanics->sense,
             'lock_creep' => $lesson->mechanics->creep,
+            'lost_steps' => $lesson->mechanics->lost === 0.0 ? null : $lesson->mechanics->lost,
+            'stiction_mm' => $lesson->mechanics->stiction === 0.0 ? null : $lesson->mechanics->stiction,
         ], static fn (mixed $one): bool => $one !== null);
 
         return [
@@ -62,7 +67,7 @@ final readonly class LessonFile
         }
         [$spec, $run] = [SpecCodec::decode($node->at('spec')), RunCodec::decode($node->at('run'))];
         $wire = is_array($node->at('run')->value) ? $node->at('run')->value : [];
-        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot']);
+        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot', 'speed_kmh', 'lost_steps', 'stiction_mm']);
         $tale = new LessonTale($key, $node->at('title')->string(80), $node->at('teaches')->string(200), $node->at('story')->string(300));
 
         return new Lesson($tale, $spec, $wire, self::found($true, $spec, $run), self::mechanics($true, $spec), self::instruments($node->at('instruments')), $node->at('told')->boolean(), $node->at('seed')->integer(0, 2 ** 31));
@@ -81,7 +86,16 @@ final readonly class LessonFile
         $number = static fn (string $key): ?float => $true->has($key) ? $true->at($key)->number(-self::MOST_MM, self::MOST_MM) : null;
 
         return new AsFound($number('play_mm') ?? 0.0, $number('second_play_mm'), $true->at('offset')->number(-100, 100), $at,
-            array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)), $true->has('hot') && $true->at('hot')->boolean());
+            array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)), $true->has('hot') && $true->at('hot')->boolean(), self::speed($true, $spec));
+    }
+
+    private static function speed(Node $true, Spec $spec): ?float
+    {
+        if ($true->has('speed_kmh') !== ($spec->other(SpeedCeiling::class) !== null)) {
+            throw BadFile::at($true->path, 'a speed is named where the spec has a governed speed, and nowhere else.');
+        }
+
+        return $true->has('speed_kmh') ? $true->at('speed_kmh')->number(1, MeasureKey::GroundSpeed->most()) : null;
     }
 
     private static function mechanics(Node $true, Spec $spec): Mechanics
@@ -94,7 +108,8 @@ final readonly class LessonFile
             $poses[$pose] = $one->number(-50, 50);
         }
 
-        return new Mechanics($true->at('ratio_factor')->number(0.2, 5), $poses, $true->at('hand_mm')->number(0, 5), $true->at('arm_sense')->number(-1, 1) < 0 ? -1 : 1, $true->at('lock_creep')->number(0, 20), 0.0);
+        return new Mechanics($true->at('ratio_factor')->number(0.2, 5), $poses, $true->at('hand_mm')->number(0, 5), $true->at('arm_sense')->number(-1, 1) < 0 ? -1 : 1, $true->at('lock_creep')->number(0, 20), 0.0,
+            $true->has('lost_steps') ? $true->at('lost_steps')->number(0, 20) : 0.0, $true->has('stiction_mm') ? $true->at('stiction_mm')->number(0, 5) : 0.0);
     }
 
     /** @return non-empty-list<array{id: string, name: string, kind: string, resolution_mm: float, reach_mm: float}> */

@@ -11,6 +11,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\Node;
 
@@ -38,6 +39,7 @@ final readonly class LessonForm
             'faults' => array_map(static fn (Fault $one): array => ['fault' => $one->value, 'label' => $one->label(), 'is' => in_array($one, $true->faults, true)], $faults),
             'poses' => array_map(static fn (Pose $one): array => ['pose' => $one->value, 'label' => $one->label(), 'slack_mm' => abs($lesson->mechanics->poses[$one->value] ?? 0.0), 'less' => ($lesson->mechanics->poses[$one->value] ?? 0.0) < 0.0], self::poses($lesson)),
             'hot' => $lesson->spec->conditions->engine === null ? null : $true->isHot,
+            'speed_kmh' => $true->speed,
             'ratio_factor' => $lesson->mechanics->ratioFactor,
             'lock_creep' => $lesson->mechanics->creep,
         ];
@@ -51,12 +53,15 @@ final readonly class LessonForm
      */
     public static function filledIn(Lesson $like, Node $form, string $key, int $seed): Lesson
     {
-        $form->object(['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'], ['play', 'second_play', 'offset', 'hot']);
+        $form->object(['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'], ['play', 'second_play', 'offset', 'hot', 'speed_kmh']);
         $true = array_filter([
             'play_mm' => self::signed($form, 'play', $like->spec->aim !== null),
             'second_play_mm' => self::signed($form, 'second_play', $like->spec->second !== null),
             'at' => self::amounts($form->at('at')),
+            'speed_kmh' => self::speed($form, $like),
             'poses_mm' => self::slack($form->at('poses')),
+            'lost_steps' => $like->mechanics->lost === 0.0 ? null : $like->mechanics->lost,
+            'stiction_mm' => $like->mechanics->stiction === 0.0 ? null : $like->mechanics->stiction,
         ], static fn (mixed $one): bool => $one !== null && $one !== []);
         $lesson = LessonFile::read(json_encode([
             'key' => $key, 'seed' => $seed,
@@ -85,6 +90,18 @@ final readonly class LessonForm
         }
 
         return $isHot;
+    }
+
+    private static function speed(Node $form, Lesson $like): ?float
+    {
+        if ($like->found->speed !== null) {
+            return $form->at('speed_kmh')->number(1, MeasureKey::GroundSpeed->most());
+        }
+        if ($form->has('speed_kmh')) {
+            throw BadFile::at($form->at('speed_kmh')->path, 'this control has no governor.');
+        }
+
+        return null;
     }
 
     /** @return array{label: string, size_mm: float, taut: bool}|null */

@@ -9,6 +9,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Entry\Inspected;
+use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Finding;
@@ -18,7 +19,9 @@ use VividPull\Core\Practice\Control\Fault;
 use VividPull\Core\Practice\Control\Mechanics;
 use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\SpeedCeiling;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
@@ -57,7 +60,23 @@ final readonly class LessonFromJob
             throw Refused::because('Nobody read in this job how it was found.');
         }
 
-        return new AsFound($this->job->spec->aim === null ? 0.0 : self::play($this->job), $this->job->spec->second === null ? null : self::play($this->job->second ?? $this->job), $this->offset(), $this->positions(), $this->faults());
+        return new AsFound($this->job->spec->aim === null ? 0.0 : self::play($this->job), $this->job->spec->second === null ? null : self::play($this->job->second ?? $this->job), $this->offset(), $this->positions(), $this->faults(), speed: $this->speed());
+    }
+
+    /** What it went before its governor was touched; where nobody measured that, what one like it does. */
+    private function speed(): ?float
+    {
+        $ceiling = $this->job->spec->other(SpeedCeiling::class);
+        if ($ceiling === null) {
+            return null;
+        }
+        foreach ($this->job->log->effective() as $entry) {
+            if ($entry instanceof MeasureTaken && $entry->key === MeasureKey::GroundSpeed) {
+                return max(1.0, $entry->value);
+            }
+        }
+
+        return $ceiling->usualKmh ?? $ceiling->atMostKmh;
     }
 
     private static function play(BenchState $cable): float

@@ -8,14 +8,17 @@ use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Quantity\Coin;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
@@ -37,6 +40,9 @@ final class MachineView
 
     private ?string $felt = null;
 
+    /** @var array<string, float> what was measured and not written yet, by what it is */
+    private array $measured = [];
+
     private bool $isAdvised = false;
 
     private ?Act $guess = null;
@@ -48,6 +54,9 @@ final class MachineView
             if ($deed instanceof Moved) {
                 unset($this->turned[$deed->adjuster]);
                 [$this->isAdvised, $this->guess] = [false, null];
+            }
+            if ($deed instanceof MeasureTaken) {
+                unset($this->measured[$deed->key->value]);
             }
             if ($deed instanceof Act) {
                 $this->after($deed, $moment->seen);
@@ -74,7 +83,8 @@ final class MachineView
             'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
             'light' => $attempt->control()->isLit(),
             'snapped' => $view->snapped,
-            'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt] : null,
+            'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt, 'wants_hot' => $attempt->control()->wantsHot()] : null,
+            'measures' => array_map($view->measure(...), $attempt->measured()),
             'turned' => $view->turned(),
             'help' => $attempt->help->value,
             'is_advised' => $attempt->help === Help::Shown || $view->isAdvised,
@@ -99,14 +109,15 @@ final class MachineView
             // What was seen in the dark is looked at again.
             ActKind::Light => $this->seen = array_filter($this->seen, static fn (string $one): bool => ! str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY),
             ActKind::Feel => $this->felt = $seen->word,
-            ActKind::Cool => [$this->held, $this->felt] = [null, null],
+            ActKind::Cool, ActKind::Warm => [$this->held, $this->felt] = [null, null],
+            ActKind::Measure => $this->measured[$act->about] = $seen->amount ?? 0.0,
             ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',
             ActKind::Guess => [$this->isAdvised, $this->guess] = [true, $act],
             ActKind::Ask => $this->isAdvised = true,
             default => null,
         };
         if ($act->kind === ActKind::Turn || $act->kind === ActKind::Cure) {
-            $this->held = null;
+            [$this->held, $this->measured] = [null, []];
             $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
         }
         if ($act->kind === ActKind::Turn && $act->steps !== null) {
@@ -152,6 +163,15 @@ final class MachineView
         $word = $this->seen[trim("try {$one->key} {$pose?->value}")] ?? null;
 
         return $word === null ? null : $one->answers[$word] ?? $word;
+    }
+
+    /** @return array<string, mixed> */
+    private function measure(MeasureKey $one): array
+    {
+        $amount = $this->measured[$one->value] ?? null;
+
+        return ['key' => $one->value, 'label' => $one->label(), 'how' => $one->howTo(),
+            'saw' => $amount === null ? null : (string) Figure::measured($amount, $one->decimals(), $one->dimension()->internalUnit())];
     }
 
     /** @return array<string, mixed> */

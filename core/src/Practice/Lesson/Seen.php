@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Lesson;
 
-/** What an act showed: how far it moves until it resists, or a word of the proof, part or setting. */
+/** What an act showed: how far it moves until it resists, a word of the proof, part or setting, or what was measured. */
 final readonly class Seen
 {
-    private function __construct(public ?float $mm, public ?string $word) {}
+    /** @param  float|null  $amount  measured, in the unit of what is measured */
+    private function __construct(public ?float $mm, public ?string $word, public ?float $amount = null) {}
 
     public static function far(float $mm): self
     {
@@ -17,6 +18,11 @@ final readonly class Seen
     public static function word(string $word): self
     {
         return new self(null, $word);
+    }
+
+    public static function amount(?float $amount): self
+    {
+        return new self(null, null, $amount);
     }
 
     public static function nothing(): self

@@ -17,6 +17,7 @@ use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\SpeedCeiling;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 
@@ -49,7 +50,7 @@ final readonly class CarelessHand
         $middle = static fn (?float $low, ?float $high): float => (($low ?? 0.0) + ($high ?? ($low ?? 0.0) + 2.0)) / 2;
         $band = $lesson->spec->aim?->band;
         $second = $lesson->spec->second?->band;
-        $found = new AsFound($band === null ? 0.0 : $middle($band->low, $band->high), $second === null ? null : $middle($second->low, $second->high), 0.0, $lesson->found->at, []);
+        $found = new AsFound($band === null ? 0.0 : $middle($band->low, $band->high), $second === null ? null : $middle($second->low, $second->high), 0.0, $lesson->found->at, [], speed: $lesson->spec->other(SpeedCeiling::class)?->usualKmh);
 
         return new TrueControl($lesson->spec, $lesson->run, $found, new Mechanics(1.0, [], 0.0, 1, 0.0, 0.0), new SeededChance(1));
     }

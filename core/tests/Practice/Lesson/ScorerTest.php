@@ -22,6 +22,7 @@ use VividPull\Core\Practice\Lesson\Score;
 use VividPull\Core\Practice\Lesson\Scorer;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 
 /** What each mistake costs, and in which words. */
@@ -50,8 +51,15 @@ final class ScorerTest extends TestCase
         yield 'turned and not written' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3]], Skill::Word, 'no word of it was written'];
         yield 'written and not turned' => ['lever_loose', [...self::SAFE, ['kind' => 'move', 'body' => ['adjuster' => 'barrel', 'turns' => 3]]], Skill::Word, 'A move of the barrel was written, and it was not turned'];
         yield 'miscounted' => ['lever_loose', [...self::SAFE, ['act' => 'turn', 'of' => 'barrel', 'by' => 3], ['kind' => 'move', 'body' => ['adjuster' => 'barrel', 'turns' => 2.5]]], Skill::Word, 'was turned by 3 turns, and 2 turns and 3 flats was written'];
-        yield 'a part called sound that is not' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'not what it showed: Inner wire'];
-        yield 'a wire looked at in the dark' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'It was looked at without a light'];
+        yield 'a part called sound that is not' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'light'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'not what it showed: Inner wire'];
+        yield 'a wire looked at in the dark' => ['lever_frayed', [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']]], Skill::Word, 'It was called sound without a light'];
+        yield 'a tyre that nobody measured' => ['pedal_governor', [self::tyre(457.0)], Skill::Word, 'This was written without being tried: Tyre diameter'];
+        yield 'one tyre written twice' => ['pedal_governor', [['act' => 'measure', 'of' => 'tyre'], self::tyre(457.0), self::tyre(457.0)], Skill::Word, 'This was written without being tried: Tyre diameter'];
+        yield 'a tyre other than it is' => ['pedal_governor', [['act' => 'measure', 'of' => 'tyre'], self::tyre(400.0)], Skill::Word, 'not what it showed: Tyre diameter'];
+        yield 'a speed nobody drove' => ['pedal_governor', [...self::refitted('floor', 'wheels_down'), ['kind' => 'measure', 'body' => ['key' => 'ground_speed', 'value' => 22.0, 'entered' => '22']]], Skill::Word, 'This was not tried, and what was written is not so: Ground speed'];
+        yield 'a stop that nobody timed' => ['bail_right', [...self::refitted('guards', 'spark_lead'), ['kind' => 'measure', 'body' => ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2.0 s']]], Skill::Word, 'This was written without being tried: Blade stop time'];
+        yield 'the nut the wrong way' => ['pedal_governor', [['act' => 'turn', 'of' => 'governor', 'by' => -1]], Skill::Direction, 'The governor nut was turned the wrong way'];
+        yield 'driven before it was put together' => ['pedal_governor', [['act' => 'turn', 'of' => 'governor', 'by' => 0.5], ['act' => 'measure', 'of' => 'ground_speed']], Skill::Safe, 'It was run before what was taken off was put back'];
         yield 'something put right that nobody did' => ['lever_spline', [...self::SAFE, ['kind' => 'put_right', 'body' => ['cure' => 'spring']]], Skill::Word, 'nothing of that was done'];
         yield 'a sound thing changed' => ['lever_loose', [...self::SAFE, ['act' => 'cure', 'of' => 'spring']], Skill::Cause, 'Nothing was wrong there'];
         yield 'a fault not found' => ['pedal_spring', [], Skill::Cause, 'It was not found: a weak or unhooked return spring'];
@@ -60,6 +68,18 @@ final class ScorerTest extends TestCase
         yield 'not tried' => ['lever_loose', self::SAFE, Skill::Proofs, 'not tried yet'];
         yield 'tagged, and it could be set' => ['lever_loose', [['kind' => 'tag', 'body' => ['reason' => 'Loose.']]], Skill::End, 'could have been set right'];
         yield 'tagged, and it is right' => ['lever_right', [['kind' => 'tag', 'body' => ['reason' => 'Not sure.']]], Skill::End, 'It was tagged, and it is right'];
+    }
+
+    /** @return array<string, mixed> */
+    private static function tyre(float $mm): array
+    {
+        return ['kind' => 'measure', 'body' => ['key' => 'tyre', 'value' => $mm, 'entered' => "{$mm}"]];
+    }
+
+    /** @return list<array<string, mixed>> put together again, as far as it is written */
+    private static function refitted(string ...$steps): array
+    {
+        return array_values(array_map(static fn (string $step): array => ['kind' => 'confirmed', 'body' => ['key' => $step]], $steps));
     }
 
     /** @param  list<array<string, mixed>>  $moves */
@@ -116,6 +136,56 @@ final class ScorerTest extends TestCase
         self::assertSame('cold', $attempt->act(Act::feel(), $at)->word);
         self::assertEqualsWithDelta(12.0, $shown(), 0.6);
         self::assertTrue($attempt->control()->isRight(), 'it never was wrong');
+    }
+
+    public function test_a_figure_for_a_hot_engine_shows_too_much_play_cold(): void
+    {
+        $attempt = self::played('lever_warm', array_slice(self::SAFE, 0, -1));
+        $at = '2026-01-01T08:10:00+00:00';
+        $shown = static fn (): float => (float) $attempt->act(Act::hold(ReadingPoint::LeverTip, Pose::Straight), $at)->mm;
+        self::assertSame('cold', $attempt->act(Act::feel(), $at)->word);
+        self::assertGreaterThan(10.0, $cold = $shown(), 'it looks as if it were inside');
+        $attempt->act(Act::warm(), $at);
+        self::assertSame('hot', $attempt->act(Act::feel(), $at)->word);
+        self::assertEqualsWithDelta(7.5, $hot = $shown(), 0.6);
+        self::assertEqualsWithDelta(0.8 * 3.5, $cold - $hot, 1.0);
+    }
+
+    public function test_a_governor_gives_speed_by_its_nut_and_a_slack_cable_takes_it(): void
+    {
+        $attempt = self::played('pedal_governor', []);
+        $at = '2026-01-01T08:10:00+00:00';
+        $speed = static fn (): float => (float) $attempt->act(Act::measure(MeasureKey::GroundSpeed), $at)->amount;
+        self::assertEqualsWithDelta(26.5, $speed(), 1.2);
+        self::assertTrue($attempt->control()->isUnsafe(), 'past its limit');
+        self::assertEqualsWithDelta(457.0, (float) $attempt->act(Act::measure(MeasureKey::Tyre), $at)->amount, 6.0);
+        $attempt->act(Act::turn('governor', Steps::fromFlats(6)), $at);
+        self::assertEqualsWithDelta(26.5 - 3.2, $speed(), 1.2);
+        self::assertTrue($attempt->control()->isRight());
+        // Slack in the first cable: it no longer opens wide.
+        $attempt->act(Act::turn('bracket_nuts', Steps::fromFlats(-36)), $at);
+        self::assertLessThan(21.0, $speed());
+    }
+
+    public function test_turned_the_other_way_a_thread_first_gives_up_what_it_has(): void
+    {
+        $attempt = self::played('lever_lost', []);
+        $at = '2026-01-01T08:10:00+00:00';
+        $play = static fn (): float => $attempt->control()->play(ReadingPoint::LeverTip);
+        $found = $play();
+        // Three flats of an M8 thread that was last turned out are nothing, the fourth gives slack: 1.25 mm a turn, 3.5 times as far at the tip.
+        $attempt->act(Act::turn('barrel', Steps::fromFlats(-3)), $at);
+        self::assertEqualsWithDelta($found, $play(), 1e-9);
+        $attempt->act(Act::turn('barrel', Steps::fromFlats(-1)), $at);
+        self::assertEqualsWithDelta($found + 1.25 / 6 * 3.5, $play(), 1e-6);
+        $attempt->act(Act::turn('barrel', Steps::fromFlats(3)), $at);
+        self::assertEqualsWithDelta($found + 1.25 / 6 * 3.5, $play(), 1e-6);
+    }
+
+    public function test_what_is_not_measured_on_it_is_refused(): void
+    {
+        $this->expectException(Refused::class);
+        self::played('lever_loose', [])->act(Act::measure(MeasureKey::GroundSpeed), '2026-01-01T08:00:00+00:00');
     }
 
     public function test_a_frayed_wire_is_only_seen_with_a_light(): void

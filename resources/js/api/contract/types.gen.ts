@@ -2361,7 +2361,7 @@ export type GaugeRecording = {
     at: string;
 };
 
-export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'turn' | 'try' | 'light' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
+export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'warm' | 'turn' | 'try' | 'measure' | 'light' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
 
 export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
 
@@ -2533,11 +2533,24 @@ export type PracticeMachine = {
      */
     engine: {
         felt: EngineHeat | null;
+        /**
+         * Whether its figure holds for a hot engine.
+         */
+        wants_hot: boolean;
     } | null;
     /**
      * Whether a light is in hand.
      */
     light: boolean;
+    /**
+     * What is measured beside the play; `saw` until it is written.
+     */
+    measures: Array<{
+        key: MeasureKey;
+        label: string;
+        how: string;
+        saw: string | null;
+    }>;
 };
 
 export type PracticeAttempt = {
@@ -2717,6 +2730,10 @@ export type LessonForm = {
     ratio_factor: number;
     lock_creep: number;
     hot: boolean | null;
+    /**
+     * That its governor lets it reach; null where it has none.
+     */
+    speed_kmh: number | null;
 };
 
 export type LessonFormBody = {
@@ -2760,6 +2777,7 @@ export type LessonFormBody = {
         ratio_factor: number;
         lock_creep: number;
         hot?: boolean;
+        speed_kmh?: number;
     };
 };
 

@@ -2220,8 +2220,10 @@ export const zActKind = z.enum([
     'shut',
     'feel',
     'cool',
+    'warm',
     'turn',
     'try',
+    'measure',
     'light',
     'look',
     'run',
@@ -2437,9 +2439,16 @@ export const zPracticeMachine = z.object({
     help: zPracticeHelp,
     snapped: z.int(),
     engine: z.nullable(z.object({
-        felt: z.nullable(zEngineHeat)
+        felt: z.nullable(zEngineHeat),
+        wants_hot: z.boolean()
     })),
-    light: z.boolean()
+    light: z.boolean(),
+    measures: z.array(z.object({
+        key: zMeasureKey,
+        label: z.string(),
+        how: z.string(),
+        saw: z.nullable(z.string())
+    }))
 });
 
 export const zPracticeAttempt = z.object({
@@ -2557,7 +2566,8 @@ export const zLessonForm = z.object({
     })),
     ratio_factor: z.number(),
     lock_creep: z.number(),
-    hot: z.nullable(z.boolean())
+    hot: z.nullable(z.boolean()),
+    speed_kmh: z.nullable(z.number())
 });
 
 export const zLessonFormBody = z.object({
@@ -2593,7 +2603,8 @@ export const zLessonFormBody = z.object({
         })),
         ratio_factor: z.number(),
         lock_creep: z.number(),
-        hot: z.optional(z.boolean())
+        hot: z.optional(z.boolean()),
+        speed_kmh: z.optional(z.number().check(z.gte(1), z.lte(120)))
     })
 });
 

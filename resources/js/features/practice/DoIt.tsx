@@ -118,6 +118,41 @@ export const RunIt = () => {
   );
 };
 
+/** Beside its play. What it showed is then written at the bench, each for itself. */
+export const MeasureIt = () => {
+  const { attempt, act, busy } = usePractice();
+  const { item } = useBench();
+  const asked = useAsked();
+  return (
+    <List>
+      {attempt.machine.measures.map((one) => (
+        <Row
+          key={one.key}
+          label={one.label}
+          asked={asked(one.key)}
+          about={
+            <>
+              <Box color="soft">{one.how}</Box>
+              {asked(one.key) && item?.caution != null && <Caution compact>{item.caution}</Caution>}
+            </>
+          }
+        >
+          <Button
+            look={asked(one.key) && one.saw === null ? 'vivid' : 'plain'}
+            size="small"
+            disabled={busy}
+            onClick={() => act({ act: 'measure', of: one.key })}
+            data-measure={one.key}
+          >
+            {one.saw === null ? 'Measure it' : 'Once more'}
+          </Button>
+          {one.saw !== null && <Saw saw={one.saw} />}
+        </Row>
+      ))}
+    </List>
+  );
+};
+
 /** Behind its end fittings it is dark. */
 const Light = () => {
   const { attempt, act, busy } = usePractice();
@@ -159,9 +194,14 @@ const FeelIt = () => {
           Feel it
         </Button>
       )}
-      {engine.felt === 'hot' && (
+      {engine.felt === 'hot' && !engine.wants_hot && (
         <Button look="plain" size="small" disabled={busy} onClick={() => act({ act: 'cool' })} data-cool>
           Let it cool
+        </Button>
+      )}
+      {engine.felt === 'cold' && engine.wants_hot && (
+        <Button look="plain" size="small" disabled={busy} onClick={() => act({ act: 'warm' })} data-warm>
+          Run it until it is hot
         </Button>
       )}
     </Row>

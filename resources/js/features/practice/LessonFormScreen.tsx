@@ -188,6 +188,15 @@ const True = ({ form, draft, set }: PartProps & { form: LessonForm }) => (
           onPick={(key) => set({ hot: key === 'hot' })}
         />
       )}
+      {draft.speed !== null && (
+        <Entry
+          label="What its governor lets it reach, both cables right"
+          unit="km/h"
+          value={draft.speed}
+          name="speed"
+          onChange={(speed) => set({ speed })}
+        />
+      )}
       <Faults form={form} draft={draft} set={set} />
       <Entry
         label="Moves so many times as far as it is drawn"

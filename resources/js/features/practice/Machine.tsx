@@ -5,18 +5,19 @@ import type { PracticeMachine } from '../../api/practice';
 import { Sheet } from '../../components/Buttons';
 import { PickOne } from '../../components/PickOne';
 import { useBench } from '../job/useBench';
-import { LookAtIt, PutItRight, RunIt, TryIt } from './DoIt';
+import { LookAtIt, MeasureIt, PutItRight, RunIt, TryIt } from './DoIt';
 import { PullIt } from './PullIt';
 import { TurnIt } from './TurnIt';
 import { usePractice } from './usePractice';
 
-const ways = ['pull', 'turn', 'try', 'run', 'look', 'cure'] as const;
+const ways = ['pull', 'turn', 'try', 'run', 'measure', 'look', 'cure'] as const;
 type Way = (typeof ways)[number];
 const names: Record<Way, string> = {
   pull: 'Pull and read',
   turn: 'Turn',
   try: 'Try',
   run: 'Run',
+  measure: 'Measure',
   look: 'Look',
   cure: 'Put right',
 };
@@ -64,6 +65,7 @@ const panels: Record<Way, React.ReactNode> = {
   turn: <TurnIt />,
   try: <TryIt />,
   run: <RunIt />,
+  measure: <MeasureIt />,
   look: <LookAtIt />,
   cure: <PutItRight />,
 };
@@ -74,6 +76,7 @@ const has = (machine: PracticeMachine, way: Way): boolean =>
     turn: machine.adjusters.length > 0,
     try: machine.proofs.length > 0,
     run: machine.settings.length > 0,
+    measure: machine.measures.length > 0,
     look: machine.parts.length > 0,
     cure: machine.cures.length > 0,
   })[way];
@@ -86,6 +89,7 @@ const wanted = (item: Item | null, { next, beside }: BenchState): Way => {
     if (next.kind === 'read' || next.kind === 'decide') return 'pull';
     return beside.table?.advice.kind === 'try' ? 'run' : 'turn';
   }
+  if (item.kind === 'measure') return item.failed ? 'turn' : 'measure';
   if (item.kind === 'reading' || item.topic === 'doubt') return 'pull';
   const by: Partial<Record<Item['topic'], Way>> = {
     thread: 'turn',

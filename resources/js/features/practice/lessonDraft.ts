@@ -17,6 +17,8 @@ export type Draft = {
   faults: readonly string[];
   /** Null where it does not matter. */
   hot: boolean | null;
+  /** In km/h; null where it has no governor. */
+  speed: string | null;
   ratio: string;
   creep: string;
 };
@@ -39,6 +41,7 @@ export const draftOf = (form: LessonForm): Draft => ({
   poses: Object.fromEntries(form.poses.map((one) => [one.pose, { size: String(one.slack_mm), minus: one.less }])),
   faults: form.faults.filter((one) => one.is).map((one) => one.fault),
   hot: form.hot,
+  speed: form.speed_kmh === null ? null : String(form.speed_kmh),
   ratio: String(form.ratio_factor),
   creep: String(form.lock_creep),
 });
@@ -60,6 +63,7 @@ export const bodyOf = (form: LessonForm, draft: Draft): LessonFormBody['form'] =
   ),
   faults: [...draft.faults],
   ...(draft.hot !== null && { hot: draft.hot }),
+  ...(draft.speed !== null && { speed_kmh: plain(draft.speed) }),
   ratio_factor: plain(draft.ratio),
   lock_creep: plain(draft.creep),
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice\Lesson\Judged;
 
 use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
@@ -28,7 +29,7 @@ final readonly class LocksAndReads implements Judged
         foreach ($attempt->moments() as $place => $moment) {
             $turned = $moment->deed instanceof Act && self::turnsAThread($attempt, $moment->deed) ? $place : $turned;
             $locked = $moment->deed instanceof Confirmed && $moment->deed->adjuster !== null ? $place : $locked;
-            $read = $moment->deed instanceof ReadingTaken ? $place : $read;
+            $read = $moment->deed instanceof ReadingTaken || $moment->deed instanceof MeasureTaken ? $place : $read;
         }
         if ($remarks === [] && $turned > $locked) {
             $remarks[] = new Remark(2.5, 'It was not locked after it was turned last.', $turned);

@@ -9,11 +9,13 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Practice\Lesson\Attempt;
+use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\Moment;
 use VividPull\Core\Practice\Lesson\Remark;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Progress\StageItem;
@@ -53,18 +55,25 @@ final readonly class SafeFirst implements Judged
 
     private static function runsOpen(Attempt $attempt, Moment $moment, bool $hasTurned): bool
     {
-        if (! $moment->deed instanceof Act || $moment->deed->kind !== ActKind::Try) {
+        if (! $moment->deed instanceof Act || ! self::runs($attempt->lesson, $moment->deed)) {
             return false;
         }
-        $family = Families::of($attempt->lesson->spec->family);
-        foreach ($family->proofs($attempt->lesson->run) as $proof) {
-            if ($proof->key === $moment->deed->about && $proof->running === Running::Refitted) {
-                $isOpen = array_filter($family->refit(), static fn (Step $step): bool => $moment->job->progress->item($step->key)?->done === false) !== [];
+        $refit = Families::of($attempt->lesson->spec->family)->refit();
+        $isOpen = array_filter($refit, static fn (Step $step): bool => $moment->job->progress->item($step->key)?->done === false) !== [];
 
-                return $moment->before->coversOff() !== [] || ($hasTurned && $isOpen);
-            }
-        }
+        return $moment->before->coversOff() !== [] || ($hasTurned && $isOpen);
+    }
 
-        return false;
+    /** Whether it runs the machine, so that what was taken off is put back first. */
+    private static function runs(Lesson $lesson, Act $act): bool
+    {
+        $family = Families::of($lesson->spec->family);
+        $running = match ($act->kind) {
+            ActKind::Try => array_column($family->proofs($lesson->run), 'running', 'key')[$act->about] ?? null,
+            ActKind::Measure => array_values(array_filter($family->measures($lesson->spec), static fn (Measure $one): bool => $one->key->value === $act->about))[0]->running ?? null,
+            default => null,
+        };
+
+        return $running === Running::Refitted;
     }
 }

@@ -11,6 +11,7 @@ use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
+use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PutRight;
@@ -21,6 +22,7 @@ use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Moment;
 use VividPull\Core\Practice\Lesson\Remark;
+use VividPull\Core\Practice\Lesson\Seen;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Quantity\Steps;
@@ -37,11 +39,17 @@ final class SaysWhatIsSo implements Judged
     /** Half the smallest step of a thread, in turns: as near as a hand counts. */
     private const COUNTED = 0.09;
 
+    /** Standard deviations that what is so is not off by. */
+    private const NEAR = 4.0;
+
     /** @var array<string, true> what was tried or looked at since it last changed */
     private array $tried = [];
 
     /** @var array<string, Steps> turned, and not written down yet, by adjuster */
     private array $turned = [];
+
+    /** @var array<string, float> measured, and not written down yet */
+    private array $measured = [];
 
     /** @var list<string> cures done and not written down yet */
     private array $cured = [];
@@ -67,7 +75,7 @@ final class SaysWhatIsSo implements Judged
     {
         $judged = new self($attempt);
         foreach ($attempt->moments() as $place => $moment) {
-            $moment->deed instanceof Act ? $judged->done($moment->deed) : $judged->written($moment->deed, $place, $moment);
+            $moment->deed instanceof Act ? $judged->done($moment->deed, $moment->seen) : $judged->written($moment->deed, $place, $moment);
         }
 
         return $judged;
@@ -85,8 +93,11 @@ final class SaysWhatIsSo implements Judged
         return $judged->said === 0 && $judged->remarks === [] ? null : new SkillScore(Skill::Word, $judged->remarks, $judged->remarks === [] ? 'What was written is what was done and seen.' : 'Try it, look, then write: the next person believes what stands there.');
     }
 
-    private function done(Act $act): void
+    private function done(Act $act, Seen $seen): void
     {
+        if ($act->kind === ActKind::Measure) {
+            $this->measured[$act->about] = $seen->amount ?? 0.0;
+        }
         if (in_array($act->kind, [ActKind::Try, ActKind::Look, ActKind::Run], true)) {
             $this->tried[$this->triedAs($act->kind, $act->about, $act->pose?->value)] = true;
         }
@@ -98,6 +109,7 @@ final class SaysWhatIsSo implements Judged
         }
         if (in_array($act->kind, [ActKind::Turn, ActKind::Cure], true)) {
             $this->tried = array_filter($this->tried, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
+            $this->measured = [];
         }
     }
 
@@ -116,6 +128,7 @@ final class SaysWhatIsSo implements Judged
             $entry instanceof OutcomeSeen => $this->outcome($entry, $place, $moment),
             $entry instanceof ConditionNoted => $this->condition($entry, $place, $moment),
             $entry instanceof CoverMoved => $this->cover($entry, $place, $moment),
+            $entry instanceof MeasureTaken => $this->amount($entry, $place, $moment),
             $entry instanceof PutRight => $this->putRight($entry, $place),
             default => null,
         };
@@ -145,7 +158,10 @@ final class SaysWhatIsSo implements Judged
     {
         $isSound = $moment->before->inspected($entry->key);
         if (! $isSound && $entry->finding !== Finding::Fault && ! $moment->before->isLit()) {
-            $this->remarks[] = new Remark(self::UNTRIED, 'It was looked at without a light: a wire that is frayed hides behind its end fittings.', $place);
+            $this->said++;
+            $this->remarks[] = new Remark(self::FALSE_WORD, 'It was called sound without a light: a wire that is frayed hides behind its end fittings.', $place);
+
+            return;
         }
         $this->said(($entry->finding === Finding::Fault) !== $isSound, $this->wasTried(ActKind::Look, $entry->key, null), $entry->key, $place);
     }
@@ -156,6 +172,19 @@ final class SaysWhatIsSo implements Judged
         if ($setting !== null) {
             $this->said($moment->before->does($setting) === $entry->saw, $this->wasTried(ActKind::Run, $entry->setting, null), "outcome:{$entry->setting}", $place);
         }
+    }
+
+    /** Each that is written was measured for itself: the same one written three times is one. */
+    private function amount(MeasureTaken $entry, int $place, Moment $moment): void
+    {
+        $true = $moment->before->truly($entry->key);
+        if ($true === null) {
+            return;
+        }
+        $shown = $this->measured[$entry->key->value] ?? null;
+        unset($this->measured[$entry->key->value]);
+        $isSo = $shown === null ? abs($entry->value - $true) <= self::NEAR * $entry->key->usualDeviation() : abs($entry->value - $shown) < 10 ** -$entry->key->decimals() * 1.01;
+        $this->said($isSo, $shown !== null, "measure:{$entry->key->value}", $place);
     }
 
     private function condition(ConditionNoted $entry, int $place, Moment $moment): void

@@ -1,7 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useContext } from 'react';
 import type { Item } from '../../../api/jobs';
 import { Caution } from '../../../components/Caution';
 import { Mark } from '../../../components/Marks';
+import { BeforeAdviceContext } from '../beforeAdvice';
+import { Governor } from '../beside/Governor';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
@@ -12,7 +15,10 @@ export const AskMeasure = ({ item }: { item: Item }) => {
   const { state } = useBench();
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const measure = state.beside.measures.find((one) => one.key === item.measure);
+  const first = useContext(BeforeAdviceContext);
   if (measure === undefined) return null;
+  const governed = measure.key === 'ground_speed' && measure.values.length > 0;
+  if (governed && state.beside.governor?.body != null && first !== null) return first;
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label} stop={item.failed}>
       <Box lineHeight="snug">{item.detail}</Box>
@@ -24,6 +30,7 @@ export const AskMeasure = ({ item }: { item: Item }) => {
           <span>{item.said}</span>
         </Flex>
       )}
+      {governed && <Governor />}
       {item.failed && <HangTag />}
     </AskCard>
   );

@@ -1,22 +1,30 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useId, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { useArmed } from '../useArmed';
-import { useBench, useOutboxStatus } from '../useBench';
+import { useBench } from '../useBench';
 
 /** The one that says nothing of itself: what was done is written out. */
 const unnamed = 'other';
 
+const SECOND_TAP_MS = 700;
+
 /** What is put right by hand: one tap is the entry. What has no button is told in words first. */
 export const Cures = ({ tall = false }: { tall?: boolean }) => {
   const { state, send } = useBench();
-  const { kept } = useOutboxStatus();
   const [telling, setTelling] = useState(false);
   const [words, setWords] = useState('');
   const field = useId();
-  // The same tap must not be logged twice, nor fall on what was drawn anew under the finger.
-  const ready = useArmed(state.head) && !kept.some((entry) => entry.state === 'waiting');
+  // The same tap must not be logged twice, without a server either, nor fall on what was drawn anew under the finger.
+  const armed = useArmed(state.head);
+  const last = useRef(0);
+  const tap = (cure: string) => {
+    if (!armed || Date.now() - last.current < SECOND_TAP_MS) return;
+    if (cure === unnamed) setTelling(!telling);
+    else log(cure);
+  };
   const log = (cure: string, remark?: string) => {
+    last.current = Date.now();
     send({ kind: 'put_right', body: { cure, ...(remark === undefined ? {} : { remark }) } });
     setTelling(false);
     setWords('');
@@ -42,9 +50,8 @@ export const Cures = ({ tall = false }: { tall?: boolean }) => {
             size={tall ? undefined : 'small'}
             justifyContent={tall ? 'flex-start' : 'center'}
             flexShrink="0"
-            disabled={!ready}
             aria-expanded={key === unnamed ? telling : undefined}
-            onClick={() => (key === unnamed ? setTelling(!telling) : log(key))}
+            onClick={() => tap(key)}
             data-cure={key}
           >
             {label}

@@ -5,6 +5,7 @@ import { Mark, type MarkKind } from '../../../components/Marks';
 import { measuredText, unitText } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
+import { Governor } from './Governor';
 
 const marks = {
   inside: 'inside',
@@ -18,7 +19,7 @@ const marks = {
 
 /** What is timed, paced or measured beside the play, each against its limit. */
 export const MeasuresPanel = () => {
-  const { state } = useBench();
+  const { state, item } = useBench();
   const { measures, governor } = state.beside;
   if (measures.length === 0) return null;
   return (
@@ -28,7 +29,8 @@ export const MeasuresPanel = () => {
           <One key={one.key} measure={one} />
         ))}
       </Grid>
-      {governor !== null && <Governor />}
+      {/* Where its speed is asked for, it stands in that card. */}
+      {governor !== null && item?.measure !== 'ground_speed' && <Governor />}
     </Sheet>
   );
 };
@@ -137,35 +139,5 @@ const Dial = ({ measure }: { measure: Measure }) => {
       )}
       <circle r="5" fill={paint.ink} />
     </svg>
-  );
-};
-
-/** What to do about the governor's nut: last, and never past the limit. */
-const Governor = () => {
-  const { state, send, mayWrite } = useBench();
-  const { governor } = state.beside;
-  if (governor === null) return null;
-  const { body } = governor;
-  return (
-    <Flex
-      marginTop="3"
-      paddingTop="3"
-      borderTopWidth="thin"
-      borderColor="line"
-      gap="3"
-      alignItems="center"
-      justifyContent="space-between"
-      flexWrap="wrap"
-      data-governor
-    >
-      <Box lineHeight="snug" flex="1 1 16rem">
-        <b>Governor.</b> {governor.sentence}
-      </Box>
-      {body !== null && mayWrite && (
-        <Button look="plain" onClick={() => send({ kind: 'move', body })}>
-          Done: {governor.phrase}
-        </Button>
-      )}
-    </Flex>
   );
 };
