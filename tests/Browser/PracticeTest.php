@@ -31,8 +31,8 @@ final class PracticeTest extends BrowserTestCase
         $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
         $jobs->execute([$this->job()]);
         self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
-        $this->visit('/practice')->see('1 of 52 learned');
-        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 52 learned, 1 attempt')->accessible('who learns');
+        $this->visit('/practice')->see('1 of 55 learned');
+        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 55 learned, 1 attempt')->accessible('who learns');
     }
 
     public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void

@@ -226,7 +226,7 @@ final class BesidePlayTest extends TestCase
         self::assertSame('measure:ground_speed', self::asks($job));
         self::assertStringContainsString('too near its limit to tell', $job->state->governor()->sentence ?? '');
         self::assertGreaterThan(0, $job->state->governor()->steps->count ?? 0, 'out lowers it');
-        self::assertLessThanOrEqual(2 / 6, $job->state->governor()->steps?->toFloat(), 'a little');
+        self::assertLessThanOrEqual(2 / 6, (float) $job->state->governor()?->steps?->toFloat(), 'a little');
     }
 
     public function test_smaller_tyres_do_not_excuse_a_governor_past_its_limit(): void

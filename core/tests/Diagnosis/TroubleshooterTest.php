@@ -152,7 +152,7 @@ final class TroubleshooterTest extends TestCase
                 : ($isSkipped ? $all->skipped($one->key) : $all->answered($one->key, (string) array_key_first($one->finds))), Evidence::none()->answered($knowledge->symptoms[0]->value, Evidence::YES));
             for ($n = 0; $n < 30; $n++) {
                 $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->next;
-                self::assertNotTrue(($knowledge->checks[$next->key] ?? null)?->runs, "{$next->key} is passed over or wrong, and yet it runs");
+                self::assertNotTrue(($knowledge->checks[$next->key] ?? null)?->effort->runs, "{$next->key} is passed over or wrong, and yet it runs");
                 if ($next->kind !== StepKind::Check) {
                     self::assertTrue($next->kind === StepKind::Unexplained || str_contains($next->before ?? '', 'Right before it runs:'), $next->sentence);
                     break;
