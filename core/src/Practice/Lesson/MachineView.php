@@ -26,6 +26,9 @@ use VividPull\Core\Spec\OutcomeTable;
 /** The machine of an attempt as a screen shows it: what can be done to it, and what it showed since it last changed. */
 final class MachineView
 {
+    /** Common practice, no source. */
+    private const TO_WARM = 'Outdoors: carbon monoxide kills. In neutral, nobody near what turns. What gets hot burns.';
+
     /** @var array{point: ReadingPoint, pose: Pose, mm: float}|null */
     private ?array $held = null;
 
@@ -83,7 +86,7 @@ final class MachineView
             'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
             'light' => $attempt->control()->isLit(),
             'snapped' => $view->snapped,
-            'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt, 'wants_hot' => $attempt->control()->wantsHot()] : null,
+            'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt, 'wants_hot' => $attempt->control()->wantsHot(), 'caution' => $attempt->control()->wantsHot() ? self::TO_WARM : null] : null,
             'measures' => array_map($view->measure(...), $attempt->measured()),
             'turned' => $view->turned(),
             'help' => $attempt->help->value,

@@ -2537,6 +2537,10 @@ export type PracticeMachine = {
          * Whether its figure holds for a hot engine.
          */
         wants_hot: boolean;
+        /**
+         * Where it is run until it is hot.
+         */
+        caution: string | null;
     } | null;
     /**
      * Whether a light is in hand.

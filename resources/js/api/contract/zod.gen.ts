@@ -2440,7 +2440,8 @@ export const zPracticeMachine = z.object({
     snapped: z.int(),
     engine: z.nullable(z.object({
         felt: z.nullable(zEngineHeat),
-        wants_hot: z.boolean()
+        wants_hot: z.boolean(),
+        caution: z.nullable(z.string())
     })),
     light: z.boolean(),
     measures: z.array(z.object({

@@ -181,7 +181,16 @@ const FeelIt = () => {
   if (engine === null) return null;
   const asked = item?.topic === 'condition';
   return (
-    <Row label="Engine: cold or hot" asked={asked} about={<Box color="soft">A hand near the case, then on it.</Box>}>
+    <Row
+      label="Engine: cold or hot"
+      asked={asked}
+      about={
+        <>
+          <Box color="soft">A hand near the case, then on it.</Box>
+          {engine.felt === 'cold' && engine.caution !== null && <Caution compact>{engine.caution}</Caution>}
+        </>
+      }
+    >
       {engine.felt !== null && <Saw saw={engine.felt === 'hot' ? 'Hot' : 'Cold'} />}
       {engine.felt === null && (
         <Button

@@ -30,7 +30,7 @@ export const AskMeasure = ({ item }: { item: Item }) => {
           <span>{item.said}</span>
         </Flex>
       )}
-      {governed && <Governor />}
+      {governed && <Governor vivid />}
       {item.failed && <HangTag />}
     </AskCard>
   );

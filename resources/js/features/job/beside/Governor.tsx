@@ -3,7 +3,7 @@ import { Button } from '../../../components/Buttons';
 import { useBench } from '../useBench';
 
 /** What to do about the governor's nut: last, and never past the limit. */
-export const Governor = () => {
+export const Governor = ({ vivid = false }: { vivid?: boolean }) => {
   const { state, send, mayWrite } = useBench();
   const { governor } = state.beside;
   if (governor === null) return null;
@@ -24,7 +24,12 @@ export const Governor = () => {
         <b>Governor.</b> {governor.sentence}
       </Box>
       {body !== null && mayWrite && (
-        <Button look="plain" onClick={() => send({ kind: 'move', body })}>
+        <Button
+          look={vivid ? 'vivid' : 'plain'}
+          size={vivid ? 'tall' : undefined}
+          width={vivid ? '100%' : undefined}
+          onClick={() => send({ kind: 'move', body })}
+        >
           Done: {governor.phrase}
         </Button>
       )}
