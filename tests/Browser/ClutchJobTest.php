@@ -75,7 +75,7 @@ final class ClutchJobTest extends BrowserTestCase
     {
         $this->window(390, 844);
         $this->as('ines')->begin($this->machineLike('RT-11', 'PR-01'), 'clutch')->lookedOver()->line('cold', '3.5', '24', '24', '24')->see('Next move');
-        $this->armed()->click('[data-changed] [data-cure=ferrule]')->settled()->see('Ferrule or end reseated Change');
+        $this->armed()->click('[data-changed] [data-cure=ferrule]')->settled()->await('tr[data-entry=put_right]');
         self::assertSame(['ferrule', null], $this->putRight());
         $this->see('Changed: pull it fully three times and read it', 'found; not read since');
         // What has no word of its own is told first, and an empty telling is not logged.
