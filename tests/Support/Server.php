@@ -80,7 +80,7 @@ final class Server
         );
         $this->process->disableOutput();
         $this->process->start();
-        for ($i = 0; $i < 100; $i++) {
+        for ($i = 0; $i < 400; $i++) {
             $answers = @fsockopen('127.0.0.1', $this->port);
             if ($answers !== false) {
                 fclose($answers);

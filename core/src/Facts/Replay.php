@@ -417,7 +417,7 @@ final class Replay
             $this->seized = [];
             $this->threads = array_filter($this->threads, static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized);
         }
-        $this->startAnew();
+        $this->change();
     }
 
     /** With the cable off, nothing read before compares with what comes after. */
@@ -504,7 +504,7 @@ final class Replay
     {
         $this->finishGroup();
         $this->parts[] = $fitted;
-        $this->startAnew();
+        $this->change();
         $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->series : $this->ratioFrom;
         if ($fitted->part === Part::Cable) {
             // What was seen of the old wire says nothing of the new one.
@@ -525,7 +525,7 @@ final class Replay
         unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
         $this->positions[$new] = null;
         $this->home[$new] = null;
-        $this->startAnew();
+        $this->change();
     }
 
     /** A fault that was mended after something was read makes another machine of it; one mended before that does not. */
@@ -535,7 +535,7 @@ final class Replay
         $this->inspected[$found->key] = $found;
         if ($wasFault && $found->finding === Finding::Sound && ($this->gathering !== [] || $this->groups !== [] || $this->checks !== [] || $this->moves !== [])) {
             $this->finishGroup();
-            $this->startAnew();
+            $this->change();
         }
     }
 
@@ -554,6 +554,12 @@ final class Replay
         $this->enough = [];
         $this->series++;
         $this->movedAt = ++$this->setting;
+    }
+
+    /** The same, by something else than an adjuster. */
+    private function change(): void
+    {
+        $this->startAnew();
         $this->changedAt = $this->setting;
     }
 

@@ -44,4 +44,10 @@ final class PutRightTest extends TestCase
         $job->entry('put_right', ['cure' => Cure::Oiled->value]);
         self::assertSame('Changed: pull it fully three times and read it', $job->state->judgement->now->sentence);
     }
+
+    public function test_a_new_cable_is_no_move_either(): void
+    {
+        $job = TestJob::clutch()->ready()->read(26.0, 26.0, 26.0)->entry('part', ['part' => 'cable']);
+        self::assertSame('Changed: pull it fully three times and read it', $job->state->judgement->now->sentence);
+    }
 }

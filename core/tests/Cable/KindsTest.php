@@ -159,6 +159,7 @@ final class KindsTest extends TestCase
             $next = $keys[$place + 1] ?? 'wind';
             self::assertSame($next !== 'wind', $job->state->facts->guideUnderWay($job->state->run) !== null);
         }
+        self::assertSame('Moved: pull it fully three times and read it', $job->state->judgement->now->sentence, 'an adjuster was set, step by step');
         $job->entry('step', ['adjuster' => 'it', 'key' => $keys[0]]);
         self::assertSame([$keys[0]], $job->state->facts->adjusters->guides['it'], 'done again, it begins anew');
     }
