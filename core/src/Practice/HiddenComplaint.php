@@ -45,6 +45,6 @@ abstract readonly class HiddenComplaint
         $of = static fn (string ...$causes): float => array_sum(array_map(static fn (string $one): float => $knowledge->causes[$one]->minutes, $causes));
         $alone = array_map($of, array_filter($this->causes(), fn (string $one): bool => $this->isGone([$one])));
 
-        return min([$of(...$this->causes()), ...$alone]) + array_sum(array_map(static fn (Check $one): float => $one->isSafety ? $one->minutes : 0.0, $knowledge->checks));
+        return min([$of(...$this->causes()), ...$alone]) + array_sum(array_map(static fn (Check $one): float => $one->effort->isSafety ? $one->minutes : 0.0, $knowledge->checks));
     }
 }

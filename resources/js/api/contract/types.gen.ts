@@ -2781,7 +2781,10 @@ export type LessonFormBody = {
         ratio_factor: number;
         lock_creep: number;
         hot?: boolean;
-        speed_kmh?: number;
+        /**
+         * In km/h, or as it is typed with its unit.
+         */
+        speed_kmh?: number | string;
     };
 };
 

@@ -2605,7 +2605,10 @@ export const zLessonFormBody = z.object({
         ratio_factor: z.number(),
         lock_creep: z.number(),
         hot: z.optional(z.boolean()),
-        speed_kmh: z.optional(z.number().check(z.gte(1), z.lte(120)))
+        speed_kmh: z.optional(z.union([
+            z.number(),
+            z.string()
+        ]))
     })
 });
 
