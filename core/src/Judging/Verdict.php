@@ -75,8 +75,7 @@ final readonly class Verdict
     {
         $chance = Conformity::chanceInside($mean, $spread, $limit);
         $kind = Conformity::decide($mean, $chance, $limit, $rule);
-        $unit = $key->dimension()->internalUnit();
-        $figure = static fn (float $value): string => (string) Figure::measured($value, $key->decimals(), $unit);
+        $figure = static fn (float $value): string => (string) $key->figure($value);
         $beyond = abs($limit->beyond($mean));
 
         return match ($kind) {

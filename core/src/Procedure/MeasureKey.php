@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Procedure;
 
 use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Quantity\Figure;
 
 /** What is measured beside the play, and what is true of every such measure. */
 enum MeasureKey: string
@@ -60,6 +61,12 @@ enum MeasureKey: string
             self::Tyre, self::FullDrive, self::ShortOfOpen, self::FrictionPlate, self::SteelPlate, self::ClutchSpring => Dimension::Length,
             self::LeverPull, self::LeverRelease => Dimension::Force,
         };
+    }
+
+    /** @param  float  $value  in the internal unit */
+    public function figure(float $value): Figure
+    {
+        return Figure::measured($value, $this->decimals(), $this->dimension()->internalUnit());
     }
 
     /** The most that is believed of one reading, in the internal unit. */

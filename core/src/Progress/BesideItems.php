@@ -22,7 +22,6 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\SymptomProofs;
-use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -281,7 +280,7 @@ final readonly class BesideItems
 
     private static function figure(MeasureState $state, float $value): string
     {
-        return (string) Figure::measured($value, $state->measure->key->decimals(), $state->measure->key->dimension()->internalUnit());
+        return (string) $state->measure->key->figure($value);
     }
 
     /** @return list<Proof> */

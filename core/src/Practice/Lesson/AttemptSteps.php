@@ -93,7 +93,7 @@ final readonly class AttemptSteps
 
     private static function measured(MeasureKey $what, float $amount): string
     {
-        return "Measured: {$what->label()}, ".Figure::measured($amount, $what->decimals(), $what->dimension()->internalUnit());
+        return "Measured: {$what->label()}, ".$what->figure($amount);
     }
 
     private function label(Act $act): string

@@ -18,7 +18,6 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Quantity\Coin;
-use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
@@ -174,7 +173,7 @@ final class MachineView
         $amount = $this->measured[$one->value] ?? null;
 
         return ['key' => $one->value, 'label' => $one->label(), 'how' => $one->howTo(),
-            'saw' => $amount === null ? null : (string) Figure::measured($amount, $one->decimals(), $one->dimension()->internalUnit())];
+            'saw' => $amount === null ? null : (string) $one->figure($amount)];
     }
 
     /** @return array<string, mixed> */
