@@ -22,6 +22,8 @@ final readonly class MeasureState
         public ?string $note,
         /** Before anything was changed, where it was measured then. */
         public ?Repeated $before,
+        /** What was found times this is judged; above one where the same setting gives more than was measured. */
+        public float $factor,
     ) {}
 
     public function isWhole(): bool

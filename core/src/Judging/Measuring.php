@@ -54,7 +54,7 @@ final readonly class Measuring
         $limit = $this->spec->limitOf($measure->key);
 
         return new MeasureState($measure, $values, $found, $limit, $this->verdict($measure, $found, $limit), $this->note($measure->key, $found),
-            $before === [] ? null : Repeated::of($measure->key, $before));
+            $before === [] ? null : Repeated::of($measure->key, $before), $this->factor($measure->key));
     }
 
     private function verdict(Measure $measure, ?Repeated $found, ?SpecBand $limit): Verdict

@@ -11,7 +11,6 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
-use VividPull\Core\Measurement\Repeated;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
@@ -23,7 +22,8 @@ use VividPull\Core\Spec\SpeedCeiling;
  * What to do about the governor's nut: last of all, and never past the maker's limit.
  *
  * Turned in it raises the speed. How much a turn gives is learned from two speeds of this job; until then it is taken half a turn at a
- * time. A move is advised only if even the upper end of what it would give stays within the limit.
+ * time. A move is advised only if even the upper end of what it would give stays within the limit. Speeds here are those that are judged:
+ * on smaller tyres than the book's, what the same governor would give on the book's.
  */
 final readonly class GovernorAdvice
 {
@@ -43,18 +43,22 @@ final readonly class GovernorAdvice
         if ($nut === null || $ceiling === null || $speed === null) {
             return null;
         }
+        if ($speed->found === null) {
+            return new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null);
+        }
+        $judged = $speed->found->mean * $speed->factor;
+        $atMost = $judged + $speed->found->expanded() * $speed->factor;
         $proven = $judgement->now->is(VerdictKind::Inside) && ($second === null || $second->now->is(VerdictKind::Inside));
         $open = self::unproved($spec, $run, $facts);
 
         return match (true) {
-            $speed->found === null => new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null),
-            $speed->verdict->kind->isOutside() => self::slower($facts, $nut, $speed->found->mean - $ceiling->atMostKmh, 'it runs past its limit'),
+            $speed->verdict->kind->isOutside() => self::slower($facts, $nut, $speed->factor, $judged - $ceiling->atMostKmh, 'it runs past its limit'),
             $speed->verdict->is(VerdictKind::CantTell) => $speed->isWhole()
-                ? self::slower($facts, $nut, $speed->found->mean + $speed->found->expanded() - $ceiling->atMostKmh, 'it runs too near its limit to tell')
+                ? self::slower($facts, $nut, $speed->factor, $atMost - $ceiling->atMostKmh, 'it runs too near its limit to tell')
                 : new self('It runs near its limit. Measure the speed again before the nut is touched.', null, null),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
             $open !== [] => new self('The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.', null, null),
-            default => self::faster($facts, $nut, $speed->found, $ceiling),
+            default => self::faster($facts, $nut, $speed->factor, $judged, $atMost, $ceiling),
         };
     }
 
@@ -67,21 +71,22 @@ final readonly class GovernorAdvice
     }
 
     /** @param  float  $beyond  km/h that have to go */
-    private static function slower(Facts $facts, Adjuster $nut, float $beyond, string $why): self
+    private static function slower(Facts $facts, Adjuster $nut, float $factor, float $beyond, string $why): self
     {
-        $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / self::perTurn($facts, $nut)) / 6);
+        $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / self::perTurn($facts, $nut, $factor)) / 6);
 
         return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), $why);
     }
 
-    private static function faster(Facts $facts, Adjuster $nut, Repeated $found, SpeedCeiling $ceiling): self
+    /** @param  float  $atMost  upper end of the judged speed, in km/h */
+    private static function faster(Facts $facts, Adjuster $nut, float $factor, float $judged, float $atMost, SpeedCeiling $ceiling): self
     {
         $wanted = min($ceiling->usualKmh ?? $ceiling->atMostKmh, $ceiling->atMostKmh);
-        $safe = $ceiling->atMostKmh - $found->mean - $found->expanded();
-        if ($found->mean + $found->expanded() >= $wanted || $safe <= 0.0) {
+        $safe = $ceiling->atMostKmh - $atMost;
+        if ($atMost >= $wanted || $safe <= 0.0) {
             return new self('It reaches what it should, within its limit. The nut stays.', null, null);
         }
-        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $found->mean, $safe) / self::perTurn($facts, $nut)));
+        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $judged, $safe) / self::perTurn($facts, $nut, $factor)));
         $at = $facts->adjusters->positions[$nut->id()] ?? null;
         if ($flats < 1) {
             return new self('A flat more could pass the limit. The nut stays.', null, null);
@@ -99,8 +104,8 @@ final readonly class GovernorAdvice
         return new self(ucfirst("{$nut->name()}, {$nut->say($steps)}: {$why}. Then measure the speed again."), $nut->id(), $steps);
     }
 
-    /** Speed for a turn of the nut, from the speeds before and after its moves in this job; the cautious figure until there are two. */
-    private static function perTurn(Facts $facts, Adjuster $nut): float
+    /** Speed for a turn of the nut as it is judged, from the speeds before and after its moves in this job; the cautious figure until there are two. */
+    private static function perTurn(Facts $facts, Adjuster $nut, float $factor): float
     {
         $learned = 0.0;
         $byMoves = [];
@@ -117,7 +122,7 @@ final readonly class GovernorAdvice
             $before = ['moves' => $moves, 'mean' => $mean];
         }
 
-        return max($learned, $learned > 0.0 ? 0.5 : self::USUAL_PER_TURN);
+        return $factor * max($learned, $learned > 0.0 ? 0.5 : self::USUAL_PER_TURN);
     }
 
     private static function turned(Facts $facts, Adjuster $nut, int $from, int $to): float

@@ -235,6 +235,16 @@ final class BesidePlayTest extends TestCase
         // 24 km/h on 400 mm tyres is 24 × 457 / 400 = 27.4 km/h on the book's own.
         self::assertSame(GateStatus::Failed, self::gate($job, GateKey::SpeedGoverned)->status);
         self::assertStringContainsString('gives 27.4 km/h', $job->state->judgement->measures[1]->note ?? '');
+        // 1.7 km/h have to go, of the 4 × 457 / 400 that a turn is taken to give there.
+        self::assertSame(0.5, $job->state->governor()?->steps?->toFloat(), 'as far as what is judged asks for');
+    }
+
+    public function test_a_governor_is_not_raised_past_its_limit_because_the_tyres_are_small(): void
+    {
+        $job = self::pedal()->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')->line('400')->refit()->line('smooth')->line('21')->line('21')->line('21');
+        $given = 4.0 * abs($job->state->governor()?->steps?->toFloat() ?? 0.0);
+        // 21 km/h are 24.0 on the book's own; each km/h more is 1.14 there.
+        self::assertLessThanOrEqual(25.7, (21 + $given) * 457 / 400);
     }
 
     /** @phpstan-impure */
