@@ -23,7 +23,7 @@ final class BadInputTest extends BrowserTestCase
 
     public function test_each_bad_line_gets_its_sentence_and_stays_in_the_field(): void
     {
-        $this->as('ines')->startJob('SC-05', 'clutch')->lookedOver()->line('cold', '3.5', '5');
+        $this->as('ines')->lookedOver('SC-05', 'clutch', 'cold')->line('3.5', '5');
         $rows = count($this->rows());
         foreach (self::LINES as $line => $sentence) {
             $this->keys($line.WebDriverKeys::ENTER)->see($sentence);

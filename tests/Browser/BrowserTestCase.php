@@ -11,7 +11,6 @@ use Facebook\WebDriver\Cookie;
 use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
-use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -30,6 +29,22 @@ abstract class BrowserTestCase extends TestCase
 
     /** How often in a row the server must name the new person before the page counts as theirs. */
     private const STEADY = 5;
+
+    private const AGAIN_US = 50_000;
+
+    /** What no change of the document tells, a value typed or the width of the page, is looked at four times a second. */
+    private const WAIT = <<<'JS'
+        const [given, patience, done] = arguments;
+        const holds = () => { try { return (() => { %s })() === true; } catch { return false; } };
+        if (holds()) { done(true); return; }
+        let soon = 0;
+        const look = () => { soon = 0; if (holds()) end(true); };
+        const watch = new MutationObserver(() => { soon ||= setTimeout(look, 20); });
+        const end = (held) => { watch.disconnect(); clearInterval(slowly); clearTimeout(last); clearTimeout(soon); done(held); };
+        const slowly = setInterval(look, 250);
+        const last = setTimeout(() => end(false), patience);
+        watch.observe(document, { subtree: true, childList: true, attributes: true, characterData: true });
+        JS;
 
     private const FAILURES = __DIR__.'/../../.runtime/failures';
 
@@ -51,6 +66,9 @@ abstract class BrowserTestCase extends TestCase
     private static ?string $workless = null;
 
     private bool $somebodyWasHere = false;
+
+    /** Who is signed in. */
+    private string $login = '';
 
     /** Console errors that the test brings about on purpose. */
     protected bool $expectsTrouble = false;
@@ -179,6 +197,7 @@ abstract class BrowserTestCase extends TestCase
     protected function as(string $login): static
     {
         $password = array_column(DemoPeople::ALL, 3, 0)[$login];
+        $this->login = $login;
         $this->browser->get($this->server->url.'/icon.svg');
         $this->carry($login, $password);
         // Its worker may still be fetching for whoever was here before: a late answer brings their cookie back.
@@ -229,10 +248,21 @@ abstract class BrowserTestCase extends TestCase
     /** A job of this test's own, whatever another test left open on the control. */
     protected function begin(string $tag, string $control): static
     {
-        $this->server->database()->prepare('update control_jobs set open_control_id = null, closed_at = now(3)
-            where open_control_id in (select c.id from controls c join machines m on m.id = c.machine_id where m.tag = ? and c.key = ?)')->execute([$tag, $control]);
+        $this->server->leave($tag, $control);
 
         return $this->startJob($tag, $control);
+    }
+
+    /** A job of this test's own that was brought so far without the screen, opened there. */
+    protected function onBench(string $tag, string $control, string ...$lines): static
+    {
+        return $this->visit('/jobs/'.$this->server->job($this->login, $tag, $control, array_values($lines)))->await('#bench-line');
+    }
+
+    /** The same, made safe and with its four inspections sound. */
+    protected function lookedOver(string $tag, string $control, string ...$lines): static
+    {
+        return $this->onBench($tag, $control, 'all ok', 'ok', 'ok', 'ok', 'ok', ...$lines);
     }
 
     /** The address of a job that is open on the bench of whoever is signed in. */
@@ -255,12 +285,6 @@ abstract class BrowserTestCase extends TestCase
         }
 
         return $this;
-    }
-
-    /** Made safe, its lines confirmed together, and its four inspections sound: a clutch lever's or a throttle grip's. */
-    protected function lookedOver(): static
-    {
-        return $this->line('all ok', 'ok', 'ok', 'ok', 'ok');
     }
 
     protected function keys(string ...$keys): static
@@ -301,7 +325,7 @@ abstract class BrowserTestCase extends TestCase
     protected function clickText(string $text): static
     {
         $xpath = "//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"{$text}\") or contains(@aria-label, \"{$text}\")]";
-        $this->waitFor(fn (): bool => $this->browser->findElements(WebDriverBy::xpath($xpath)) !== [], "There is no button “{$text}”");
+        $this->waitFor('return document.evaluate(given[0], document, null, XPathResult.BOOLEAN_TYPE).booleanValue', "There is no button “{$text}”", [$xpath]);
         $this->browser->findElement(WebDriverBy::xpath($xpath))->click();
 
         return $this;
@@ -309,22 +333,18 @@ abstract class BrowserTestCase extends TestCase
 
     protected function await(string $css): static
     {
-        $this->waitFor(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector($css)) !== [], "There is no {$css}");
-
-        return $this;
+        return $this->waitFor('return document.querySelector(given[0]) !== null', "There is no {$css}", [$css]);
     }
 
     protected function gone(string $css): static
     {
-        $this->waitFor(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector($css)) === [], "{$css} is still there");
-
-        return $this;
+        return $this->waitFor('return document.querySelector(given[0]) === null', "{$css} is still there", [$css]);
     }
 
     protected function see(string ...$texts): static
     {
         foreach ($texts as $text) {
-            $this->waitFor(fn (): bool => str_contains($this->text('body'), $text), "“{$text}” is not to be seen");
+            $this->waitFor('return document.body.innerText.replace(/\\s+/g, " ").includes(given[0])', "“{$text}” is not to be seen", [$text]);
         }
 
         return $this;
@@ -347,7 +367,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function until(string $script, string $complaint): static
     {
-        return $this->waitFor(fn (): bool => $this->browser->executeScript($script) === true, $complaint);
+        return $this->waitFor($script, $complaint);
     }
 
     /** The guard against a second tap has passed. */
@@ -425,21 +445,25 @@ abstract class BrowserTestCase extends TestCase
         return $this;
     }
 
-    /** @param  callable(): bool  $holds */
-    private function waitFor(callable $holds, string $complaint): static
+    /**
+     * Waits in the page itself, which looks again when something in it has changed: asking it over and over takes from what it is waited for.
+     *
+     * @param  string  $script  body of a function that answers whether it holds, as of the page's document
+     * @param  list<string>  $given  what the script finds in `given`
+     */
+    private function waitFor(string $script, string $complaint, array $given = []): static
     {
-        try {
-            $this->browser->wait(self::PATIENCE_S, 40)->until(static function () use ($holds): bool {
-                try {
-                    return $holds();
-                } catch (StaleElementReferenceException) {
-                    return false;
+        $ends = microtime(true) + self::PATIENCE_S;
+        do {
+            try {
+                if ($this->browser->executeAsyncScript(sprintf(self::WAIT, $script), [$given, 1000 * max(0.0, $ends - microtime(true))]) === true) {
+                    return $this;
                 }
-            });
-        } catch (TimeoutException) {
-            self::fail("{$complaint}. On the screen: ".mb_substr($this->text('body'), 0, 600));
-        }
-
-        return $this;
+            } catch (PhpWebDriverExceptionInterface) {
+                // Another page has come in its place: that one is asked.
+                usleep(self::AGAIN_US);
+            }
+        } while (microtime(true) < $ends);
+        self::fail("{$complaint}. On the screen: ".mb_substr($this->text('body'), 0, 600));
     }
 }

@@ -38,7 +38,7 @@ final class CausesTest extends BrowserTestCase
     public function test_a_report_leads_to_its_cause_and_a_job_tells_it_what_it_knows(): void
     {
         $this->as('ines')->visit('/machines/QB-01')->click('[data-cause-of-report]')->see('What feels wrong?', 'Understood as: heavy, or slow to return')->await('[data-symptom=heavy] [aria-pressed=true]')->click('[data-primary]')->see('Look at this next');
-        $this->startJob('QB-09', 'clutch')->lookedOver()->settled()->click('[data-find-cause]')->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('By its open job');
+        $this->lookedOver('QB-09', 'clutch')->settled()->click('[data-find-cause]')->click('[data-symptom=slips] [data-says=yes]')->click('[data-primary]')->see('By its open job');
     }
 
     public function test_reverse_that_drives_forward_ends_at_the_bracket_with_its_direction(): void

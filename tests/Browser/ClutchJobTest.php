@@ -61,7 +61,7 @@ final class ClutchJobTest extends BrowserTestCase
 
     public function test_a_drawn_thread_grows_by_its_pitch_over_six_when_a_flat_is_logged(): void
     {
-        $this->as('ines')->startJob('RT-11', 'clutch')->lookedOver()->line('cold', '3.5');
+        $this->as('ines')->lookedOver('RT-11', 'clutch', 'cold')->line('3.5');
         $this->line('24', '24', '24')->see('Next move');
         $scale = (float) $this->element('[data-thread=perch]')->getAttribute('data-scale');
         $before = $this->drawn();
@@ -74,7 +74,7 @@ final class ClutchJobTest extends BrowserTestCase
     public function test_what_was_put_right_on_the_bench_is_logged_by_one_tap(): void
     {
         $this->window(390, 844);
-        $this->as('ines')->begin($this->machineLike('RT-11', 'PR-01'), 'clutch')->lookedOver()->line('cold', '3.5', '24', '24', '24')->see('Next move');
+        $this->as('ines')->lookedOver($this->machineLike('RT-11', 'PR-01'), 'clutch', 'cold')->line('3.5', '24', '24', '24')->see('Next move');
         $this->armed()->click('[data-changed] [data-cure=ferrule]')->settled()->await('tr[data-entry=put_right]');
         self::assertSame(['ferrule', null], $this->putRight());
         $this->see('Changed: pull it fully three times and read it', 'found; not read since');
@@ -97,7 +97,7 @@ final class ClutchJobTest extends BrowserTestCase
 
     public function test_a_wrong_entry_is_taken_back_and_another_put_right(): void
     {
-        $this->as('ines')->startJob('SC-02', 'clutch')->lookedOver()->line('cold', '3.5');
+        $this->as('ines')->lookedOver('SC-02', 'clutch', 'cold')->line('3.5');
         $this->line('12.5', '52')->see('52.0');
         $this->clickText('52.0, change this reading')->see('What it should have said');
         $this->click('#amend-line')->keys('12.7')->click('#change-reason')->keys('digits swapped')->clickText('Put it right')->settled();

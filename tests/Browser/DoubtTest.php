@@ -10,7 +10,7 @@ final class DoubtTest extends BrowserTestCase
     public function test_a_reading_that_does_not_go_with_the_others_is_taken_back_or_stood_by(): void
     {
         $this->window(390, 844);
-        $this->as('ines')->startJob('RT-27', 'clutch')->lookedOver()->line('cold', '15', '15.5', '1.55');
+        $this->as('ines')->lookedOver('RT-27', 'clutch', 'cold')->line('15', '15.5', '1.55');
         $this->see('1.55 does not go with the others: a slipped decimal point?', "Can't tell: a reading is in question", 'a reading that several others contradict is left out')->accessible('a reading in question');
         $this->armed()->clickText('Take it back')->settled()->until('return !document.body.innerText.includes("slipped decimal")', 'The question stayed.');
         self::assertSame('void', $this->rows()[count($this->rows()) - 1]['kind']);

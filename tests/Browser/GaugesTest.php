@@ -24,8 +24,8 @@ final class GaugesTest extends BrowserTestCase
     public function test_a_press_is_a_reading_of_the_job_that_listens_and_of_nothing_else(): void
     {
         $bench = $this->gauges($this->server->url);
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-20'), 'clutch');
-        $this->lookedOver()->click('[data-offered]')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]')->see('Caliper speaks here');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-20'), 'clutch');
+        $this->click('[data-offered]')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]')->see('Caliper speaks here');
         $bench->do('press 12.4');
         $this->await('[data-waits]')->see('12.4', 'is asked now, and that is not answered by a length')->accessible('a reading waits');
         self::assertNotContains('reading', $this->kinds(), 'nothing was logged at another question');
@@ -55,8 +55,8 @@ final class GaugesTest extends BrowserTestCase
     public function test_a_force_gauge_fills_the_pair_that_is_open_and_is_logged_with_it(): void
     {
         $bench = $this->gauges($this->server->url, GaugeBench::FORCE);
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-23'), 'clutch');
-        $this->lookedOver()->click('[data-offered]')->click('[data-claim=pull-500]')->await('[data-speaks=pull-500]');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-23'), 'clutch');
+        $this->click('[data-offered]')->click('[data-claim=pull-500]')->await('[data-speaks=pull-500]');
         $bench->do('press 52');
         $this->await('[data-waits]')->see('A force is measured at Pull and drag');
         $this->click('[data-drop]')->gone('[data-waits]')->click('[data-pull-open]')->await('[data-form-hears]')->accessible('a pair that a gauge fills');
@@ -74,9 +74,9 @@ final class GaugesTest extends BrowserTestCase
     public function test_a_pull_comes_point_by_point_from_two_gauges(): void
     {
         $bench = $this->gauges($this->server->url, GaugeBench::CALIPER, GaugeBench::FORCE);
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-24'), 'clutch');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-24'), 'clutch');
         $job = $this->job();
-        $this->lookedOver()->visit("/jobs/{$job}/pull")->click('[data-claim=caliper-1]')->see('The other one is wanted too')->click('[data-claim=pull-500]')->see('each pair is a point')->accessible('two gauges send points');
+        $this->visit("/jobs/{$job}/pull")->click('[data-claim=caliper-1]')->see('The other one is wanted too')->click('[data-claim=pull-500]')->see('each pair is a point')->accessible('two gauges send points');
         foreach ([[0, 1.5], [5, 2], [10, 6], [12, 20], [15, 34], [20, 36], [25, 39], [30, 41], [35, 44]] as $place => [$mm, $newtons]) {
             $bench->tell(GaugeBench::CALIPER, "press {$mm}");
             if ($place === 0) {
@@ -92,9 +92,9 @@ final class GaugesTest extends BrowserTestCase
     public function test_a_pull_that_a_force_gauge_records_opens_by_itself(): void
     {
         $bench = $this->gauges($this->server->url, GaugeBench::FORCE);
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-25'), 'clutch');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-25'), 'clutch');
         $job = $this->job();
-        $this->lookedOver()->visit("/jobs/{$job}/pull")->click('[data-records=pull-500]')->see('Let it send from the moment you begin to pull')->accessible('a force gauge records');
+        $this->visit("/jobs/{$job}/pull")->click('[data-records=pull-500]')->see('Let it send from the moment you begin to pull')->accessible('a force gauge records');
         $this->expectsTrouble = true;
         $bench->tell(GaugeBench::FORCE, 'pull 11 1.5');
         $this->await('#reach')->see('Say how far it was pulled');
@@ -114,8 +114,8 @@ final class GaugesTest extends BrowserTestCase
         $this->ownServer();
         $this->expectsTrouble = true;
         $bench = $this->gauges($this->server->url);
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-21'), 'clutch');
-        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-21'), 'clutch');
+        $this->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-claim=caliper-1]')->await('[data-speaks=caliper-1]');
         $this->server->stop();
         $bench->do('press 12.1', 'wait 0.7', 'press 12.2', 'wait 0.7', 'press 12.3');
         $bench->awaitSaid('3 in all');
@@ -130,8 +130,8 @@ final class GaugesTest extends BrowserTestCase
     public function test_a_gauge_on_a_line_of_this_device_needs_nobody_in_between(): void
     {
         $this->withALine();
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-22'), 'clutch');
-        $this->lookedOver()->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-serial]')->accessible('a gauge is connected');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-22'), 'clutch');
+        $this->line('cold', 'thread 3 mm')->click('[data-offered]')->click('[data-serial]')->accessible('a gauge is connected');
         $this->element('[data-pick=serial-instrument] option[value=caliper-1]')->click();
         $this->click('[role=dialog] [data-primary]')->await('[data-speaks=this-device]')->see('Caliper speaks here');
         $this->browser->executeScript('gaugeSends("+012."); setTimeout(() => gaugeSends("40mm\r\n"), 50)');
@@ -150,9 +150,9 @@ final class GaugesTest extends BrowserTestCase
     public function test_a_force_gauge_on_a_line_of_this_device_records_a_pull(): void
     {
         $this->withALine();
-        $this->as('ines')->startJob($this->machineLike('RT-20', 'ZG-26'), 'clutch');
+        $this->as('ines')->lookedOver($this->machineLike('RT-20', 'ZG-26'), 'clutch');
         $job = $this->job();
-        $this->lookedOver()->visit("/jobs/{$job}/pull")->click('[data-serial]')->await('[data-pick=serial-instrument] option[value=pull-500]');
+        $this->visit("/jobs/{$job}/pull")->click('[data-serial]')->await('[data-pick=serial-instrument] option[value=pull-500]');
         $this->element('[data-pick=serial-unit] option[value=N]')->click();
         $this->click('[role=dialog] [data-primary]')->await('[data-speaks=this-device]')->see('Let it send from the moment you begin to pull')->accessible('a force gauge on a line of this device');
         $this->expectsTrouble = true;

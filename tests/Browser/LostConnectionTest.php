@@ -13,7 +13,7 @@ final class LostConnectionTest extends BrowserTestCase
     public function test_three_entries_typed_while_the_server_is_stopped_arrive_once_and_in_order(): void
     {
         $this->ownServer();
-        $this->as('ines')->startJob('RT-09', 'throttle')->lookedOver()->line('cold', '8');
+        $this->as('ines')->lookedOver('RT-09', 'throttle', 'cold')->line('8');
         $before = count($this->rows());
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
         usleep(500_000);
@@ -72,7 +72,7 @@ final class LostConnectionTest extends BrowserTestCase
     public function test_a_refused_entry_holds_what_follows_it_until_somebody_has_looked(): void
     {
         $this->ownServer();
-        $this->as('ines')->begin('QB-09', 'clutch')->lookedOver()->line('cold', 'thread 3 mm');
+        $this->as('ines')->lookedOver('QB-09', 'clutch', 'cold')->line('thread 3 mm');
         $before = count($this->rows());
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
         usleep(500_000);

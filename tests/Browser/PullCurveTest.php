@@ -23,10 +23,10 @@ final class PullCurveTest extends BrowserTestCase
 
     public function test_a_gauges_file_is_drawn_kept_and_its_play_taken_as_the_reading(): void
     {
-        $this->as('ines')->startJob($this->machineLike('RT-14', 'ZP-14'), 'clutch');
+        $this->as('ines')->onBench($this->machineLike('RT-14', 'ZP-14'), 'clutch');
         $job = $this->job();
         $this->visit("/jobs/{$job}/pull")->see('Make it safe first')->visit("/jobs/{$job}")->await('[data-ask]');
-        $this->lookedOver()->click('[data-pull-curve]')->see('keep your face out of its line')->accessible('a pull is taken in');
+        $this->line('all ok', 'ok', 'ok', 'ok', 'ok')->click('[data-pull-curve]')->see('keep your face out of its line')->accessible('a pull is taken in');
         $this->take(Pulled::csv(3, 1200))->await('[data-phase=free_play]')->await('[data-phase=working]')->see('2 400 points', 'Free play ends at', 'The spec wants 10 to 20 mm');
         self::assertStringContainsString('yes, at', $this->text('[data-finding=reached]'));
         $this->browser->findElement(WebDriverBy::cssSelector('[data-pick=instrument] option[value=caliper-1]'))->click();
@@ -39,9 +39,9 @@ final class PullCurveTest extends BrowserTestCase
     public function test_points_are_typed_on_a_telephone_and_a_wrong_spline_keeps_the_clutch_from_being_fit(): void
     {
         $this->window(390, 844);
-        $this->as('ines')->startJob($this->machineLike('RT-14', 'ZP-15'), 'clutch');
+        $this->as('ines')->lookedOver($this->machineLike('RT-14', 'ZP-15'), 'clutch');
         $job = $this->job();
-        $this->lookedOver()->visit("/jobs/{$job}/pull");
+        $this->visit("/jobs/{$job}/pull");
         $points = ["0 1\n2 1.1\n4 1.2\n6 1.2\n8 1.4\n8.5 4.9\n12 5.6\n20 7.1\n28 8.8\n36 10.2\n", "44 11.9\n", "45 31\n46 52\n"];
         $this->element('#points')->sendKeys("{$points[0]}44 elf\n{$points[2]}");
         $this->expectsTrouble = true;
@@ -56,9 +56,9 @@ final class PullCurveTest extends BrowserTestCase
 
     public function test_a_gauge_that_knows_only_the_time_is_asked_how_far_it_was_pulled(): void
     {
-        $this->as('ines')->startJob($this->machineLike('RT-14', 'ZP-16'), 'clutch');
+        $this->as('ines')->lookedOver($this->machineLike('RT-14', 'ZP-16'), 'clutch');
         $job = $this->job();
-        $this->lookedOver()->visit("/jobs/{$job}/pull");
+        $this->visit("/jobs/{$job}/pull");
         $this->expectsTrouble = true;
         $this->take((string) preg_replace('/^travel_mm/', 'time_s', (string) preg_replace('/^.*,release$\n/m', '', Pulled::csv(3))))->see('Say how far it was pulled')->accessible('how far it was pulled');
         $this->element('#reach')->sendKeys('55'.WebDriverKeys::ENTER);

@@ -8,7 +8,7 @@ final class PushPullTest extends BrowserTestCase
 {
     public function test_a_push_pull_throttle_is_set_closing_cable_first_and_proved_both_ways(): void
     {
-        $this->as('ines')->startJob('RT-22', 'throttle')->lookedOver()->line('hot')->line('thread 6 mm');
+        $this->as('ines')->lookedOver('RT-22', 'throttle', 'hot')->line('thread 6 mm');
         $this->line('4', '4', '4')->see('Reading at the grip flange, backward, as found: closing cable')->line('0.5', '0.5', '0.5');
         $this->see('Closing cable', '1 to 5 mm at the grip flange, backward', 'Next move · return adjuster')->accessible('the closing cable');
         $this->click('[data-other-cable]')->see('Opening cable', '2 to 6 mm at the grip flange')->click('[data-other-cable]')->see('Next move · return adjuster');

@@ -48,7 +48,7 @@ final class ScreensTest extends BrowserTestCase
     public function test_the_setting_needs_no_page_scroll_at_1280_by_720(): void
     {
         $this->window(1280, 720);
-        $this->as('ines')->startJob('RT-02', 'clutch')->lookedOver()->line('hot', '3.5');
+        $this->as('ines')->lookedOver('RT-02', 'clutch', 'hot')->line('3.5');
         $this->browser->executeScript('const list = document.querySelector("[data-pick=instrument]"); list.value = "caliper-1"; list.dispatchEvent(new Event("change", { bubbles: true }))');
         $this->line('5.0', '5.05', '5.0')->see('Next move');
         self::assertTrue($this->browser->executeScript('return document.documentElement.scrollHeight <= window.innerHeight'));

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Tests\Support\HttpClient;
+use Tests\Support\Preparation;
 
 /** What the setting screen does beyond one barrel: plans, service, what slips, other kinds of adjuster, other points. */
 final class SettingTest extends BrowserTestCase
 {
     public function test_a_throttle_with_two_adjusters_in_service(): void
     {
-        $this->as('ines')->begin('SC-08', 'throttle')->lookedOver()->line('hot');
+        $this->as('ines')->lookedOver('SC-08', 'throttle', 'hot');
         $this->line('8', '8', '8')->see('Next move')->pick('mode', 'service');
         $this->see('Work as service, hidden end first')->click('[data-adjuster=carburettor]')->see('The carburettor cover is off');
         $this->armed()->clickText('The carburettor cover is off')->settled()->see('Thread showing at the carburettor adjuster')->line('thread 3 mm');
@@ -31,7 +32,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_perch_barrel_two_thirds_out_is_brought_home_and_the_top_read_again(): void
     {
-        $this->as('ines')->begin('RT-20', 'clutch')->lookedOver()->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
+        $this->as('ines')->lookedOver('RT-20', 'clutch', 'cold')->line('thread 7.4 mm')->line('15', '15', '15');
         $this->see('outside its zone', 'Next move · in-line adjuster')->armed()->clickText('The boot is off')->settled();
         $this->see('Thread showing at the in-line adjuster')->line('thread 2 mm')->see('Next move', 'perch barrel in', 'in-line adjuster out');
         for ($moves = 0; $moves < 4 && str_contains($this->text('[data-ask]'), 'Next move'); $moves++) {
@@ -44,14 +45,14 @@ final class SettingTest extends BrowserTestCase
 
     public function test_leaving_the_barrel_for_the_next_service_is_said_and_logged(): void
     {
-        $this->as('tomas')->begin('RT-11', 'clutch')->lookedOver()->line('cold')->line('thread 7.4 mm')->line('15', '15', '15');
+        $this->as('tomas')->lookedOver('RT-11', 'clutch', 'cold')->line('thread 7.4 mm')->line('15', '15', '15');
         $this->see('Next move · in-line adjuster')->pick('mode', 'touch_up')->see('Release arm loose by hand');
         self::assertContains('policy', array_column($this->rows(), 'kind'));
     }
 
     public function test_a_lock_nut_that_slips_is_noticed_and_teaches_nothing(): void
     {
-        $this->as('ines')->begin('SC-02', 'clutch')->lookedOver()->line('cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
+        $this->as('ines')->lookedOver('SC-02', 'clutch', 'cold')->line('ok')->line('20', '20', '20')->see('Outside: too loose by 6.0');
         $this->armed()->click('[data-done]')->settled()->line('20', '20.5', '20')->see('turned the wrong way, or something slipped', 'Check the lock nut');
         self::assertFalse($this->state()['learned']['taught']);
         $this->clickText('A new part went on')->see('Which part is new?')->accessible('a new part')->click('[data-part=cable]')->clickText('Log it')->settled()->see('Inner wire')->line('ok', 'ok')->see('New cable fitted', 'Changed: pull it fully');
@@ -59,7 +60,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_cam_screw_to_the_close(): void
     {
-        $this->as('ines')->begin('TM-06', 'trigger')->line(...array_fill(0, 8, 'ok'))->line('cold');
+        $this->as('ines')->onBench('TM-06', 'trigger', Preparation::OKS, 'cold');
         $this->choose('[data-pick=instrument]', 'caliper-1')->line('2.6', '2.6', '2.65')->see('Next move · cam screw', 'CLOCKWISE', 'filter cover is off');
         $this->armed()->clickText('The filter cover is off')->settled()->see('Where the cam screw stands, in turns')->line('thread 1.5');
         $this->see('from its clockwise stop', 'CLOCKWISE')->armed()->click('[data-done]')->settled()->line('1.1', '1.1', '1.05')->see('Lock the cam screw');
@@ -70,7 +71,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_rungs_are_pointed_at_and_turns_of_them_refused(): void
     {
-        $this->as('ines')->begin('MW-04', 'drive')->line(...array_fill(0, 7, 'ok'))->line('cold')->see('Where the rung clamp stands, in rungs');
+        $this->as('ines')->onBench('MW-04', 'drive', ...array_fill(0, 7, 'ok'))->line('cold')->see('Where the rung clamp stands, in rungs');
         $this->armed()->click('[data-place="4"]')->settled()->line('24', '24', '24.5')->see('Next move · rung clamp', 'TOWARDS THE ENGINE');
         $this->line('+1t')->see('The rung clamp counts in rungs: +2r or -1r.');
         $this->clear()->clickText('I moved it differently')->see('What did you move?', 'Towards the engine', 'Rungs')->accessible('a move in rungs');
@@ -80,7 +81,7 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_push_rod_is_set_in_its_order(): void
     {
-        $this->as('ines')->begin('QB-09', 'clutch')->lookedOver()->line('cold')->line('thread 3 mm')->line('28', '28', '28');
+        $this->as('ines')->lookedOver('QB-09', 'clutch', 'cold')->line('thread 3 mm')->line('28', '28', '28');
         $this->click('[data-adjuster=push_rod]')->see('Set the push rod by its steps', 'Turn the screw in, gently, until it just seats')->accessible('the steps of a push rod');
         $client = new HttpClient($this->server->url);
         $client->signIn('ines', 'ferry-bell-42');
@@ -94,20 +95,20 @@ final class SettingTest extends BrowserTestCase
 
     public function test_a_reading_at_another_point_is_converted_and_marked(): void
     {
-        $this->as('ines')->begin('RT-02', 'clutch')->lookedOver()->line('hot')->line('ok');
+        $this->as('ines')->lookedOver('RT-02', 'clutch', 'hot')->line('ok');
         $this->choose('[data-pick=point]', 'lever_tip')->see('At the lever tip')->line('30', '30', '30')->see('converted from the lever tip');
         self::assertEqualsWithDelta(30 * 31 / 132, $this->state()['found']['mm'], 0.01);
     }
 
     public function test_an_instrument_that_cannot_decide_is_named_before_anything_is_read(): void
     {
-        $this->as('ines')->begin('SN-03', 'auger')->line(...array_fill(0, 8, 'ok'))->line('cold')->line('thread 2 mm');
+        $this->as('ines')->onBench('SN-03', 'auger', Preparation::OKS, 'cold')->line('thread 2 mm');
         $this->choose('[data-pick=instrument]', 'feeler-1')->see('The Feeler gauge does not reach across this band. Take the Steel rule.');
     }
 
     public function test_it_can_be_set_like_another_machine(): void
     {
-        $this->as('tomas')->begin('RT-09', 'throttle')->lookedOver()->line('hot')->line('8', '8', '8');
+        $this->as('tomas')->lookedOver('RT-09', 'throttle', 'hot')->line('8', '8', '8');
         $this->await('[data-pick=aim] option[value^="like RT-14"]')->choose('[data-pick=aim]', 'like RT-14')->settled()->see('Set like RT-14:');
         self::assertSame('RT-14', $this->state()['spec']['like']);
     }

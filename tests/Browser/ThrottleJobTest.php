@@ -23,7 +23,7 @@ final class ThrottleJobTest extends BrowserTestCase
 
     public function test_the_person_chooses_which_adjuster(): void
     {
-        $this->as('ines')->startJob('SC-11', 'throttle')->lookedOver()->line('hot');
+        $this->as('ines')->lookedOver('SC-11', 'throttle', 'hot');
         $this->line('7.5', '7.5', '8')->see('Next move · grip adjuster')->click('[data-adjuster=carburettor]')->see('Next move · carburettor adjuster');
         $this->see('The carburettor cover is off');
         self::assertSame('true', $this->element('[data-adjuster=carburettor]')->getAttribute('aria-pressed'));
@@ -31,7 +31,7 @@ final class ThrottleJobTest extends BrowserTestCase
 
     public function test_a_throttle_that_does_not_snap_shut_ends_in_a_tag_that_a_lead_lifts(): void
     {
-        $this->as('ines')->startJob('QB-01', 'throttle')->lookedOver()->line('cold');
+        $this->as('ines')->lookedOver('QB-01', 'throttle', 'cold');
         $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->see('Opened fully and let go');
         $this->line('yes', 'yes', 'no')->see('Do not run. Throttle does not snap shut, bars full right.', 'it wants more slack');
         $this->refusedDirectly('bars full right');
@@ -40,7 +40,7 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->visit('/')->see('QB-01');
         self::assertStringContainsString('QB-01', $this->text('main'));
 
-        $this->startJob('QB-01', 'throttle')->lookedOver()->line('cold')->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4');
+        $this->lookedOver('QB-01', 'throttle', 'cold')->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4');
         $this->line('yes', 'yes', 'yes', 'yes', 'yes')->line('ok', 'ok')->see('Ask a lead to join this job');
         $this->refusedDirectly('A tag stands');
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
@@ -53,7 +53,7 @@ final class ThrottleJobTest extends BrowserTestCase
 
     public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void
     {
-        $this->as('ines')->startJob('SC-05', 'throttle')->lookedOver()->line('hot');
+        $this->as('ines')->lookedOver('SC-05', 'throttle', 'hot');
         $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->line('yes', 'yes');
         $this->click('[data-stage=close]')->click('[data-item=sign_off]')->see('Not fit for use yet', 'bars full right');
         $this->refusedDirectly('bars full right');

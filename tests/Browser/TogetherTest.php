@@ -13,7 +13,7 @@ final class TogetherTest extends BrowserTestCase
 {
     public function test_somebody_elses_move_shows_and_a_reading_across_it_is_not_judged(): void
     {
-        $this->as('ines')->startJob('RT-11', 'throttle')->lookedOver()->line('cold', '8', '8', '8')->see('Next move');
+        $this->as('ines')->lookedOver('RT-11', 'throttle', 'cold')->line('8', '8', '8')->see('Next move');
         $client = new HttpClient($this->server->url);
         $client->signIn('tomas', 'dune-grass-17');
         [, $job] = $client->send('GET', "jobs/{$this->job()}");
@@ -31,7 +31,7 @@ final class TogetherTest extends BrowserTestCase
 
     public function test_back_to_as_found_turns_everything_back(): void
     {
-        $this->as('ines')->startJob('RT-14', 'throttle')->lookedOver()->line('cold', '8', '8', '8')->see('Next move');
+        $this->as('ines')->lookedOver('RT-14', 'throttle', 'cold')->line('8', '8', '8')->see('Next move');
         $this->line('+1t2f')->see('grip adjuster in 1 turn and 2 flats')->clickText('Back to as found')->see('Turn these, then say so');
         $this->clickText('Turned back')->settled()->see('grip adjuster in 1 turn and 2 flats');
         $this->gone('[data-way-home]');
@@ -63,7 +63,7 @@ final class TogetherTest extends BrowserTestCase
 
     public function test_a_clutch_is_left_outside_by_choice_with_its_reason(): void
     {
-        $this->as('tomas')->startJob('SC-11', 'clutch')->lookedOver()->line('cold')->line('3.5');
+        $this->as('tomas')->lookedOver('SC-11', 'clutch', 'cold')->line('3.5');
         $this->line('16', '16', '16')->see('too loose')->clickText('Leave it outside by choice')->see('Who wants it so, and why');
         $this->click('#choice-reason')->keys('Thick gloves, wants the later bite.')->clickText('Leave it so')->settled()->see('Release arm loose by hand');
         $this->line('yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'late', 'ok');
@@ -73,7 +73,7 @@ final class TogetherTest extends BrowserTestCase
 
     public function test_aiming_elsewhere_is_an_entry_like_any_other(): void
     {
-        $this->as('ines')->startJob('SC-02', 'throttle')->lookedOver()->line('hot', '8', '8', '8')->see('Next move');
+        $this->as('ines')->lookedOver('SC-02', 'throttle', 'hot')->line('8', '8', '8')->see('Next move');
         $this->browser->executeScript('const list = document.querySelector("select[aria-label=\"Where in the band to aim\"]"); list.value = "crisp"; list.dispatchEvent(new Event("change", { bubbles: true }))');
         $this->settled()->see('Aim for the crisp side');
         self::assertSame('crisp', $this->value('select[aria-label="Where in the band to aim"]'));

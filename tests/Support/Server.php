@@ -125,6 +125,25 @@ final class Server
         return $own;
     }
 
+    /**
+     * A job of this test's own on a control, whatever another left open there, brought so far by whoever is signed in so.
+     *
+     * @param  list<string>  $lines
+     */
+    public function job(string $login, string $tag, string $control, array $lines): string
+    {
+        $this->leave($tag, $control);
+
+        return Preparation::of(new HttpClient($this->url, $this->sessions[$login]), $tag, $control, $lines);
+    }
+
+    /** No job is open on it any more. */
+    public function leave(string $tag, string $control): void
+    {
+        $this->database()->prepare('update control_jobs set open_control_id = null, closed_at = now(3)
+            where open_control_id in (select c.id from controls c join machines m on m.id = c.machine_id where m.tag = ? and c.key = ?)')->execute([$tag, $control]);
+    }
+
     public function database(): PDO
     {
         $dsn = "mysql:host=127.0.0.1;port={$this->env['DB_PORT']};dbname={$this->env['DB_DATABASE']}";

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use RuntimeException;
+
+/** A job brought to where a test begins, over HTTP, as a screen sends it. Getting there by keys and clicks has tests of its own. */
+final class Preparation
+{
+    /** Confirms whatever is confirmed with a word, as often as it is asked. */
+    public const OKS = 'ok, as long as it is asked for';
+
+    /** @var array<string, mixed> */
+    private array $state;
+
+    private readonly string $id;
+
+    private int $sent = 0;
+
+    private function __construct(private readonly HttpClient $client, string $tag, string $control)
+    {
+        $this->id = self::uuid();
+        $this->state = $this->sent('machines/'.rawurlencode($tag).'/jobs', ['id' => $this->id, 'control' => $control]);
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return string id of the job
+     */
+    public static function of(HttpClient $client, string $tag, string $control, array $lines): string
+    {
+        $job = new self($client, $tag, $control);
+        foreach ($lines as $line) {
+            $line === self::OKS ? $job->oks() : $job->line($line);
+        }
+
+        return $job->id;
+    }
+
+    private function oks(): void
+    {
+        while (in_array('ok', array_column($this->asked()['answers'] ?? [], 'word'), true)) {
+            $this->line('ok');
+        }
+    }
+
+    private function line(string $line): void
+    {
+        $this->state = $this->sent("jobs/{$this->id}/entries", [
+            'id' => self::uuid(), 'at' => date('c'), 'after' => $this->state['head'], 'line' => $line,
+            'shown' => array_filter(['item' => $this->state['asks'], 'adjuster' => $this->asked()['about'] ?? null], is_string(...)),
+        ]);
+    }
+
+    /** @return array<string, mixed>|null the item that is asked for */
+    private function asked(): ?array
+    {
+        foreach ($this->state['stages'] as $stage) {
+            foreach ($stage['items'] as $item) {
+                if ($item['key'] === $this->state['asks']) {
+                    return $item;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return array<string, mixed>
+     */
+    private function sent(string $path, array $body): array
+    {
+        $this->sent++;
+        [$status, $answer] = $this->client->send('POST', $path, $body);
+        if (! in_array($status, [200, 201], true) || ! is_array($answer) || ! is_array($answer['state'] ?? null)) {
+            throw new RuntimeException("Entry {$this->sent} to {$path} answered {$status}: ".json_encode($answer));
+        }
+
+        return $answer['state'];
+    }
+
+    private static function uuid(): string
+    {
+        return preg_replace('/^(.{8})(.{4})(.{3})(.{3})(.{12})$/', '$1-$2-4$3-8$4-$5', bin2hex(random_bytes(15))) ?? '';
+    }
+}
