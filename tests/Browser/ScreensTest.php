@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use PDO;
+use Tests\Support\Preparation;
 
 /** What holds on every screen: nobody is shut out, nothing is cut off, nothing is too small to hit. */
 final class ScreensTest extends BrowserTestCase
@@ -118,9 +119,24 @@ final class ScreensTest extends BrowserTestCase
         return vsprintf('/jobs/%s/pull/%s', $row === false ? [] : (array) $row->fetch(PDO::FETCH_NUM));
     }
 
+    /** @return list<string> jobs in the stages that look most unlike each other: made safe, being set, set by what it does, and to be signed */
+    private function jobs(): array
+    {
+        $this->as('ines');
+        $looked = ['all ok', 'ok', 'ok', 'ok', 'ok', 'cold', 'thread 3 mm'];
+
+        return array_map(fn (array $job): string => '/jobs/'.$this->server->job('ines', ...$job), [
+            ['SN-03', 'auger', []],
+            [$this->machineLike('RT-14', 'ZB-14'), 'clutch', [...$looked, '24', '24.5', '24']],
+            ['SN-03', 'selector', [Preparation::OKS, 'forward', 'forward', 'yes', '10', 'cannot be seen']],
+            [$this->machineLike('RT-14', 'ZB-15'), 'clutch', [...$looked, '15', '15.5', '15', Preparation::RIGHT]],
+        ]);
+    }
+
     public function test_no_screen_is_wider_than_its_window_and_nothing_lies_over_anything_by_day_and_after_dark_in_mm_and_in_inches(): void
     {
         $faults = [];
+        $screens = [...self::SCREENS, $this->curve(), ...$this->jobs()];
         // What it is to find, it finds.
         $this->as('ines')->visit('/due')->await('main');
         $this->browser->executeScript('document.querySelector("main").insertAdjacentHTML("beforeend", "<p>One over</p><p style=\"margin-top: -3rem\">another</p><p style=\"overflow: hidden; width: 3rem; white-space: nowrap\">Cut off in the middle</p>")');
@@ -129,7 +145,7 @@ final class ScreensTest extends BrowserTestCase
             $this->server->database()->exec("update users set lengths = {$lengths} where login = 'ines'");
             $this->as('ines')->visit('/');
             $this->browser->executeScript('localStorage.setItem("vivid-pull.preferences.ines", JSON.stringify({ keysAnywhere: true, instrument: null, theme: arguments[0] }))', [$theme]);
-            foreach ([...self::SCREENS, $this->curve()] as $path) {
+            foreach ($screens as $path) {
                 $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever")->settledFonts();
                 foreach (self::WIDTHS[$theme] as $width) {
                     $this->window($width, 844);

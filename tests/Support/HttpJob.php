@@ -57,19 +57,7 @@ final class HttpJob
      */
     public function shown(string $instrument): array
     {
-        $about = null;
-        foreach ($this->state['stages'] as $stage) {
-            foreach ($stage['items'] as $item) {
-                $about = $item['key'] === $this->state['asks'] ? $item['about'] : $about;
-            }
-        }
-        $adjusters = array_column($this->state['adjusters'], 'id');
-        $next = $this->state['next'];
-        $adjuster = in_array($about, $adjusters, true) ? $about : ($next['recommended'] ?? $adjusters[0] ?? null);
-        $steps = array_column($next['options'], 'steps', 'adjuster')[$adjuster] ?? null;
-        $pose = in_array($about, ['left', 'right'], true) ? $about : 'straight';
-
-        return array_filter(['item' => $this->state['asks'], 'adjuster' => $adjuster, 'steps' => $steps, 'pose' => $pose, 'instrument' => $instrument], static fn (mixed $one): bool => $one !== null);
+        return Shown::of($this->state, $instrument);
     }
 
     /**

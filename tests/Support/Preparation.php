@@ -12,6 +12,11 @@ final class Preparation
     /** Confirms whatever is confirmed with a word, as often as it is asked. */
     public const OKS = 'ok, as long as it is asked for';
 
+    /** Finds everything as it should be, as long as a word tells it. */
+    public const RIGHT = 'what is right, as long as a word tells it';
+
+    private const INSTRUMENT = 'rule-300';
+
     /** @var array<string, mixed> */
     private array $state;
 
@@ -33,16 +38,21 @@ final class Preparation
     {
         $job = new self($client, $tag, $control);
         foreach ($lines as $line) {
-            $line === self::OKS ? $job->oks() : $job->line($line);
+            match ($line) {
+                self::OKS => $job->all(static fn (array $answer): bool => $answer['word'] === 'ok'),
+                self::RIGHT => $job->all(static fn (array $answer): bool => $answer['tone'] === 'right'),
+                default => $job->line($line),
+            };
         }
 
         return $job->id;
     }
 
-    private function oks(): void
+    /** @param  callable(array<string, mixed>): bool  $wanted */
+    private function all(callable $wanted): void
     {
-        while (in_array('ok', array_column($this->asked()['answers'] ?? [], 'word'), true)) {
-            $this->line('ok');
+        while (($answers = array_filter(Shown::asked($this->state)['answers'] ?? [], $wanted)) !== []) {
+            $this->line(reset($answers)['word']);
         }
     }
 
@@ -50,22 +60,8 @@ final class Preparation
     {
         $this->state = $this->sent("jobs/{$this->id}/entries", [
             'id' => self::uuid(), 'at' => date('c'), 'after' => $this->state['head'], 'line' => $line,
-            'shown' => array_filter(['item' => $this->state['asks'], 'adjuster' => $this->asked()['about'] ?? null], is_string(...)),
+            'shown' => Shown::of($this->state, self::INSTRUMENT),
         ]);
-    }
-
-    /** @return array<string, mixed>|null the item that is asked for */
-    private function asked(): ?array
-    {
-        foreach ($this->state['stages'] as $stage) {
-            foreach ($stage['items'] as $item) {
-                if ($item['key'] === $this->state['asks']) {
-                    return $item;
-                }
-            }
-        }
-
-        return null;
     }
 
     /**
