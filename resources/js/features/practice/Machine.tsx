@@ -1,6 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { BenchState, Item } from '../../api/jobs';
 import type { PracticeMachine } from '../../api/practice';
 import { Sheet } from '../../components/Buttons';
 import { PickOne } from '../../components/PickOne';
@@ -9,9 +8,8 @@ import { LookAtIt, MeasureIt, PutItRight, RunIt, TryIt } from './DoIt';
 import { PullIt } from './PullIt';
 import { TurnIt } from './TurnIt';
 import { usePractice } from './usePractice';
+import { type Way, wanted, ways } from './wanted';
 
-const ways = ['pull', 'turn', 'try', 'run', 'measure', 'look', 'cure'] as const;
-type Way = (typeof ways)[number];
 const names: Record<Way, string> = {
   pull: 'Pull and read',
   turn: 'Turn',
@@ -29,8 +27,8 @@ export const Machine = () => {
   const { machine } = attempt;
   const [picked, setPicked] = useState<{ way: Way; at: string } | null>(null);
   const there = ways.filter((way) => has(machine, way));
-  const asked = wanted(item, state);
-  const at = `${item?.key} ${state.next.kind}`;
+  const asked = wanted(item, state, machine.is_advised);
+  const at = `${item?.key} ${state.next.kind} ${asked}`;
   // What is asked decides what is looked at, until the learner looks elsewhere.
   const way = picked !== null && picked.at === at ? picked.way : there.includes(asked) ? asked : (there[0] ?? 'look');
   return (
@@ -80,26 +78,3 @@ const has = (machine: PracticeMachine, way: Way): boolean =>
     look: machine.parts.length > 0,
     cure: machine.cures.length > 0,
   })[way];
-
-/** What one does for what is asked. */
-const wanted = (item: Item | null, { next, beside }: BenchState): Way => {
-  if (item === null) return 'look';
-  if (item.kind === 'in_band') {
-    if (item.topic === 'put_right') return 'cure';
-    if (next.kind === 'read' || next.kind === 'decide') return 'pull';
-    return beside.table?.advice.kind === 'try' ? 'run' : 'turn';
-  }
-  if (item.kind === 'measure') return item.failed ? 'turn' : 'measure';
-  if (item.kind === 'reading' || item.topic === 'doubt') return 'pull';
-  const by: Partial<Record<Item['topic'], Way>> = {
-    thread: 'turn',
-    lock: 'turn',
-    cover: 'turn',
-    check: 'try',
-    found: 'try',
-    outcome: 'run',
-    step: 'look',
-    condition: 'look',
-  };
-  return by[item.topic] ?? 'pull';
-};

@@ -7,6 +7,7 @@ import { capital } from '../../lib/capital';
 import { paint } from '../../theme/paint';
 import { useBench } from '../job/useBench';
 import { usePractice } from './usePractice';
+import { nutToTurn } from './wanted';
 
 type One = PracticeMachine['adjusters'][number];
 export type Amount = { adjuster: string; out: boolean; counts: readonly number[] };
@@ -95,9 +96,9 @@ export const TurnPicker = ({
 /** A spanner on an adjuster: either way, as far as it goes. What was turned is not written by itself. */
 export const TurnIt = () => {
   const { attempt, act, busy } = usePractice();
-  const { adjuster, send, mayWrite } = useBench();
-  const { adjusters, turned } = attempt.machine;
-  const { amount, setAmount, one } = useAmount(adjusters, adjuster?.id ?? null);
+  const { adjuster, state, send, mayWrite } = useBench();
+  const { adjusters, turned, is_advised } = attempt.machine;
+  const { amount, setAmount, one } = useAmount(adjusters, nutToTurn(state, is_advised) ?? adjuster?.id ?? null);
   if (one === undefined) return null;
   const steps = by(one, amount);
   const isCovered = one.cover !== null && !one.cover_off;
