@@ -37,7 +37,7 @@ final readonly class BlankSheet
             'make_safe' => array_map(static fn (Step $one): string => $one->label, $family->makeSafe()),
             'look_over' => array_map(static fn (Inspection $one): array => [$one->label, $one->lookFor], $family->lookOver()),
             'settings' => self::settings($spec),
-            'proofs' => array_map(static fn (Proof $one): array => [$one->question, $one->poses === [] ? array_values($one->answers) : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
+            'proofs' => array_map(static fn (Proof $one): array => [$one->question, $one->poses === [] ? array_values($one->answers->words) : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
             'measured' => array_map(static fn (Aim $one): string => ucfirst($one->say()), array_values(array_filter($spec->targets, static fn (Aim $one): bool => ! $one instanceof OutcomeTable))),
             'closing' => array_map(static fn (Step $one): string => $one->label, $family->closing()),
             'adjusters' => array_map(static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()], array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing))),

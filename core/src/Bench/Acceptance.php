@@ -353,7 +353,7 @@ final readonly class Acceptance
         if ($wish->mm !== null && ! $band->contains($wish->mm)) {
             throw Refused::because('A wish of '.Figure::shortLength($wish->mm).' lies outside the band of this control. Wish inside it; what is to stay outside is left by choice, with its reason.');
         }
-        $tastes = array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $wish->bite !== null && isset($one->answers[$wish->bite]) && ($one->tolerates($wish->bite) || $one->tolerable !== []));
+        $tastes = array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $wish->bite !== null && isset($one->answers->words[$wish->bite]) && $one->answers->isTaste());
         if ($wish->bite !== null && $tastes === []) {
             throw Refused::because(Quoted::text($wish->bite).' is nothing that can be wished of this control.');
         }
@@ -415,8 +415,8 @@ final readonly class Acceptance
         if ($proof->asksWhy($check->answer) && trim($check->remark ?? '') === '') {
             throw Refused::because(SymptomProofs::isOne($proof) ? 'Say why, such as: it shows only on a long ride.' : 'Say why it cannot be seen, such as: arm inside its case.');
         }
-        if (! isset($proof->answers[$check->answer])) {
-            throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers)).'.');
+        if (! isset($proof->answers->words[$check->answer])) {
+            throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers->words)).'.');
         }
     }
 

@@ -46,7 +46,7 @@ final readonly class JobAnswer
             if ($proof->key !== $key || $proof->poses !== []) {
                 continue;
             }
-            $word = $answer === Check::RIGHT ? $proof->passing[0] ?? null : self::failing($proof, $answer);
+            $word = $answer === Check::RIGHT ? $proof->answers->passing[0] ?? null : self::failing($proof, $answer);
 
             return $word === null ? null : new self(EntryKind::Check, ['key' => $key, 'answer' => $word]);
         }
@@ -57,7 +57,7 @@ final readonly class JobAnswer
     /** Its own word where the proof has it; the only one that fails, where there is only one. */
     private static function failing(Proof $proof, string $answer): ?string
     {
-        $failing = array_values(array_filter(array_map(strval(...), array_keys($proof->answers)), static fn (string $word): bool => ! $proof->passes($word)));
+        $failing = array_values(array_filter(array_map(strval(...), array_keys($proof->answers->words)), static fn (string $word): bool => ! $proof->passes($word)));
 
         return match (true) {
             in_array($answer, $failing, true) => $answer,

@@ -168,7 +168,7 @@ final readonly class ProofEvidence
     {
         $short = $this->shortOfOpen();
 
-        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed))
+        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers->words[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed))
             .($short === null ? '' : ' It still has '.Figure::length($short).' to go.');
     }
 

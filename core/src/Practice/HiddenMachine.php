@@ -60,10 +60,10 @@ final class HiddenMachine
     /** What a person reads; a taut cable shows nothing. */
     public function read(): float
     {
-        $marks = $this->physics->resolution;
-        $seen = max(0.0, $this->play() + $this->lastWay * $this->physics->stiction) + $this->physics->noise * $this->slip();
+        $marks = $this->physics->reader->resolution;
+        $seen = max(0.0, $this->play() + $this->lastWay * $this->physics->stiction) + $this->physics->reader->noise * $this->slip();
         $read = max(0.0, round($seen / $marks) * $marks);
-        if ($this->physics->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->physics->misread) {
+        if ($this->physics->reader->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->physics->reader->misread) {
             $read = $this->chance->between(0.0, 1.0) < 0.2 ? $read * 10 : max(0.0, $read + ($this->chance->between(0.0, 1.0) < 0.5 ? -1 : 1) * (10 * $marks + 5.0));
         }
 
@@ -93,7 +93,7 @@ final class HiddenMachine
 
     private function slip(): float
     {
-        if (! $this->physics->heavyTails) {
+        if (! $this->physics->reader->heavyTails) {
             return $this->chance->normal();
         }
         $squares = $this->chance->normal() ** 2 + $this->chance->normal() ** 2 + $this->chance->normal() ** 2;

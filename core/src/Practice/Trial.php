@@ -64,18 +64,18 @@ final class Trial
     {
         $this->person = new Person('trial', 'Trial', Role::Technician);
         $start = self::start($row, $chance);
-        $ratio = $row->ratio * $row->physics->ratioFactor * match ($row->start) {
+        $ratio = $row->band->ratio * $row->physics->ratioFactor * match ($row->start) {
             TrialStart::MisDrawn => $chance->between(0.0, 1.0) < 0.5 ? 1.4 : 1 / 1.4,
             TrialStart::Outside, TrialStart::Taut => exp($row->spread * $chance->normal()),
         };
         $this->knowing = self::reachesInside($row, $start, $ratio);
-        $this->machine = new HiddenMachine($start, $row->pitch, self::TO_WIRE * $ratio, self::TO_WIRE, $row->physics, $chance);
+        $this->machine = new HiddenMachine($start, $row->band->pitch, self::TO_WIRE * $ratio, self::TO_WIRE, $row->physics, $chance);
         $run = RunCodec::decode(Node::of($this->run()));
         $this->codec = new EntryCodec($run);
         $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
             'positions_steps' => ['barrel' => 100],
-            'shelf' => [['id' => 'instrument', 'name' => 'instrument', 'kind' => $row->physics->instrument, 'resolution_mm' => $row->physics->resolution, 'reach_mm' => 500]],
-            'pooled' => [['person' => 'trial', 'instrument' => 'instrument', 'deviation_mm' => $row->physics->noise, 'freedom' => 30]],
+            'shelf' => [['id' => 'instrument', 'name' => 'instrument', 'kind' => $row->physics->reader->instrument, 'resolution_mm' => $row->physics->reader->resolution, 'reach_mm' => 500]],
+            'pooled' => [['person' => 'trial', 'instrument' => 'instrument', 'deviation_mm' => $row->physics->reader->noise, 'freedom' => 30]],
         ]]), $this->stamp());
         $this->state = Bench::replay(SpecCodec::decode(Node::of($this->spec())), $run, Log::of($opened));
     }
@@ -111,7 +111,7 @@ final class Trial
         }
         $play = $this->machine->play();
 
-        return new TrialResult($this->moves, $play >= $this->row->low && $play <= $this->row->high, $this->state->judgement->now->is(VerdictKind::Inside),
+        return new TrialResult($this->moves, $play >= $this->row->band->low && $play <= $this->row->band->high, $this->state->judgement->now->is(VerdictKind::Inside),
             $this->reversals, $this->overshot, $this->foretold, $this->widths, $this->knowing);
     }
 
@@ -131,22 +131,22 @@ final class Trial
     /** True play as it is found; below zero it is taut by that much. */
     private static function start(TrialRow $row, Chance $chance): float
     {
-        $width = $row->high - $row->low;
+        $width = $row->band->high - $row->band->low;
         if ($row->start === TrialStart::Taut) {
             return -$chance->between(0.0, 2.0) * $width;
         }
         $away = $chance->between(0.1, 3.0) * $width;
-        $loose = $chance->between(0.0, 1.0) < 0.5 || $row->low - $away < 0.6;
+        $loose = $chance->between(0.0, 1.0) < 0.5 || $row->band->low - $away < 0.6;
 
-        return $loose ? $row->high + $away : $row->low - $away;
+        return $loose ? $row->band->high + $away : $row->band->low - $away;
     }
 
     private static function reachesInside(TrialRow $row, float $start, float $ratio): bool
     {
-        $flat = $ratio * $row->pitch / 6;
-        $nearest = $start - $flat * round(($start - ($row->low + $row->high) / 2) / $flat);
+        $flat = $ratio * $row->band->pitch / 6;
+        $nearest = $start - $flat * round(($start - ($row->band->low + $row->band->high) / 2) / $flat);
 
-        return $nearest >= $row->low && $nearest <= $row->high;
+        return $nearest >= $row->band->low && $nearest <= $row->band->high;
     }
 
     private function move(AdjusterAdvice $advice): void
@@ -161,7 +161,7 @@ final class Trial
         $this->lastWay = $way;
         if ($this->moves === 1) {
             $after = $this->machine->play();
-            $this->overshot = $before > $this->row->high ? $after < $this->row->low : $after > $this->row->high;
+            $this->overshot = $before > $this->row->band->high ? $after < $this->row->band->low : $after > $this->row->band->high;
         }
         $mean = $this->read(3);
         if ($advice->low !== null && $advice->high !== null) {
@@ -176,7 +176,7 @@ final class Trial
         for ($i = 0; $i < $times; $i++) {
             $mm = $this->machine->read();
             $sum += $mm;
-            $this->log(EntryKind::Reading, ['mm' => $mm, 'entered' => (string) $mm, 'point' => $this->row->point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'instrument']);
+            $this->log(EntryKind::Reading, ['mm' => $mm, 'entered' => (string) $mm, 'point' => $this->row->band->point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'instrument']);
         }
 
         return $this->state->judgement->nowGroup->found->mean ?? $sum / $times;
@@ -199,8 +199,8 @@ final class Trial
     private function spec(): array
     {
         return [
-            'family' => $this->row->family,
-            'aim' => ['kind' => 'free_play_band', 'point' => $this->row->point, 'low_mm' => $this->row->low, 'high_mm' => $this->row->high],
+            'family' => $this->row->band->family,
+            'aim' => ['kind' => 'free_play_band', 'point' => $this->row->band->point, 'low_mm' => $this->row->band->low, 'high_mm' => $this->row->band->high],
             'conditions' => ['poses' => ['straight']],
             'policy' => 'middle',
             'source' => ['document' => 'trial'],
@@ -210,14 +210,14 @@ final class Trial
     /** @return array<string, mixed> one adjuster with thread enough either way */
     private function run(): array
     {
-        $grip = $this->row->point === 'grip_flange';
+        $grip = $this->row->band->point === 'grip_flange';
 
         return [
             'hand' => ['kind' => $grip ? 'grip' : 'lever', 'name' => 'trial', 'knowledge' => $this->row->knowledge] + ($grip
-                ? ['drum_radius_mm' => self::TO_WIRE, 'flange_radius_mm' => self::TO_WIRE * $this->row->ratio]
-                : ['pivot_to_wire_mm' => self::TO_WIRE, 'pivot_to_point_mm' => [$this->row->point => self::TO_WIRE * $this->row->ratio]]),
+                ? ['drum_radius_mm' => self::TO_WIRE, 'flange_radius_mm' => self::TO_WIRE * $this->row->band->ratio]
+                : ['pivot_to_wire_mm' => self::TO_WIRE, 'pivot_to_point_mm' => [$this->row->band->point => self::TO_WIRE * $this->row->band->ratio]]),
             'cables' => [['id' => 'cable', 'name' => 'cable', 'adjusters' => [
-                ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'pitch_mm' => $this->row->pitch, 'travel_mm' => 200 * $this->row->pitch],
+                ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'pitch_mm' => $this->row->band->pitch, 'travel_mm' => 200 * $this->row->band->pitch],
             ]]],
             'working_end' => 'trial',
         ];

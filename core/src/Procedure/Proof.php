@@ -19,25 +19,18 @@ final readonly class Proof
     public const LEFT = 'left';
 
     /**
-     * @param  non-empty-array<string, string>  $answers  word on the wire to words on the button
-     * @param  list<string>  $passing  the words that pass
      * @param  list<Pose>  $poses  empty where the pose does not matter
-     * @param  list<string>  $tolerable  the words that may be left with a control that is left outside its band by choice
-     * @param  array<string, Bearing>  $errs  which way a failing word says that the setting errs; a word that is not named says nothing of slack
      */
     private function __construct(
         public string $key,
         public string $question,
-        public array $answers,
-        public array $passing,
+        public ProofAnswers $answers,
         public array $poses,
         public ?GateKey $gate,
         public ?string $caution,
         /** Whether it is tried before anything is changed as well. */
         public bool $asFound = false,
         public Running $running = Running::Still,
-        public array $tolerable = [],
-        public array $errs = [],
     ) {}
 
     /** @param  list<Pose>  $poses */
@@ -48,7 +41,7 @@ final readonly class Proof
         array $poses = [],
         ?string $caution = null,
     ): self {
-        return new self($key, $question, ['yes' => 'Yes', 'no' => 'No'], ['yes'], $poses, $gate, $caution);
+        return new self($key, $question, ProofAnswers::of(['yes' => 'Yes', 'no' => 'No'], ['yes']), $poses, $gate, $caution);
     }
 
     /**
@@ -57,19 +50,19 @@ final readonly class Proof
      */
     public static function choice(string $key, string $question, array $answers, array $passing, ?string $caution = null, ?GateKey $gate = null): self
     {
-        return new self($key, $question, $answers, $passing, [], $gate, $caution);
+        return new self($key, $question, ProofAnswers::of($answers, $passing), [], $gate, $caution);
     }
 
     /** The same, tried before anything is changed as well. */
     public function foundToo(): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, true, $this->running, $this->tolerable, $this->errs);
+        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, true, $this->running);
     }
 
     /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
     public function running(Running $running = Running::Refitted): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->tolerable, $this->errs);
+        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, $this->asFound, $running);
     }
 
     /**
@@ -79,7 +72,7 @@ final readonly class Proof
      */
     public function mayBeLeftAs(array $words): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $words, $this->errs);
+        return $this->answering($this->answers->tolerating($words));
     }
 
     /**
@@ -89,7 +82,7 @@ final readonly class Proof
      */
     public function erring(array $errs): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->passing, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->tolerable, $errs);
+        return $this->answering($this->answers->erring($errs));
     }
 
     /** The same, where no says one thing. */
@@ -101,7 +94,12 @@ final readonly class Proof
     /** The same, where there are machines on which it cannot be seen: it is passed with the reason, and stands so on the sheet. */
     public function mayBeHidden(): self
     {
-        return new self($this->key, $this->question, $this->answers + [self::NOT_HERE => 'Not here: it cannot be seen'], [...$this->passing, self::NOT_HERE], $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->tolerable, $this->errs);
+        return $this->answering($this->answers->orElse(self::NOT_HERE, 'Not here: it cannot be seen'));
+    }
+
+    private function answering(ProofAnswers $answers): self
+    {
+        return new self($this->key, $this->question, $answers, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running);
     }
 
     /** Whether an answer needs its reason. */
@@ -119,17 +117,17 @@ final readonly class Proof
     /** Which way the setting errs by this answer; null where it passes. */
     public function bearing(string $answer): ?Bearing
     {
-        return $this->passes($answer) ? null : $this->errs[$answer] ?? Bearing::Elsewhere;
+        return $this->answers->bearing($answer);
     }
 
     public function passes(string $answer): bool
     {
-        return in_array($answer, $this->passing, true);
+        return $this->answers->passes($answer);
     }
 
     /** Whether what is left outside its band by choice may be left with this answer. */
     public function tolerates(string $answer): bool
     {
-        return in_array($answer, $this->tolerable, true);
+        return $this->answers->tolerates($answer);
     }
 }

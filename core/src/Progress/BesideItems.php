@@ -257,11 +257,11 @@ final readonly class BesideItems
     {
         $given = $this->facts->observations->foundChecks[$proof->key] ?? null;
         $answers = [];
-        foreach ($proof->answers as $word => $label) {
+        foreach ($proof->answers->words as $word => $label) {
             $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
         }
 
-        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->readings->isChanged(), said: $given === null ? null : $proof->answers[$given->answer] ?? $given->answer,
+        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->readings->isChanged(), said: $given === null ? null : $proof->answers->words[$given->answer] ?? $given->answer,
             caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
     }
 

@@ -566,14 +566,14 @@ final readonly class StageItems
         $given = $this->facts->answers->checks[$key] ?? null;
         $passed = $given !== null && $this->facts->passes($proof, $given);
         $answers = [];
-        foreach ($proof->answers as $word => $label) {
+        foreach ($proof->answers->words as $word => $label) {
             $body = ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]);
             $answers[] = new Answer($word, $label, EntryKind::Check, $body, $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
         }
         $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
 
         return new StageItem("check:{$key}", ItemKind::Answer, $label, $passed, $given !== null && ! $passed,
-            $given === null ? null : ($proof->answers[$given->answer] ?? $given->answer).($given->remark === null ? '' : ": {$given->remark}"), null, $proof->caution, $answers, $pose?->value, $given?->stamp,
+            $given === null ? null : ($proof->answers->words[$given->answer] ?? $given->answer).($given->remark === null ? '' : ": {$given->remark}"), null, $proof->caution, $answers, $pose?->value, $given?->stamp,
             mayStay: $given !== null && $proof->tolerates($given->answer));
     }
 

@@ -15,8 +15,9 @@ use VividPull\Core\Procedure\Proof;
 /** What one control of one machine model is judged by: one version, never changed once a job has used it. */
 final readonly class Spec
 {
+    public FamilyKey $family;
+
     private function __construct(
-        public FamilyKey $family,
         private SpecFamily $declared,
         /** The play it must have; null where none is read. */
         public ?FreePlayBand $aim,
@@ -31,7 +32,9 @@ final readonly class Spec
         /** @var list<Aim> what it must do beside having play */
         public array $targets,
         public Book $book,
-    ) {}
+    ) {
+        $this->family = $declared->key();
+    }
 
     /** @param  list<Aim>  $targets */
     public static function of(
@@ -46,7 +49,7 @@ final readonly class Spec
         array $targets = [],
         ?Book $book = null,
     ): self {
-        return new self($family->key(), $family, $aim, $conditions->inAll($family->poses()), $policy, $rule, $source, $second, $secondFirst, $targets, $book ?? Book::silent());
+        return new self($family, $aim, $conditions->inAll($family->poses()), $policy, $rule, $source, $second, $secondFirst, $targets, $book ?? Book::silent());
     }
 
     /** @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book adds */
@@ -58,7 +61,7 @@ final readonly class Spec
     /** What the second cable is judged by, as a spec of its own. */
     public function ofSecond(): ?self
     {
-        return $this->second === null ? null : new self($this->family, $this->declared, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
+        return $this->second === null ? null : new self($this->declared, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
     }
 
     /** Whether the state of the machine is asked before a reading: where the figure holds in any, the answer would change nothing. */

@@ -282,7 +282,7 @@ final readonly class LogRows
     {
         foreach ($this->state->facts->proofs($this->state->spec, $this->state->run) as $proof) {
             if ($proof->key === $check->key) {
-                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers[$check->answer] ?? $check->answer).($check->remark === null ? '' : ": {$check->remark}");
+                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers->words[$check->answer] ?? $check->answer).($check->remark === null ? '' : ": {$check->remark}");
             }
         }
 

@@ -132,7 +132,7 @@ final class StateCodec
             'tag' => $state->facts->tag === null ? null
                 : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
             'wish' => $state->facts->observations->wish === null ? null : ['say' => $state->facts->observations->wish->say()] + StandingCodec::encodeWish($state->facts->observations->wish),
-            'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->tolerable !== []) !== [],
+            'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->answers->isTaste()) !== [],
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'closed' => $state->facts->closed === null ? null : [
                 'outcome' => $state->facts->closed->outcome->value,

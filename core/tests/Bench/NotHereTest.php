@@ -45,7 +45,7 @@ final class NotHereTest extends TestCase
         $hidden = [];
         foreach (FamilyKey::cases() as $key) {
             foreach (Families::of($key)->proofs(FamilyJob::of($key)->state->run) as $proof) {
-                if (isset($proof->answers[Proof::NOT_HERE])) {
+                if (isset($proof->answers->words[Proof::NOT_HERE])) {
                     $hidden[] = "{$key->value} {$proof->key}";
                 }
             }

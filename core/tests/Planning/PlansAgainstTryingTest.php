@@ -26,7 +26,7 @@ final class PlansAgainstTryingTest extends TestCase
 {
     private const SEED = 20_260;
 
-    private const SMALL = 700;
+    private const SMALL = 1_200;
 
     private const FULL = 20;
 

@@ -221,7 +221,7 @@ final class ProofEvidenceTest extends TestCase
         $run = RunCodec::decode(Node::of(TestJob::clutchRun()));
         $found = array_values(array_filter(Families::of($key)->proofs($run), static fn (Proof $one): bool => $one->key === $proof))[0] ?? self::fail($proof);
         self::assertSame($bearing, $found->bearing($answer));
-        self::assertNull($found->bearing($found->passing[0]));
+        self::assertNull($found->bearing($found->answers->passing[0]));
     }
 
     private static function asked(TestJob $job): ?string

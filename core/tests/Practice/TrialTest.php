@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Practice\HiddenMachine;
 use VividPull\Core\Practice\Physics;
+use VividPull\Core\Practice\Reader;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Practice\TrialRow;
 use VividPull\Core\Practice\TrialStart;
@@ -32,7 +33,7 @@ final class TrialTest extends TestCase
     public function test_a_hidden_machine_answers_turns_and_hides_how_taut_it_is(): void
     {
         // 1 mm a turn, 152 to 38 mm: 4 mm of play a turn.
-        $machine = new HiddenMachine(10.0, 1.0, 152.0, 38.0, new Physics(noise: 0.0), new SeededChance(1));
+        $machine = new HiddenMachine(10.0, 1.0, 152.0, 38.0, new Physics(new Reader(noise: 0.0)), new SeededChance(1));
         $machine->turnOut(1.5);
         self::assertEqualsWithDelta(4.0, $machine->read(), 1e-9);
         $machine->turnOut(3.0);
@@ -43,7 +44,7 @@ final class TrialTest extends TestCase
     public function test_hidden_machines_do_what_the_bench_does_not_assume(): void
     {
         $machine = static fn (Physics $physics): HiddenMachine => new HiddenMachine(20.0, 1.0, 152.0, 38.0, $physics, new SeededChance(3));
-        $lost = $machine(new Physics(lostFlats: 3.0, noise: 0.0));
+        $lost = $machine(new Physics(new Reader(noise: 0.0), lostFlats: 3.0));
         $lost->turnOut(2.0);
         $lost->turnOut(1.0);
         $before = $lost->play();
@@ -51,14 +52,14 @@ final class TrialTest extends TestCase
         self::assertEqualsWithDelta($before, $lost->play(), 1e-9, 'three flats are half a turn, and all of it is lost on the way back');
         $lost->turnOut(-1.0);
         self::assertEqualsWithDelta($before + 4.0, $lost->play(), 1e-9);
-        $sticks = $machine(new Physics(stiction: 0.5, noise: 0.0));
+        $sticks = $machine(new Physics(new Reader(noise: 0.0), stiction: 0.5));
         $sticks->turnOut(1.0);
         self::assertEqualsWithDelta(16.5, $sticks->read(), 1e-9, 'come from the side that takes slack away');
-        $creeps = $machine(new Physics(creepFlats: 0.5, noise: 0.0));
+        $creeps = $machine(new Physics(new Reader(noise: 0.0), creepFlats: 0.5));
         $creeps->lock();
         self::assertEqualsWithDelta(20.0 - 4.0 / 12, $creeps->play(), 1e-9);
-        self::assertEqualsWithDelta(19.0, $machine(new Physics(noise: 0.0, resolution: 1.0, ratioFactor: 1.0))->read() - 1.0, 1e-9);
-        $arc = $machine(new Physics(arc: -0.4, noise: 0.0));
+        self::assertEqualsWithDelta(19.0, $machine(new Physics(new Reader(noise: 0.0, resolution: 1.0)))->read() - 1.0, 1e-9);
+        $arc = $machine(new Physics(new Reader(noise: 0.0), arc: -0.4));
         self::assertEqualsWithDelta(20.0, $arc->play(), 1e-9, 'it starts where it was put');
         $arc->turnOut(1.0);
         self::assertEqualsWithDelta(16.0, $arc->play(), 0.35, 'and moves on an arc, nearly as along its line');

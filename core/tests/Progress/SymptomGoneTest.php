@@ -140,7 +140,7 @@ final class SymptomGoneTest extends TestCase
 
         self::assertTrue($proof->passes('gone'));
         self::assertFalse($proof->passes('still'));
-        self::assertSame(! $symptom->stopsTheMachine(), isset($proof->answers[Proof::LEFT]));
+        self::assertSame(! $symptom->stopsTheMachine(), isset($proof->answers->words[Proof::LEFT]));
         self::assertSame($symptom->stopsTheMachine(), $proof->caution !== null);
         self::assertSame($symptom->words(), SymptomProofs::words($proof));
     }

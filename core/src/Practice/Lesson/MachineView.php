@@ -164,7 +164,7 @@ final class MachineView
     {
         $word = $this->seen[trim("try {$one->key} {$pose?->value}")] ?? null;
 
-        return $word === null ? null : $one->answers[$word] ?? $word;
+        return $word === null ? null : $one->answers->words[$word] ?? $word;
     }
 
     /** @return array<string, mixed> */
