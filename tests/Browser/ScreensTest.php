@@ -88,17 +88,30 @@ final class ScreensTest extends BrowserTestCase
         const own = (one) => [...one.childNodes].some((child) => child.nodeType === 3 && child.textContent.trim() !== "");
         const told = (one) => `${one.tagName.toLowerCase()} “${(one.innerText || one.getAttribute("aria-label") || "").slice(0, 40)}”`;
         const pieces = [...document.querySelectorAll("main *, header *")].filter((one) => !one.closest("svg, option, [role=tooltip]") && (own(one) || one.matches("button, input, select, textarea")) && seen(one) && !still(one));
+        // Large lines stand closer than their boxes are high: what is printed of them lies within.
+        const inked = ({ left, right, top, bottom }) => ({ left, right, top: top + (bottom - top) * 0.15, bottom: bottom - (bottom - top) * 0.15 });
+        // As far as what it stands in lets it be seen.
+        const shown = (one, { left, right, top, bottom }) => {
+            for (let at = one; at !== null && at !== document.body; at = at.parentElement) {
+                if (getComputedStyle(at).overflow === "visible") continue;
+                const hole = at.getBoundingClientRect();
+                [left, right, top, bottom] = [Math.max(left, hole.left), Math.min(right, hole.right), Math.max(top, hole.top), Math.min(bottom, hole.bottom)];
+            }
+            return { left, right, top, bottom };
+        };
         const boxes = [];
         for (const one of pieces) {
-            const words = [...one.childNodes].filter((child) => child.nodeType === 3 && child.textContent.trim() !== "").flatMap((child) => { const range = document.createRange(); range.selectNode(child); return [...range.getClientRects()]; });
+            const words = [...one.childNodes].filter((child) => child.nodeType === 3 && child.textContent.trim() !== "").flatMap((child) => { const range = document.createRange(); range.selectNode(child); return [...range.getClientRects()].map(inked); });
             const rects = one.matches("button, input, select, textarea") ? [one.getBoundingClientRect()] : words;
-            for (const rect of rects) if (rect.width > 3 && rect.height > 3) boxes.push({ one, rect });
+            for (const rect of rects.map((each) => shown(one, each))) if (rect.right - rect.left > 3 && rect.bottom - rect.top > 3) boxes.push({ one, rect });
         }
         boxes.sort((a, b) => a.rect.top - b.rect.top);
         const found = [];
         for (let n = 0; n < boxes.length; n++) for (let m = n + 1; m < boxes.length && boxes[m].rect.top < boxes[n].rect.bottom - 3; m++) {
             const [a, b] = [boxes[n], boxes[m]];
             if (a.one.contains(b.one) || b.one.contains(a.one)) continue;
+            // A unit that stands in its field.
+            if ([a, b].some(({ one }) => getComputedStyle(one).pointerEvents === "none") && [a, b].some(({ one }) => one.matches("input"))) continue;
             const wide = Math.min(a.rect.right, b.rect.right) - Math.max(a.rect.left, b.rect.left);
             const high = Math.min(a.rect.bottom, b.rect.bottom) - b.rect.top;
             if (wide > 3 && high > 5) found.push(`${told(a.one)} over ${told(b.one)}`);
@@ -129,7 +142,7 @@ final class ScreensTest extends BrowserTestCase
             ['SN-03', 'auger', []],
             [$this->machineLike('RT-14', 'ZB-14'), 'clutch', [...$looked, '24', '24.5', '24']],
             ['SN-03', 'selector', [Preparation::OKS, 'forward', 'forward', 'yes', '10', 'cannot be seen']],
-            [$this->machineLike('RT-14', 'ZB-15'), 'clutch', [...$looked, '15', '15.5', '15', Preparation::RIGHT]],
+            [$this->machineLike('RT-14', 'ZB-15'), 'clutch', [...$looked, '15', Preparation::RIGHT, '15.5', '15', Preparation::RIGHT]],
         ]);
     }
 

@@ -70,7 +70,7 @@ const Plate = ({
   hideOnPhone = false,
 }: {
   title: string;
-  children: React.ReactNode;
+  children: string;
   hideOnPhone?: boolean;
 }) => (
   <Box
@@ -86,7 +86,7 @@ const Plate = ({
     <Box fontWeight="bold" fontSize="sm" lineHeight="snug" truncate title={title}>
       {title}
     </Box>
-    <Box fontSize="xs" color="onFrameSoft" lineHeight="snug" truncate>
+    <Box fontSize="xs" color="onFrameSoft" lineHeight="snug" truncate title={children}>
       {children}
     </Box>
   </Box>

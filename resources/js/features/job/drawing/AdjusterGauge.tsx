@@ -21,7 +21,9 @@ export const AdjusterGauge = ({ adjuster }: { adjuster: Adjuster }) => {
       cursor="pointer"
       minWidth="0"
       padding="1.5"
-      margin="-1.5"
+      marginBlock="-1.5"
+      // No further than half the gap: what is tapped belongs to one of them.
+      marginInline="-1"
       borderRadius="md"
       borderWidth="thick"
       borderColor={isChosen ? 'ink' : 'transparent'}
