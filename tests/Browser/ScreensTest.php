@@ -146,6 +146,16 @@ final class ScreensTest extends BrowserTestCase
         ]);
     }
 
+    /**
+     * @return list<string>
+     *
+     * @phpstan-impure
+     */
+    private function overlaps(): array
+    {
+        return array_values(array_map(strval(...), (array) $this->browser->executeScript(self::OVERLAPS)));
+    }
+
     private const FITS = 'return Math.max(document.documentElement.scrollWidth, window.innerWidth) === %d';
 
     /** What is drawn to its width is drawn anew, which takes a moment; and a hurried browser now and then keeps the columns of the width before, until it is told again. */
@@ -170,7 +180,7 @@ final class ScreensTest extends BrowserTestCase
         // What it is to find, it finds.
         $this->as('ines')->visit('/due')->await('main');
         $this->browser->executeScript('document.querySelector("main").insertAdjacentHTML("beforeend", "<p>One over</p><p style=\"margin-top: -3rem\">another</p><p style=\"overflow: hidden; width: 3rem; white-space: nowrap\">Cut off in the middle</p>")');
-        self::assertCount(2, (array) $this->browser->executeScript(self::OVERLAPS));
+        self::assertCount(2, $this->overlaps());
         foreach (['day' => 'null', 'night' => "'in16'"] as $theme => $lengths) {
             $this->server->database()->exec("update users set lengths = {$lengths} where login = 'ines'");
             $this->as('ines')->visit('/');
@@ -179,7 +189,7 @@ final class ScreensTest extends BrowserTestCase
                 $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever")->settledFonts();
                 foreach (self::WIDTHS[$theme] as $width) {
                     $this->narrowed($width)->until(sprintf(self::FITS, $width), "{$path} is wider than {$width}");
-                    foreach ((array) $this->browser->executeScript(self::OVERLAPS) as $fault) {
+                    foreach ($this->overlaps() as $fault) {
                         $faults[] = "{$path} at {$width} by {$theme}: {$fault}";
                     }
                 }
