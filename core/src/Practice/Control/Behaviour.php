@@ -43,7 +43,7 @@ final readonly class Behaviour
     {
         $passing = null;
         foreach (Families::of($family)->proofs($run) as $one) {
-            $passing = $one->key === $proof ? $one->passing[0] : $passing;
+            $passing = $one->key === $proof ? $one->answers->passing[0] : $passing;
         }
 
         return self::shows($family, $proof, $control) ?? $passing ?? 'yes';
