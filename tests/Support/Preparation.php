@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Illuminate\Support\Str;
 use RuntimeException;
 
 /** A job brought to where a test begins, over HTTP, as a screen sends it. Getting there by keys and clicks has tests of its own. */
@@ -26,7 +27,7 @@ final class Preparation
 
     private function __construct(private readonly HttpClient $client, string $tag, string $control)
     {
-        $this->id = self::uuid();
+        $this->id = (string) Str::uuid();
         $this->state = $this->sent('machines/'.rawurlencode($tag).'/jobs', ['id' => $this->id, 'control' => $control]);
     }
 
@@ -59,7 +60,7 @@ final class Preparation
     private function line(string $line): void
     {
         $this->state = $this->sent("jobs/{$this->id}/entries", [
-            'id' => self::uuid(), 'at' => date('c'), 'after' => $this->state['head'], 'line' => $line,
+            'id' => (string) Str::uuid(), 'at' => date('c'), 'after' => $this->state['head'], 'line' => $line,
             'shown' => Shown::of($this->state, self::INSTRUMENT),
         ]);
     }
@@ -77,10 +78,5 @@ final class Preparation
         }
 
         return $answer['state'];
-    }
-
-    private static function uuid(): string
-    {
-        return preg_replace('/^(.{8})(.{4})(.{3})(.{3})(.{12})$/', '$1-$2-4$3-8$4-$5', bin2hex(random_bytes(15))) ?? '';
     }
 }

@@ -55,7 +55,7 @@ final class Technician
      */
     private function deed(array $state, string $asks): array
     {
-        $item = self::item($state, $asks);
+        $item = Shown::asked($state) ?? Assert::fail("{$asks} is not on the screen.");
         foreach ($state['stages'] as $stage) {
             if ($stage['together'] !== null && in_array($asks, $stage['together']['keys'], true) && self::longest($asks, $this->answers) === null) {
                 return ['line' => $stage['together']['word'], 'refused' => null];
@@ -90,21 +90,5 @@ final class Technician
         }
 
         return $longest;
-    }
-
-    /**
-     * @param  array<string, mixed>  $state
-     * @return array<string, mixed>
-     */
-    private static function item(array $state, string $key): array
-    {
-        foreach ($state['stages'] as $stage) {
-            foreach ($stage['items'] as $item) {
-                if ($item['key'] === $key) {
-                    return $item;
-                }
-            }
-        }
-        Assert::fail("{$key} is not on the screen.");
     }
 }

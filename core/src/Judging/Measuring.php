@@ -52,19 +52,20 @@ final readonly class Measuring
         $found = $values === [] ? null : Repeated::of($measure->key, $values);
         $before = $this->before($measure->key);
         $limit = $this->spec->limitOf($measure->key);
+        $factor = $this->factor($measure->key);
 
-        return new MeasureState($measure, $values, $found, $limit, $this->verdict($measure, $found, $limit), $this->note($measure->key, $found),
-            $before === [] ? null : Repeated::of($measure->key, $before), $this->factor($measure->key));
+        return new MeasureState($measure, $values, $found, $limit, $this->verdict($measure, $found, $limit, $factor), $this->note($measure->key, $found),
+            $before === [] ? null : Repeated::of($measure->key, $before), $factor);
     }
 
-    private function verdict(Measure $measure, ?Repeated $found, ?SpecBand $limit): Verdict
+    private function verdict(Measure $measure, ?Repeated $found, ?SpecBand $limit, float $factor): Verdict
     {
         if ($found === null) {
             return Verdict::unread('Not measured yet');
         }
 
-        return $limit === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean * $this->factor($measure->key), $found->spread($this->factor($measure->key)),
-            $limit, $this->spec->rule, $measure->key, fn (): string => $this->moreOf($measure, $found, $limit));
+        return $limit === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean * $factor, $found->spread($factor),
+            $limit, $this->spec->rule, $measure->key, fn (): string => self::moreOf($found, $limit, $factor));
     }
 
     /**
@@ -94,10 +95,10 @@ final readonly class Measuring
     }
 
     /** How many more would decide it, where any number would. */
-    private function moreOf(Measure $measure, Repeated $found, SpecBand $limit): string
+    private static function moreOf(Repeated $found, SpecBand $limit, float $factor): string
     {
         for ($more = 1; $more <= self::MOST_MORE; $more++) {
-            $chance = Conformity::chanceInside($found->mean * $this->factor($measure->key), $found->spread($this->factor($measure->key), $more), $limit);
+            $chance = Conformity::chanceInside($found->mean * $factor, $found->spread($factor, $more), $limit);
             if ($chance >= 0.95 || $chance <= 0.05) {
                 return $more === 1 ? 'Measure it once more.' : "Measure it {$more} more times.";
             }

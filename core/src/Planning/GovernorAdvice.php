@@ -48,17 +48,18 @@ final readonly class GovernorAdvice
         }
         $judged = $speed->found->mean * $speed->factor;
         $atMost = $judged + $speed->found->expanded() * $speed->factor;
+        $perTurn = $speed->factor * self::perTurn($facts, $nut);
         $proven = $judgement->now->is(VerdictKind::Inside) && ($second === null || $second->now->is(VerdictKind::Inside));
         $open = self::unproved($spec, $run, $facts);
 
         return match (true) {
-            $speed->verdict->kind->isOutside() => self::slower($facts, $nut, $speed->factor, $judged - $ceiling->atMostKmh, 'it runs past its limit'),
+            $speed->verdict->kind->isOutside() => self::slower($nut, $perTurn, $judged - $ceiling->atMostKmh, 'it runs past its limit'),
             $speed->verdict->is(VerdictKind::CantTell) => $speed->isWhole()
-                ? self::slower($facts, $nut, $speed->factor, $atMost - $ceiling->atMostKmh, 'it runs too near its limit to tell')
+                ? self::slower($nut, $perTurn, $atMost - $ceiling->atMostKmh, 'it runs too near its limit to tell')
                 : new self('It runs near its limit. Measure the speed again before the nut is touched.', null, null),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
             $open !== [] => new self('The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.', null, null),
-            default => self::faster($facts, $nut, $speed->factor, $judged, $atMost, $ceiling),
+            default => self::faster($facts, $nut, $perTurn, $judged, $atMost, $ceiling),
         };
     }
 
@@ -71,22 +72,22 @@ final readonly class GovernorAdvice
     }
 
     /** @param  float  $beyond  km/h that have to go */
-    private static function slower(Facts $facts, Adjuster $nut, float $factor, float $beyond, string $why): self
+    private static function slower(Adjuster $nut, float $perTurn, float $beyond, string $why): self
     {
-        $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / self::perTurn($facts, $nut, $factor)) / 6);
+        $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / $perTurn) / 6);
 
         return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), $why);
     }
 
     /** @param  float  $atMost  upper end of the judged speed, in km/h */
-    private static function faster(Facts $facts, Adjuster $nut, float $factor, float $judged, float $atMost, SpeedCeiling $ceiling): self
+    private static function faster(Facts $facts, Adjuster $nut, float $perTurn, float $judged, float $atMost, SpeedCeiling $ceiling): self
     {
         $wanted = min($ceiling->usualKmh ?? $ceiling->atMostKmh, $ceiling->atMostKmh);
         $safe = $ceiling->atMostKmh - $atMost;
         if ($atMost >= $wanted || $safe <= 0.0) {
             return new self('It reaches what it should, within its limit. The nut stays.', null, null);
         }
-        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $judged, $safe) / self::perTurn($facts, $nut, $factor)));
+        $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $judged, $safe) / $perTurn));
         $at = $facts->adjusters->positions[$nut->id()] ?? null;
         if ($flats < 1) {
             return new self('A flat more could pass the limit. The nut stays.', null, null);
@@ -104,8 +105,8 @@ final readonly class GovernorAdvice
         return new self(ucfirst("{$nut->name()}, {$nut->say($steps)}: {$why}. Then measure the speed again."), $nut->id(), $steps);
     }
 
-    /** Speed for a turn of the nut as it is judged, from the speeds before and after its moves in this job; the cautious figure until there are two. */
-    private static function perTurn(Facts $facts, Adjuster $nut, float $factor): float
+    /** Speed for a turn of the nut, from the speeds before and after its moves in this job; the cautious figure until there are two. */
+    private static function perTurn(Facts $facts, Adjuster $nut): float
     {
         $learned = 0.0;
         $byMoves = [];
@@ -122,7 +123,7 @@ final readonly class GovernorAdvice
             $before = ['moves' => $moves, 'mean' => $mean];
         }
 
-        return $factor * max($learned, $learned > 0.0 ? 0.5 : self::USUAL_PER_TURN);
+        return max($learned, $learned > 0.0 ? 0.5 : self::USUAL_PER_TURN);
     }
 
     private static function turned(Facts $facts, Adjuster $nut, int $from, int $to): float

@@ -3,10 +3,8 @@ import type { BenchState, Item } from '../../api/jobs';
 export const ways = ['pull', 'turn', 'try', 'run', 'measure', 'look', 'cure'] as const;
 export type Way = (typeof ways)[number];
 
-type Governed = { beside: { governor: { adjuster: string | null; body: unknown } | null } };
-
 /** The governor's nut, where its turn is advised and may be told: the card beside it asks for a speed, not for a turn. */
-export const nutToTurn = ({ beside: { governor } }: Governed, isAdvised: boolean): string | null =>
+export const nutToTurn = ({ beside: { governor } }: BenchState, isAdvised: boolean): string | null =>
   isAdvised && governor?.body != null ? governor.adjuster : null;
 
 /** What one does for what is asked. */
