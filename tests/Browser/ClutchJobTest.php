@@ -35,9 +35,15 @@ final class ClutchJobTest extends BrowserTestCase
     public function test_the_same_job_by_clicking(): void
     {
         $this->as('tomas')->startJob('RT-14', 'clutch');
+        $this->browser->executeScript('window.asked = [];
+            new MutationObserver(() => { const now = document.querySelector("[data-ask] h2")?.innerText ?? ""; if (asked.at(-1) !== now) asked.push(now); })
+                .observe(document.body, { subtree: true, childList: true, characterData: true })');
         for ($i = 0; $i < 5; $i++) {
             $this->armed()->click('[data-answer=ok]')->settled();
         }
+        $asked = (array) $this->browser->executeScript('return window.asked');
+        self::assertSame(array_values(array_unique($asked)), $asked, 'what was answered is never asked again while it is saved');
+        self::assertGreaterThanOrEqual(5, count($asked));
         $this->see('Inner wire')->armed()->click('[data-answer=ok]')->settled()->see('Conduit and route')->armed()->click('[data-answer=noted]');
         $this->keys('boot torn', WebDriverKeys::ENTER)->settled();
         $this->armed()->click('[data-answer=ok]')->settled()->armed()->click('[data-answer=ok]')->settled()->see('How does it stand?');

@@ -259,3 +259,19 @@ test.each([true, false])(
     expect(logged).toBeGreaterThan(HISTORIES);
   },
 );
+
+test('an entry waits until what was made of it is shown, and not a moment longer', async () => {
+  freshDevice(true);
+  const { Outbox } = await import('../../resources/js/lib/outbox');
+  const outbox = new Outbox((async (place: string) => ({ id: place })) as never);
+  const story: string[] = [];
+  outbox.attend('ines', { answered: () => story.push('shown'), signedOut: () => {}, another: () => {} });
+  await settle();
+  const entry = outbox.put('job-1', 'head', { line: 'ok', shown: {} });
+  outbox.entries.subscribe(() =>
+    story.push(outbox.entries.get().some((one) => one.id === entry?.id) ? 'waits' : 'gone'),
+  );
+  await settle();
+  expect(story.filter((what, place) => what !== story[place - 1])).toEqual(['waits', 'shown', 'gone']);
+  expect(outbox.status()).toBe('calm');
+});

@@ -38,6 +38,7 @@ export class KeptEntries {
   private unwritten: readonly KeptEntry[] = [];
   private list: readonly KeptEntry[] = [];
   private readonly homeless = new Set<string>();
+  private readonly struck = new Set<string>();
   private readonly instead = new Map<string, string>();
   private writing: Promise<void> = Promise.resolve();
   private readonly watchers = new Set<() => void>();
@@ -110,8 +111,15 @@ export class KeptEntries {
     }
   }
 
+  /** Shown no more from now on, though the device has yet to forget it. */
+  strike(id: string): void {
+    this.struck.add(id);
+    this.tell();
+  }
+
   async remove(id: string): Promise<void> {
     await this.change(id, null);
+    if (!this.rows.some((one) => one.id === id)) this.struck.delete(id);
   }
 
   async refuse(id: string, sentence: string): Promise<void> {
@@ -162,7 +170,8 @@ export class KeptEntries {
 
   private tell(): void {
     const written = new Set(this.rows.map((one) => one.id));
-    this.list = [...this.rows, ...this.unwritten.filter((one) => !written.has(one.id))];
+    const all = [...this.rows, ...this.unwritten.filter((one) => !written.has(one.id))];
+    this.list = all.filter((one) => !this.struck.has(one.id));
     for (const watcher of this.watchers) watcher();
   }
 }

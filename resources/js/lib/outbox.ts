@@ -155,9 +155,11 @@ export class Outbox {
       });
       this.pause = FIRST_PAUSE_MS;
       this.savedAt = nowWithOffset();
-      await this.entries.remove(entry.id);
       this.become('sending');
+      // In one turn: between the two, what was just answered would be asked again.
       this.listener?.answered(after);
+      this.entries.strike(entry.id);
+      await this.entries.remove(entry.id);
       return true;
     } catch (error) {
       return this.settle(entry, error);
