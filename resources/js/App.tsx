@@ -10,6 +10,7 @@ import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
 import { readIn } from './lib/figures';
+import { inThisTurn } from './lib/inThisTurn';
 import { useToday } from './lib/now';
 import { type Answered, outbox } from './lib/outbox';
 import { preferencesOf } from './lib/preferences';
@@ -135,7 +136,9 @@ export const App = () => {
       for (const queryKey of [keys.bench, keys.machine(job.machine.tag), keys.service(job.machine.tag)])
         void client.invalidateQueries({ queryKey, refetchType: 'none' });
     };
-    outbox.attend(user?.id ?? null, { answered, signedOut, another: ask });
+    // Together with what waits no more because of it.
+    const atOnce = (after: Answered) => inThisTurn(() => answered(after));
+    outbox.attend(user?.id ?? null, { answered: atOnce, signedOut, another: ask });
   }, [user?.id, client, signedOut, ask]);
 
   // Another tab may have changed hands; so may the server's session while this one was out of view.

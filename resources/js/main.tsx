@@ -1,6 +1,6 @@
 import './lib/withoutEval';
 import { ChakraProvider } from '@chakra-ui/react';
-import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -12,9 +12,6 @@ import { system } from './theme/system';
 
 // It draws a code, and is seen once by each phone: no page of every day waits for that.
 const TrustScreen = lazy(async () => ({ default: (await import('./features/trust/TrustScreen')).TrustScreen }));
-
-// An answer is drawn in the turn it comes in, together with what waits no more because of it.
-notifyManager.setScheduler(queueMicrotask);
 
 const client = new QueryClient({
   defaultOptions: {

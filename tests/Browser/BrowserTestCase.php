@@ -25,10 +25,13 @@ use Throwable;
 /** The real interface in a real browser, driven by keys and clicks. */
 abstract class BrowserTestCase extends TestCase
 {
-    private const PATIENCE_S = 12;
+    private const PATIENCE_S = 25;
 
     /** How often in a row the server must name the new person before the page counts as theirs. */
     private const STEADY = 5;
+
+    /** How often somebody is carried in anew, at the most: a session that was ended stays ended. */
+    private const MOST_LOOKS = 50;
 
     private const AGAIN_US = 50_000;
 
@@ -90,6 +93,7 @@ abstract class BrowserTestCase extends TestCase
             static fn (array $entry): bool => $entry['level'] === 'SEVERE' && ! str_contains($entry['message'], 'status of 4'),
         );
         if (! $this->status()->isSuccess()) {
+            $this->server->forgetAll();
             @mkdir(self::FAILURES, recursive: true);
             $this->browser->takeScreenshot(self::FAILURES.'/'.preg_replace('/\W+/', '-', static::class.'-'.$this->nameWithDataSet()).'.png');
         }
@@ -201,9 +205,10 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->get($this->server->url.'/icon.svg');
         $this->carry($login, $password);
         // Its worker may still be fetching for whoever was here before: a late answer brings their cookie back.
-        for ($steady = 0; $this->somebodyWasHere && $steady < self::STEADY; $steady++) {
+        for ($steady = $looks = 0; $this->somebodyWasHere && $steady < self::STEADY; $steady++) {
             usleep(100_000);
             if (! $this->isHere($login)) {
+                self::assertLessThan(self::MOST_LOOKS, ++$looks, "{$login} is not let in");
                 $this->carry($login, $password);
                 $steady = -1;
             }

@@ -157,6 +157,12 @@ final class Server
         unset($this->sessions[$login]);
     }
 
+    /** So does everybody's, after a test that ended where it should not have. */
+    public function forgetAll(): void
+    {
+        $this->sessions = [];
+    }
+
     /** @return array<string, string> the cookies of a signed-in person */
     public function session(string $login, string $password): array
     {
