@@ -65,6 +65,9 @@ final class ScreensTest extends BrowserTestCase
         sort($sorted);
         self::assertSame($sorted, $tops, 'next move, tape, line, and then the rest');
         self::assertLessThan(844, $tops[2], 'the line is in sight without scrolling');
+        // What was read stands below what was done, and neither is squeezed.
+        self::assertMatchesRegularExpression('/^\d+\.\d ± \d+\.\d /', $this->text('[data-entry=reading] [data-what] [data-below]'));
+        self::assertGreaterThan(200, $this->browser->executeScript('return document.querySelector("[data-entry=reading] [data-what]").getBoundingClientRect().width'));
         // Lying on its side it has the verdict and all keys beside the line.
         $this->window(844, 390);
         $this->browser->executeScript('document.querySelector("[aria-label=\"Bench line\"]").scrollIntoView()');

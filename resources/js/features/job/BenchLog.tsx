@@ -32,7 +32,11 @@ const Table = chakra('table', {
       verticalAlign: 'top',
       lineHeight: 'snug',
     },
+    width: 'full',
+    // On a phone two columns are left, and what the others tell stands below what was done.
     '& [data-wide]': { display: { base: 'none', md: 'table-cell' } },
+    '& [data-below]': { display: { base: 'flex', md: 'none' }, flexWrap: 'wrap', columnGap: '3', color: 'soft' },
+    '& [data-below] b': { color: 'ink' },
     '& [data-figure]': { whiteSpace: 'nowrap' },
     '& [data-what]': { display: 'flex', gap: '2', overflowWrap: 'anywhere' },
     '& [data-voided=true]': { color: 'soft' },
@@ -78,8 +82,12 @@ export const BenchLog = () => {
             <tr>
               <th scope="col">Time</th>
               <th scope="col">What</th>
-              <th scope="col">Reading</th>
-              <th scope="col">Change</th>
+              <th scope="col" data-wide>
+                Reading
+              </th>
+              <th scope="col" data-wide>
+                Change
+              </th>
               <th scope="col" data-wide>
                 Says
               </th>
@@ -113,9 +121,14 @@ const marks: Readonly<Record<string, MarkKind>> = {
 
 const Row = memo(({ shown, open }: { shown: ShownRow; open: (row: LogRow) => void }) => {
   const last = shown.kind === 'entry' ? shown.row : shown.last;
+  const reading = last.mean_mm === null ? null : withUncertainty(last.mean_mm, last.expanded_mm);
+  const changed = last.change_mm === null ? null : change(last.change_mm);
   return (
     <tr data-entry={last.kind} data-voided={last.voided !== null}>
-      <td>{clock(last.at)}</td>
+      <td>
+        {clock(last.at)}
+        <div data-below>{last.by}</div>
+      </td>
       <td>
         <div data-what>
           <Mark kind={marks[last.kind] ?? 'quiet'} size="0.8rem" style={{ marginTop: '4px' }} />
@@ -125,13 +138,20 @@ const Row = memo(({ shown, open }: { shown: ShownRow; open: (row: LogRow) => voi
             ) : (
               <Words row={shown.row} open={open} />
             )}
+            <div data-below>
+              {reading !== null && <b>{reading}</b>}
+              {changed !== null && <span>change {changed}</span>}
+              {last.says !== null && <span>{last.says}</span>}
+            </div>
           </div>
         </div>
       </td>
-      <td data-figure>
-        <b>{last.mean_mm === null ? '' : withUncertainty(last.mean_mm, last.expanded_mm)}</b>
+      <td data-figure data-wide>
+        <b>{reading}</b>
       </td>
-      <td data-figure>{last.change_mm === null ? '' : change(last.change_mm)}</td>
+      <td data-figure data-wide>
+        {changed}
+      </td>
       <td data-wide>{last.says ?? ''}</td>
       <td data-wide>{last.by}</td>
     </tr>

@@ -16,7 +16,7 @@ export const ByChoice = () => {
   };
   return (
     <>
-      <Button look="link" onClick={() => setOpen(true)} alignSelf="flex-start">
+      <Button look="link" paddingInline="0" onClick={() => setOpen(true)} alignSelf="flex-start">
         Leave it outside by choice
       </Button>
       <Modal

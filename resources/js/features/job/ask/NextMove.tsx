@@ -185,7 +185,7 @@ const ReadIt = () => {
           slipped, or was turned the wrong way.
         </Box>
       )}
-      <Button look="link" alignSelf="flex-start" onClick={() => setMoving(true)}>
+      <Button look="link" paddingInline="0" alignSelf="flex-start" onClick={() => setMoving(true)}>
         Log another move first
       </Button>
       <MoveDialog open={moving} onClose={() => setMoving(false)} />
@@ -223,7 +223,7 @@ const Decide = () => {
           {covered ? `The ${adjuster.cover} is off, to turn it` : `I turned the ${adjuster.name} ${option.phrase}`}
         </Button>
       )}
-      <Button look="link" alignSelf="flex-start" onClick={() => setDifferently(true)}>
+      <Button look="link" paddingInline="0" alignSelf="flex-start" onClick={() => setDifferently(true)}>
         Log another move
       </Button>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />

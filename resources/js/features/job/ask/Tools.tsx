@@ -21,7 +21,14 @@ export const Tools = () => {
   // Nothing is taken in hand before it is safe to.
   if (state.closed !== null || state.stage === 'make_safe') return null;
   return (
-    <Flex direction="column" gap="1" alignItems="flex-start" data-tools>
+    <Grid
+      templateColumns={{ base: 'repeat(auto-fit, minmax(9.5rem, 1fr))', lg: '1fr' }}
+      columnGap="4"
+      rowGap="1"
+      justifyItems="start"
+      css={{ '& > *': { textAlign: 'start', justifyContent: 'flex-start' } }}
+      data-tools
+    >
       <ReplaceCable />
       {state.beside.can_pull && <PullAndDrag />}
       {state.beside.can_trace && mayWrite && (
@@ -40,7 +47,7 @@ export const Tools = () => {
       <FitPart />
       {mayWrite && <FitAdjuster />}
       {mayWrite && <Handover />}
-    </Flex>
+    </Grid>
   );
 };
 
