@@ -17,7 +17,7 @@ final readonly class SetLessons
     public static function of(User $user): array
     {
         $set = [];
-        foreach (self::tasks($user)->sortBy(static fn (PracticeTask $task): array => [$task->due_on ?? '9999', $task->set_at->getTimestamp(), $task->id]) as $task) {
+        foreach (self::tasks($user) as $task) {
             $title = OwnLessons::title($task->lesson);
             if ($title !== null) {
                 $set[] = ['task' => $task->id, 'lesson' => $task->lesson, 'title' => $title, 'group' => $task->group->name, 'help' => $task->help->label(), 'due_on' => $task->due_on] + Groups::result($task->attempts);
@@ -35,10 +35,18 @@ final readonly class SetLessons
         return $task->group->people()->whereKey($user->id)->exists() ? $task : throw new Forbidden('This lesson is set for others.');
     }
 
-    /** @return Collection<int, PracticeTask> with what they did at it */
+    /** The task that somebody begins with this lesson, from wherever they begin it: what is set without advice is not tried with it first. */
+    public static function waiting(User $user, string $lesson): ?PracticeTask
+    {
+        return self::tasks($user)->first(static fn (PracticeTask $task): bool => $task->lesson === $lesson && $task->attempts->whereNotNull('ended_at')->isEmpty());
+    }
+
+    /** @return Collection<int, PracticeTask> with what they did at it, by day, those without one last */
     private static function tasks(User $user): Collection
     {
-        return PracticeTask::query()->whereHas('group.people', static fn (Builder $people): Builder => $people->whereKey($user->id))
+        $tasks = PracticeTask::query()->whereHas('group.people', static fn (Builder $people): Builder => $people->whereKey($user->id))
             ->with(['group', 'attempts' => static fn ($attempts) => $attempts->where('user_id', $user->id)])->get();
+
+        return $tasks->sortBy(static fn (PracticeTask $task): array => [$task->due_on ?? '9999', $task->set_at->getTimestamp(), $task->id])->values();
     }
 }

@@ -89,6 +89,24 @@ final class PracticeGroupsTest extends TestCase
         $this->postJson('/api/practice/attempts', ['id' => (string) Str::uuid(), 'lesson' => 'lever_tight', 'task' => $task])->assertStatus(422)->assertJsonPath('detail', 'Another lesson is set there.');
     }
 
+    public function test_a_lesson_that_is_set_is_begun_as_it_is_set_from_wherever_it_is_begun(): void
+    {
+        [, $task] = $this->madeAndSet('lever_loose', 'none');
+        $this->signIn('mirre');
+        [$first, $again, $other] = [(string) Str::uuid(), (string) Str::uuid(), (string) Str::uuid()];
+        $this->postJson('/api/practice/attempts', ['id' => $other, 'lesson' => 'lever_tight'])->assertCreated()->assertJsonPath('machine.help', 'asked');
+        $this->postJson('/api/practice/attempts', ['id' => $first, 'lesson' => 'lever_loose'])->assertCreated()->assertJsonPath('machine.help', 'none');
+        self::assertSame([$task, null], [PracticeAttempt::query()->findOrFail($first)->task_id, PracticeAttempt::query()->findOrFail($other)->task_id]);
+        self::assertSame($first, $this->getJson('/api/practice')->json('set.0.open'));
+        $this->act($first, 'stop')->assertOk();
+        // Once it was done as it is set, it is a lesson like any other.
+        $this->postJson('/api/practice/attempts', ['id' => $again, 'lesson' => 'lever_loose'])->assertCreated()->assertJsonPath('machine.help', 'asked');
+        self::assertNull(PracticeAttempt::query()->findOrFail($again)->task_id);
+        // For whom it is not set it never was more.
+        $this->signIn('tomas');
+        $this->postJson('/api/practice/attempts', ['id' => (string) Str::uuid(), 'lesson' => 'lever_loose'])->assertCreated()->assertJsonPath('machine.help', 'asked');
+    }
+
     public function test_a_group_is_changed_and_taken_out(): void
     {
         [$group] = $this->madeAndSet('lever_loose', 'asked');

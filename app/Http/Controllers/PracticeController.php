@@ -92,8 +92,9 @@ final class PracticeController
     public function begin(Request $request): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['id', 'lesson'], ['task']);
-        $task = $node->has('task') ? SetLessons::find(EntryRequest::uuid($node->at('task')), User::of($request)) : null;
-        $row = Attempts::begin(EntryRequest::uuid($node->at('id')), self::lesson($node->at('lesson')->string(40)), User::of($request), CarbonImmutable::now(), $task);
+        [$user, $lesson] = [User::of($request), self::lesson($node->at('lesson')->string(40))];
+        $task = $node->has('task') ? SetLessons::find(EntryRequest::uuid($node->at('task')), $user) : SetLessons::waiting($user, $lesson->tale->key);
+        $row = Attempts::begin(EntryRequest::uuid($node->at('id')), $lesson, $user, CarbonImmutable::now(), $task);
 
         return $this->answer($row, Attempts::replay($row), $row->wasRecentlyCreated ? 201 : 200);
     }
