@@ -92,6 +92,12 @@ final class Server
         throw new RuntimeException('The server did not start.');
     }
 
+    /** Its workers would outlive the process that began them. */
+    public function __destruct()
+    {
+        $this->stop();
+    }
+
     public function stop(): void
     {
         $pid = $this->process?->getPid();
