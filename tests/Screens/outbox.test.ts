@@ -275,3 +275,26 @@ test('an entry waits until what was made of it is shown, and not a moment longer
   expect(story.filter((what, place) => what !== story[place - 1])).toEqual(['waits', 'shown', 'gone']);
   expect(outbox.status()).toBe('calm');
 });
+
+test('what is dropped is gone in the same turn, and what waited behind it goes out', async () => {
+  freshDevice(true);
+  const { Outbox } = await import('../../resources/js/lib/outbox');
+  const logged: unknown[] = [];
+  const outbox = new Outbox((async (place: string, wire: { line?: string }) => {
+    if (wire.line === 'bad') throw new Problem(422, 'It has no number in it.');
+    logged.push(wire.line);
+    return { id: place };
+  }) as never);
+  outbox.attend('ines', { answered: () => {}, signedOut: () => {}, another: () => {} });
+  await settle();
+  const bad = outbox.put('job-1', 'head', { line: 'bad', shown: {} });
+  outbox.put('job-1', 'head', { line: '17.5', shown: {} });
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
+  expect(logged).toEqual([]);
+  outbox.drop(bad?.id ?? '');
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['waiting']);
+  await settle();
+  expect(logged).toEqual(['17.5']);
+  expect(outbox.entries.get()).toEqual([]);
+});

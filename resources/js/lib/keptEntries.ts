@@ -111,13 +111,10 @@ export class KeptEntries {
     }
   }
 
-  /** Shown no more from now on, though the device has yet to forget it. */
-  strike(id: string): void {
+  /** Shown no more from the same turn on, though the device has yet to forget it. */
+  async remove(id: string): Promise<void> {
     this.struck.add(id);
     this.tell();
-  }
-
-  async remove(id: string): Promise<void> {
     await this.change(id, null);
     if (!this.rows.some((one) => one.id === id)) this.struck.delete(id);
   }

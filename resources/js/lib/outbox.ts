@@ -158,7 +158,6 @@ export class Outbox {
       this.become('sending');
       // In one turn: between the two, what was just answered would be asked again.
       this.listener?.answered(after);
-      this.entries.strike(entry.id);
       await this.entries.remove(entry.id);
       return true;
     } catch (error) {
