@@ -204,8 +204,11 @@ prepare_mariadb() {
     keep_short "$folder/mariadb.log"
     DB_LOG="$folder/mariadb.log"
     DB_PORT="$(free_port 127.0.0.1 "$first")"
+    # A server that begins strikes off every temporary table where it writes its own, and another server that uses one then falls: each has its own place.
+    mkdir -p "$folder/tmp"
+    [ "$user" = "$(id -un)" ] || chown "$user" "$folder/tmp"
     MARIADB=("${AS_DB[@]}" "$(command -v mariadbd)" --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid"
-        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-use-native-aio=0 --port-open-timeout=10 --innodb-buffer-pool-size="$(pages_mb)M" "$@")
+        --bind-address=127.0.0.1 --port="$DB_PORT" --tmpdir="$folder/tmp" --skip-name-resolve --innodb-use-native-aio=0 --port-open-timeout=10 --innodb-buffer-pool-size="$(pages_mb)M" "$@")
 }
 
 # await_mariadb: until it answers; DB_PID is whoever runs it.

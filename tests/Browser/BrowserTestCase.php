@@ -312,7 +312,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function click(string $css): static
     {
-        $this->await($css);
+        $this->waitFor('const one = document.querySelector(given[0]); return one !== null && !one.matches(":disabled")', "There is no {$css} to press", [$css]);
         for ($i = 0; ; $i++) {
             try {
                 $this->browser->findElement(WebDriverBy::cssSelector($css))->click();

@@ -90,6 +90,25 @@ final class ScriptsTest extends TestCase
         (new Process(['rm', '-rf', $folder]))->mustRun();
     }
 
+    /** As a backup does, which is tried in a server of its own beside the one that works. */
+    public function test_a_database_that_begins_leaves_the_temporary_tables_of_another_alone(): void
+    {
+        $folder = self::folder();
+        $said = self::script($folder, <<<'SH'
+            . bin/lib.sh
+            start_mariadb "$DATA/one" 3719
+            own="$(mariadb --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" --batch --skip-column-names -e 'select @@tmpdir')"
+            touch "$own/#sql-temptable-1-2-3.MAI"; chown --reference="$DATA/one/data" "$own/#sql-temptable-1-2-3.MAI"
+            stop_one() { mariadb-admin --no-defaults --socket="$DATA/one/mariadb.sock" -u"$DB_ADMIN" shutdown; }
+            first="$DB_PID"; start_mariadb "$DATA/two" 3719
+            [ -e "$own/#sql-temptable-1-2-3.MAI" ] && echo 'still there'
+            rm -f "$own/#sql-temptable-1-2-3.MAI"
+            stop_mariadb; stop_one; wait "$DB_PID" "$first"
+            SH);
+        self::assertSame("still there\n", $said);
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+
     public function test_what_is_killed_is_begun_again_within_a_second_and_ends_with_who_began_it(): void
     {
         $folder = self::folder();
