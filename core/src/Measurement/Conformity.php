@@ -16,6 +16,9 @@ final readonly class Conformity
 {
     private const HALVINGS = 20;
 
+    /** Far below what a halving tells apart, and far above what the curves are wrong by, in mm. */
+    private const HAIR = 1e-9;
+
     /**
      * P(play is in the band), for a mean and how it may lie about the truth. Of a mean inside the band no more than is left when the marks
      * have shifted it as far towards the edges as they can: a reading one mark inside an edge may be of a play on that edge.
@@ -80,6 +83,11 @@ final readonly class Conformity
     {
         $t = StudentDistribution::coverageFactor(2 * DecisionRule::CONFIDENCE - 1, max(1, (int) min(floor($spread->freedom), 1e9)));
 
+        return self::guardOf($spread, $t);
+    }
+
+    private static function guardOf(Spread $spread, float $t): float
+    {
         return max($t * $spread->standard, $spread->marks + $t * $spread->random);
     }
 
@@ -87,9 +95,13 @@ final readonly class Conformity
     {
         $out = $band->floor();
         $in = $middle;
+        // By this edge alone; the one across only takes from the chance, and mostly nothing that shows.
+        $alone = $out + self::guardOf($spread, StudentDistribution::quantile(DecisionRule::CONFIDENCE, $spread->freedom));
+        [$least, $enough] = [$alone - self::HAIR, $alone + self::HAIR];
+        $enough = $enough < $middle && self::chanceInside($enough, $spread, $band) >= DecisionRule::CONFIDENCE ? $enough : $middle;
         for ($i = 0; $i < self::HALVINGS; $i++) {
             $try = ($out + $in) / 2;
-            self::chanceInside($try, $spread, $band) >= DecisionRule::CONFIDENCE ? $in = $try : $out = $try;
+            $try >= $enough || ($try > $least && self::chanceInside($try, $spread, $band) >= DecisionRule::CONFIDENCE) ? $in = $try : $out = $try;
         }
 
         return $in;

@@ -48,6 +48,16 @@ final readonly class StudentDistribution
     }
 
     /**
+     * The t > 0 that T stays below with chance p, above a half: where `cumulative` reaches p.
+     *
+     * @throws OutOfRange If p is not between a half and 1.
+     */
+    public static function quantile(float $p, float $freedom): float
+    {
+        return $freedom > self::NEARLY_NORMAL ? NormalDistribution::quantile($p) : self::coverageFactor(2 * $p - 1, max(1, (int) floor($freedom)));
+    }
+
+    /**
      * The t that |T| stays below with the given coverage, such as 0.95.
      *
      * @throws OutOfRange If the coverage is not strictly between 0 and 1, or ν is below 1.

@@ -67,6 +67,15 @@ final class DistributionsTest extends TestCase
         }
     }
 
+    public function test_students_quantile_undoes_its_cumulative_also_where_it_counts_as_normal(): void
+    {
+        foreach ([1.0, 2.7, 24.0, 399.5, 400.5, 1e6, INF] as $freedom) {
+            foreach ([0.6, 0.8, 0.95, 0.995] as $p) {
+                self::assertEqualsWithDelta($p, StudentDistribution::cumulative(StudentDistribution::quantile($p, $freedom), $freedom), 1e-11, "ν = {$freedom}, p = {$p}");
+            }
+        }
+    }
+
     public function test_one_degree_of_freedom_is_cauchys_curve(): void
     {
         foreach ([0.5, 1.0, 3.0] as $t) {
