@@ -47,9 +47,14 @@ final readonly class Refit
         return [...array_map(static fn (string $cover): string => "{$cover} back on", $covers), ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps))];
     }
 
-    /** @return list<string> keys of the steps that a change undoes: after it they are done again before anything is run */
+    /**
+     * @return list<string> keys of what a change undoes: after it all is put back again before anything is run, and tools are looked for again
+     *                      before it is signed
+     */
     public static function keys(Spec $spec): array
     {
-        return array_map(static fn (Step $step): string => $step->key, Families::of($spec->family)->refit());
+        $family = Families::of($spec->family);
+
+        return array_map(static fn (Step $step): string => $step->key, [...$family->refit(), ...$family->closing()]);
     }
 }

@@ -432,6 +432,11 @@ final class Replay
             if ($step->key === Replacement::SLACK && $step->isHere && ($this->replacing?->cable !== null || $this->secondPulls === null)) {
                 $this->giveAllSlack($this->replacing?->cable);
             }
+            if ($step->isHere && $step->key !== Replacement::NOTE) {
+                // Whether or not a new cable follows: this one was off, or is slack.
+                $this->finishGroup();
+                $this->change();
+            }
         }
     }
 

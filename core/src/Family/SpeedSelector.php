@@ -77,7 +77,7 @@ final readonly class SpeedSelector extends CommonFamily
         return [
             Proof::yesIsRight('neutral_still', 'In neutral nothing drives', GateKey::StillAtRest, caution: self::DRIVING)->foundToo()->running(),
             Proof::yesIsRight('order', 'R1 is slower than R2, and F1 is the slowest forward', caution: self::DRIVING)->running(),
-            Proof::yesIsRight('auger_still', 'With both handles released nothing turns', caution: self::DRIVING.' Auger area clear: use a stick, never a hand.')->running(),
+            Proof::yesIsRight('auger_still', 'With both handles released nothing turns', GateKey::StillAtRest, caution: self::DRIVING.' Auger area clear: use a stick, never a hand.')->running(),
         ];
     }
 
@@ -93,7 +93,7 @@ final readonly class SpeedSelector extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Still in neutral', 'It drives in neutral.'),
+            new Gate(GateKey::StillAtRest, 'Still in neutral and at rest', 'It drives in neutral, or something turns with the handles released.'),
             new Gate(GateKey::WireSound, 'Wire or rod sound', 'The selector wire is damaged.'),
         ];
     }

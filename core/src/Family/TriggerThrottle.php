@@ -80,7 +80,7 @@ final readonly class TriggerThrottle extends CommonFamily
             Proof::yesIsRight(Proof::WIDE_OPEN, 'Trigger fully pulled: the carburettor is wide open')->noWants(Bearing::LessSlack),
             Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)->noWants(Bearing::MoreSlack),
             Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_still', 'At idle the head stands still', caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running()->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('idle_still', 'At idle the head stands still', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running()->noWants(Bearing::MoreSlack),
         ];
     }
 
@@ -94,6 +94,7 @@ final readonly class TriggerThrottle extends CommonFamily
     {
         return [
             new Gate(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
+            new Gate(GateKey::StillAtRest, 'Head still at idle', 'The head turns with the trigger released.'),
             new Gate(GateKey::WireInGroove, 'Wire end home', 'Throttle wire comes out of its keyhole.'),
             new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
             new Gate(GateKey::NotTaut, 'Cable has play', 'Throttle cable is taut and can hold the throttle open.'),

@@ -169,7 +169,7 @@ final readonly class Gates
     /** @param  list<Proof>  $proofs */
     private static function proved(array $proofs, Gate $gate, Facts $facts): GateState
     {
-        $untried = [];
+        [$untried, $hidden] = [[], null];
         foreach ($proofs as $proof) {
             if ($proof->gate !== $gate->key) {
                 continue;
@@ -180,7 +180,7 @@ final readonly class Gates
                     return new GateState($gate, GateStatus::Failed, rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.');
                 }
                 if ($answer !== null && $proof->asksWhy($answer->answer)) {
-                    return new GateState($gate, GateStatus::Passed, "{$gate->title}: not to be seen on this machine ({$answer->remark}).");
+                    $hidden ??= "{$gate->title}: not to be seen on this machine ({$answer->remark}).";
                 }
                 if ($answer === null) {
                     $untried[] = $pose === null ? $proof->question : $pose->label();
@@ -189,7 +189,7 @@ final readonly class Gates
         }
 
         return $untried === []
-            ? new GateState($gate, GateStatus::Passed, $gate->title)
+            ? new GateState($gate, GateStatus::Passed, $hidden ?? $gate->title)
             : new GateState($gate, GateStatus::Unknown, "{$gate->title}: not tried yet: ".implode(', ', $untried).'.');
     }
 }

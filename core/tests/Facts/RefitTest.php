@@ -236,6 +236,62 @@ final class RefitTest extends TestCase
         self::assertSame([], Families::of(FamilyKey::PedalThrottle)->starting()->aims, 'no invented wire either');
     }
 
+    /** Tools are looked for last: whatever is done after that was said, it is asked again. */
+    #[DataProvider('families')]
+    public function test_in_every_family_tools_are_looked_for_again_after_whatever_is_done_to_it(FamilyKey $key): void
+    {
+        $closing = array_map(static fn (Step $step): string => $step->key, Families::of($key)->closing());
+        self::assertContains('restored', $closing);
+        foreach ([
+            'a turn' => static fn (TestJob $job): TestJob => $job->entry('move', ['adjuster' => 'barrel', 'flats' => 1]),
+            'a part' => static fn (TestJob $job): TestJob => $job->entry('part', ['part' => 'spring']),
+            'a mend' => static fn (TestJob $job): TestJob => $job->entry('put_right', ['cure' => 'oiled']),
+            'a cover that came off' => static fn (TestJob $job): TestJob => $job->entry('cover', ['adjuster' => 'barrel', 'off' => true]),
+        ] as $what => $do) {
+            $job = FamilyJob::of($key);
+            foreach ($closing as $step) {
+                $job->entry('confirmed', ['key' => $step]);
+            }
+            self::assertContains('restored', self::done($job), $what);
+            $do($job);
+            self::assertSame([], array_intersect($closing, self::done($job)), "after {$what}");
+        }
+    }
+
+    /** Whether or not a new cable followed: what was tried before this one was slack or off says nothing of it now. */
+    public function test_a_cable_that_was_taken_off_is_proved_again_even_if_its_replacement_is_taken_back(): void
+    {
+        $job = TestJob::throttle()->toReading()->line('ground')->readIn(Pose::Straight, 4.0, 4.0, 4.0)->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left']);
+        $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed']);
+        $begun = $job->last();
+        self::assertArrayHasKey('snap_shut/left', $job->state->facts->answers->checks, 'nothing was touched yet');
+        $job->entry('replacing', ['key' => 'note', 'remark' => 'left of the frame']);
+        self::assertArrayHasKey('snap_shut/left', $job->state->facts->answers->checks);
+        $job->entry('replacing', ['key' => 'slack'])->entry('void', ['entry' => $begun, 'reason' => 'the old one is good']);
+        self::assertArrayNotHasKey('snap_shut/left', $job->state->facts->answers->checks);
+        self::assertSame(GateStatus::Unknown, self::gate($job, GateKey::NotTaut)->status, 'nor is what was read before');
+    }
+
+    /** A tool that turns with its control released hurts somebody: it is tagged, whatever its figure says. */
+    public function test_what_turns_with_its_control_released_is_only_ever_tagged(): void
+    {
+        foreach ([[FamilyKey::TriggerThrottle, 'idle_still', 'The head turns with the trigger released.'],
+            [FamilyKey::SpeedSelector, 'auger_still', 'It drives in neutral, or something turns with the handles released.']] as [$key, $proof, $sentence]) {
+            $job = FamilyJob::of($key)->refit();
+            self::assertSame('unknown', self::gate($job, GateKey::StillAtRest)->status->value, $proof);
+            $job->entry('check', ['key' => $proof, 'answer' => 'no']);
+            self::assertSame("failed: {$sentence}", self::gate($job, GateKey::StillAtRest)->status->value.': '.self::gate($job, GateKey::StillAtRest)->sentence);
+            self::assertContains($sentence, $job->state->progress->blocks(ClosingOutcome::Fit));
+            self::assertContains($sentence, $job->state->progress->blocks(ClosingOutcome::ByChoice));
+        }
+    }
+
+    /** @return list<string> keys of what is done */
+    private static function done(TestJob $job): array
+    {
+        return array_map(static fn (StageItem $item): string => $item->key, array_values(array_filter(array_merge(...array_values($job->state->progress->items)), static fn (StageItem $item): bool => $item->done)));
+    }
+
     public function test_the_governor_waits_for_opening_closing_and_taking_off_and_voids_no_reading(): void
     {
         $job = self::pedal()->read(10, 10, 10)->refit();

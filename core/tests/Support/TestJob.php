@@ -41,6 +41,9 @@ final class TestJob
     /** What a bare number is taken in. */
     public Unit $unit = Unit::Millimetre;
 
+    /** @var list<array{id: string, kind: string, body: array<string, mixed>}> what was taken after the job was opened, as it was sent */
+    public array $written = [];
+
     private int $count = 0;
 
     private readonly EntryCodec $codec;
@@ -271,6 +274,7 @@ final class TestJob
     {
         $entry = $this->codec->body(EntryKind::from($kind), Node::of($body, '$.body'), $this->stamp($after));
         $this->state = Bench::accept($this->state, $entry);
+        $this->written[] = ['id' => $this->last(), 'kind' => $kind, 'body' => $body];
 
         return $this;
     }

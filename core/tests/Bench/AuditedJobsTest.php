@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Bench;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Progress\Answer;
+use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\Auditor;
+use VividPull\Core\Tests\Support\Chance;
+use VividPull\Core\Tests\Support\FamilyJob;
+use VividPull\Core\Tests\Support\TestJob;
+
+/**
+ * Jobs that are done well and disturbed again and again: wherever the core would let them be signed as fit for use, somebody who reads the
+ * bare log by the rules of the trade has nothing against it.
+ */
+final class AuditedJobsTest extends TestCase
+{
+    private const JOBS = 4;
+
+    private const ENTRIES = 200;
+
+    /** How often something is done that was not asked for. */
+    private const DISTURBED = 0.08;
+
+    /** @return iterable<string, array{FamilyKey}> */
+    public static function families(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            yield $key->value => [$key];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_what_may_be_signed_has_nothing_against_it(FamilyKey $family): void
+    {
+        [$fit, $unfit] = [0, 0];
+        for ($n = 0; $n < self::JOBS; $n++) {
+            $chance = new Chance(31_000 + 100 * $n + crc32($family->value) % 97);
+            $job = FamilyJob::of($family);
+            $wasFit = false;
+            for ($step = 0; $step < self::ENTRIES; $step++) {
+                $asked = $job->state->progress->asks();
+                try {
+                    $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED ? self::disturb($job, $chance) : self::answer($job, $asked, $chance);
+                } catch (CoreError) {
+                    continue;
+                }
+                $mayBeSigned = $job->state->progress->blocks(ClosingOutcome::Fit) === [];
+                if ($mayBeSigned) {
+                    self::assertSame([], Auditor::objections($family->value, $job->written, self::band($job)), "{$family->value}, seed {$chance->seed}, after ".self::told($job));
+                }
+                $fit += $mayBeSigned && ! $wasFit ? 1 : 0;
+                $unfit += $wasFit && ! $mayBeSigned ? 1 : 0;
+                $wasFit = $mayBeSigned;
+            }
+        }
+        self::assertGreaterThan(1, $fit, 'jobs come so far that they may be signed');
+        self::assertGreaterThan(1, $unfit, 'and something takes it from them again');
+    }
+
+    /** @return array{float, float}|null */
+    private static function band(TestJob $job): ?array
+    {
+        $band = $job->state->spec->aim?->band;
+
+        return $band === null ? null : [$band->floor(), $band->ceiling()];
+    }
+
+    private static function told(TestJob $job): string
+    {
+        return implode("\n", array_map(static fn (array $one): string => "{$one['id']} {$one['kind']} ".json_encode($one['body']), $job->written));
+    }
+
+    /** As it ought to be, and now and then as it ought not. */
+    private static function answer(TestJob $job, StageItem $asked, Chance $chance): void
+    {
+        $pose = $asked->about === null ? null : Pose::tryFrom($asked->about);
+        if ($asked->answers !== []) {
+            $good = array_values(array_filter($asked->answers, static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body)));
+            $among = $good === [] || $chance->between(0.0, 1.0) < 0.08 ? $asked->answers : $good;
+            $one = $among[$chance->whole(0, count($among) - 1)];
+            $job->entry($one->kind->value, $one->body + ($one->asksRemark ? ['remark' => 'seen so'] : []));
+
+            return;
+        }
+        if ($chance->whole(0, 3) === 0) {
+            // It has cooled by now.
+            $job->entry('condition', ['engine' => 'cold']);
+        }
+        $next = $job->state->next();
+        $advised = $next->options[$next->recommended ?? ''] ?? null;
+        if ($asked->kind === ItemKind::InBand && $advised?->steps !== null && $chance->whole(0, 1) === 0) {
+            $adjuster = $job->state->run->adjuster($advised->adjuster);
+            $job->entry('move', ['adjuster' => $advised->adjuster, (string) $adjuster?->counting()->unit->field() => $advised->steps->toFloat()]);
+
+            return;
+        }
+        $job->line($asked->kind === ItemKind::Measure ? (string) round($chance->between(1.0, 2.4), 1) : (string) round($chance->between(9.0, 11.0), 1), $asked->key, $pose);
+    }
+
+    /** What people do besides: they turn something, look again, try again, take back, put right, take a cover off, fit a part. */
+    private static function disturb(TestJob $job, Chance $chance): void
+    {
+        $proofs = [];
+        $looks = [];
+        foreach ($job->state->progress->items as $items) {
+            foreach ($items as $item) {
+                foreach ($item->answers as $answer) {
+                    $answer->kind === EntryKind::Inspected ? $looks[] = $answer : ($answer->kind === EntryKind::Check || $answer->kind === EntryKind::Outcome ? $proofs[] = $answer : null);
+                }
+            }
+        }
+        $adjusters = array_keys($job->state->run->adjusters());
+        $adjuster = $adjusters[$chance->whole(0, count($adjusters) - 1)];
+        $before = $job->written === [] ? null : $job->written[$chance->whole(0, count($job->written) - 1)];
+        $of = static fn (array $all): mixed => $all[$chance->whole(0, count($all) - 1)];
+        match ($chance->whole(0, 12)) {
+            0, 1 => $job->entry('move', ['adjuster' => $adjuster, 'flats' => $of([-3, -2, -1, 1, 2, 3])]),
+            2 => $looks === [] ? null : self::send($job, $of($looks)),
+            3, 4 => $proofs === [] ? null : self::send($job, $of($proofs)),
+            5 => $job->entry('put_right', ['cure' => $of(Cure::cases())->value]),
+            6 => $before === null ? null : $job->entry('void', ['entry' => $before['id'], 'reason' => 'not so']),
+            7 => $job->entry('confirmed', ['key' => 'locked', 'adjuster' => $adjuster]),
+            8 => $job->entry('cover', ['adjuster' => $adjuster, 'off' => $chance->whole(0, 2) > 0]),
+            9 => $job->line((string) round($chance->between(0.0, 20.0), 1), 'in_band', Pose::cases()[$chance->whole(0, 2)]),
+            10 => $before === null || $before['kind'] !== 'reading' ? $job->entry('condition', ['engine' => 'hot'])
+                : $job->entry('amend', ['entry' => $before['id'], 'kind' => 'reading', 'reason' => 'misread', 'body' => ['mm' => $mm = round($chance->between(0.0, 20.0), 1), 'entered' => (string) $mm] + $before['body']]),
+            11 => $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed']),
+            default => $job->entry('part', ['part' => $of(['cable', 'lever', 'spring'])]),
+        };
+    }
+
+    private static function send(TestJob $job, Answer $answer): void
+    {
+        $job->entry($answer->kind->value, $answer->body + ($answer->asksRemark ? ['remark' => 'seen so'] : []));
+    }
+}

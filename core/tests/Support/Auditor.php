@@ -1,0 +1,348 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Support;
+
+/**
+ * A second reading of a log, by somebody who knows the trade and nothing of how the core works: what speaks against *fit for use*.
+ *
+ * It takes what was sent, in its order, and holds it against lists written here by hand: what must be said before hands go near, what must be
+ * whole, what must be tried after the last turn and with which answer. Common practice, no source; the limit of the blade is 16 CFR
+ * 1205.5(a)(1). It objects only where nobody in the trade would sign; it never says that something is fit.
+ */
+final class Auditor
+{
+    private const SAFE = [
+        'clutch_lever' => ['engine_off', 'neutral', 'exhaust_cool', 'wire_clipped'],
+        'automatic_clutch' => ['engine_off', 'neutral', 'exhaust_cool'],
+        'hydraulic_clutch' => ['engine_off', 'neutral', 'covered'],
+        'twist_grip' => ['engine_off', 'parked', 'cool', 'bars_free'],
+        'trigger_throttle' => ['engine_off', 'cool', 'head_clear'],
+        'pedal_throttle' => ['key_out', 'wheels_free', 'cool'],
+        'sliding_drive' => ['engine_off', 'clear'],
+        'engage_by_pull' => ['engine_off', 'neutral', 'clear'],
+        'release_by_pull' => ['engine_off', 'neutral', 'clear'],
+        'bail' => ['engine_off', 'clear', 'tension'],
+        'speed_selector' => ['engine_off', 'neutral', 'clear'],
+        'mode_cables' => ['engine_off', 'stands', 'unloaded'],
+        'hook_control' => ['engine_off', 'neutral', 'clear'],
+        'brake_pull' => ['engine_off', 'neutral', 'clear'],
+        'other_control' => ['engine_off', 'neutral', 'clear'],
+    ];
+
+    /** What a look must find whole, or left with its reason; a wire that is damaged is never left. */
+    private const WHOLE = [
+        'clutch_lever' => ['wire', 'conduit', 'perch', 'arm'],
+        'automatic_clutch' => ['lever', 'spring', 'oil'],
+        'hydraulic_clutch' => ['level', 'line', 'lever'],
+        'twist_grip' => ['wire', 'conduit', 'grip', 'spring'],
+        'trigger_throttle' => ['wire', 'conduit', 'bracket', 'trigger'],
+        'pedal_throttle' => ['wire', 'conduit', 'pedal', 'governor'],
+        'sliding_drive' => ['wire', 'conduit', 'handle', 'belt'],
+        'engage_by_pull' => ['wire', 'conduit', 'handle', 'end'],
+        'release_by_pull' => ['wire', 'conduit', 'handle', 'end'],
+        'bail' => ['wire', 'conduit', 'peg', 'brake'],
+        'speed_selector' => ['wire', 'bracket', 'disc'],
+        'mode_cables' => ['wire', 'arm', 'dash'],
+        'hook_control' => ['wire', 'conduit', 'spring', 'belt'],
+        'brake_pull' => ['wire', 'conduit', 'shoes', 'arm'],
+        'other_control' => ['wire', 'conduit', 'handle', 'end'],
+    ];
+
+    /** What is tried after the last turn, at rest first and then running, and the only answers that will do. */
+    private const TRIED = [
+        'clutch_lever' => ['arm_loose' => ['yes', 'not_here'], 'wiggle_still' => ['yes', 'not_here'], 'no_creep' => ['yes'], 'no_slip' => ['holds'], 'bite' => ['middle']],
+        'automatic_clutch' => ['still_at_idle' => ['yes'], 'takes_hold' => ['smoothly']],
+        'hydraulic_clutch' => ['lever_feel' => ['firm'], 'no_creep' => ['yes']],
+        'twist_grip' => ['snap_shut straight' => ['yes'], 'snap_shut left' => ['yes'], 'snap_shut right' => ['yes'], 'wire_in_groove' => ['yes'], 'idle_steady' => ['yes']],
+        'trigger_throttle' => ['wide_open' => ['yes'], 'snap_shut' => ['yes'], 'end_home' => ['yes'], 'idle_still' => ['yes']],
+        'pedal_throttle' => ['wide_open' => ['yes'], 'snap_shut' => ['yes'], 'take_off' => ['smooth']],
+        'sliding_drive' => ['rolls_back' => ['yes'], 'handle_returns' => ['yes'], 'nothing_at_rest' => ['yes'], 'on_grass' => ['well']],
+        'engage_by_pull' => ['springs_back' => ['yes'], 'nothing_at_rest' => ['yes'], 'light_load' => ['early'], 'under_load' => ['pulls']],
+        'release_by_pull' => ['springs_back' => ['yes'], 'stands_pulled' => ['yes'], 'drives_released' => ['smoothly'], 'under_load' => ['pulls']],
+        'bail' => ['brake_off' => ['yes'], 'contact_open' => ['yes', 'not_here'], 'brake_on' => ['yes'], 'stops' => ['engine_stops', 'blade_stops']],
+        'speed_selector' => ['neutral_still' => ['yes'], 'order' => ['yes'], 'auger_still' => ['yes']],
+        'mode_cables' => ['park_holds' => ['yes'], 'dash_agrees' => ['yes', 'not_here'], 'unlock' => ['cleanly']],
+        'hook_control' => ['springs_back' => ['yes'], 'nothing_at_rest' => ['yes'], 'full_drive' => ['yes']],
+        'brake_pull' => ['no_drag' => ['yes'], 'springs_back' => ['yes'], 'holds' => ['before_end']],
+        'other_control' => ['springs_back' => ['yes'], 'nothing_at_rest' => ['yes'], 'works_fully' => ['yes']],
+    ];
+
+    /** What each setting must do. */
+    private const DOES = [
+        'sliding_drive' => ['drive' => 'right'],
+        'speed_selector' => ['r2' => 'reverse', 'r1' => 'reverse', 'f1' => 'forward', 'f2' => 'forward', 'f3' => 'forward', 'f4' => 'forward', 'f5' => 'forward', 'f6' => 'forward'],
+        'mode_cables' => ['park' => 'right', 'two_wheel' => 'right', 'turf' => 'right'],
+        'hook_control' => ['drive' => 'right'],
+    ];
+
+    /** What must be back before anything runs, and before it is signed. */
+    private const BACK = [
+        'clutch_lever' => ['refitted', 'slots_apart'],
+        'automatic_clutch' => ['refitted'],
+        'hydraulic_clutch' => ['refitted'],
+        'twist_grip' => ['boots'],
+        'trigger_throttle' => ['cable_cover', 'guard'],
+        'pedal_throttle' => ['floor', 'wheels_down'],
+        'sliding_drive' => ['guards'],
+        'engage_by_pull' => ['guards'],
+        'release_by_pull' => ['guards'],
+        'bail' => ['guards', 'spark_lead'],
+        'speed_selector' => ['clamp_off', 'guards'],
+        'mode_cables' => ['guards'],
+        'hook_control' => ['guards'],
+        'brake_pull' => ['refitted'],
+        'other_control' => ['guards'],
+    ];
+
+    /** What is tried with the engine running or the machine moving: only once everything is back. */
+    private const RUNNING = [
+        'clutch_lever' => ['no_creep', 'no_slip', 'bite'], 'automatic_clutch' => ['still_at_idle', 'takes_hold'], 'hydraulic_clutch' => ['no_creep'], 'trigger_throttle' => ['idle_still'],
+        'pedal_throttle' => ['take_off'], 'sliding_drive' => ['nothing_at_rest', 'on_grass'], 'engage_by_pull' => ['nothing_at_rest', 'light_load', 'under_load'],
+        'release_by_pull' => ['stands_pulled', 'drives_released', 'under_load'], 'bail' => ['stops'], 'speed_selector' => ['neutral_still', 'order', 'auger_still'],
+        'hook_control' => ['nothing_at_rest', 'full_drive'], 'brake_pull' => ['holds'], 'other_control' => ['nothing_at_rest', 'works_fully'],
+    ];
+
+    private const POSES = ['twist_grip' => ['straight', 'left', 'right']];
+
+    private const BLADE_S = 3.0;
+
+    /** Whatever changes how the control stands: what was read and tried before it tells nothing of it now. */
+    private const CHANGES = ['move', 'put_right', 'part', 'adjuster', 'step', 'replacing'];
+
+    /**
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  array{float, float}|null  $band  of free play, in mm; null where none is read
+     * @return list<string> what speaks against it
+     */
+    public static function objections(string $family, array $written, ?array $band): array
+    {
+        $log = self::asItStands($written);
+        $said = array_merge(...array_map(static fn (array $one): array => match ($one['kind']) {
+            'confirmed' => [(string) $one['body']['key']],
+            'all_confirmed' => array_map(strval(...), (array) $one['body']['keys']),
+            default => [],
+        }, $log));
+        $all = [];
+        foreach (array_diff([...self::SAFE[$family], ...self::BACK[$family], 'restored'], $said) as $key) {
+            $all[] = "{$key} was never said";
+        }
+
+        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), $family, $band)];
+    }
+
+    /**
+     * What was turned is locked after it was turned; tools are counted last; and nothing ran before all was back, as it was said when it ran.
+     *
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @return list<string>
+     */
+    private static function order(string $family, array $log, array $written): array
+    {
+        $last = ['move' => -1, 'locked' => 0, 'restored' => 0, 'change' => -1];
+        foreach ($log as $n => $one) {
+            $key = (string) ($one['body']['key'] ?? '');
+            $isChange = in_array($one['kind'], self::CHANGES, true) || ($one['kind'] === 'cover' && $one['body']['off'] === true);
+            $last = [
+                'move' => $one['kind'] === 'move' ? $n : $last['move'],
+                'change' => $isChange ? $n : $last['change'],
+                'locked' => $one['kind'] === 'confirmed' && $key === 'locked' ? $n : $last['locked'],
+                'restored' => $one['kind'] === 'confirmed' && $key === 'restored' ? $n : $last['restored'],
+            ];
+        }
+
+        return [
+            ...($last['move'] > $last['locked'] ? ['it was turned after it was locked'] : []),
+            ...($last['restored'] < $last['change'] ? ['tools were counted before the last turn'] : []),
+            ...self::ranOpen($family, $written),
+        ];
+    }
+
+    /**
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @return list<string>
+     */
+    private static function ranOpen(string $family, array $written): array
+    {
+        [$off, $back, $open, $touched] = [[], [], [], false];
+        $gone = array_map(static fn (array $one): mixed => $one['body']['entry'], array_filter($written, static fn (array $one): bool => $one['kind'] === 'void'));
+        foreach ($written as $one) {
+            $key = (string) ($one['body']['key'] ?? '');
+            if ($one['kind'] === 'cover' && ($one['body']['off'] === false || ! in_array($one['id'], $gone, true))) {
+                $off[(string) $one['body']['adjuster']] = $one['body']['off'] === true;
+                $back = $one['body']['off'] === true ? [] : $back;
+            } elseif (in_array($one['kind'], self::CHANGES, true)) {
+                [$back, $touched] = [[], true];
+            } elseif ($one['kind'] === 'confirmed') {
+                $back[$key] = true;
+            } elseif ($one['kind'] === 'check' && in_array($key, self::RUNNING[$family] ?? [], true)) {
+                $open[$key] = array_filter($off) !== [] || ($touched && array_diff(self::BACK[$family], array_keys($back)) !== []);
+            }
+        }
+
+        return array_map(static fn (string $key): string => "{$key} ran before all was back", array_keys(array_filter($open)));
+    }
+
+    /**
+     * Whether this is what an honest hand says of a machine that is right.
+     *
+     * @param  array<string, mixed>  $body
+     */
+    public static function passes(string $family, string $kind, array $body): bool
+    {
+        return match ($kind) {
+            'check' => in_array($body['answer'], self::TRIED[$family][$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] ?? [], true),
+            'outcome' => (self::DOES[$family][(string) $body['setting']] ?? null) === $body['saw'],
+            'inspected' => $body['finding'] === 'sound',
+            'condition' => ($body['engine'] ?? 'cold') === 'cold',
+            default => true,
+        };
+    }
+
+    /**
+     * What counts: nothing that was taken back, and what was put right as it was put right.
+     *
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @return list<array{id: string, kind: string, body: array<string, mixed>}>
+     */
+    private static function asItStands(array $written): array
+    {
+        $gone = [];
+        $became = [];
+        foreach ($written as $one) {
+            if ($one['kind'] === 'void') {
+                $gone[(string) $one['body']['entry']] = true;
+            }
+        }
+        foreach ($written as $one) {
+            if ($one['kind'] === 'amend' && ! isset($gone[$one['id']])) {
+                $became[(string) $one['body']['entry']] = $one['body']['body'];
+            }
+        }
+        $log = [];
+        foreach ($written as $one) {
+            if (! isset($gone[$one['id']])) {
+                $log[] = ['body' => (array) ($became[$one['id']] ?? $one['body'])] + $one;
+            }
+        }
+
+        return $log;
+    }
+
+    /**
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
+     * @return list<string>
+     */
+    private static function seen(string $family, array $log): array
+    {
+        $found = [];
+        $tag = null;
+        $off = [];
+        foreach ($log as $one) {
+            $body = $one['body'];
+            match ($one['kind']) {
+                'inspected' => $found[(string) $body['key']] = (string) $body['finding'],
+                'tag' => $tag = (string) $body['reason'],
+                'untag' => $tag = null,
+                'cover' => $off[(string) $body['adjuster']] = (bool) $body['off'],
+                default => null,
+            };
+        }
+        $all = $tag === null ? [] : ['a tag hangs on it'];
+        foreach (self::WHOLE[$family] as $part) {
+            match ($found[$part] ?? null) {
+                null => $all[] = "{$part} was not looked at",
+                'fault' => $all[] = "{$part} is at fault",
+                default => null,
+            };
+        }
+        foreach (array_keys(array_filter($off)) as $adjuster) {
+            $all[] = "the cover over {$adjuster} is off";
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
+     * @return list<array{id: string, kind: string, body: array<string, mixed>}>
+     */
+    private static function sinceChange(array $log): array
+    {
+        $from = 0;
+        foreach ($log as $n => $one) {
+            if (in_array($one['kind'], self::CHANGES, true)) {
+                $from = $n + 1;
+            }
+        }
+
+        return array_slice($log, $from);
+    }
+
+    /**
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
+     * @param  array{float, float}|null  $band
+     * @return list<string>
+     */
+    private static function since(array $since, string $family, ?array $band): array
+    {
+        [$answers, $does, $blade] = [[], [], []];
+        foreach ($since as $one) {
+            $body = $one['body'];
+            match ($one['kind']) {
+                'check' => $answers[$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] = (string) $body['answer'],
+                'outcome' => $does[(string) $body['setting']] = (string) $body['saw'],
+                'measure' => $body['key'] === 'blade_stop' ? $blade[] = $body['value'] : null,
+                default => null,
+            };
+        }
+        $all = [];
+        foreach (self::TRIED[$family] as $key => $passes) {
+            if (! in_array($answers[$key] ?? null, $passes, true)) {
+                $all[] = "{$key}: ".($answers[$key] ?? 'not tried since');
+            }
+        }
+        foreach (self::DOES[$family] ?? [] as $setting => $wanted) {
+            if (($does[$setting] ?? null) !== $wanted) {
+                $all[] = "{$setting} does: ".($does[$setting] ?? 'not tried since');
+            }
+        }
+        if ($family === 'bail' && ($blade === [] || max($blade) > self::BLADE_S)) {
+            $all[] = 'the blade: '.implode(', ', $blade).' s';
+        }
+
+        return $band === null ? $all : [...$all, ...self::play($since, self::POSES[$family] ?? ['straight'], $band)];
+    }
+
+    /**
+     * Read after the last turn and after the last lock, cold as the figure is, in every pose, and inside: by the mean of what was read.
+     *
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
+     * @param  list<string>  $poses
+     * @param  array{float, float}  $band
+     * @return list<string>
+     */
+    private static function play(array $since, array $poses, array $band): array
+    {
+        $read = [];
+        foreach ($since as $one) {
+            if ($one['kind'] === 'confirmed' && $one['body']['key'] === 'locked') {
+                $read = [];
+            } elseif ($one['kind'] === 'reading' && ($one['body']['engine'] ?? 'cold') === 'cold') {
+                $read[(string) ($one['body']['pose'] ?? 'straight')][] = (float) $one['body']['mm'];
+            }
+        }
+        $all = [];
+        foreach ($poses as $pose) {
+            $values = $read[$pose] ?? [];
+            $mean = $values === [] ? null : array_sum($values) / count($values);
+            if ($mean === null || $mean <= 0.0 || $mean < $band[0] || $mean > $band[1]) {
+                $all[] = "{$pose} read: ".implode(', ', $values);
+            }
+        }
+
+        return $all;
+    }
+}
