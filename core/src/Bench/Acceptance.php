@@ -97,7 +97,7 @@ final readonly class Acceptance
             $entry instanceof SoakBegun => self::soak($state),
             $entry instanceof Moved => self::moved($state, $entry),
             $entry instanceof ThreadNoted => self::threadNoted($state, $entry),
-            $entry instanceof CoverMoved => self::adjusterOf($state, $entry->adjuster),
+            $entry instanceof CoverMoved => self::cover($state, $entry),
             $entry instanceof GuideStepDone => self::guided($state, $entry),
             $entry instanceof PolicyChosen => self::policy($state, $entry),
             $entry instanceof Confirmed => self::confirmed($state, $entry),
@@ -536,6 +536,14 @@ final readonly class Acceptance
         }
 
         return $entry;
+    }
+
+    private static function cover(BenchState $state, CoverMoved $moved): void
+    {
+        $adjuster = self::adjusterOf($state, $moved->adjuster);
+        if ($adjuster->access()->cover === null) {
+            throw Refused::because("No cover lies over the {$adjuster->name()}, as this control is drawn.");
+        }
     }
 
     private static function byChoice(BenchState $state): void

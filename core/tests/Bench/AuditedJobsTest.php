@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Tests\Bench;
 
+use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
@@ -14,6 +15,7 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\Chance;
@@ -33,21 +35,30 @@ final class AuditedJobsTest extends TestCase
     /** How often something is done that was not asked for. */
     private const DISTURBED = 0.08;
 
-    /** @return iterable<string, array{FamilyKey}> */
-    public static function families(): iterable
+    /** @return iterable<string, array{Closure(): TestJob}> */
+    public static function jobs(): iterable
     {
         foreach (FamilyKey::cases() as $key) {
-            yield $key->value => [$key];
+            yield $key->value => [static fn (): TestJob => FamilyJob::of($key)];
         }
+        yield 'a lever with two adjusters' => [TestJob::clutch(...)];
+        yield 'a grip with covers over both adjusters' => [TestJob::throttle(...)];
+        yield 'a grip with two cables' => [static fn (): TestJob => TestJob::throttle(
+            ['backward' => ['low_mm' => 1, 'high_mm' => 6]],
+            ['positions_steps' => ['grip' => 2.0, 'carburettor' => 3.0, 'return' => 4.0]] + TestJob::standing(),
+            [['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [['id' => 'return', 'name' => 'return adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9]]]],
+        )];
     }
 
-    #[DataProvider('families')]
-    public function test_what_may_be_signed_has_nothing_against_it(FamilyKey $family): void
+    /** @param  Closure(): TestJob  $begin */
+    #[DataProvider('jobs')]
+    public function test_what_may_be_signed_has_nothing_against_it(Closure $begin): void
     {
         [$fit, $unfit] = [0, 0];
         for ($n = 0; $n < self::JOBS; $n++) {
-            $chance = new Chance(31_000 + 100 * $n + crc32($family->value) % 97);
-            $job = FamilyJob::of($family);
+            $job = $begin();
+            $family = $job->state->spec->family->value;
+            $chance = new Chance(31_000 + 100 * $n + crc32((string) $this->dataName()) % 97);
             $wasFit = false;
             for ($step = 0; $step < self::ENTRIES; $step++) {
                 $asked = $job->state->progress->asks();
@@ -58,7 +69,7 @@ final class AuditedJobsTest extends TestCase
                 }
                 $mayBeSigned = $job->state->progress->blocks(ClosingOutcome::Fit) === [];
                 if ($mayBeSigned) {
-                    self::assertSame([], Auditor::objections($family->value, $job->written, self::band($job)), "{$family->value}, seed {$chance->seed}, after ".self::told($job));
+                    self::assertSame([], Auditor::objections($family, $job->written, self::bands($job), $job->state->spec->conditions->engine === EngineHeat::Cold), "seed {$chance->seed}, after ".self::told($job));
                 }
                 $fit += $mayBeSigned && ! $wasFit ? 1 : 0;
                 $unfit += $wasFit && ! $mayBeSigned ? 1 : 0;
@@ -69,12 +80,58 @@ final class AuditedJobsTest extends TestCase
         self::assertGreaterThan(1, $unfit, 'and something takes it from them again');
     }
 
-    /** @return array{float, float}|null */
-    private static function band(TestJob $job): ?array
+    /** @return iterable<string, array{Closure(): TestJob}> */
+    public static function checks(): iterable
     {
-        $band = $job->state->spec->aim?->band;
+        yield 'a lever' => [TestJob::clutchCheck(...)];
+        yield 'a grip' => [static fn (): TestJob => TestJob::throttle(isCheck: true)];
+    }
 
-        return $band === null ? null : [$band->floor(), $band->ceiling()];
+    /** @param  Closure(): TestJob  $begin */
+    #[DataProvider('checks')]
+    public function test_a_check_that_may_be_signed_was_a_check(Closure $begin): void
+    {
+        [$signed, $gone] = [0, 0];
+        for ($n = 0; $n < 60; $n++) {
+            $job = $begin();
+            $chance = new Chance(52_000 + $n);
+            for ($step = 0; $step < 26; $step++) {
+                $asked = $job->state->progress->asks();
+                try {
+                    $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED ? self::disturb($job, $chance) : self::answer($job, $asked, $chance);
+                } catch (CoreError) {
+                    continue;
+                }
+                if ($job->state->progress->blocks(ClosingOutcome::Checked) === []) {
+                    $signed++;
+                    self::assertSame([], Auditor::againstCheck($job->state->spec->family->value, $job->written, self::bands($job)), "seed {$chance->seed}, after ".self::told($job));
+                } else {
+                    $gone += $job->state->progress->check?->isOn() === false ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(20, $signed);
+        self::assertGreaterThan(20, $gone, 'and many are whole jobs by then');
+    }
+
+    /** @return array<string, array{float, float}> of free play, in mm, by the point it is read at */
+    private static function bands(TestJob $job): array
+    {
+        $bands = [];
+        foreach (array_filter([$job->state->spec->aim, $job->state->spec->second]) as $aim) {
+            $bands[$aim->point->value] = [$aim->band->floor(), $aim->band->ceiling()];
+        }
+
+        return $bands;
+    }
+
+    /** Well inside, as far apart as a hand reads. */
+    private static function inside(TestJob $job, StageItem $asked, Chance $chance): float
+    {
+        $bands = self::bands($job);
+        [$low, $high] = array_values($bands)[str_ends_with($asked->key, ':second') ? 1 : 0];
+
+        return round($chance->between(0.6 * $low + 0.4 * $high, 0.4 * $low + 0.6 * $high), 1);
     }
 
     private static function told(TestJob $job): string
@@ -96,7 +153,7 @@ final class AuditedJobsTest extends TestCase
         }
         if ($chance->whole(0, 3) === 0) {
             // It has cooled by now.
-            $job->entry('condition', ['engine' => 'cold']);
+            $job->entry('condition', ['engine' => 'cold', 'wheels' => 'on_ground']);
         }
         $next = $job->state->next();
         $advised = $next->options[$next->recommended ?? ''] ?? null;
@@ -106,7 +163,7 @@ final class AuditedJobsTest extends TestCase
 
             return;
         }
-        $job->line($asked->kind === ItemKind::Measure ? (string) round($chance->between(1.0, 2.4), 1) : (string) round($chance->between(9.0, 11.0), 1), $asked->key, $pose);
+        $job->line((string) ($asked->kind === ItemKind::Measure ? round($chance->between(1.0, 2.4), 1) : self::inside($job, $asked, $chance)), $asked->key, $pose);
     }
 
     /** What people do besides: they turn something, look again, try again, take back, put right, take a cover off, fit a part. */

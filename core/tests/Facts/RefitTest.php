@@ -258,6 +258,13 @@ final class RefitTest extends TestCase
         }
     }
 
+    public function test_a_cover_that_is_not_there_is_neither_taken_off_nor_put_back(): void
+    {
+        foreach ([true, false] as $off) {
+            self::assertSame('No cover lies over the perch barrel, as this control is drawn.', TestJob::clutch()->refusal(static fn (TestJob $job): TestJob => $job->entry('cover', ['adjuster' => 'perch', 'off' => $off])));
+        }
+    }
+
     /** Whether or not a new cable followed: what was tried before this one was slack or off says nothing of it now. */
     public function test_a_cable_that_was_taken_off_is_proved_again_even_if_its_replacement_is_taken_back(): void
     {

@@ -113,10 +113,11 @@ final class Auditor
 
     /**
      * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
-     * @param  array{float, float}|null  $band  of free play, in mm; null where none is read
+     * @param  array<string, array{float, float}>  $bands  of free play, in mm, by the point it is read at; none where none is read
+     * @param  bool  $isCold  whether the figure is for a cold engine
      * @return list<string> what speaks against it
      */
-    public static function objections(string $family, array $written, ?array $band): array
+    public static function objections(string $family, array $written, array $bands, bool $isCold): array
     {
         $log = self::asItStands($written);
         $said = array_merge(...array_map(static fn (array $one): array => match ($one['kind']) {
@@ -129,7 +130,39 @@ final class Auditor
             $all[] = "{$key} was never said";
         }
 
-        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), $family, $band)];
+        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), $family, $bands, $isCold)];
+    }
+
+    /**
+     * What speaks against signing a check: play read and inside, and nothing else said of the control.
+     *
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  array<string, array{float, float}>  $bands
+     * @return list<string>
+     */
+    public static function againstCheck(string $family, array $written, array $bands): array
+    {
+        $log = self::asItStands($written);
+        $all = [];
+        $safe = [];
+        foreach ($log as $one) {
+            $key = (string) ($one['body']['key'] ?? '');
+            $safe = [...$safe, ...match ($one['kind']) {
+                'confirmed' => [$key], 'all_confirmed' => (array) $one['body']['keys'], default => [],
+            }];
+            $all = [...$all, ...match (true) {
+                in_array($one['kind'], [...self::CHANGES, 'tag'], true) => ["{$one['id']} {$one['kind']}: more was done than reading"],
+                default => [],
+            }];
+        }
+        foreach (array_diff(self::SAFE[$family], $safe) as $key) {
+            $all[] = "{$key} was never said";
+        }
+        foreach ($bands as $point => $band) {
+            $all = [...$all, ...self::play($log, $point, self::POSES[$family] ?? ['straight'], $band)];
+        }
+
+        return $all;
     }
 
     /**
@@ -283,10 +316,10 @@ final class Auditor
 
     /**
      * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
-     * @param  array{float, float}|null  $band
+     * @param  array<string, array{float, float}>  $bands
      * @return list<string>
      */
-    private static function since(array $since, string $family, ?array $band): array
+    private static function since(array $since, string $family, array $bands, bool $isCold): array
     {
         [$answers, $does, $blade] = [[], [], []];
         foreach ($since as $one) {
@@ -313,24 +346,29 @@ final class Auditor
             $all[] = 'the blade: '.implode(', ', $blade).' s';
         }
 
-        return $band === null ? $all : [...$all, ...self::play($since, self::POSES[$family] ?? ['straight'], $band)];
+        $counting = array_values(array_filter($since, static fn (array $one): bool => $one['kind'] !== 'reading' || ! $isCold || ($one['body']['engine'] ?? 'cold') === 'cold'));
+        foreach ($bands as $point => $band) {
+            $all = [...$all, ...self::play($counting, $point, self::POSES[$family] ?? ['straight'], $band)];
+        }
+
+        return $all;
     }
 
     /**
-     * Read after the last turn and after the last lock, cold as the figure is, in every pose, and inside: by the mean of what was read.
+     * Read after the last turn and after the last lock, in every pose, and inside: by the mean of what was read.
      *
      * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
      * @param  list<string>  $poses
      * @param  array{float, float}  $band
      * @return list<string>
      */
-    private static function play(array $since, array $poses, array $band): array
+    private static function play(array $since, string $point, array $poses, array $band): array
     {
         $read = [];
         foreach ($since as $one) {
             if ($one['kind'] === 'confirmed' && $one['body']['key'] === 'locked') {
                 $read = [];
-            } elseif ($one['kind'] === 'reading' && ($one['body']['engine'] ?? 'cold') === 'cold') {
+            } elseif ($one['kind'] === 'reading' && $one['body']['point'] === $point) {
                 $read[(string) ($one['body']['pose'] ?? 'straight')][] = (float) $one['body']['mm'];
             }
         }
@@ -339,7 +377,7 @@ final class Auditor
             $values = $read[$pose] ?? [];
             $mean = $values === [] ? null : array_sum($values) / count($values);
             if ($mean === null || $mean <= 0.0 || $mean < $band[0] || $mean > $band[1]) {
-                $all[] = "{$pose} read: ".implode(', ', $values);
+                $all[] = "{$point}, {$pose} read: ".implode(', ', $values);
             }
         }
 
