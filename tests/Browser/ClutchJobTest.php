@@ -61,7 +61,7 @@ final class ClutchJobTest extends BrowserTestCase
         foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $this->armed()->click("[data-answer={$answer}]")->settled();
         }
-        $this->click('[data-close=fit]')->see('Fit for use', 'Signed by Tomas')->clickText('To RT-14');
+        $this->await('[data-close=fit]')->gone('[data-offered]')->click('[data-close=fit]')->see('Fit for use', 'Signed by Tomas')->clickText('To RT-14');
         $this->see('fit for use', 'Tolvane service book');
     }
 

@@ -104,7 +104,8 @@ export const Pad = () => {
         <Keys shown={keys} numbers={numbers} line={line} onLine={setLine} />
       </chakra.form>
       <NotSent />
-      <Offered of={gauges} />
+      {/* Once only the signature is left nothing is measured. */}
+      {item?.kind !== 'sign_off' && <Offered of={gauges} />}
     </Sheet>
   );
 };

@@ -14,11 +14,11 @@ import {
   Predicted,
   type Prediction,
   Scale,
-  specLabel,
   TornTape,
   ticks,
   WorkingBand,
 } from './TapeMarks';
+import { specLabel } from './tapeLabels';
 
 function reach(state: BenchState, next: number | null): number {
   const { band } = state.spec;
@@ -44,6 +44,7 @@ export const Tape = () => {
   // As it was found and was not changed since, one mark says both.
   const changed = state.adjusters.some((adjuster) => adjuster.touched) || now.mm !== found.mm;
   const foundAt = found.mm === null ? null : x(found.mm);
+  const nowAt = changed && now.mm !== null ? x(now.mm) : null;
   const crowded = foundAt !== null && foundAt > from - 50 && foundAt < from + 150;
   return (
     <Sheet padding="3" aria-label="Tape">
@@ -63,8 +64,10 @@ export const Tape = () => {
           <Scale x={x} most={most} />
           <WorkingBand x={x} crowded={crowded} />
           {foundAt !== null && <Found at={foundAt} judged={found} x={x} width={width} />}
-          {changed && now.mm !== null && <Now judged={now} mm={now.mm} x={x} />}
-          {next !== null && <Predicted x={x} next={next} from={changed ? now.mm : null} bandFrom={from} />}
+          {nowAt !== null && now.mm !== null && (
+            <Now judged={now} mm={now.mm} x={x} next={next === null ? null : x(next.mm)} width={width} />
+          )}
+          {next !== null && <Predicted x={x} next={next} found={foundAt} now={nowAt} bandFrom={from} width={width} />}
         </svg>
       </Box>
       {now.advice !== null && (

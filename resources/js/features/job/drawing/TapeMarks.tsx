@@ -4,6 +4,7 @@ import { MarkShape } from '../../../components/Marks';
 import { bandText, isInches, lengthText, MM_PER_INCH, marks, shortLength } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
+import { type Label, nextLabel, nowLabel } from './tapeLabels';
 
 const TOP = 26;
 const BAND_HEIGHT = 46;
@@ -13,7 +14,7 @@ export const EDGE = 14;
 /** From millimetres to drawing units along the tape. */
 type Place = (value: number) => number;
 
-export type Prediction = { mm: number; low_mm: number | null; high_mm: number | null; word: string };
+export type Prediction = { mm: number; low_mm: number | null; high_mm: number | null; word: 'next' | 'expected' };
 
 /** As a rule is marked in inches: what is between two marks, and between two figures, up to so many inches. */
 const INCHES = [
@@ -70,28 +71,6 @@ export const Scale = ({ x, most }: { x: Place; most: number }) => {
 };
 
 type BandProps = { from: number; to: number; band: SpecBand; label: Label };
-
-export type Label = { at: number; anchor: 'start' | 'end' };
-
-/** Widths the words over the tape take, so that they do not lie on each other. */
-const SPEC_WORDS = 96;
-const FOUND_WORDS = 44;
-
-/** Over the band from its low edge, else to its high edge, else beside it: the first place that the word found leaves free. */
-export function specLabel(from: number, to: number, found: number | null, width: number): Label {
-  const places: readonly Label[] = [
-    { at: from + 4, anchor: 'start' },
-    { at: to - 4, anchor: 'end' },
-    { at: to + 6, anchor: 'start' },
-    { at: from - 6, anchor: 'end' },
-  ];
-  const isFree = ({ at, anchor }: Label) => {
-    const [left, right] = anchor === 'start' ? [at, at + SPEC_WORDS] : [at - SPEC_WORDS, at];
-    const clear = found === null || right < found - FOUND_WORDS || left > found + FOUND_WORDS;
-    return clear && left >= 0 && right <= width;
-  };
-  return places.find(isFree) ?? { at: from + 4, anchor: 'start' };
-}
 
 export const Band = ({ from, to, band, label }: BandProps) => (
   <g>
@@ -182,17 +161,22 @@ export const Found = ({ at, judged, x, width }: FoundProps) => (
   </g>
 );
 
-export const Now = ({ judged, mm: value, x }: { judged: Judged; mm: number; x: Place }) => (
-  <g data-tape="now">
-    <Spread judged={judged} x={x} y={TOP + 24} fill={paint.ink} />
-    <g transform={`translate(${x(value)} ${TOP + 24})`}>
-      <MarkShape kind="now" r={7} />
+type NowProps = { judged: Judged; mm: number; x: Place; next: number | null; width: number };
+
+export const Now = ({ judged, mm: value, x, next, width }: NowProps) => {
+  const { at, anchor } = nowLabel(x(value), next, width);
+  return (
+    <g data-tape="now">
+      <Spread judged={judged} x={x} y={TOP + 24} fill={paint.ink} />
+      <g transform={`translate(${x(value)} ${TOP + 24})`}>
+        <MarkShape kind="now" r={7} />
+      </g>
+      <Words x={at} y={TOP + 29} anchor={anchor}>
+        now {lengthText(value)}
+      </Words>
     </g>
-    <Label x={x(value) + 14} y={TOP + 29} anchor="start">
-      now {lengthText(value)}
-    </Label>
-  </g>
-);
+  );
+};
 
 const Spread = ({ judged, x, y, fill }: { judged: Judged; x: Place; y: number; fill: string }) => {
   if (judged.mm === null || judged.expanded_mm === null) return null;
@@ -202,9 +186,9 @@ const Spread = ({ judged, x, y, fill }: { judged: Judged; x: Place; y: number; f
   );
 };
 
-type LabelProps = { x: number; y: number; anchor: 'start' | 'middle' | 'end'; children: React.ReactNode };
+type WordsProps = { x: number; y: number; anchor: 'start' | 'middle' | 'end'; children: React.ReactNode };
 
-const Label = ({ x, y, anchor, children }: LabelProps) => (
+const Words = ({ x, y, anchor, children }: WordsProps) => (
   <text
     x={x}
     y={y}
@@ -220,18 +204,21 @@ const Label = ({ x, y, anchor, children }: LabelProps) => (
   </text>
 );
 
-type PredictedProps = { x: Place; next: Prediction; from: number | null; bandFrom: number };
+type PredictedProps = {
+  x: Place;
+  next: Prediction;
+  found: number | null;
+  now: number | null;
+  bandFrom: number;
+  width: number;
+};
 
-export const Predicted = ({ x, next, from, bandFrom }: PredictedProps) => {
+export const Predicted = ({ x, next, found, now, bandFrom, width }: PredictedProps) => {
   const at = x(next.mm);
   const y = TOP + 24;
-  const edge = Math.min(at - 12, next.low_mm === null ? at : x(next.low_mm) - 7);
-  const far = Math.max(at + 12, next.high_mm === null ? at : x(next.high_mm) + 7);
-  const free = (a: number, b: number) => from === null || x(from) < a - 12 || x(from) > b + 12;
-  const fitsLeft = edge - 72 > 4 && free(edge - 72, edge);
-  const fitsRight = free(far, far + 72);
-  const clearOfEdge = edge - 72 > bandFrom || edge < bandFrom;
-  const onLeft = fitsLeft && (clearOfEdge || !fitsRight);
+  const from = Math.min(at - 12, next.low_mm === null ? at : x(next.low_mm) - 7);
+  const to = Math.max(at + 12, next.high_mm === null ? at : x(next.high_mm) + 7);
+  const label = nextLabel({ word: next.word, from, to }, { found, now }, bandFrom, width);
   return (
     <g data-tape="next">
       {next.low_mm !== null && next.high_mm !== null && (
@@ -245,9 +232,9 @@ export const Predicted = ({ x, next, from, bandFrom }: PredictedProps) => {
       <g transform={`translate(${at} ${y})`}>
         <MarkShape kind="next" r={8} />
       </g>
-      <Label x={onLeft ? edge : far} y={y + 5} anchor={onLeft ? 'end' : 'start'}>
+      <Words x={label.at} y={y + 5} anchor={label.anchor}>
         {next.word} {lengthText(next.mm)}
-      </Label>
+      </Words>
     </g>
   );
 };
