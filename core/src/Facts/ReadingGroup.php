@@ -145,12 +145,15 @@ final readonly class ReadingGroup
         return $this->found->mean <= 0.0 || $this->found->mean <= 2 * $this->found->standard();
     }
 
-    /** Whether two groups, with nothing moved between them, should show the same. */
-    public function isComparableTo(self $other): bool
+    /**
+     * Whether two groups, with nothing moved between them, should show the same.
+     *
+     * @param  bool  $heat  whether a cold engine and a hot one show different play
+     * @param  bool  $wheels  whether it shows differently on a stand
+     */
+    public function isComparableTo(self $other, bool $heat = true, bool $wheels = true): bool
     {
-        [$one, $two] = [$this->first(), $other->first()];
-
-        return $this->setting === $other->setting && $this->series === $other->series && $one->point === $two->point && $one->pose === $two->pose
-            && $one->engine === $two->engine && $one->wheels === $two->wheels && ! $this->crossed && ! $other->crossed;
+        return $this->setting === $other->setting && $this->series === $other->series && $this->first()->isOfSame($other->first(), $heat, $wheels)
+            && ! $this->crossed && ! $other->crossed;
     }
 }

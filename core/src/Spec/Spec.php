@@ -70,6 +70,17 @@ final readonly class Spec
         return $this->aim !== null && ($this->conditions->matter() || $this->declared->movesWithHeat());
     }
 
+    /** Whether play read cold and play read hot are two things; where they are one, they are held against each other. */
+    public function heatMatters(): bool
+    {
+        return $this->conditions->engine !== null || $this->declared->movesWithHeat();
+    }
+
+    public function wheelsMatter(): bool
+    {
+        return $this->conditions->wheels !== null;
+    }
+
     /** @return list<Inspection> everything that may be found on it: what is always looked over, and a pack where it has one */
     public function inspections(): array
     {

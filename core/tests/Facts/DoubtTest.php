@@ -10,6 +10,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** What is asked about a reading before it counts, and what each answer does. */
@@ -42,6 +43,19 @@ final class DoubtTest extends TestCase
             self::assertSame(0, $state->beliefs->groupsUsed, 'and it teaches nothing');
             self::assertNotSame([], $state->progress->blocks(ClosingOutcome::Fit));
         }
+    }
+
+    /** Its engine hot or cold: where that moves no play, another reading of the same play is the same play. */
+    public function test_what_does_not_go_together_is_asked_about_across_a_state_that_changes_nothing(): void
+    {
+        $as = static fn (TestJob $job, string $engine): TestJob => $job->entry('condition', ['engine' => $engine, 'wheels' => 'on_ground']);
+        $job = $as(TestJob::throttle()->toReading(), 'hot')->readIn(Pose::Left, 9.0);
+        $as($job, 'cold')->readIn(Pose::Left, 4.0);
+        $open = array_map(static fn (StageItem $item): string => $item->key, array_merge(...array_values($job->state->progress->items)));
+        self::assertContains('doubt:'.$job->last(), $open, 'a grip plays hot as it plays cold');
+        $warm = $as(TestJob::clutch()->toReading(), 'hot')->read(25, 25);
+        $as($warm, 'cold')->read(15, 15);
+        self::assertNull($warm->state->judgement->nowGroup?->doubt, 'a clutch does not');
     }
 
     public function test_taken_back_it_is_as_if_it_had_never_been(): void

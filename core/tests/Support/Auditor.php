@@ -106,6 +106,12 @@ final class Auditor
 
     private const POSES = ['twist_grip' => ['straight', 'left', 'right']];
 
+    /** What a rider may have as they like it, where it is left outside its band by choice. */
+    private const TASTE = ['clutch_lever' => ['bite']];
+
+    /** Never left outside by choice. */
+    private const NEVER = ['twist_grip', 'trigger_throttle', 'pedal_throttle'];
+
     private const BLADE_S = 3.0;
 
     /** Whatever changes how the control stands: what was read and tried before it tells nothing of it now. */
@@ -131,6 +137,24 @@ final class Auditor
         }
 
         return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), $family, $bands, $isCold)];
+    }
+
+    /**
+     * What speaks against leaving it outside its band by choice: that is a matter of taste, never of safety.
+     *
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  array<string, array{float, float}>  $bands
+     * @return list<string>
+     */
+    public static function againstChoice(string $family, array $written, array $bands, bool $isCold): array
+    {
+        $anyPlay = array_map(static fn (): array => [1e-6, INF], $bands);
+        $taste = array_map(static fn (string $key): string => "{$key}: ", self::TASTE[$family] ?? []);
+        $all = array_values(array_filter(self::objections($family, $written, $anyPlay, $isCold),
+            static fn (string $one): bool => array_filter($taste, static fn (string $key): bool => str_starts_with($one, $key)) === []));
+        $chosen = array_filter(self::sinceChange(self::asItStands($written)), static fn (array $one): bool => $one['kind'] === 'by_choice');
+
+        return [...$all, ...($chosen === [] ? ['nobody chose it since'] : []), ...(in_array($family, self::NEVER, true) ? ['a throttle is never left so'] : [])];
     }
 
     /**
@@ -206,7 +230,7 @@ final class Auditor
             if ($one['kind'] === 'cover' && ($one['body']['off'] === false || ! in_array($one['id'], $gone, true))) {
                 $off[(string) $one['body']['adjuster']] = $one['body']['off'] === true;
                 $back = $one['body']['off'] === true ? [] : $back;
-            } elseif (in_array($one['kind'], self::CHANGES, true)) {
+            } elseif (in_array($one['kind'], self::CHANGES, true) && ! in_array($one['id'], $gone, true)) {
                 [$back, $touched] = [[], true];
             } elseif ($one['kind'] === 'confirmed') {
                 $back[$key] = true;
@@ -365,10 +389,15 @@ final class Auditor
     private static function play(array $since, string $point, array $poses, array $band): array
     {
         $read = [];
+        $stoodBy = array_map(static fn (array $one): mixed => $one['body']['reading'], array_filter($since, static fn (array $one): bool => $one['kind'] === 'upheld'));
         foreach ($since as $one) {
             if ($one['kind'] === 'confirmed' && $one['body']['key'] === 'locked') {
                 $read = [];
             } elseif ($one['kind'] === 'reading' && $one['body']['point'] === $point) {
+                if (in_array($one['id'], $stoodBy, true)) {
+                    // Asked about and stood by: it is so now, whatever was read before.
+                    unset($read[(string) ($one['body']['pose'] ?? 'straight')]);
+                }
                 $read[(string) ($one['body']['pose'] ?? 'straight')][] = (float) $one['body']['mm'];
             }
         }
