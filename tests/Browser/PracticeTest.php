@@ -114,6 +114,15 @@ final class PracticeTest extends BrowserTestCase
             ->click('[data-light]')->await('[data-light][aria-pressed=true]')->click('[data-look=wire]')->see('A fault: it is not as it should be.')->accessible('a light');
     }
 
+    public function test_teeth_meet_once_a_wheel_is_turned(): void
+    {
+        $this->window(390, 844);
+        $this->as('mirre')->visit('/practice')->click('[data-lesson=mode_short] button')->await('[data-machine]')->click('[data-way=run]')->gone('[data-roll]');
+        $this->click('[data-run=park]')->see('Seen: Cannot tell: the teeth have not met')->accessible('teeth that have not met');
+        $this->click('[data-roll]')->gone('[data-roll]');
+        self::assertStringNotContainsString('Cannot tell', $this->text('[data-machine] [data-saw]'));
+    }
+
     public function test_a_boot_comes_off_before_what_lies_under_it_is_turned(): void
     {
         $this->as('ines')->visit('/practice')->click('[data-lesson=grip_boot] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=turn]')->click('[data-machine] [data-turned=in_line]')

@@ -48,6 +48,18 @@ final readonly class OutcomeSetting
         return $this->sees[$this->wants];
     }
 
+    /** Key of what proves nothing where it is seen; null where whatever is seen proves something. */
+    public function provesNothing(): ?string
+    {
+        foreach ($this->sees as $word) {
+            if ($word->provesNothing) {
+                return $word->key;
+            }
+        }
+
+        return null;
+    }
+
     public function weight(string $adjuster): float
     {
         return $this->weights === [] ? 1.0 : $this->weights[$adjuster] ?? 0.0;

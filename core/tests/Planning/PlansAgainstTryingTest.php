@@ -83,7 +83,7 @@ final class PlansAgainstTryingTest extends TestCase
         $job = TestJob::clutch(run: $run, standing: TestJob::standing($standing));
         $mode = $chance->whole(0, 1) === 0 ? SettingMode::TouchUp : SettingMode::Service;
         $job->entry('policy', ['mode' => $mode->value]);
-        if ($chance->whole(0, 4) === 0 && isset($standing['bracket'])) {
+        if ($chance->whole(0, 4) === 0 && $job->state->run->adjuster('bracket')?->access()->cover !== null) {
             $job->entry('cover', ['adjuster' => 'bracket', 'off' => true]);
         }
         $window = self::window($chance);

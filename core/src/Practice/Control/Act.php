@@ -88,6 +88,11 @@ final readonly class Act
         return new self(ActKind::Run, $setting);
     }
 
+    public static function roll(): self
+    {
+        return new self(ActKind::Roll);
+    }
+
     public static function cure(Cure $cure): self
     {
         return new self(ActKind::Cure, $cure->value);

@@ -33,6 +33,8 @@ enum ActKind: string
     case Look = 'look';
     /** It is run at one of its settings. */
     case Run = 'run';
+    /** A wheel is turned by hand, so that teeth can meet. */
+    case Roll = 'roll';
     /** Something that is no adjuster is put right. */
     case Cure = 'cure';
     /** Which adjuster, which way and how far: said before the bench says it. */

@@ -295,7 +295,7 @@ final class HonestHand
         }
         if ($advice->kind === TableAdviceKind::Try) {
             foreach ($table->untold(true) as $setting) {
-                $this->deeds[] = Act::run($setting->key);
+                $this->shift($setting->key);
 
                 return $this->entry(EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $this->control->does($setting)]);
             }
@@ -367,7 +367,6 @@ final class HonestHand
         }
         $act = match ($key->topic) {
             ItemTopic::Check, ItemTopic::Found => Act::try((string) $proof, $pose === null ? null : Pose::tryFrom($pose)),
-            ItemTopic::Outcome => Act::run((string) $key->of),
             ItemTopic::Step => in_array($item->key, array_map(static fn (Inspection $one): string => $one->key, Families::of($this->state->spec->family)->lookOver()), true) ? Act::look($item->key) : null,
             default => null,
         };
@@ -377,6 +376,18 @@ final class HonestHand
         }
         if ($act !== null) {
             $this->deeds[] = $act;
+        }
+        if ($key->topic === ItemTopic::Outcome) {
+            $this->shift((string) $key->of);
+        }
+    }
+
+    /** Shifted, and a wheel turned where teeth have to meet. */
+    private function shift(string $setting): void
+    {
+        $this->deeds[] = Act::run($setting);
+        if ($this->control->hasTeeth()) {
+            $this->deeds[] = Act::roll();
         }
     }
 

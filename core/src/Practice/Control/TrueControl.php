@@ -60,6 +60,11 @@ final class TrueControl
 
     private bool $isLit = false;
 
+    /** Key of the setting it was shifted to last, and whether its teeth have met there: they meet once a wheel is turned. */
+    private ?string $shifted = null;
+
+    private bool $hasMet = false;
+
     /** @var array<string, float> how far a thread lies in what it gives up, in its smallest steps, by adjuster; as found it was last turned out */
     private array $taken = [];
 
@@ -115,6 +120,7 @@ final class TrueControl
         $turned = $this->takesHold($one, Steps::exactly($to - $at));
         $this->at[$adjuster] = $to;
         $this->isSettled = $this->isSettled && $to === $at;
+        $this->hasMet = $this->hasMet && $to === $at;
         $side = $one->slackGiven($turned) <=> 0.0;
         $this->side = $side === 0 ? $this->side : $side;
         if ($one->kind()->sets() === AdjustedQuantity::Speed && $this->speed !== null) {
@@ -327,6 +333,33 @@ final class TrueControl
     public function light(): void
     {
         $this->isLit = true;
+    }
+
+    /** Shifted to a setting. */
+    public function shift(OutcomeSetting $setting): void
+    {
+        $this->hasMet = $this->hasMet && $this->shifted === $setting->key;
+        $this->shifted = $setting->key;
+    }
+
+    /** A wheel is turned by hand. */
+    public function roll(): void
+    {
+        $this->hasMet = true;
+    }
+
+    /** Whether teeth have to meet before anything shows what it does. */
+    public function hasTeeth(): bool
+    {
+        return array_filter($this->table->settings ?? [], static fn (OutcomeSetting $one): bool => $one->provesNothing() !== null) !== [];
+    }
+
+    /** What is seen of it where it stands: teeth that have not met prove nothing. Null where it was shifted nowhere yet. */
+    public function showsAsShifted(): ?string
+    {
+        $setting = $this->table->settings[$this->shifted ?? ''] ?? null;
+
+        return $setting === null ? null : ($this->hasMet ? null : $setting->provesNothing()) ?? $this->does($setting);
     }
 
     /** What the machine does at a setting. */

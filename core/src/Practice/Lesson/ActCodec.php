@@ -43,6 +43,7 @@ final readonly class ActCodec
             ActKind::Light => Act::light(),
             ActKind::Look => Act::look($of()),
             ActKind::Run => Act::run($of()),
+            ActKind::Roll => Act::roll(),
             ActKind::Cure => Act::cure($node->at('of')->enum(Cure::class)),
             ActKind::Guess => Act::guess($of(), $by()),
             ActKind::Ask => Act::ask(),

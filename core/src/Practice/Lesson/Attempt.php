@@ -166,7 +166,6 @@ final class Attempt
     {
         $this->changes($act);
         $spec = $this->lesson->spec;
-        $setting = $act->kind === ActKind::Run ? $spec->other(OutcomeTable::class)->settings[$act->about] ?? null : null;
 
         return match (true) {
             $act->kind === ActKind::Hold => Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight)),
@@ -174,7 +173,7 @@ final class Attempt
             $act->kind === ActKind::Measure => Seen::amount($this->control->measures(MeasureKey::from($act->about))),
             $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
             $act->kind === ActKind::Look => Seen::word($this->control->looksSound($act->about) ? 'sound' : 'fault'),
-            $setting !== null => Seen::word($this->control->does($setting)),
+            $act->kind === ActKind::Run, $act->kind === ActKind::Roll => Seen::maybe($this->control->showsAsShifted()),
             default => Seen::nothing(),
         };
     }
@@ -189,10 +188,20 @@ final class Attempt
             ActKind::Shut => $this->control->coverUp($act->about),
             ActKind::Cool => $this->control->cool(),
             ActKind::Warm => $this->control->warm(),
+            ActKind::Run => $this->shift($act->about),
+            ActKind::Roll => $this->control->roll(),
             ActKind::Turn => $this->control->turn($act->about, $act->steps ?? Steps::none()),
             ActKind::Cure => $this->control->cure(Cure::from($act->about)),
             default => null,
         };
+    }
+
+    private function shift(string $setting): void
+    {
+        $to = $this->lesson->spec->other(OutcomeTable::class)->settings[$setting] ?? null;
+        if ($to !== null) {
+            $this->control->shift($to);
+        }
     }
 
     private function mustBeThere(Act $act): void
@@ -209,6 +218,7 @@ final class Attempt
             ActKind::Try => in_array($act->about, $keys($family->proofs($this->lesson->run)), true),
             ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),
             ActKind::Run => isset($this->lesson->spec->other(OutcomeTable::class)->settings[$act->about]),
+            ActKind::Roll => $this->control->hasTeeth(),
             ActKind::Cure => in_array($act->about, array_column($family->cures(), 'value'), true),
             ActKind::Ask, ActKind::Stop, ActKind::Light => true,
         };

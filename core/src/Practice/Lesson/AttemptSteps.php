@@ -87,6 +87,7 @@ final readonly class AttemptSteps
             ActKind::Light => 'Took a light',
             ActKind::Look => "Looked at: {$this->label($act)}",
             ActKind::Try, ActKind::Run => "Tried: {$this->label($act)}{$pose}",
+            ActKind::Roll => 'A wheel turned by hand',
             ActKind::Stop => 'Stopped',
         };
     }

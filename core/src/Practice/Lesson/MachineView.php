@@ -45,6 +45,9 @@ final class MachineView
     /** @var array<string, float> what was measured and not written yet, by what it is */
     private array $measured = [];
 
+    /** The setting it was shifted to last. */
+    private string $shifted = '';
+
     private bool $isAdvised = false;
 
     private ?Act $guess = null;
@@ -113,11 +116,13 @@ final class MachineView
             ActKind::Feel => $this->felt = $seen->word,
             ActKind::Cool, ActKind::Warm => [$this->held, $this->felt] = [null, null],
             ActKind::Measure => $this->measured[$act->about] = $seen->amount ?? 0.0,
+            ActKind::Roll => $this->seen["run {$this->shifted}"] = $seen->word ?? '',
             ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',
             ActKind::Guess => [$this->isAdvised, $this->guess] = [true, $act],
             ActKind::Ask => $this->isAdvised = true,
             default => null,
         };
+        $this->shifted = $act->kind === ActKind::Run ? $act->about : $this->shifted;
         if ($act->kind === ActKind::Turn || $act->kind === ActKind::Cure) {
             [$this->held, $this->measured] = [null, []];
             $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
@@ -197,7 +202,7 @@ final class MachineView
             $label = $seen->key === $word ? $seen->label : $label;
         }
 
-        return ['key' => $one->key, 'label' => $one->label, 'saw' => $label ?? $word];
+        return ['key' => $one->key, 'label' => $one->label, 'saw' => $label ?? $word, 'unmet' => $word !== null && $word === $one->provesNothing() && $this->shifted === $one->key];
     }
 
     /** @return list<array<string, mixed>> */

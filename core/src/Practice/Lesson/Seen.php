@@ -20,6 +20,12 @@ final readonly class Seen
         return new self(null, $word);
     }
 
+    /** @param  string|null  $word  null where nothing showed */
+    public static function maybe(?string $word): self
+    {
+        return new self(null, $word);
+    }
+
     public static function amount(?float $amount): self
     {
         return new self(null, null, $amount);

@@ -16,6 +16,7 @@ use VividPull\Core\Practice\Lesson\BestPlay;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\Lesson\LessonFile;
+use VividPull\Core\Practice\Lesson\MachineView;
 use VividPull\Core\Practice\Lesson\MovesFile;
 use VividPull\Core\Practice\Lesson\Remark;
 use VividPull\Core\Practice\Lesson\Score;
@@ -60,6 +61,8 @@ final class ScorerTest extends TestCase
         yield 'a stop that nobody timed' => ['bail_right', [...self::refitted('guards', 'spark_lead'), ['kind' => 'measure', 'body' => ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2.0 s']]], Skill::Word, 'This was written without being tried: Blade stop time'];
         yield 'the nut the wrong way' => ['pedal_governor', [['act' => 'turn', 'of' => 'governor', 'by' => -1]], Skill::Direction, 'The governor nut was turned the wrong way'];
         yield 'driven before it was put together' => ['pedal_governor', [['act' => 'turn', 'of' => 'governor', 'by' => 0.5], ['act' => 'measure', 'of' => 'ground_speed']], Skill::Safe, 'It was run before what was taken off was put back'];
+        yield 'teeth that had not met' => ['mode_short', [['act' => 'run', 'of' => 'park'], ['kind' => 'outcome', 'body' => ['setting' => 'park', 'saw' => 'right']]], Skill::Word, 'Park: its teeth had not met, and that proves nothing'];
+        yield 'a setting before the last turn' => ['mode_short', [['act' => 'run', 'of' => 'park'], ['act' => 'roll'], ['act' => 'turn', 'of' => 'mode_bevels', 'by' => 0.5], ['kind' => 'outcome', 'body' => ['setting' => 'park', 'saw' => 'right']]], Skill::Word, 'This was not tried, and what was written is not so: Park'];
         yield 'something put right that nobody did' => ['lever_spline', [...self::SAFE, ['kind' => 'put_right', 'body' => ['cure' => 'spring']]], Skill::Word, 'nothing of that was done'];
         yield 'a sound thing changed' => ['lever_loose', [...self::SAFE, ['act' => 'cure', 'of' => 'spring']], Skill::Cause, 'Nothing was wrong there'];
         yield 'a fault not found' => ['pedal_spring', [], Skill::Cause, 'It was not found: a weak or unhooked return spring'];
@@ -123,6 +126,31 @@ final class ScorerTest extends TestCase
         // Half a millimetre of conduit at 3.5 times as far.
         self::assertEqualsWithDelta(0.5 * 3.5, $before - $shown(), 8 * $attempt->lesson->mechanics->noise);
         self::assertEqualsWithDelta($attempt->control()->play(ReadingPoint::LeverTip), $shown(), 5 * $attempt->lesson->mechanics->noise);
+    }
+
+    /** Unmet teeth prove nothing: what an arm does shows once a wheel was turned, at every setting and after every turn anew. */
+    public function test_teeth_meet_once_a_wheel_is_turned(): void
+    {
+        [$attempt, $at] = [self::played('mode_short', []), '2026-01-01T08:10:00+00:00'];
+        $does = static fn (Act $act): ?string => $attempt->act($act, $at)->word;
+        self::assertNull($does(Act::roll()), 'it was shifted nowhere yet');
+        self::assertSame('unmet', $does(Act::run('park')));
+        $true = $attempt->act(Act::roll(), $at)->word;
+        self::assertNotSame('unmet', $true);
+        self::assertSame($true, $does(Act::run('park')), 'it stands there still');
+        self::assertSame('unmet', $does(Act::run('turf')));
+        $view = array_column(MachineView::of($attempt)['settings'], null, 'key');
+        self::assertSame([false, false, true], [$view['park']['unmet'], $view['two_wheel']['unmet'], $view['turf']['unmet']]);
+        self::assertSame('Cannot tell: the teeth have not met', $view['turf']['saw']);
+        $does(Act::roll());
+        self::assertNotSame('unmet', array_column(MachineView::of($attempt)['settings'], null, 'key')['turf']['saw']);
+        $does(Act::turn('mode_bevels', Steps::exactly(0.5)));
+        self::assertSame('unmet', $does(Act::run('turf')));
+        // Who writes that it proves nothing writes what is so.
+        $written = self::played('mode_short', [['act' => 'run', 'of' => 'park'], ['kind' => 'outcome', 'body' => ['setting' => 'park', 'saw' => 'unmet']]]);
+        self::assertSame([], self::skill(Scorer::judge($written), Skill::Word)?->remarks);
+        $this->expectExceptionObject(Refused::because('There is nothing of that on this machine.'));
+        self::played('lever_loose', [])->act(Act::roll(), $at);
     }
 
     public function test_a_hot_engine_hides_play_until_it_is_cold(): void

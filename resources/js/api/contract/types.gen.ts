@@ -2361,7 +2361,7 @@ export type GaugeRecording = {
     at: string;
 };
 
-export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'warm' | 'turn' | 'try' | 'measure' | 'light' | 'look' | 'run' | 'cure' | 'guess' | 'ask' | 'stop';
+export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'warm' | 'turn' | 'try' | 'measure' | 'light' | 'look' | 'run' | 'roll' | 'cure' | 'guess' | 'ask' | 'stop';
 
 export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
 
@@ -2499,6 +2499,10 @@ export type PracticeMachine = {
         key: string;
         label: string;
         saw: string | null;
+        /**
+         * Whether its teeth have not met, so that this proves nothing until a wheel is turned.
+         */
+        unmet: boolean;
     }>;
     cures: Array<{
         key: string;

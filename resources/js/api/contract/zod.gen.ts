@@ -2227,6 +2227,7 @@ export const zActKind = z.enum([
     'light',
     'look',
     'run',
+    'roll',
     'cure',
     'guess',
     'ask',
@@ -2414,7 +2415,8 @@ export const zPracticeMachine = z.object({
     settings: z.array(z.object({
         key: z.string(),
         label: z.string(),
-        saw: z.nullable(z.string())
+        saw: z.nullable(z.string()),
+        unmet: z.boolean()
     })),
     cures: z.array(z.object({
         key: z.string(),

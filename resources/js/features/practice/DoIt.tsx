@@ -111,6 +111,11 @@ export const RunIt = () => {
           >
             Run it
           </Button>
+          {one.unmet && (
+            <Button look="vivid" size="small" disabled={busy} onClick={() => act({ act: 'roll' })} data-roll>
+              Turn a wheel by hand
+            </Button>
+          )}
           {one.saw !== null && <Saw saw={one.saw} />}
         </Row>
       ))}

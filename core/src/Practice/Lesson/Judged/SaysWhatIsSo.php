@@ -45,6 +45,12 @@ final class SaysWhatIsSo implements Judged
     /** @var array<string, true> what was tried or looked at since it last changed */
     private array $tried = [];
 
+    /** @var array<string, string> what was seen of a setting since it last changed */
+    private array $shown = [];
+
+    /** The setting it was shifted to last. */
+    private string $shifted = '';
+
     /** @var array<string, Steps> turned, and not written down yet, by adjuster */
     private array $turned = [];
 
@@ -101,6 +107,10 @@ final class SaysWhatIsSo implements Judged
         if (in_array($act->kind, [ActKind::Try, ActKind::Look, ActKind::Run], true)) {
             $this->tried[$this->triedAs($act->kind, $act->about, $act->pose?->value)] = true;
         }
+        if ($act->kind === ActKind::Run || $act->kind === ActKind::Roll) {
+            $this->shifted = $act->kind === ActKind::Run ? $act->about : $this->shifted;
+            $this->shown[$this->shifted] = $seen->word ?? '';
+        }
         if ($act->kind === ActKind::Turn && $act->steps !== null) {
             $this->turned[$act->about] = ($this->turned[$act->about] ?? Steps::none())->plus($act->steps);
         }
@@ -109,7 +119,7 @@ final class SaysWhatIsSo implements Judged
         }
         if (in_array($act->kind, [ActKind::Turn, ActKind::Cure], true)) {
             $this->tried = array_filter($this->tried, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
-            $this->measured = [];
+            [$this->measured, $this->shown] = [[], []];
         }
     }
 
@@ -169,8 +179,12 @@ final class SaysWhatIsSo implements Judged
     private function outcome(OutcomeSeen $entry, int $place, Moment $moment): void
     {
         $setting = $this->attempt->lesson->spec->other(OutcomeTable::class)->settings[$entry->setting] ?? null;
-        if ($setting !== null) {
-            $this->said($moment->before->does($setting) === $entry->saw, $this->wasTried(ActKind::Run, $entry->setting, null), "outcome:{$entry->setting}", $place);
+        $shown = $this->shown[$entry->setting] ?? null;
+        if ($setting !== null && $shown !== null && $shown === $setting->provesNothing() && $entry->saw !== $shown) {
+            $this->said++;
+            $this->remarks[] = new Remark(self::FALSE_WORD, "{$setting->label}: its teeth had not met, and that proves nothing. Turn a wheel by hand, and look again.", $place);
+        } elseif ($setting !== null) {
+            $this->said(($shown ?? $moment->before->does($setting)) === $entry->saw, $this->wasTried(ActKind::Run, $entry->setting, null), "outcome:{$entry->setting}", $place);
         }
     }
 
