@@ -202,7 +202,7 @@ final class MachineView
             $label = $seen->key === $word ? $seen->label : $label;
         }
 
-        return ['key' => $one->key, 'label' => $one->label, 'saw' => $label ?? $word, 'unmet' => $word !== null && $word === $one->provesNothing() && $this->shifted === $one->key];
+        return ['key' => $one->key, 'label' => $one->label, 'press' => $this->attempt->control()->hasTeeth() ? 'Shift it there' : 'Run it', 'saw' => $label ?? $word, 'unmet' => $word !== null && $word === $one->provesNothing() && $this->shifted === $one->key];
     }
 
     /** @return list<array<string, mixed>> */

@@ -2498,6 +2498,10 @@ export type PracticeMachine = {
     settings: Array<{
         key: string;
         label: string;
+        /**
+         * What is pressed to try it, in words.
+         */
+        press: string;
         saw: string | null;
         /**
          * Whether its teeth have not met, so that this proves nothing until a wheel is turned.

@@ -2415,6 +2415,7 @@ export const zPracticeMachine = z.object({
     settings: z.array(z.object({
         key: z.string(),
         label: z.string(),
+        press: z.string(),
         saw: z.nullable(z.string()),
         unmet: z.boolean()
     })),

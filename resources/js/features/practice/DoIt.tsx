@@ -109,7 +109,7 @@ export const RunIt = () => {
             onClick={() => act({ act: 'run', of: one.key })}
             data-run={one.key}
           >
-            Run it
+            {one.press}
           </Button>
           {one.unmet && (
             <Button look="vivid" size="small" disabled={busy} onClick={() => act({ act: 'roll' })} data-roll>
