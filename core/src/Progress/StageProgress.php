@@ -11,6 +11,7 @@ use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Spec\Spec;
 
@@ -31,7 +32,7 @@ final readonly class StageProgress
         return new Progress(
             self::stage($items, $facts),
             $items,
-            array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($facts, $judgement), ...$missing])),
+            array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($spec, $facts, $judgement, $second), ...$missing])),
             array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($whole, true)])),
             $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
             $check,
@@ -92,11 +93,17 @@ final readonly class StageProgress
         return $facts->tag === null ? [] : ["A tag stands ({$facts->tag->reason}). A lead lifts it once every gate has passed."];
     }
 
-    /** @return list<string> */
-    private static function byChoiceStands(Facts $facts, Judgement $judgement): array
+    /**
+     * What was chosen lets the band off, and so nothing else tells that it is inside: only a verdict does.
+     *
+     * @return list<string>
+     */
+    private static function byChoiceStands(Spec $spec, Facts $facts, Judgement $judgement, ?Judgement $second): array
     {
-        return $facts->chosen->byChoice !== null && $judgement->now->kind->isOutside()
-            ? ['It is left outside by choice: close it as that.'] : [];
+        $isRight = ($spec->aim === null || $judgement->now->is(VerdictKind::Inside)) && ($second === null || $second->now->is(VerdictKind::Inside))
+            && ($judgement->table === null || $judgement->table->isSet());
+
+        return $facts->chosen->byChoice !== null && ! $isRight ? ['It is left outside by choice: close it as that.'] : [];
     }
 
     /** @return list<string> */

@@ -26,6 +26,7 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\ClosingRecord;
@@ -291,6 +292,34 @@ final class RefitTest extends TestCase
             self::assertContains($sentence, $job->state->progress->blocks(ClosingOutcome::Fit));
             self::assertContains($sentence, $job->state->progress->blocks(ClosingOutcome::ByChoice));
         }
+    }
+
+    /** @return iterable<string, array{TestJob}> */
+    public static function notShownInside(): iterable
+    {
+        yield 'on an edge, where a rule cannot tell' => [TestJob::clutch()->ready()->read(9.5)];
+        $hot = TestJob::clutch()->toReading()->entry('condition', ['engine' => 'hot']);
+        yield 'read hot for a cold figure' => [$hot->read(15, 15, 15)];
+    }
+
+    /** What is chosen lets the band off: it never makes an *inside* of what nobody saw inside. */
+    #[DataProvider('notShownInside')]
+    public function test_what_is_left_by_choice_is_closed_as_that_and_never_as_fit(TestJob $job): void
+    {
+        $job->entry('by_choice', ['reason' => 'The rider wants it so.']);
+        for ($n = 0; $n < 40 && ($asked = $job->state->progress->asks()) !== null && $asked->answers !== []; $n++) {
+            $good = array_values(array_filter($asked->answers, static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body)));
+            $job->entry($good[0]->kind->value, $good[0]->body);
+        }
+        self::assertContains('It is left outside by choice: close it as that.', $job->state->progress->blocks(ClosingOutcome::Fit));
+    }
+
+    public function test_by_choice_and_then_seen_inside_it_may_be_fit_again(): void
+    {
+        $job = TestJob::clutch()->ready()->read(9.5);
+        $misread = $job->last();
+        $job->entry('by_choice', ['reason' => 'The rider wants it so.'])->entry('void', ['entry' => $misread, 'reason' => 'misread'])->read(15, 15, 15);
+        self::assertNotContains('It is left outside by choice: close it as that.', $job->state->progress->blocks(ClosingOutcome::Fit));
     }
 
     /** @return list<string> keys of what is done */
