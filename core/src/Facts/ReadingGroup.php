@@ -11,6 +11,7 @@ use VividPull\Core\Measurement\Agreement;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Measurement\Uncertainty;
+use VividPull\Core\Spec\Spec;
 
 /** Consecutive readings alike in every respect, with nothing moved between them. Verdicts are on groups. */
 final readonly class ReadingGroup
@@ -145,15 +146,10 @@ final readonly class ReadingGroup
         return $this->found->mean <= 0.0 || $this->found->mean <= 2 * $this->found->standard();
     }
 
-    /**
-     * Whether two groups, with nothing moved between them, should show the same.
-     *
-     * @param  bool  $heat  whether a cold engine and a hot one show different play
-     * @param  bool  $wheels  whether it shows differently on a stand
-     */
-    public function isComparableTo(self $other, bool $heat = true, bool $wheels = true): bool
+    /** Whether two groups, with nothing moved between them, should show the same. */
+    public function isComparableTo(self $other, Spec $spec): bool
     {
-        return $this->setting === $other->setting && $this->series === $other->series && $this->first()->isOfSame($other->first(), $heat, $wheels)
+        return $this->setting === $other->setting && $this->series === $other->series && $this->first()->isOfSame($other->first(), $spec)
             && ! $this->crossed && ! $other->crossed;
     }
 }

@@ -279,7 +279,7 @@ final class Replay
     {
         $crossed = $this->crossings->concern($reading);
         $last = $this->gathering[0] ?? null;
-        if ($last !== null && (! $reading->repeats($last, $this->spec->heatMatters(), $this->spec->wheelsMatter()) || $crossed !== $this->gatheringCrossed)) {
+        if ($last !== null && (! $reading->repeats($last, $this->spec) || $crossed !== $this->gatheringCrossed)) {
             $this->finishGroup();
         }
         $this->gatheringCrossed = $crossed;
@@ -315,7 +315,7 @@ final class Replay
     private function withoutJump(ReadingGroup $group, array $before): ReadingGroup
     {
         for ($place = count($before) - 1; $place >= 0 && $before[$place]->setting === $group->setting && $group->doubt === null; $place--) {
-            if ($before[$place]->doubt === null && $before[$place]->isComparableTo($group, $this->spec->heatMatters(), $this->spec->wheelsMatter())) {
+            if ($before[$place]->doubt === null && $before[$place]->isComparableTo($group, $this->spec)) {
                 $jump = Doubt::jumped($before[$place], $group, $this->upheld);
 
                 return $jump === null ? $group : $group->doubted($jump);

@@ -66,22 +66,20 @@ final class AuditedJobsTest extends TestCase
         for ($n = 0; $n < self::JOBS; $n++) {
             $job = $begin();
             $family = $job->state->spec->family->value;
+            $isCold = $job->state->spec->conditions->engine === EngineHeat::Cold;
             $chance = new Chance(31_000 + 100 * $n + crc32((string) $this->dataName()) % 97);
             $wasFit = false;
             for ($step = 0; $step < self::ENTRIES; $step++) {
-                $asked = $job->state->progress->asks();
-                try {
-                    $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED ? self::disturb($job, $chance) : self::answer($job, $asked, $chance);
-                } catch (CoreError) {
+                if (! self::wentOn($job, $chance)) {
                     continue;
                 }
                 $mayBeSigned = $job->state->progress->blocks(ClosingOutcome::Fit) === [];
                 if ($mayBeSigned) {
-                    self::assertSame([], Auditor::objections($family, $job->written, self::bands($job), $job->state->spec->conditions->engine === EngineHeat::Cold), "seed {$chance->seed}, after ".self::told($job));
+                    self::assertSame([], Auditor::objections($family, $job->written, self::bands($job), $isCold), "seed {$chance->seed}, after ".self::told($job));
                 }
                 if ($job->state->progress->blocks(ClosingOutcome::ByChoice) === []) {
                     $chosen++;
-                    self::assertSame([], Auditor::againstChoice($family, $job->written, self::bands($job), $job->state->spec->conditions->engine === EngineHeat::Cold), "seed {$chance->seed}, by choice, after ".self::told($job));
+                    self::assertSame([], Auditor::againstChoice($family, $job->written, self::bands($job), $isCold), "seed {$chance->seed}, by choice, after ".self::told($job));
                 }
                 $fit += $mayBeSigned && ! $wasFit ? 1 : 0;
                 $unfit += $wasFit && ! $mayBeSigned ? 1 : 0;
@@ -118,10 +116,7 @@ final class AuditedJobsTest extends TestCase
             $job = $begin();
             $chance = new Chance(52_000 + $n);
             for ($step = 0; $step < 26; $step++) {
-                $asked = $job->state->progress->asks();
-                try {
-                    $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED ? self::disturb($job, $chance) : self::answer($job, $asked, $chance);
-                } catch (CoreError) {
+                if (! self::wentOn($job, $chance)) {
                     continue;
                 }
                 if ($job->state->progress->blocks(ClosingOutcome::Checked) === []) {
@@ -159,6 +154,19 @@ final class AuditedJobsTest extends TestCase
     private static function told(TestJob $job): string
     {
         return implode("\n", array_map(static fn (array $one): string => "{$one['id']} {$one['kind']} ".json_encode($one['body']), $job->written));
+    }
+
+    /** Whether it took one thing more: what is asked, or now and then something else. */
+    private static function wentOn(TestJob $job, Chance $chance): bool
+    {
+        $asked = $job->state->progress->asks();
+        try {
+            $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED ? self::disturb($job, $chance) : self::answer($job, $asked, $chance);
+        } catch (CoreError) {
+            return false;
+        }
+
+        return true;
     }
 
     /** As it ought to be, and now and then as it ought not. */

@@ -9,6 +9,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\Wheels;
 
 /** One reading of free play, with everything it must carry to be compared. */
@@ -41,20 +42,15 @@ final readonly class ReadingTaken extends Entry
         return EntryKind::Reading;
     }
 
-    /**
-     * Whether this reading repeats the other: the same thing, read the same way, by the same person.
-     *
-     * @param  bool  $heat  whether a cold engine and a hot one show different play
-     * @param  bool  $wheels  whether it shows differently on a stand
-     */
-    public function repeats(self $other, bool $heat = true, bool $wheels = true): bool
+    /** Whether this reading repeats the other: the same thing, read the same way, by the same person. */
+    public function repeats(self $other, Spec $spec): bool
     {
-        return $this->isOfSame($other, $heat, $wheels) && $this->instrument === $other->instrument && $this->stamp->by->is($other->stamp->by);
+        return $this->isOfSame($other, $spec) && $this->instrument === $other->instrument && $this->stamp->by->is($other->stamp->by);
     }
 
     /** Whether both are of the same play, as far as the state of the machine tells. */
-    public function isOfSame(self $other, bool $heat = true, bool $wheels = true): bool
+    public function isOfSame(self $other, Spec $spec): bool
     {
-        return $this->point === $other->point && $this->pose === $other->pose && (! $heat || $this->engine === $other->engine) && (! $wheels || $this->wheels === $other->wheels);
+        return $this->point === $other->point && $this->pose === $other->pose && (! $spec->heatMatters() || $this->engine === $other->engine) && (! $spec->wheelsMatter() || $this->wheels === $other->wheels);
     }
 }

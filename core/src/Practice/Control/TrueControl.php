@@ -335,11 +335,17 @@ final class TrueControl
         $this->isLit = true;
     }
 
-    /** Shifted to a setting. */
-    public function shift(OutcomeSetting $setting): void
+    /** Shifted to a setting, by its key. */
+    public function shift(string $setting): void
     {
-        $this->hasMet = $this->hasMet && $this->shifted === $setting->key;
-        $this->shifted = $setting->key;
+        $this->hasMet = $this->hasMet && $this->shifted === $setting;
+        $this->shifted = $setting;
+    }
+
+    /** Key of the setting it was shifted to last; null where it was shifted nowhere yet. */
+    public function shiftedTo(): ?string
+    {
+        return $this->shifted;
     }
 
     /** A wheel is turned by hand. */

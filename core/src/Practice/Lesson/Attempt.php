@@ -173,7 +173,7 @@ final class Attempt
             $act->kind === ActKind::Measure => Seen::amount($this->control->measures(MeasureKey::from($act->about))),
             $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
             $act->kind === ActKind::Look => Seen::word($this->control->looksSound($act->about) ? 'sound' : 'fault'),
-            $act->kind === ActKind::Run, $act->kind === ActKind::Roll => Seen::maybe($this->control->showsAsShifted()),
+            $act->kind === ActKind::Run, $act->kind === ActKind::Roll => Seen::word($this->control->showsAsShifted()),
             default => Seen::nothing(),
         };
     }
@@ -188,20 +188,12 @@ final class Attempt
             ActKind::Shut => $this->control->coverUp($act->about),
             ActKind::Cool => $this->control->cool(),
             ActKind::Warm => $this->control->warm(),
-            ActKind::Run => $this->shift($act->about),
+            ActKind::Run => $this->control->shift($act->about),
             ActKind::Roll => $this->control->roll(),
             ActKind::Turn => $this->control->turn($act->about, $act->steps ?? Steps::none()),
             ActKind::Cure => $this->control->cure(Cure::from($act->about)),
             default => null,
         };
-    }
-
-    private function shift(string $setting): void
-    {
-        $to = $this->lesson->spec->other(OutcomeTable::class)->settings[$setting] ?? null;
-        if ($to !== null) {
-            $this->control->shift($to);
-        }
     }
 
     private function mustBeThere(Act $act): void

@@ -45,9 +45,6 @@ final class MachineView
     /** @var array<string, float> what was measured and not written yet, by what it is */
     private array $measured = [];
 
-    /** The setting it was shifted to last. */
-    private string $shifted = '';
-
     private bool $isAdvised = false;
 
     private ?Act $guess = null;
@@ -64,7 +61,7 @@ final class MachineView
                 unset($this->measured[$deed->key->value]);
             }
             if ($deed instanceof Act) {
-                $this->after($deed, $moment->seen);
+                $this->after($deed, $moment);
             }
         }
     }
@@ -106,8 +103,9 @@ final class MachineView
         return $coins;
     }
 
-    private function after(Act $act, Seen $seen): void
+    private function after(Act $act, Moment $moment): void
     {
+        $seen = $moment->seen;
         match ($act->kind) {
             ActKind::Hold => $this->held = ['point' => $act->point ?? ReadingPoint::LeverTip, 'pose' => $act->pose ?? Pose::Straight, 'mm' => $seen->mm ?? 0.0],
             ActKind::Snap => [$this->held, $this->snapped] = [null, $this->snapped + 1],
@@ -116,13 +114,12 @@ final class MachineView
             ActKind::Feel => $this->felt = $seen->word,
             ActKind::Cool, ActKind::Warm => [$this->held, $this->felt] = [null, null],
             ActKind::Measure => $this->measured[$act->about] = $seen->amount ?? 0.0,
-            ActKind::Roll => $this->seen["run {$this->shifted}"] = $seen->word ?? '',
+            ActKind::Roll => $this->seen["run {$moment->after->shiftedTo()}"] = $seen->word ?? '',
             ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',
             ActKind::Guess => [$this->isAdvised, $this->guess] = [true, $act],
             ActKind::Ask => $this->isAdvised = true,
             default => null,
         };
-        $this->shifted = $act->kind === ActKind::Run ? $act->about : $this->shifted;
         if ($act->kind === ActKind::Turn || $act->kind === ActKind::Cure) {
             [$this->held, $this->measured] = [null, []];
             $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
@@ -202,7 +199,7 @@ final class MachineView
             $label = $seen->key === $word ? $seen->label : $label;
         }
 
-        return ['key' => $one->key, 'label' => $one->label, 'press' => $this->attempt->control()->hasTeeth() ? 'Shift it there' : 'Run it', 'saw' => $label ?? $word, 'unmet' => $word !== null && $word === $one->provesNothing() && $this->shifted === $one->key];
+        return ['key' => $one->key, 'label' => $one->label, 'press' => $this->attempt->control()->hasTeeth() ? 'Shift it there' : 'Run it', 'saw' => $label ?? $word, 'unmet' => $word !== null && $word === $one->provesNothing() && $this->attempt->control()->shiftedTo() === $one->key];
     }
 
     /** @return list<array<string, mixed>> */

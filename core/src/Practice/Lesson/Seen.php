@@ -15,13 +15,8 @@ final readonly class Seen
         return new self($mm, null);
     }
 
-    public static function word(string $word): self
-    {
-        return new self(null, $word);
-    }
-
     /** @param  string|null  $word  null where nothing showed */
-    public static function maybe(?string $word): self
+    public static function word(?string $word): self
     {
         return new self(null, $word);
     }

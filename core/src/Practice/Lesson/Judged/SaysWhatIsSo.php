@@ -22,7 +22,6 @@ use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Moment;
 use VividPull\Core\Practice\Lesson\Remark;
-use VividPull\Core\Practice\Lesson\Seen;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Quantity\Steps;
@@ -47,9 +46,6 @@ final class SaysWhatIsSo implements Judged
 
     /** @var array<string, string> what was seen of a setting since it last changed */
     private array $shown = [];
-
-    /** The setting it was shifted to last. */
-    private string $shifted = '';
 
     /** @var array<string, Steps> turned, and not written down yet, by adjuster */
     private array $turned = [];
@@ -81,7 +77,7 @@ final class SaysWhatIsSo implements Judged
     {
         $judged = new self($attempt);
         foreach ($attempt->moments() as $place => $moment) {
-            $moment->deed instanceof Act ? $judged->done($moment->deed, $moment->seen) : $judged->written($moment->deed, $place, $moment);
+            $moment->deed instanceof Act ? $judged->done($moment->deed, $moment) : $judged->written($moment->deed, $place, $moment);
         }
 
         return $judged;
@@ -99,17 +95,17 @@ final class SaysWhatIsSo implements Judged
         return $judged->said === 0 && $judged->remarks === [] ? null : new SkillScore(Skill::Word, $judged->remarks, $judged->remarks === [] ? 'What was written is what was done and seen.' : 'Try it, look, then write: the next person believes what stands there.');
     }
 
-    private function done(Act $act, Seen $seen): void
+    private function done(Act $act, Moment $moment): void
     {
+        $seen = $moment->seen;
         if ($act->kind === ActKind::Measure) {
             $this->measured[$act->about] = $seen->amount ?? 0.0;
         }
         if (in_array($act->kind, [ActKind::Try, ActKind::Look, ActKind::Run], true)) {
             $this->tried[$this->triedAs($act->kind, $act->about, $act->pose?->value)] = true;
         }
-        if ($act->kind === ActKind::Run || $act->kind === ActKind::Roll) {
-            $this->shifted = $act->kind === ActKind::Run ? $act->about : $this->shifted;
-            $this->shown[$this->shifted] = $seen->word ?? '';
+        if (($act->kind === ActKind::Run || $act->kind === ActKind::Roll) && $seen->word !== null) {
+            $this->shown[$moment->after->shiftedTo() ?? ''] = $seen->word;
         }
         if ($act->kind === ActKind::Turn && $act->steps !== null) {
             $this->turned[$act->about] = ($this->turned[$act->about] ?? Steps::none())->plus($act->steps);
