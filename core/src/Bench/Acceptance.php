@@ -458,7 +458,7 @@ final readonly class Acceptance
     /** @throws Refused If anything is still off. */
     private static function refitted(BenchState $state, Running $running, bool $asFound): void
     {
-        $open = (new Refit($state->spec, $state->run, $state->facts))->waitsFor($running, $asFound);
+        $open = Refit::of($state->spec, $state->run, $state->facts)->waitsFor($running, $asFound);
         if ($open !== []) {
             throw Refused::missing('This runs the machine. Put back first what was taken off:', array_map(ucfirst(...), array_map(static fn (string $one): string => "{$one}.", $open)));
         }

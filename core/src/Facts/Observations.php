@@ -37,8 +37,6 @@ final readonly class Observations
         public ?string $soaking = null,
         /** @var array<string, ReadEnough> readings left as they are at this setting, by point and pose */
         public array $enough = [],
-        /** Moves made up to the last turn of a governor: a speed measured before it says nothing any more. */
-        public int $governedAt = 0,
         /** @var list<TriedProof> every answer to a proof, those before a move as well */
         public array $tried = [],
         /** @var array<string, true> adjusters that will not turn, by id */

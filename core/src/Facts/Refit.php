@@ -18,7 +18,16 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class Refit
 {
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts) {}
+    /**
+     * @param  array<string, mixed>  $coversOff  by the adjuster under it
+     * @param  array<string, mixed>  $confirmed  by the key of its step
+     */
+    public function __construct(private Spec $spec, private Run $run, private array $coversOff, private array $confirmed) {}
+
+    public static function of(Spec $spec, Run $run, Facts $facts): self
+    {
+        return new self($spec, $run, $facts->adjusters->coversOff, $facts->answers->confirmed);
+    }
 
     /** Whether anything of this job runs the machine with its guards on, so that the refit comes before the end. */
     public function isAsked(): bool
@@ -41,8 +50,8 @@ final readonly class Refit
         if ($running !== Running::Refitted) {
             return [];
         }
-        $covers = array_values(array_unique(array_intersect_key($this->run->covers(), $this->facts->adjusters->coversOff)));
-        $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->facts->answers->confirmed[$step->key]));
+        $covers = array_values(array_unique(array_intersect_key($this->run->covers(), $this->coversOff)));
+        $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->confirmed[$step->key]));
 
         return [...array_map(static fn (string $cover): string => "{$cover} back on", $covers), ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps))];
     }

@@ -53,7 +53,10 @@ use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\LockStep;
+use VividPull\Core\Procedure\Measure;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Replacement;
+use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Steps;
@@ -152,9 +155,6 @@ final class Replay
 
     private int $ratioFrom = 0;
 
-    /** Moves made up to the last turn of a governor. */
-    private int $governedAt = 0;
-
     /** @var list<PartFitted> */
     private array $parts = [];
 
@@ -246,8 +246,8 @@ final class Replay
             $entry instanceof AllConfirmed => $this->confirmAll($entry),
             $entry instanceof ThreadNoted => $this->noteThread($entry),
             $entry instanceof Checked => $this->check($entry),
-            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->series),
-            $entry instanceof MeasureTaken => $this->measures[] = new SeenMeasure($entry, count($this->moves), $this->setting),
+            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->series, $this->ranOpen(Running::Refitted, true) && Families::of($this->spec->family)->runsItsTable()),
+            $entry instanceof MeasureTaken => $this->measure($entry),
             $entry instanceof TraceTaken => $this->traces[] = new SeenTrace($entry, $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
             $entry instanceof PhotoTaken => $this->photos[] = $entry,
@@ -354,16 +354,12 @@ final class Replay
         unset($this->locked[$move->adjuster]);
         if ($isGovernor) {
             // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
-            $this->governedAt = count($this->moves);
+            $this->measureAgain(MeasureKey::GroundSpeed);
             $this->openAgain();
 
             return;
         }
-        $this->checks = [];
-        $this->byChoice = null;
-        $this->enough = [];
-        $this->openAgain();
-        $this->movedAt = ++$this->setting;
+        $this->proveAnew();
     }
 
     private function confirmAll(AllConfirmed $all): void
@@ -380,8 +376,15 @@ final class Replay
 
             return;
         }
+        $wasLocked = isset($this->locked[$step->adjuster]);
         $this->locked[$step->adjuster] = true;
-        if ($this->run->adjuster($step->adjuster)?->kind()->sets() === AdjustedQuantity::Speed) {
+        $isGovernor = $this->run->adjuster($step->adjuster)?->kind()->sets() === AdjustedQuantity::Speed;
+        if (! $wasLocked) {
+            // Locking turns what it locks: what was tried before it is tried again.
+            $this->measureAgain($isGovernor ? MeasureKey::GroundSpeed : null);
+            $this->checks = $isGovernor ? $this->checks : [];
+        }
+        if ($isGovernor) {
             return;
         }
         $this->finishGroup();
@@ -392,11 +395,54 @@ final class Replay
     private function check(Checked $check): void
     {
         $key = Facts::checkKey($check->key, $check->pose?->value);
-        $this->checks[$key] = $check;
+        if ($this->passedOpen($check, $key)) {
+            unset($this->checks[$key]);
+        } else {
+            $this->checks[$key] = $check;
+        }
         $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->series);
         if ($this->setting === 0) {
             $this->foundChecks[$key] = $check;
         }
+    }
+
+    /** A run with something off, as it turned out since, proves nothing; what went wrong in it stands. */
+    private function passedOpen(Checked $check, string $key): bool
+    {
+        foreach ([...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)] as $proof) {
+            if ($proof->key === $check->key) {
+                $asFound = $proof->asFound && $this->setting === 0 && ! isset($this->foundChecks[$key]);
+
+                return $this->ranOpen($proof->running, $asFound) && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
+            }
+        }
+
+        return false;
+    }
+
+    /** One run with something off: that and the runs before it are measured again. */
+    private function measure(MeasureTaken $taken): void
+    {
+        $seen = new SeenMeasure($taken, count($this->moves), $this->setting);
+        $measures = array_filter(Families::of($this->spec->family)->measures($this->spec), static fn (Measure $one): bool => $one->key === $taken->key);
+        foreach ($measures as $measure) {
+            if ($this->ranOpen($measure->running, $measure->asFound && $this->setting === 0)) {
+                $this->measureAgain($taken->key);
+                $seen = $seen->noMore();
+            }
+        }
+        $this->measures[] = $seen;
+    }
+
+    /** @param  MeasureKey|null  $of  null is all of them */
+    private function measureAgain(?MeasureKey $of = null): void
+    {
+        $this->measures = array_map(static fn (SeenMeasure $one): SeenMeasure => $of === null || $one->entry->key === $of ? $one->noMore() : $one, $this->measures);
+    }
+
+    private function ranOpen(Running $running, bool $asFound): bool
+    {
+        return (new Refit($this->spec, $this->run, $this->coversOff, $this->confirmed))->waitsFor($running, $asFound) !== [];
     }
 
     /** What was called gone before and is felt again is asked again. */
@@ -553,11 +599,18 @@ final class Replay
     /** Nothing read or tried before compares with what comes after. */
     private function startAnew(): void
     {
+        $this->series++;
+        $this->proveAnew();
+    }
+
+    /** It stands otherwise than it did: nothing that was tried or chosen before stands. */
+    private function proveAnew(): void
+    {
         $this->openAgain();
+        $this->measureAgain();
         $this->checks = [];
         $this->byChoice = null;
         $this->enough = [];
-        $this->series++;
         $this->movedAt = ++$this->setting;
     }
 
@@ -609,7 +662,7 @@ final class Replay
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,
-            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->governedAt, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),
+            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),
             $second,
         );
     }

@@ -38,7 +38,7 @@ final readonly class Measuring
     {
         $values = [];
         foreach ($facts->observations->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt && ($key !== MeasureKey::GroundSpeed || $seen->moves >= $facts->observations->governedAt)) {
+            if ($seen->entry->key === $key && $seen->counts) {
                 $values[] = $seen->entry->value;
             }
         }

@@ -25,8 +25,13 @@ final readonly class TableState
             if ($seen->setting === 0) {
                 $found[$seen->entry->setting] = $seen->entry->saw;
             }
-            if ($seen->setting === $facts->readings->setting) {
-                $now[$seen->entry->setting] = $seen->entry->saw;
+            if ($seen->setting !== $facts->readings->setting) {
+                continue;
+            }
+            $now[$seen->entry->setting] = $seen->entry->saw;
+            if ($seen->ranOpen && ($table->settings[$seen->entry->setting]->wants ?? null) === $seen->entry->saw) {
+                // What went right with something off is tried again.
+                unset($now[$seen->entry->setting]);
             }
         }
 

@@ -505,7 +505,7 @@ final readonly class StageItems
 
     private function refit(): Refit
     {
-        return new Refit($this->spec, $this->run, $this->facts);
+        return Refit::of($this->spec, $this->run, $this->facts);
     }
 
     /** @return list<StageItem> what is tried by hand, with everything as open as it must be, and what runs with it open */

@@ -51,7 +51,7 @@ final class RefitTest extends TestCase
         $runs = self::running($job);
         $keys = array_map(static fn (StageItem $item): string => $item->key, $job->state->progress->items['prove']);
         $first = min([count($keys), ...array_keys(array_filter($keys, static fn (string $item): bool => in_array($item, $runs, true)))]);
-        self::assertSame($runs !== [], (new Refit($job->state->spec, $job->state->run, $job->state->facts))->isAsked());
+        self::assertSame($runs !== [], Refit::of($job->state->spec, $job->state->run, $job->state->facts)->isAsked());
         self::assertSame([], array_diff($runs === [] ? [] : $refit, array_slice($keys, 0, $first)), 'all of the refit before the first that runs');
         foreach (array_filter($job->state->progress->items['prove'], static fn (StageItem $item): bool => in_array($item->key, $runs, true)) as $item) {
             self::assertNotNull($item->caution, "{$item->label} has its caution");

@@ -136,7 +136,7 @@ final class Auditor
             $all[] = "{$key} was never said";
         }
 
-        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), $family, $bands, $isCold)];
+        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), self::tightened($log), $family, $bands, $isCold)];
     }
 
     /**
@@ -227,10 +227,13 @@ final class Auditor
         $gone = array_map(static fn (array $one): mixed => $one['body']['entry'], array_filter($written, static fn (array $one): bool => $one['kind'] === 'void'));
         foreach ($written as $one) {
             $key = (string) ($one['body']['key'] ?? '');
-            if ($one['kind'] === 'cover' && ($one['body']['off'] === false || ! in_array($one['id'], $gone, true))) {
+            if (in_array($one['id'], $gone, true) && in_array($one['kind'], ['cover', 'confirmed', ...self::CHANGES], true)) {
+                continue;
+            }
+            if ($one['kind'] === 'cover') {
                 $off[(string) $one['body']['adjuster']] = $one['body']['off'] === true;
                 $back = $one['body']['off'] === true ? [] : $back;
-            } elseif (in_array($one['kind'], self::CHANGES, true) && ! in_array($one['id'], $gone, true)) {
+            } elseif (in_array($one['kind'], self::CHANGES, true)) {
                 [$back, $touched] = [[], true];
             } elseif ($one['kind'] === 'confirmed') {
                 $back[$key] = true;
@@ -339,15 +342,39 @@ final class Auditor
     }
 
     /**
+     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
+     * @return list<string> where something that was loose was locked: that turns it a little
+     */
+    private static function tightened(array $log): array
+    {
+        [$tight, $all] = [[], []];
+        foreach ($log as $one) {
+            $adjuster = (string) ($one['body']['adjuster'] ?? '');
+            if ($one['kind'] === 'move') {
+                unset($tight[$adjuster]);
+            } elseif ($one['kind'] === 'confirmed' && $one['body']['key'] === 'locked' && ! isset($tight[$adjuster])) {
+                $tight[$adjuster] = true;
+                $all[] = $one['id'];
+            }
+        }
+
+        return $all;
+    }
+
+    /**
      * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
+     * @param  list<string>  $tightened
      * @param  array<string, array{float, float}>  $bands
      * @return list<string>
      */
-    private static function since(array $since, string $family, array $bands, bool $isCold): array
+    private static function since(array $since, array $tightened, string $family, array $bands, bool $isCold): array
     {
         [$answers, $does, $blade] = [[], [], []];
         foreach ($since as $one) {
             $body = $one['body'];
+            if (in_array($one['id'], $tightened, true)) {
+                [$answers, $does, $blade] = [[], [], []];
+            }
             match ($one['kind']) {
                 'check' => $answers[$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] = (string) $body['answer'],
                 'outcome' => $does[(string) $body['setting']] = (string) $body['saw'],
