@@ -142,6 +142,26 @@ final class EntriesTest extends TestCase
         self::assertSame($rows, $job->rows());
     }
 
+    public function test_a_proof_that_crossed_anothers_turn_is_kept_and_asked_again(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this)->ready()->read('15', '15', '15');
+        $seen = $job->state['head'];
+        $this->signIn('tomas');
+        $job->body('joined', [])->assertOk();
+        $job->line('+1f', ['adjuster' => 'perch'])->assertOk();
+        $this->signIn();
+        $rows = $job->rows();
+        $job->send(['kind' => 'check', 'body' => ['key' => 'arm_loose', 'answer' => 'yes'], 'after' => $seen])->assertOk();
+        self::assertSame($rows + 1, $job->rows(), 'nothing that was said is lost');
+        $open = static fn (array $state): array => array_column(array_filter(array_merge(...array_column($state['stages'], 'items')), static fn (array $item): bool => $item['key'] === 'check:arm_loose'), 'done');
+        self::assertSame([false], array_values($open($job->state)));
+        self::assertContains('Ines had not seen what Tomas did meanwhile. Again: Release arm loose by hand, just feelable.',
+            array_values(array_filter($job->state['warnings'], static fn (string $one): bool => str_contains($one, 'meanwhile'))));
+        $job->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
+        self::assertSame([true], array_values($open($job->state)));
+    }
+
     public function test_entries_are_numbered_in_order_and_never_changed(): void
     {
         $this->signIn();

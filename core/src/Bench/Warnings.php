@@ -6,12 +6,23 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Part;
+use VividPull\Core\Facts\Facts;
 use VividPull\Core\Judging\PackState;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\CoverMoved;
+use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\GuideStepDone;
+use VividPull\Core\Log\Entry\Inspected;
+use VividPull\Core\Log\Entry\MeasureTaken;
+use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\RatioFinding;
+use VividPull\Core\Procedure\LockStep;
+use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
 
 /** What a person should know before trusting the figures on the screen, one sentence each. */
@@ -23,14 +34,47 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...($state->facts->standing->left?->said() ?? []), ...$state->facts->standing->again, ...self::crossed($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
+        return [...($state->facts->standing->left?->said() ?? []), ...$state->facts->standing->again, ...self::crossed($state), ...self::overtaken($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */
     private static function crossed(BenchState $state): array
     {
         return $state->facts->readings->lastMoveCrossed || $state->judgement->nowGroup?->crossed === true
-            ? ['Two people moved this cable: read it again.'] : [];
+            ? ['Two people worked on this at once: read it again.'] : [];
+    }
+
+    /** @return list<string> answers that do not count and were not given again since */
+    private static function overtaken(BenchState $state): array
+    {
+        if ($state->facts->answers->overtaken === []) {
+            return [];
+        }
+        $open = array_filter(array_merge(...array_values($state->progress->items)), static fn (StageItem $item): bool => ! $item->done);
+        $asked = array_column($open, 'label', 'key');
+        $warnings = [];
+        foreach ($state->facts->answers->overtaken as [$entry, $by]) {
+            foreach (array_intersect_key($asked, array_flip(self::items($entry))) as $label) {
+                $warnings[] = "{$entry->stamp->by->name} had not seen what {$by->name} did meanwhile. Again: {$label}.";
+            }
+        }
+
+        return array_values(array_unique($warnings));
+    }
+
+    /** @return list<string> keys of the items that an answer is an answer to */
+    private static function items(Entry $entry): array
+    {
+        return match (true) {
+            $entry instanceof Checked => ['check:'.Facts::checkKey($entry->key, $entry->pose?->value)],
+            $entry instanceof Confirmed => [$entry->key === LockStep::KEY ? "lock:{$entry->adjuster}" : $entry->key],
+            $entry instanceof CoverMoved => ["cover:{$entry->adjuster}"],
+            $entry instanceof Inspected => [$entry->key, "fault:{$entry->key}"],
+            $entry instanceof MeasureTaken => ["measure:{$entry->key->value}"],
+            $entry instanceof OutcomeSeen => ["found:outcome:{$entry->setting}", "try:{$entry->setting}", "outcome:{$entry->setting}"],
+            $entry instanceof ThreadNoted => ["thread:{$entry->adjuster}"],
+            default => ['in_band'],
+        };
     }
 
     /** @return list<string> */

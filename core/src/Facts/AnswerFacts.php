@@ -7,9 +7,11 @@ namespace VividPull\Core\Facts;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Log\Person;
 
 /** What was confirmed, looked at, tried and fitted. */
 final readonly class AnswerFacts
@@ -21,6 +23,7 @@ final readonly class AnswerFacts
      * @param  list<Checked>  $voidedChecks  answers taken back; they still print
      * @param  list<Noted>  $notes
      * @param  list<PartFitted>  $parts
+     * @param  list<array{Entry, Person}>  $overtaken  answers that do not count, for their author had not seen what this person did
      */
     public function __construct(
         public array $confirmed,
@@ -30,5 +33,6 @@ final readonly class AnswerFacts
         public array $voidedChecks,
         public array $notes,
         public array $parts,
+        public array $overtaken = [],
     ) {}
 }

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Measurement\Agreement;
+use VividPull\Core\Measurement\Uncertainty;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Statistics\StudentDistribution;
 
@@ -74,15 +75,31 @@ final readonly class Doubt
         if (array_filter($now->readings, static fn (ReadingTaken $one): bool => isset($upheld[$one->stamp->id])) !== []) {
             return null;
         }
-        $u = hypot($before->found->standardOfDifference(), $now->found->standardOfDifference());
-        $freedom = min($before->found->freedom(), $now->found->freedom());
-        if ($u <= 0.0 || 2 * (1 - StudentDistribution::cumulative(abs($now->found->mean - $before->found->mean) / $u, $freedom)) >= self::JUMP) {
-            return null;
+        if (self::differ($now, $before->found->mean, $before->found->standardOfDifference(), $before->found->freedom())) {
+            return self::wasBefore($before->found->mean, $now);
         }
-        $last = $now->last();
+        // What somebody stood by is not lost in a mean with what else was read: it stands for itself.
+        $single = hypot($before->pooled->deviation, Uncertainty::ofResolution($before->instrument, $before->instrument->resolution));
+        foreach ($before->readings as $one) {
+            if (isset($upheld[$one->stamp->id]) && self::differ($now, $one->mm, $single, $before->pooled->freedom)) {
+                return self::wasBefore($one->mm, $now);
+            }
+        }
 
-        return new self($last, 'Read '.Figure::length($before->found->mean).' before and '.Figure::length($now->found->mean).' now, and nothing was moved in between: '
-            .(self::isTenfold($now->found->mean, $before->found->mean) ? 'a slipped decimal point?' : 'misread, or did something slip?'));
+        return null;
+    }
+
+    private static function differ(ReadingGroup $now, float $before, float $standard, float $freedom): bool
+    {
+        $u = hypot($standard, $now->found->standardOfDifference());
+
+        return $u > 0.0 && 2 * (1 - StudentDistribution::cumulative(abs($now->found->mean - $before) / $u, max(1.0, min($freedom, $now->found->freedom())))) < self::JUMP;
+    }
+
+    private static function wasBefore(float $before, ReadingGroup $now): self
+    {
+        return new self($now->last(), 'Read '.Figure::length($before).' before and '.Figure::length($now->found->mean).' now, and nothing was moved in between: '
+            .(self::isTenfold($now->found->mean, $before) ? 'a slipped decimal point?' : 'misread, or did something slip?'));
     }
 
     private static function farthest(Run $run, ReadingTaken $reading): ?float

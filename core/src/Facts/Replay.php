@@ -55,11 +55,13 @@ use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\RidersWish;
@@ -202,7 +204,10 @@ final class Replay
     /** @var array<string, true> adjusters that will not turn */
     private array $seized = [];
 
-    private ConcurrentMoves $crossings;
+    private readonly UnseenChanges $unseen;
+
+    /** @var list<array{Entry, Person}> answers that do not count, for somebody had changed what they speak of */
+    private array $overtaken = [];
 
     private function __construct(private readonly Spec $spec, private Run $run, private readonly Log $log)
     {
@@ -216,7 +221,7 @@ final class Replay
         $this->symptoms = $standing->symptoms;
         $this->isCheck = $log->opened->isCheck ? true : null;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
-        $this->crossings = ConcurrentMoves::in($log);
+        $this->unseen = new UnseenChanges($log);
         $this->secondPulls = $run->secondPulls();
     }
 
@@ -246,7 +251,7 @@ final class Replay
             $entry instanceof AllConfirmed => $this->confirmAll($entry),
             $entry instanceof ThreadNoted => $this->noteThread($entry),
             $entry instanceof Checked => $this->check($entry),
-            $entry instanceof OutcomeSeen => $this->outcomes[] = new SeenOutcome($entry, count($this->moves), $this->setting, $this->series, $this->ranOpen(Running::Refitted, true) && Families::of($this->spec->family)->runsItsTable()),
+            $entry instanceof OutcomeSeen => $this->see($entry),
             $entry instanceof MeasureTaken => $this->measure($entry),
             $entry instanceof TraceTaken => $this->traces[] = new SeenTrace($entry, $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
@@ -262,14 +267,14 @@ final class Replay
             $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof PartFitted => $this->fit($entry),
             $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
-            $entry instanceof LeftByChoice => $this->byChoice = $entry,
+            $entry instanceof LeftByChoice => $this->byChoice = $this->isOvertaken($entry, UnseenChanges::STANDS) ? null : $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
             $entry instanceof Complained => $this->complain($entry),
             $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
-            $entry instanceof ReadEnough => $this->enough[ReadEnough::place($entry->point, $entry->pose)] = $entry,
+            $entry instanceof ReadEnough => $this->enough += $this->isOvertaken($entry, UnseenChanges::STANDS, UnseenChanges::LOCKED) ? [] : [ReadEnough::place($entry->point, $entry->pose) => $entry],
             // The log itself carries these out, or they only begin it.
             $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld, $entry instanceof Voided => null,
         };
@@ -277,7 +282,7 @@ final class Replay
 
     private function read(ReadingTaken $reading): void
     {
-        $crossed = $this->crossings->concern($reading);
+        $crossed = $this->unseen->before($reading, UnseenChanges::STANDS, UnseenChanges::LOCKED) !== null;
         $last = $this->gathering[0] ?? null;
         if ($last !== null && (! $reading->repeats($last, $this->spec) || $crossed !== $this->gatheringCrossed)) {
             $this->finishGroup();
@@ -336,7 +341,7 @@ final class Replay
         $now = $move->steps === null ? null : $at?->plus($move->steps);
         // One that stood outside before may come back towards its travel.
         $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
-        $this->lastMoveCrossed = $this->crossings->concern($move);
+        $this->lastMoveCrossed = $this->unseen->before($move, UnseenChanges::STANDS, UnseenChanges::SPEED) !== null;
         $isGovernor = $adjuster->kind()->sets() === AdjustedQuantity::Speed;
         if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== AdjustedQuantity::Play)) {
             $this->series++;
@@ -350,16 +355,18 @@ final class Replay
         $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
         $this->positions[$move->adjuster] = $now;
         $this->touched[$move->adjuster] = true;
+        $this->unseen->note(self::place($move->adjuster), $move);
         unset($this->seized[$move->adjuster]);
         unset($this->locked[$move->adjuster]);
         if ($isGovernor) {
             // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
             $this->measureAgain(MeasureKey::GroundSpeed);
             $this->openAgain();
+            $this->unseen->note(UnseenChanges::SPEED, $move);
 
             return;
         }
-        $this->proveAnew();
+        $this->proveAnew($move);
     }
 
     private function confirmAll(AllConfirmed $all): void
@@ -372,8 +379,14 @@ final class Replay
     private function confirm(Confirmed $step): void
     {
         if ($step->key !== LockStep::KEY || $step->adjuster === null) {
-            $this->confirmed[$step->key] = $step;
+            $isAfterWork = in_array($step->key, Refit::keys($this->spec), true);
+            if (! $isAfterWork || ! $this->isOvertaken($step, UnseenChanges::STANDS, UnseenChanges::SPEED, UnseenChanges::OPEN)) {
+                $this->confirmed[$step->key] = $step;
+            }
 
+            return;
+        }
+        if ($this->isOvertaken($step, self::place($step->adjuster))) {
             return;
         }
         $wasLocked = isset($this->locked[$step->adjuster]);
@@ -382,6 +395,7 @@ final class Replay
         if (! $wasLocked) {
             // Locking turns what it locks: what was tried before it is tried again.
             $this->measureAgain($isGovernor ? MeasureKey::GroundSpeed : null);
+            $this->unseen->note($isGovernor ? UnseenChanges::SPEED : UnseenChanges::LOCKED, $step);
             $this->checks = $isGovernor ? $this->checks : [];
         }
         if ($isGovernor) {
@@ -395,7 +409,17 @@ final class Replay
     private function check(Checked $check): void
     {
         $key = Facts::checkKey($check->key, $check->pose?->value);
-        if ($this->passedOpen($check, $key)) {
+        $proof = array_values(array_filter([...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)], static fn (Proof $one): bool => $one->key === $check->key))[0] ?? null;
+        $passes = $proof !== null && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
+        $ways = [UnseenChanges::STANDS, UnseenChanges::LOCKED, "failed:{$key}", ...($proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : [])];
+        if ($passes && $this->isOvertaken($check, ...$ways)) {
+            return;
+        }
+        if (! $passes) {
+            $this->unseen->note("failed:{$key}", $check);
+        }
+        // A run with something off, as it turned out since, proves nothing; what went wrong in it stands.
+        if ($passes && $this->ranOpen($proof->running, $proof->asFound && $this->setting === 0 && ! isset($this->foundChecks[$key]))) {
             unset($this->checks[$key]);
         } else {
             $this->checks[$key] = $check;
@@ -406,18 +430,18 @@ final class Replay
         }
     }
 
-    /** A run with something off, as it turned out since, proves nothing; what went wrong in it stands. */
-    private function passedOpen(Checked $check, string $key): bool
+    private function see(OutcomeSeen $seen): void
     {
-        foreach ([...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)] as $proof) {
-            if ($proof->key === $check->key) {
-                $asFound = $proof->asFound && $this->setting === 0 && ! isset($this->foundChecks[$key]);
-
-                return $this->ranOpen($proof->running, $asFound) && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
-            }
+        $runs = Families::of($this->spec->family)->runsItsTable();
+        $wanted = ($this->spec->other(OutcomeTable::class)->settings[$seen->setting] ?? null)?->wants;
+        $failed = "failed:{$seen->setting}";
+        if ($seen->saw === $wanted && $this->isOvertaken($seen, UnseenChanges::STANDS, UnseenChanges::LOCKED, $failed, ...($runs ? [UnseenChanges::OPEN] : []))) {
+            return;
         }
-
-        return false;
+        if ($seen->saw !== $wanted) {
+            $this->unseen->note($failed, $seen);
+        }
+        $this->outcomes[] = new SeenOutcome($seen, count($this->moves), $this->setting, $this->series, $runs && $this->ranOpen(Running::Refitted, true));
     }
 
     /** One run with something off: that and the runs before it are measured again. */
@@ -426,6 +450,10 @@ final class Replay
         $seen = new SeenMeasure($taken, count($this->moves), $this->setting);
         $measures = array_filter(Families::of($this->spec->family)->measures($this->spec), static fn (Measure $one): bool => $one->key === $taken->key);
         foreach ($measures as $measure) {
+            $isOfEngine = $measure->running === Running::Refitted ? [UnseenChanges::SPEED, UnseenChanges::OPEN] : [];
+            if ($this->isOvertaken($taken, UnseenChanges::STANDS, UnseenChanges::LOCKED, ...$isOfEngine)) {
+                return;
+            }
             if ($this->ranOpen($measure->running, $measure->asFound && $this->setting === 0)) {
                 $this->measureAgain($taken->key);
                 $seen = $seen->noMore();
@@ -451,6 +479,7 @@ final class Replay
         foreach ($complaint->symptoms as $symptom) {
             $this->symptoms[] = $symptom;
             unset($this->checks[SymptomProofs::key($symptom)]);
+            $this->unseen->note('failed:'.SymptomProofs::key($symptom), $complaint);
         }
     }
 
@@ -463,7 +492,7 @@ final class Replay
             $this->seized = [];
             $this->threads = array_filter($this->threads, static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized);
         }
-        $this->change();
+        $this->change($done);
     }
 
     /** With the cable off, nothing read before compares with what comes after. */
@@ -476,12 +505,12 @@ final class Replay
             $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
             // Of a pair an older log does not say which cable it is.
             if ($step->key === Replacement::SLACK && $step->isHere && ($this->replacing?->cable !== null || $this->secondPulls === null)) {
-                $this->giveAllSlack($this->replacing?->cable);
+                $this->giveAllSlack($step, $this->replacing?->cable);
             }
             if ($step->isHere && $step->key !== Replacement::NOTE) {
                 // Whether or not a new cable follows: this one was off, or is slack.
                 $this->finishGroup();
-                $this->change();
+                $this->change($step);
             }
         }
     }
@@ -491,12 +520,13 @@ final class Replay
      *
      * @param  string|null  $cable  by id; null is the one that is set by its play
      */
-    private function giveAllSlack(?string $cable = null): void
+    private function giveAllSlack(Entry $by, ?string $cable = null): void
     {
         foreach ($cable === null ? $this->run->playAdjusters() : $this->run->adjusters() as $id => $adjuster) {
             $isOfIt = $cable === null || $this->run->cableOf($id)?->id === $cable;
             if ($isOfIt && $adjuster->kind()->sets() === AdjustedQuantity::Play && $adjuster->kind()->isThreaded()) {
                 $this->positions[$id] = $adjuster->sense()->slackEnd($adjuster->travel());
+                $this->unseen->note(self::place($id), $by);
             }
         }
     }
@@ -504,7 +534,7 @@ final class Replay
     /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
     private function noteThread(ThreadNoted $thread): void
     {
-        if (! array_key_exists($thread->adjuster, $this->positions)) {
+        if (! array_key_exists($thread->adjuster, $this->positions) || $this->isOvertaken($thread, self::place($thread->adjuster))) {
             return;
         }
         $this->threads[$thread->adjuster] ??= $thread;
@@ -544,22 +574,24 @@ final class Replay
         }
         $this->finishGroup();
         if ($step->key === Guide::SLACK) {
-            $this->giveAllSlack();
+            $this->giveAllSlack($step);
         }
         $done = $this->guides[$step->adjuster] ?? [];
         $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
-        $this->startAnew();
+        $this->startAnew($step);
     }
 
     private function fit(PartFitted $fitted): void
     {
         $this->finishGroup();
         $this->parts[] = $fitted;
-        $this->change();
+        $this->change($fitted);
         $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->series : $this->ratioFrom;
         if ($fitted->part === Part::Cable) {
             // What was seen of the old wire says nothing of the new one.
             $this->inspected = array_diff_key($this->inspected, ['wire' => true, 'conduit' => true]);
+            $this->unseen->note('fault:wire', $fitted);
+            $this->unseen->note('fault:conduit', $fitted);
             $this->replacing = $this->replacing?->over();
         }
     }
@@ -576,18 +608,29 @@ final class Replay
         unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
         $this->positions[$new] = null;
         $this->home[$new] = null;
-        $this->change();
+        $this->change($fitted);
     }
 
     /** A fault that was mended after something was read makes another machine of it; one mended before that does not. */
     private function inspect(Inspected $found): void
     {
+        if ($found->finding === Finding::Fault) {
+            $this->unseen->note("fault:{$found->key}", $found);
+        } elseif ($this->isOvertaken($found, "fault:{$found->key}")) {
+            return;
+        }
         $wasFault = ($this->inspected[$found->key] ?? null)?->finding === Finding::Fault;
         $this->inspected[$found->key] = $found;
-        if ($wasFault && $found->finding === Finding::Sound && ($this->gathering !== [] || $this->groups !== [] || $this->checks !== [] || $this->moves !== [])) {
+        if ($wasFault && $found->finding === Finding::Sound && $this->isAnythingTold()) {
             $this->finishGroup();
-            $this->change();
+            $this->change($found);
         }
+    }
+
+    /** Whether anything was read, tried, measured or moved yet. */
+    private function isAnythingTold(): bool
+    {
+        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->checks, $this->outcomes, $this->measures, $this->moves]) !== [];
     }
 
     /** What was put back before something was run is off again. */
@@ -597,14 +640,14 @@ final class Replay
     }
 
     /** Nothing read or tried before compares with what comes after. */
-    private function startAnew(): void
+    private function startAnew(Entry $by): void
     {
         $this->series++;
-        $this->proveAnew();
+        $this->proveAnew($by);
     }
 
     /** It stands otherwise than it did: nothing that was tried or chosen before stands. */
-    private function proveAnew(): void
+    private function proveAnew(Entry $by): void
     {
         $this->openAgain();
         $this->measureAgain();
@@ -612,13 +655,31 @@ final class Replay
         $this->byChoice = null;
         $this->enough = [];
         $this->movedAt = ++$this->setting;
+        $this->unseen->note(UnseenChanges::STANDS, $by);
     }
 
     /** The same, by something else than an adjuster. */
-    private function change(): void
+    private function change(Entry $by): void
     {
-        $this->startAnew();
+        $this->startAnew($by);
         $this->changedAt = $this->setting;
+    }
+
+    /** Whether somebody else did one of these while its author had not seen it. */
+    private function isOvertaken(Entry $entry, string ...$by): bool
+    {
+        $who = $this->unseen->before($entry, ...$by);
+        if ($who !== null) {
+            $this->overtaken[] = [$entry, $who];
+        }
+
+        return $who !== null;
+    }
+
+    /** Where an adjuster stands, as something that somebody changes. */
+    private static function place(string $adjuster): string
+    {
+        return "place:{$adjuster}";
     }
 
     private function moveCover(CoverMoved $cover): void
@@ -626,7 +687,8 @@ final class Replay
         if ($cover->off) {
             $this->coversOff[$cover->adjuster] = true;
             $this->openAgain();
-        } else {
+            $this->unseen->note(UnseenChanges::OPEN, $cover);
+        } elseif (! $this->isOvertaken($cover, UnseenChanges::OPEN)) {
             unset($this->coversOff[$cover->adjuster]);
         }
     }
@@ -657,7 +719,7 @@ final class Replay
             $this->log->opened->standing,
             $this->joined,
             new AdjusterFacts($this->positions, $this->home, $this->touched, $this->locked, $this->threads, $this->guides, $this->coversOff),
-            new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->checks, $this->voidedChecks(), $this->notes, $this->parts),
+            new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->checks, $this->voidedChecks(), $this->notes, $this->parts, $this->overtaken),
             new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck),
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,

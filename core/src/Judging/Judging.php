@@ -107,7 +107,7 @@ final readonly class Judging
     {
         $reading = $group->first();
         if ($group->crossed) {
-            return 'two people moved this cable. Read it again';
+            return 'two people worked on this at once. Read it again';
         }
         if (! $group->isAt($spec->play()->point)) {
             return "read at the {$spec->pointName($reading->point)}; the figure is for the {$spec->pointName($spec->play()->point)}";
@@ -145,7 +145,7 @@ final readonly class Judging
     private static function whyUnread(Facts $facts, Pose $pose): string
     {
         return match (true) {
-            $facts->readings->lastMoveCrossed => 'Two people moved this cable: read it again',
+            $facts->readings->lastMoveCrossed => 'Two people worked on this at once: read it again',
             $pose !== Pose::Straight => "Not read with {$pose->label()}",
             $facts->readings->moves === [] && $facts->readings->setting === 0 => 'Not read yet',
             $facts->readings->setting > $facts->readings->movedAt => 'Locked: read it again, for locking turns the adjuster',

@@ -219,6 +219,17 @@ final class RefitTest extends TestCase
         self::assertContains('A fault was left on 2026-03-01 by Ines: Release arm and bracket: dented only', StateCodec::encode($next->state)['warnings']);
     }
 
+    public function test_what_was_seen_or_measured_before_a_fault_was_mended_says_nothing_after_it(): void
+    {
+        $job = FamilyJob::of(FamilyKey::SlidingDrive)->entry('inspected', ['key' => 'belt', 'finding' => 'fault', 'remark' => 'stretched'])->entry('outcome', ['setting' => 'drive', 'saw' => 'right']);
+        self::assertSame(['drive' => 'right'], $job->state->judgement->table?->now);
+        $job->entry('inspected', ['key' => 'belt', 'finding' => 'sound', 'remark' => 'a new one']);
+        self::assertSame([], $job->state->judgement->table?->now);
+        $bail = FamilyJob::of(FamilyKey::Bail)->refit()->entry('inspected', ['key' => 'peg', 'finding' => 'fault', 'remark' => 'broken'])->entry('measure', ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2']);
+        $bail->entry('inspected', ['key' => 'peg', 'finding' => 'sound', 'remark' => 'a new one']);
+        self::assertNull($bail->state->judgement->measures[0]->found);
+    }
+
     public function test_a_throttle_never_leaves_a_fault(): void
     {
         $job = TestJob::throttle()->entry('inspected', ['key' => 'conduit', 'finding' => 'fault', 'remark' => 'strands out']);

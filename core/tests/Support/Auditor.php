@@ -10,6 +10,8 @@ namespace VividPull\Core\Tests\Support;
  * It takes what was sent, in its order, and holds it against lists written here by hand: what must be said before hands go near, what must be
  * whole, what must be tried after the last turn and with which answer. Common practice, no source; the limit of the blade is 16 CFR
  * 1205.5(a)(1). It objects only where nobody in the trade would sign; it never says that something is fit.
+ *
+ * @phpstan-type Written array{id: string, kind: string, body: array<string, mixed>, by: string, after: ?string}
  */
 final class Auditor
 {
@@ -118,13 +120,14 @@ final class Auditor
     private const CHANGES = ['move', 'put_right', 'part', 'adjuster', 'step', 'replacing'];
 
     /**
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  list<Written>  $written
      * @param  array<string, array{float, float}>  $bands  of free play, in mm, by the point it is read at; none where none is read
-     * @param  bool  $isCold  whether the figure is for a cold engine
+     * @param  array<string, string>  $state  heat and wheels the figure is for; none where it does not say
      * @return list<string> what speaks against it
      */
-    public static function objections(string $family, array $written, array $bands, bool $isCold): array
+    public static function objections(string $family, array $written, array $bands, array $state): array
     {
+        $written = self::known($family, $written);
         $log = self::asItStands($written);
         $said = array_merge(...array_map(static fn (array $one): array => match ($one['kind']) {
             'confirmed' => [(string) $one['body']['key']],
@@ -136,23 +139,24 @@ final class Auditor
             $all[] = "{$key} was never said";
         }
 
-        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), self::tightened($log), $family, $bands, $isCold)];
+        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), self::tightened($log), $family, $bands, $state)];
     }
 
     /**
      * What speaks against leaving it outside its band by choice: that is a matter of taste, never of safety.
      *
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  list<Written>  $written
      * @param  array<string, array{float, float}>  $bands
+     * @param  array<string, string>  $state
      * @return list<string>
      */
-    public static function againstChoice(string $family, array $written, array $bands, bool $isCold): array
+    public static function againstChoice(string $family, array $written, array $bands, array $state): array
     {
         $anyPlay = array_map(static fn (): array => [1e-6, INF], $bands);
         $taste = array_map(static fn (string $key): string => "{$key}: ", self::TASTE[$family] ?? []);
-        $all = array_values(array_filter(self::objections($family, $written, $anyPlay, $isCold),
+        $all = array_values(array_filter(self::objections($family, $written, $anyPlay, $state),
             static fn (string $one): bool => array_filter($taste, static fn (string $key): bool => str_starts_with($one, $key)) === []));
-        $chosen = array_filter(self::sinceChange(self::asItStands($written)), static fn (array $one): bool => $one['kind'] === 'by_choice');
+        $chosen = array_filter(self::sinceChange(self::asItStands(self::known($family, $written))), static fn (array $one): bool => $one['kind'] === 'by_choice');
 
         return [...$all, ...($chosen === [] ? ['nobody chose it since'] : []), ...(in_array($family, self::NEVER, true) ? ['a throttle is never left so'] : [])];
     }
@@ -160,13 +164,13 @@ final class Auditor
     /**
      * What speaks against signing a check: play read and inside, and nothing else said of the control.
      *
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  list<Written>  $written
      * @param  array<string, array{float, float}>  $bands
      * @return list<string>
      */
     public static function againstCheck(string $family, array $written, array $bands): array
     {
-        $log = self::asItStands($written);
+        $log = self::asItStands(self::known($family, $written));
         $all = [];
         $safe = [];
         foreach ($log as $one) {
@@ -190,10 +194,59 @@ final class Auditor
     }
 
     /**
+     * Without what says that all is well by somebody who had not seen what another one did meanwhile: nobody knows which came first.
+     *
+     * @param  list<Written>  $written
+     * @return list<Written>
+     */
+    private static function known(string $family, array $written): array
+    {
+        $places = array_flip(array_column($written, 'id'));
+        $log = self::asItStands($written);
+        $tightened = self::tightened($log);
+        $lost = [];
+        foreach ($log as $one) {
+            $from = $places[$one['after'] ?? ''] ?? null;
+            $unseen = $from === null ? [] : array_filter($log, static fn (array $other): bool => $other['by'] !== $one['by'] && $places[$other['id']] > $from && $places[$other['id']] < $places[$one['id']]);
+            foreach ($unseen as $other) {
+                if (self::isOvertaken($family, $one, $other, in_array($other['id'], $tightened, true))) {
+                    $lost[$one['id']] = true;
+                }
+            }
+        }
+
+        return array_values(array_filter($written, static fn (array $one): bool => ! isset($lost[$one['id']])));
+    }
+
+    /**
+     * @param  Written  $one
+     * @param  Written  $other  what somebody else did before it was written
+     */
+    private static function isOvertaken(string $family, array $one, array $other, bool $isTightened): bool
+    {
+        $changes = in_array($other['kind'], self::CHANGES, true) && ! in_array($other['body']['key'] ?? '', ['begin', 'note'], true);
+        $opens = $other['kind'] === 'cover' && $other['body']['off'] === true;
+        $key = (string) ($one['body']['key'] ?? '');
+        $asks = static fn (array $entry): array => array_intersect_key($entry['body'], ['key' => 1, 'pose' => 1, 'setting' => 1]);
+        $says = $other['kind'] === $one['kind'] && $asks($other) == $asks($one) && ! self::passes($family, $other['kind'], $other['body']);
+
+        return match ($one['kind']) {
+            'check', 'outcome' => self::passes($family, $one['kind'], $one['body']) && ($changes || $isTightened || $says || ($opens && ($one['kind'] === 'outcome' || in_array($key, self::RUNNING[$family] ?? [], true)))),
+            'measure', 'reading' => $changes || $isTightened || ($opens && $key === 'blade_stop'),
+            'inspected' => $one['body']['finding'] !== 'fault' && $other['kind'] === 'inspected' && $other['body']['key'] === $key && $other['body']['finding'] === 'fault',
+            'confirmed' => $key === 'locked' ? $other['kind'] === 'move' && $other['body']['adjuster'] === $one['body']['adjuster']
+                : in_array($key, [...self::BACK[$family], 'restored'], true) && ($changes || $opens),
+            'by_choice' => $changes,
+            'cover' => $one['body']['off'] === false && $opens,
+            default => false,
+        };
+    }
+
+    /**
      * What was turned is locked after it was turned; tools are counted last; and nothing ran before all was back, as it was said when it ran.
      *
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  list<Written>  $log
+     * @param  list<Written>  $written
      * @return list<string>
      */
     private static function order(string $family, array $log, array $written): array
@@ -218,7 +271,7 @@ final class Auditor
     }
 
     /**
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
+     * @param  list<Written>  $written
      * @return list<string>
      */
     private static function ranOpen(string $family, array $written): array
@@ -264,8 +317,8 @@ final class Auditor
     /**
      * What counts: nothing that was taken back, and what was put right as it was put right.
      *
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $written
-     * @return list<array{id: string, kind: string, body: array<string, mixed>}>
+     * @param  list<Written>  $written
+     * @return list<Written>
      */
     private static function asItStands(array $written): array
     {
@@ -292,7 +345,7 @@ final class Auditor
     }
 
     /**
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
+     * @param  list<Written>  $log
      * @return list<string>
      */
     private static function seen(string $family, array $log): array
@@ -326,14 +379,19 @@ final class Auditor
     }
 
     /**
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
-     * @return list<array{id: string, kind: string, body: array<string, mixed>}>
+     * @param  list<Written>  $log
+     * @return list<Written>
      */
     private static function sinceChange(array $log): array
     {
-        $from = 0;
+        [$from, $faults] = [0, []];
         foreach ($log as $n => $one) {
-            if (in_array($one['kind'], self::CHANGES, true)) {
+            $part = $one['kind'] === 'inspected' ? (string) $one['body']['key'] : null;
+            $isMended = $part !== null && isset($faults[$part]) && $one['body']['finding'] === 'sound';
+            if ($part !== null) {
+                $faults = array_diff_key($faults, [$part => 1]) + ($one['body']['finding'] === 'fault' ? [$part => 1] : []);
+            }
+            if ($isMended || in_array($one['kind'], self::CHANGES, true)) {
                 $from = $n + 1;
             }
         }
@@ -342,7 +400,7 @@ final class Auditor
     }
 
     /**
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $log
+     * @param  list<Written>  $log
      * @return list<string> where something that was loose was locked: that turns it a little
      */
     private static function tightened(array $log): array
@@ -362,12 +420,13 @@ final class Auditor
     }
 
     /**
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
+     * @param  list<Written>  $since
      * @param  list<string>  $tightened
      * @param  array<string, array{float, float}>  $bands
+     * @param  array<string, string>  $state
      * @return list<string>
      */
-    private static function since(array $since, array $tightened, string $family, array $bands, bool $isCold): array
+    private static function since(array $since, array $tightened, string $family, array $bands, array $state): array
     {
         [$answers, $does, $blade] = [[], [], []];
         foreach ($since as $one) {
@@ -397,7 +456,7 @@ final class Auditor
             $all[] = 'the blade: '.implode(', ', $blade).' s';
         }
 
-        $counting = array_values(array_filter($since, static fn (array $one): bool => $one['kind'] !== 'reading' || ! $isCold || ($one['body']['engine'] ?? 'cold') === 'cold'));
+        $counting = array_values(array_filter($since, static fn (array $one): bool => $one['kind'] !== 'reading' || array_diff_assoc($state, $one['body'] + $state) === []));
         foreach ($bands as $point => $band) {
             $all = [...$all, ...self::play($counting, $point, self::POSES[$family] ?? ['straight'], $band)];
         }
@@ -408,7 +467,7 @@ final class Auditor
     /**
      * Read after the last turn and after the last lock, in every pose, and inside: by the mean of what was read.
      *
-     * @param  list<array{id: string, kind: string, body: array<string, mixed>}>  $since
+     * @param  list<Written>  $since
      * @param  list<string>  $poses
      * @param  array{float, float}  $band
      * @return list<string>

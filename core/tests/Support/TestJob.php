@@ -41,8 +41,11 @@ final class TestJob
     /** What a bare number is taken in. */
     public Unit $unit = Unit::Millimetre;
 
-    /** @var list<array{id: string, kind: string, body: array<string, mixed>}> what was taken after the job was opened, as it was sent */
+    /** @var list<array{id: string, kind: string, body: array<string, mixed>, by: string, after: ?string}> what was taken after the job was opened, as it was sent */
     public array $written = [];
+
+    /** The last entry its person has seen; null is all of them. */
+    public ?string $seen = null;
 
     private int $count = 0;
 
@@ -274,7 +277,7 @@ final class TestJob
     {
         $entry = $this->codec->body(EntryKind::from($kind), Node::of($body, '$.body'), $this->stamp($after));
         $this->state = Bench::accept($this->state, $entry);
-        $this->written[] = ['id' => $this->last(), 'kind' => $kind, 'body' => $body];
+        $this->written[] = ['id' => $this->last(), 'kind' => $kind, 'body' => $body, 'by' => $this->person->id, 'after' => $after ?? $this->seen];
 
         return $this;
     }
@@ -321,6 +324,6 @@ final class TestJob
     {
         $this->count++;
 
-        return new Stamp("e{$this->count}", sprintf('2026-03-03T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60), $this->person, $after);
+        return new Stamp("e{$this->count}", sprintf('2026-03-03T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60), $this->person, $after ?? $this->seen);
     }
 }
