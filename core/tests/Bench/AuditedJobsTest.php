@@ -12,6 +12,7 @@ use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
@@ -216,7 +217,8 @@ final class AuditedJobsTest extends TestCase
         $adjuster = $adjusters[$chance->whole(0, count($adjusters) - 1)];
         $before = $job->written === [] ? null : $job->written[$chance->whole(0, count($job->written) - 1)];
         $of = static fn (array $all): mixed => $all[$chance->whole(0, count($all) - 1)];
-        match ($chance->whole(0, 13)) {
+        match ($chance->whole(0, 14)) {
+            14 => $chance->whole(0, 3) > 0 ? $job->entry('complaint', ['symptoms' => [$of(Symptom::cases())->value]]) : $job->entry('tag', ['reason' => 'Something hangs.']),
             0, 1 => $job->entry('move', ['adjuster' => $adjuster, 'flats' => $of([-3, -2, -1, 1, 2, 3])]),
             2 => $looks === [] ? null : self::send($job, $of($looks)),
             3, 4 => $proofs === [] ? null : self::send($job, $of($proofs)),

@@ -109,12 +109,15 @@ final class Auditor
     private const POSES = ['twist_grip' => ['straight', 'left', 'right']];
 
     /** What a rider may have as they like it, where it is left outside its band by choice. */
-    private const TASTE = ['clutch_lever' => ['bite']];
+    private const TASTE = ['clutch_lever' => ['bite: early', 'bite: late'], 'engage_by_pull' => ['light_load: late']];
 
     /** Never left outside by choice. */
     private const NEVER = ['twist_grip', 'trigger_throttle', 'pedal_throttle'];
 
     private const BLADE_S = 3.0;
+
+    /** What is never left as it is once somebody felt it. */
+    private const HURTS = ['stays_open', 'idle_rises', 'creeps_in', 'creeps_out', 'runs_on', 'does_not_hold', 'wrong_direction'];
 
     /** Whatever changes how the control stands: what was read and tried before it tells nothing of it now. */
     private const CHANGES = ['move', 'put_right', 'part', 'adjuster', 'step', 'replacing'];
@@ -153,9 +156,7 @@ final class Auditor
     public static function againstChoice(string $family, array $written, array $bands, array $state): array
     {
         $anyPlay = array_map(static fn (): array => [1e-6, INF], $bands);
-        $taste = array_map(static fn (string $key): string => "{$key}: ", self::TASTE[$family] ?? []);
-        $all = array_values(array_filter(self::objections($family, $written, $anyPlay, $state),
-            static fn (string $one): bool => array_filter($taste, static fn (string $key): bool => str_starts_with($one, $key)) === []));
+        $all = array_values(array_diff(self::objections($family, $written, $anyPlay, $state), self::TASTE[$family] ?? []));
         $chosen = array_filter(self::sinceChange(self::asItStands(self::known($family, $written))), static fn (array $one): bool => $one['kind'] === 'by_choice');
 
         return [...$all, ...($chosen === [] ? ['nobody chose it since'] : []), ...(in_array($family, self::NEVER, true) ? ['a throttle is never left so'] : [])];
@@ -306,7 +307,7 @@ final class Auditor
     public static function passes(string $family, string $kind, array $body): bool
     {
         return match ($kind) {
-            'check' => in_array($body['answer'], self::TRIED[$family][$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] ?? [], true),
+            'check' => $body['answer'] === 'gone' || in_array($body['answer'], self::TRIED[$family][$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] ?? [], true),
             'outcome' => (self::DOES[$family][(string) $body['setting']] ?? null) === $body['saw'],
             'inspected' => $body['finding'] === 'sound',
             'condition' => ($body['engine'] ?? 'cold') === 'cold',
@@ -363,7 +364,7 @@ final class Auditor
                 default => null,
             };
         }
-        $all = $tag === null ? [] : ['a tag hangs on it'];
+        $all = [...($tag === null ? [] : ['a tag hangs on it']), ...self::broughtInFor($log)];
         foreach (self::WHOLE[$family] as $part) {
             match ($found[$part] ?? null) {
                 null => $all[] = "{$part} was not looked at",
@@ -376,6 +377,32 @@ final class Auditor
         }
 
         return $all;
+    }
+
+    /**
+     * What somebody felt is tried again after the last change, and after they said so; what may hurt somebody is gone then and not left.
+     *
+     * @param  list<Written>  $log
+     * @return list<string>
+     */
+    private static function broughtInFor(array $log): array
+    {
+        $felt = [];
+        $changes = array_column(self::sinceChange($log), 'id');
+        foreach ($log as $one) {
+            $felt = match ($one['kind']) {
+                'complaint' => array_fill_keys((array) $one['body']['symptoms'], 'not tried since') + $felt,
+                'check' => array_replace($felt, array_intersect_key([substr((string) $one['body']['key'], 5) => in_array($one['id'], $changes, true) ? (string) $one['body']['answer'] : 'not tried since'], $felt)),
+                default => $felt,
+            };
+        }
+        foreach ($felt as $symptom => $answer) {
+            if ($answer === 'gone' || (in_array($answer, ['left', 'not_here'], true) && ! in_array($symptom, self::HURTS, true))) {
+                unset($felt[$symptom]);
+            }
+        }
+
+        return array_map(static fn (string $symptom, string $answer): string => "{$symptom}: {$answer}", array_keys($felt), array_values($felt));
     }
 
     /**
