@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Bench\Acceptance;
 use VividPull\Core\Bench\Amending;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
@@ -120,6 +121,9 @@ final readonly class Journal
         }
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);
+        }
+        if (Acceptance::runsTheMachine($state, $entry)) {
+            Acceptance::checkCovers(CoversElsewhere::of($job, $rows));
         }
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.

@@ -155,11 +155,40 @@ final class EntriesTest extends TestCase
         $job->send(['kind' => 'check', 'body' => ['key' => 'arm_loose', 'answer' => 'yes'], 'after' => $seen])->assertOk();
         self::assertSame($rows + 1, $job->rows(), 'nothing that was said is lost');
         $open = static fn (array $state): array => array_column(array_filter(array_merge(...array_column($state['stages'], 'items')), static fn (array $item): bool => $item['key'] === 'check:arm_loose'), 'done');
-        self::assertSame([false], array_values($open($job->state)));
+        self::assertSame([false], $open($job->state));
         self::assertContains('Ines had not seen what Tomas did meanwhile. Again: Release arm loose by hand, just feelable.',
             array_values(array_filter($job->state['warnings'], static fn (string $one): bool => str_contains($one, 'meanwhile'))));
         $job->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
-        self::assertSame([true], array_values($open($job->state)));
+        self::assertSame([true], $open($job->state));
+    }
+
+    public function test_nothing_runs_while_another_job_of_the_machine_says_that_a_cover_is_off(): void
+    {
+        $this->signIn();
+        $clutch = HttpJob::open($this)->ready();
+        $cover = $this->coverOf($clutch);
+        $clutch->body('cover', ['adjuster' => $cover, 'off' => true])->assertOk();
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        self::assertSame('This runs the machine, and its side cover is off, as the job on its clutch lever has it. Put it back, and say so there.',
+            $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'));
+        $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
+        $clutch->body('cover', ['adjuster' => $cover, 'off' => false])->assertOk();
+        $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
+        // A throttle is swept with its own covers off.
+        $grip->body('cover', ['adjuster' => $this->coverOf($grip), 'off' => true])->assertOk();
+        $clutch->body('confirmed', ['key' => 'refitted'])->assertOk();
+        $clutch->body('confirmed', ['key' => 'slots_apart'])->assertOk();
+        $clutch->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertOk();
+    }
+
+    private function coverOf(HttpJob $job): string
+    {
+        foreach ($job->state['adjusters'] as $adjuster) {
+            if ($adjuster['cover'] !== null && $adjuster['cover'] !== 'boot') {
+                return $adjuster['id'];
+            }
+        }
+        self::fail('no cover');
     }
 
     public function test_entries_are_numbered_in_order_and_never_changed(): void

@@ -17,6 +17,7 @@ use VividPull\Core\Facts\Refit;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
+use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\AllConfirmed;
@@ -431,9 +432,34 @@ final readonly class Acceptance
             $entry instanceof Checked => self::proofInOrder($state, $entry),
             $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
             // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
-            $entry instanceof OutcomeSeen && Families::of($state->spec->family)->runsItsTable() && isset($state->judgement->table?->table->settings[$entry->setting]) => self::refitted($state, Running::Refitted, true),
+            $entry instanceof OutcomeSeen && self::runsTheMachine($state, $entry) => self::refitted($state, Running::Refitted, true),
             default => null,
         };
+    }
+
+    /** Whether what this entry tells of was tried with the machine running. */
+    public static function runsTheMachine(BenchState $state, Entry $entry): bool
+    {
+        return match (true) {
+            $entry instanceof Checked => array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $one): bool => $one->key === $entry->key && $one->running->runs()) !== [],
+            $entry instanceof MeasureTaken => array_filter($state->judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === $entry->key && $one->measure->running->runs()) !== [],
+            $entry instanceof OutcomeSeen => Families::of($state->spec->family)->runsItsTable() && isset($state->judgement->table?->table->settings[$entry->setting]),
+            default => false,
+        };
+    }
+
+    /**
+     * The machine is one: what runs it waits for the covers that other jobs on it took off.
+     *
+     * @param  array<string, list<string>>  $covers  that are off, by the control whose job says so
+     *
+     * @throws Refused If any is.
+     */
+    public static function checkCovers(array $covers): void
+    {
+        foreach ($covers as $control => $names) {
+            throw Refused::because('This runs the machine, and its '.implode(' and ', $names).(count($names) === 1 ? ' is' : ' are')." off, as the job on its {$control} has it. Put it back, and say so there.");
+        }
     }
 
     private static function proofInOrder(BenchState $state, Checked $check): void

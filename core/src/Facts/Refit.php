@@ -57,6 +57,19 @@ final readonly class Refit
     }
 
     /**
+     * Covers that are off and that nothing of this machine may run without, also for another of its controls. A throttle is swept with its
+     * own covers off, so they harm nobody.
+     *
+     * @return list<string> their names
+     */
+    public function openToAll(): array
+    {
+        $runsOpen = array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === Running::Open) !== [];
+
+        return $runsOpen ? [] : array_values(array_unique(array_intersect_key($this->run->covers(), $this->coversOff)));
+    }
+
+    /**
      * @return list<string> keys of what a change undoes: after it all is put back again before anything is run, and tools are looked for again
      *                      before it is signed
      */

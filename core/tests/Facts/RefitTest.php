@@ -224,7 +224,7 @@ final class RefitTest extends TestCase
         $job = FamilyJob::of(FamilyKey::SlidingDrive)->entry('inspected', ['key' => 'belt', 'finding' => 'fault', 'remark' => 'stretched'])->entry('outcome', ['setting' => 'drive', 'saw' => 'right']);
         self::assertSame(['drive' => 'right'], $job->state->judgement->table?->now);
         $job->entry('inspected', ['key' => 'belt', 'finding' => 'sound', 'remark' => 'a new one']);
-        self::assertSame([], $job->state->judgement->table?->now);
+        self::assertSame([], $job->state->judgement->table->now);
         $bail = FamilyJob::of(FamilyKey::Bail)->refit()->entry('inspected', ['key' => 'peg', 'finding' => 'fault', 'remark' => 'broken'])->entry('measure', ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2']);
         $bail->entry('inspected', ['key' => 'peg', 'finding' => 'sound', 'remark' => 'a new one']);
         self::assertNull($bail->state->judgement->measures[0]->found);

@@ -228,8 +228,8 @@ final class Auditor
         $changes = in_array($other['kind'], self::CHANGES, true) && ! in_array($other['body']['key'] ?? '', ['begin', 'note'], true);
         $opens = $other['kind'] === 'cover' && $other['body']['off'] === true;
         $key = (string) ($one['body']['key'] ?? '');
-        $asks = static fn (array $entry): array => array_intersect_key($entry['body'], ['key' => 1, 'pose' => 1, 'setting' => 1]);
-        $says = $other['kind'] === $one['kind'] && $asks($other) == $asks($one) && ! self::passes($family, $other['kind'], $other['body']);
+        $asks = static fn (array $entry): array => [$entry['body']['key'] ?? null, $entry['body']['pose'] ?? null, $entry['body']['setting'] ?? null];
+        $says = $other['kind'] === $one['kind'] && $asks($other) === $asks($one) && ! self::passes($family, $other['kind'], $other['body']);
 
         return match ($one['kind']) {
             'check', 'outcome' => self::passes($family, $one['kind'], $one['body']) && ($changes || $isTightened || $says || ($opens && ($one['kind'] === 'outcome' || in_array($key, self::RUNNING[$family] ?? [], true)))),
