@@ -123,7 +123,8 @@ final readonly class Journal
             Pictures::mustHold($job, $entry);
         }
         if (Acceptance::runsTheMachine($state, $entry)) {
-            Acceptance::checkCovers(CoversElsewhere::of($job, $rows));
+            $rest = RestOfMachine::of($job, $rows);
+            Acceptance::checkRestOfMachine($entry, $rest->coversOff, $rest->tags);
         }
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.

@@ -181,6 +181,26 @@ final class EntriesTest extends TestCase
         $clutch->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertOk();
     }
 
+    public function test_a_machine_that_is_tagged_on_one_control_is_not_run_for_another_but_by_a_lead(): void
+    {
+        $this->signIn();
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        $clutch = HttpJob::open($this);
+        $clutch->line('tag lever snapped')->assertOk();
+        $said = 'This runs the machine, and a tag hangs on its clutch lever: “lever snapped”. Do not run it. A lead may, and lifts the tag once that is put right.';
+        self::assertSame($said, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'), 'as soon as it hangs');
+        $clutch->body('closed', ['outcome' => 'tagged'])->assertOk();
+        self::assertSame($said, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'), 'and from then on');
+        $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
+        $again = HttpJob::open($this);
+        self::assertSame(422, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'no'])->status(), 'a new job alone lifts nothing');
+        $this->signIn('oda');
+        $grip->body('joined', [])->assertOk();
+        $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
+        $this->signIn();
+        self::assertStringContainsString('Put back first', (string) $again->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertStatus(422)->json('detail'), 'its own tag keeps no job from what lifts it');
+    }
+
     private function coverOf(HttpJob $job): string
     {
         foreach ($job->state['adjusters'] as $adjuster) {

@@ -449,16 +449,21 @@ final readonly class Acceptance
     }
 
     /**
-     * The machine is one: what runs it waits for the covers that other jobs on it took off.
+     * The machine is one: what runs it waits for the covers that other jobs on it took off, and for tags that hang on its other controls. Whoever
+     * may lift a tag may also run a machine that has one: otherwise two of them would wait for each other.
      *
-     * @param  array<string, list<string>>  $covers  that are off, by the control whose job says so
+     * @param  array<string, list<string>>  $coversOff  by the control whose job says so
+     * @param  array<string, string>  $tags  reasons, by the control they hang on
      *
-     * @throws Refused If any is.
+     * @throws Refused If it is not to be run.
      */
-    public static function checkCovers(array $covers): void
+    public static function checkRestOfMachine(Entry $entry, array $coversOff, array $tags): void
     {
-        foreach ($covers as $control => $names) {
+        foreach ($coversOff as $control => $names) {
             throw Refused::because('This runs the machine, and its '.implode(' and ', $names).(count($names) === 1 ? ' is' : ' are')." off, as the job on its {$control} has it. Put it back, and say so there.");
+        }
+        foreach ($entry->stamp->by->role->mayLiftTag() ? [] : $tags as $control => $reason) {
+            throw Refused::because("This runs the machine, and a tag hangs on its {$control}: ".Quoted::text($reason).'. Do not run it. A lead may, and lifts the tag once that is put right.');
         }
     }
 
