@@ -28,7 +28,7 @@ final class TogetherTest extends BrowserTestCase
         $this->post($ines, ['line' => '8', 'shown' => ['pose' => 'straight', 'instrument' => 'rule-300'], 'after' => $seen]);
         $this->see('Two people worked on this at once: read it again.', 'Not judged');
         $this->post($ines, ['kind' => 'check', 'body' => ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left'], 'after' => $seen]);
-        $this->see('Oda had not seen what Tomas did meanwhile. Again: Opened fully and let go: snaps shut by itself, bars full left.');
+        $this->see('Oda had not seen what Tomas did meanwhile. Asked again: Opened fully and let go: snaps shut by itself, bars full left.');
     }
 
     public function test_back_to_as_found_turns_everything_back(): void

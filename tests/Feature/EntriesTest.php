@@ -156,7 +156,7 @@ final class EntriesTest extends TestCase
         self::assertSame($rows + 1, $job->rows(), 'nothing that was said is lost');
         $open = static fn (array $state): array => array_column(array_filter(array_merge(...array_column($state['stages'], 'items')), static fn (array $item): bool => $item['key'] === 'check:arm_loose'), 'done');
         self::assertSame([false], $open($job->state));
-        self::assertContains('Ines had not seen what Tomas did meanwhile. Again: Release arm loose by hand, just feelable.',
+        self::assertContains('Ines had not seen what Tomas did meanwhile. Asked again: Release arm loose by hand, just feelable.',
             array_values(array_filter($job->state['warnings'], static fn (string $one): bool => str_contains($one, 'meanwhile'))));
         $job->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
         self::assertSame([true], $open($job->state));

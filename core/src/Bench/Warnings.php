@@ -52,14 +52,13 @@ final readonly class Warnings
         }
         $open = array_filter(array_merge(...array_values($state->progress->items)), static fn (StageItem $item): bool => ! $item->done);
         $asked = array_column($open, 'label', 'key');
-        $warnings = [];
+        $again = [];
         foreach ($state->facts->answers->overtaken as [$entry, $by]) {
-            foreach (array_intersect_key($asked, array_flip(self::items($entry))) as $label) {
-                $warnings[] = "{$entry->stamp->by->name} had not seen what {$by->name} did meanwhile. Again: {$label}.";
-            }
+            $who = "{$entry->stamp->by->name} had not seen what {$by->name} did meanwhile.";
+            $again[$who] = ($again[$who] ?? []) + array_slice(array_intersect_key($asked, array_flip(self::items($entry))), 0, 1);
         }
 
-        return array_values(array_unique($warnings));
+        return array_map(static fn (string $who, array $labels): string => "{$who} Asked again: ".(count($labels) === 1 ? rtrim(implode($labels), '?') : count($labels).' answers').'.', array_keys(array_filter($again)), array_filter($again));
     }
 
     /** @return list<string> keys of the items that an answer is an answer to */
@@ -126,7 +125,7 @@ final readonly class Warnings
     /** @return list<string> */
     private static function conditions(BenchState $state): array
     {
-        return $state->judgement->now->is(VerdictKind::NotJudged) ? [$state->judgement->now->sentence.'.'] : [];
+        return $state->judgement->now->is(VerdictKind::NotJudged) && self::crossed($state) === [] ? [$state->judgement->now->sentence.'.'] : [];
     }
 
     /** @return list<string> */
