@@ -465,6 +465,9 @@ final class Replay
     /** @param  MeasureKey|null  $of  null is all of them */
     private function measureAgain(?MeasureKey $of = null): void
     {
+        if ($this->measures === []) {
+            return;
+        }
         $this->measures = array_map(static fn (SeenMeasure $one): SeenMeasure => $of === null || $one->entry->key === $of ? $one->noMore() : $one, $this->measures);
     }
 
