@@ -53,7 +53,7 @@ final readonly class ControlResource
             'due_why' => $control->due_why,
             'planned_on' => $control->planned_on?->toDateString(),
             'covers' => (object) self::covers($control),
-            'wish' => $open === null ? $summary?->wishSaid() : $open->facts->observations->wish?->say(),
+            'wish' => $open === null ? $summary?->wishSaid() : $open->facts->chosen->wish?->say(),
             'tag' => $tag,
             'may_check' => $open === null && $summary?->tag === null && Opening::checkRefused($control) === null,
         ];

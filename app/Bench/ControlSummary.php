@@ -49,7 +49,7 @@ final readonly class ControlSummary
     public static function of(ControlJob $job, Closed $closed, BenchState $state): self
     {
         $tag = $state->facts->tag;
-        $wish = $state->facts->observations->wish;
+        $wish = $state->facts->chosen->wish;
 
         return new self(
             $job->id,

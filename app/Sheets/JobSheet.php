@@ -50,7 +50,7 @@ final readonly class JobSheet
             'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),
             'pulls' => self::pulls($job, $state),
-            'wish' => $state->facts->observations->wish?->say(),
+            'wish' => $state->facts->chosen->wish?->say(),
             'spec' => [
                 'says' => $state->spec->say(),
                 'printed' => $state->spec->book->printed,

@@ -471,7 +471,7 @@ final readonly class Acceptance
     {
         foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
             if ($proof->key === $check->key) {
-                $isFound = isset($state->facts->observations->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
+                $isFound = isset($state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
                 self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
             }
         }

@@ -14,23 +14,27 @@ final readonly class AdjusterFacts
      * @param  array<string, Steps|null>  $positions  by adjuster; null is unknown
      * @param  array<string, Steps|null>  $home  where each stood before anyone touched it
      * @param  array<string, true>  $touched  adjusters moved in this job
-     * @param  array<string, true>  $locked  adjusters locked since their last move
+     * @param  array<string, true>  $loosened  adjusters turned, slackened or fitted in this job, which are locked in the end
+     * @param  array<string, true>  $locked  adjusters locked since they were loosened
      * @param  array<string, ThreadNoted>  $threads  the first thread reading of each adjuster
      * @param  array<string, list<string>>  $guides  steps done of the guided sequence last begun, by adjuster
      * @param  array<string, true>  $coversOff  by adjuster
+     * @param  array<string, true>  $seized  those that will not turn
      */
     public function __construct(
         public array $positions,
         public array $home,
         public array $touched,
+        public array $loosened,
         public array $locked,
         public array $threads,
         public array $guides,
         public array $coversOff,
+        public array $seized,
     ) {}
 
     public function isLocked(): bool
     {
-        return array_diff_key($this->touched, $this->locked) === [];
+        return array_diff_key($this->loosened, $this->locked) === [];
     }
 }

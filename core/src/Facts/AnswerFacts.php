@@ -23,6 +23,8 @@ final readonly class AnswerFacts
      * @param  list<Checked>  $voidedChecks  answers taken back; they still print
      * @param  list<Noted>  $notes
      * @param  list<PartFitted>  $parts
+     * @param  array<string, Checked>  $foundChecks  answers given before anything was moved, by key and pose
+     * @param  list<TriedProof>  $tried  every answer to a proof, those before a move as well
      * @param  list<array{Entry, Person}>  $overtaken  answers that do not count, for their author had not seen what this person did
      */
     public function __construct(
@@ -33,6 +35,8 @@ final readonly class AnswerFacts
         public array $voidedChecks,
         public array $notes,
         public array $parts,
-        public array $overtaken = [],
+        public array $foundChecks,
+        public array $tried,
+        public array $overtaken,
     ) {}
 }

@@ -71,7 +71,7 @@ final readonly class Facts
     /** Whether it will not turn: nothing is planned with it until it is freed, or turned after all. */
     public function isSeized(Adjuster $adjuster): bool
     {
-        return isset($this->observations->seized[$adjuster->id()]);
+        return isset($this->adjusters->seized[$adjuster->id()]);
     }
 
     /** @return list<Proof> those of the control, and whether what it was brought in with is gone */
@@ -83,6 +83,6 @@ final readonly class Facts
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */
     public function passes(Proof $proof, Checked $given): bool
     {
-        return $proof->passes($given->answer) || ($proof->tolerates($given->answer) && $this->observations->wish?->bite === $given->answer);
+        return $proof->passes($given->answer) || ($proof->tolerates($given->answer) && $this->chosen->wish?->bite === $given->answer);
     }
 }

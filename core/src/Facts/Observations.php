@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Facts;
 
-use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PutRight;
-use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Procedure\Symptom;
-use VividPull\Core\Spec\RidersWish;
 
 /** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
 final readonly class Observations
@@ -20,7 +17,6 @@ final readonly class Observations
     /**
      * @param  list<SeenOutcome>  $outcomes
      * @param  list<SeenMeasure>  $measures
-     * @param  array<string, Checked>  $foundChecks  answers given before anything was moved, by key and pose
      * @param  list<PutRight>  $putRight
      * @param  list<PhotoTaken>  $photos
      * @param  list<PartRefused>  $refused
@@ -28,21 +24,12 @@ final readonly class Observations
     public function __construct(
         public array $outcomes,
         public array $measures,
-        public array $foundChecks,
         public array $putRight,
         public array $photos,
         public array $refused,
         public ?Replacing $replacing,
         /** Since when new plates lie in oil, as the author's clock showed it; null where none do. */
         public ?string $soaking = null,
-        /** @var array<string, ReadEnough> readings left as they are at this setting, by point and pose */
-        public array $enough = [],
-        /** @var list<TriedProof> every answer to a proof, those before a move as well */
-        public array $tried = [],
-        /** @var array<string, true> adjusters that will not turn, by id */
-        public array $seized = [],
-        /** How its rider wants it; null where nobody said. */
-        public ?RidersWish $wish = null,
         /** @var list<Symptom> what was said to feel wrong, before the job and since, each once */
         public array $symptoms = [],
         /** @var list<SeenTrace> pulls that were kept as curves */

@@ -53,15 +53,12 @@ use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\LockStep;
-use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
-use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\RidersWish;
@@ -83,6 +80,9 @@ final class Replay
 
     /** @var array<string, true> */
     private array $touched = [];
+
+    /** @var array<string, true> turned, slackened or fitted: each is locked in the end */
+    private array $loosened = [];
 
     /** @var array<string, true> */
     private array $locked = [];
@@ -114,9 +114,6 @@ final class Replay
 
     /** @var list<MoveMade> */
     private array $moves = [];
-
-    /** @var array<string, Checked> */
-    private array $checks = [];
 
     /** @var list<Noted> */
     private array $notes = [];
@@ -162,20 +159,8 @@ final class Replay
 
     private bool $lastMoveCrossed = false;
 
-    /** @var list<SeenOutcome> */
-    private array $outcomes = [];
-
-    /** @var list<SeenMeasure> */
-    private array $measures = [];
-
     /** @var list<SeenTrace> */
     private array $traces = [];
-
-    /** @var list<TriedProof> */
-    private array $tried = [];
-
-    /** @var array<string, Checked> */
-    private array $foundChecks = [];
 
     /** @var list<PutRight> */
     private array $putRight = [];
@@ -206,8 +191,7 @@ final class Replay
 
     private readonly UnseenChanges $unseen;
 
-    /** @var list<array{Entry, Person}> answers that do not count, for somebody had changed what they speak of */
-    private array $overtaken = [];
+    private readonly Trials $trials;
 
     private function __construct(private readonly Spec $spec, private Run $run, private readonly Log $log)
     {
@@ -222,6 +206,7 @@ final class Replay
         $this->isCheck = $log->opened->isCheck ? true : null;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->unseen = new UnseenChanges($log);
+        $this->trials = new Trials($spec, $this->unseen);
         $this->secondPulls = $run->secondPulls();
     }
 
@@ -251,8 +236,8 @@ final class Replay
             $entry instanceof AllConfirmed => $this->confirmAll($entry),
             $entry instanceof ThreadNoted => $this->noteThread($entry),
             $entry instanceof Checked => $this->check($entry),
-            $entry instanceof OutcomeSeen => $this->see($entry),
-            $entry instanceof MeasureTaken => $this->measure($entry),
+            $entry instanceof OutcomeSeen => $this->trials->see($entry, $this->at(), $this->refit()),
+            $entry instanceof MeasureTaken => $this->trials->measure($entry, $this->at(), $this->refit()),
             $entry instanceof TraceTaken => $this->traces[] = new SeenTrace($entry, $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
             $entry instanceof PhotoTaken => $this->photos[] = $entry,
@@ -267,14 +252,14 @@ final class Replay
             $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof PartFitted => $this->fit($entry),
             $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
-            $entry instanceof LeftByChoice => $this->byChoice = $this->isOvertaken($entry, UnseenChanges::STANDS) ? null : $entry,
+            $entry instanceof LeftByChoice => $this->byChoice = $this->unseen->overtook($entry, UnseenChanges::STANDS) ? null : $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
             $entry instanceof Complained => $this->complain($entry),
             $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
-            $entry instanceof ReadEnough => $this->enough += $this->isOvertaken($entry, UnseenChanges::STANDS, UnseenChanges::LOCKED) ? [] : [ReadEnough::place($entry->point, $entry->pose) => $entry],
+            $entry instanceof ReadEnough => $this->enough += $this->unseen->overtook($entry, UnseenChanges::STANDS, UnseenChanges::LOCKED) ? [] : [ReadEnough::place($entry->point, $entry->pose) => $entry],
             // The log itself carries these out, or they only begin it.
             $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld, $entry instanceof Voided => null,
         };
@@ -355,12 +340,13 @@ final class Replay
         $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
         $this->positions[$move->adjuster] = $now;
         $this->touched[$move->adjuster] = true;
+        $this->loosened[$move->adjuster] = true;
         $this->unseen->note(self::place($move->adjuster), $move);
         unset($this->seized[$move->adjuster]);
         unset($this->locked[$move->adjuster]);
         if ($isGovernor) {
             // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
-            $this->measureAgain(MeasureKey::GroundSpeed);
+            $this->trials->measureAgain(MeasureKey::GroundSpeed);
             $this->openAgain();
             $this->unseen->note(UnseenChanges::SPEED, $move);
 
@@ -380,13 +366,13 @@ final class Replay
     {
         if ($step->key !== LockStep::KEY || $step->adjuster === null) {
             $isAfterWork = in_array($step->key, Refit::keys($this->spec), true);
-            if (! $isAfterWork || ! $this->isOvertaken($step, UnseenChanges::STANDS, UnseenChanges::SPEED, UnseenChanges::OPEN)) {
+            if (! $isAfterWork || ! $this->unseen->overtook($step, UnseenChanges::STANDS, UnseenChanges::SPEED, UnseenChanges::OPEN)) {
                 $this->confirmed[$step->key] = $step;
             }
 
             return;
         }
-        if ($this->isOvertaken($step, self::place($step->adjuster))) {
+        if ($this->unseen->overtook($step, self::place($step->adjuster))) {
             return;
         }
         $wasLocked = isset($this->locked[$step->adjuster]);
@@ -394,9 +380,8 @@ final class Replay
         $isGovernor = $this->run->adjuster($step->adjuster)?->kind()->sets() === AdjustedQuantity::Speed;
         if (! $wasLocked) {
             // Locking turns what it locks: what was tried before it is tried again.
-            $this->measureAgain($isGovernor ? MeasureKey::GroundSpeed : null);
+            $isGovernor ? $this->trials->measureAgain(MeasureKey::GroundSpeed) : $this->trials->startOver();
             $this->unseen->note($isGovernor ? UnseenChanges::SPEED : UnseenChanges::LOCKED, $step);
-            $this->checks = $isGovernor ? $this->checks : [];
         }
         if ($isGovernor) {
             return;
@@ -408,72 +393,18 @@ final class Replay
 
     private function check(Checked $check): void
     {
-        $key = Facts::checkKey($check->key, $check->pose?->value);
-        $proof = array_values(array_filter([...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)], static fn (Proof $one): bool => $one->key === $check->key))[0] ?? null;
-        $passes = $proof !== null && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
-        $ways = [UnseenChanges::STANDS, UnseenChanges::LOCKED, "failed:{$key}", ...($proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : [])];
-        if ($passes && $this->isOvertaken($check, ...$ways)) {
-            return;
-        }
-        if (! $passes) {
-            $this->unseen->note("failed:{$key}", $check);
-        }
-        // A run with something off, as it turned out since, proves nothing; what went wrong in it stands.
-        if ($passes && $this->ranOpen($proof->running, $proof->asFound && $this->setting === 0 && ! isset($this->foundChecks[$key]))) {
-            unset($this->checks[$key]);
-        } else {
-            $this->checks[$key] = $check;
-        }
-        $this->tried[] = new TriedProof($check, $this->slack, count($this->moves), $this->series);
-        if ($this->setting === 0) {
-            $this->foundChecks[$key] = $check;
-        }
+        $proofs = array_filter([...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)], static fn (Proof $one): bool => $one->key === $check->key);
+        $this->trials->check($check, array_shift($proofs), $this->at(), $this->refit());
     }
 
-    private function see(OutcomeSeen $seen): void
+    private function at(): Moment
     {
-        $runs = Families::of($this->spec->family)->runsItsTable();
-        $wanted = ($this->spec->other(OutcomeTable::class)->settings[$seen->setting] ?? null)?->wants;
-        $failed = "failed:{$seen->setting}";
-        if ($seen->saw === $wanted && $this->isOvertaken($seen, UnseenChanges::STANDS, UnseenChanges::LOCKED, $failed, ...($runs ? [UnseenChanges::OPEN] : []))) {
-            return;
-        }
-        if ($seen->saw !== $wanted) {
-            $this->unseen->note($failed, $seen);
-        }
-        $this->outcomes[] = new SeenOutcome($seen, count($this->moves), $this->setting, $this->series, $runs && $this->ranOpen(Running::Refitted, true));
+        return new Moment($this->slack, count($this->moves), $this->series, $this->setting);
     }
 
-    /** One run with something off: that and the runs before it are measured again. */
-    private function measure(MeasureTaken $taken): void
+    private function refit(): Refit
     {
-        $seen = new SeenMeasure($taken, count($this->moves), $this->setting);
-        $measures = array_filter(Families::of($this->spec->family)->measures($this->spec), static fn (Measure $one): bool => $one->key === $taken->key);
-        foreach ($measures as $measure) {
-            $isOfEngine = $measure->running === Running::Refitted ? [UnseenChanges::SPEED, UnseenChanges::OPEN] : [];
-            if ($this->isOvertaken($taken, UnseenChanges::STANDS, UnseenChanges::LOCKED, ...$isOfEngine)) {
-                return;
-            }
-            if ($this->ranOpen($measure->running, $measure->asFound && $this->setting === 0)) {
-                $this->measureAgain($taken->key);
-                $seen = $seen->noMore();
-            }
-        }
-        $this->measures[] = $seen;
-    }
-
-    /** @param  MeasureKey|null  $of  null is all of them */
-    private function measureAgain(?MeasureKey $of = null): void
-    {
-        if ($this->measures === []) {
-            return;
-        }
-        $this->measures = array_map(static fn (SeenMeasure $one): SeenMeasure => $of === null || $one->entry->key === $of ? $one->noMore() : $one, $this->measures);
-    }
-
-    private function ranOpen(Running $running, bool $asFound): bool
-    {
-        return (new Refit($this->spec, $this->run, $this->coversOff, $this->confirmed))->waitsFor($running, $asFound) !== [];
+        return new Refit($this->spec, $this->run, $this->coversOff, $this->confirmed);
     }
 
     /** What was called gone before and is felt again is asked again. */
@@ -481,8 +412,8 @@ final class Replay
     {
         foreach ($complaint->symptoms as $symptom) {
             $this->symptoms[] = $symptom;
-            unset($this->checks[SymptomProofs::key($symptom)]);
-            $this->unseen->note('failed:'.SymptomProofs::key($symptom), $complaint);
+            $this->trials->tryAgain(SymptomProofs::key($symptom));
+            $this->unseen->note(Trials::failing(SymptomProofs::key($symptom)), $complaint);
         }
     }
 
@@ -528,7 +459,12 @@ final class Replay
         foreach ($cable === null ? $this->run->playAdjusters() : $this->run->adjusters() as $id => $adjuster) {
             $isOfIt = $cable === null || $this->run->cableOf($id)?->id === $cable;
             if ($isOfIt && $adjuster->kind()->sets() === AdjustedQuantity::Play && $adjuster->kind()->isThreaded()) {
-                $this->positions[$id] = $adjuster->sense()->slackEnd($adjuster->travel());
+                $end = $adjuster->sense()->slackEnd($adjuster->travel());
+                if ($this->positions[$id]?->count !== $end->count) {
+                    $this->loosened[$id] = true;
+                    unset($this->locked[$id]);
+                }
+                $this->positions[$id] = $end;
                 $this->unseen->note(self::place($id), $by);
             }
         }
@@ -537,7 +473,7 @@ final class Replay
     /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
     private function noteThread(ThreadNoted $thread): void
     {
-        if (! array_key_exists($thread->adjuster, $this->positions) || $this->isOvertaken($thread, self::place($thread->adjuster))) {
+        if (! array_key_exists($thread->adjuster, $this->positions) || $this->unseen->overtook($thread, self::place($thread->adjuster))) {
             return;
         }
         $this->threads[$thread->adjuster] ??= $thread;
@@ -608,9 +544,12 @@ final class Replay
         if (isset($this->coversOff[$old]) && $fitted->adjuster->access()->cover !== null) {
             $this->coversOff[$new] = true;
         }
-        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
+        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->loosened[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
         $this->positions[$new] = null;
         $this->home[$new] = null;
+        if ($fitted->adjuster->kind()->sets() !== AdjustedQuantity::Nothing && Guide::of($fitted->adjuster->kind()) === []) {
+            $this->loosened[$new] = true;
+        }
         $this->change($fitted);
     }
 
@@ -619,7 +558,7 @@ final class Replay
     {
         if ($found->finding === Finding::Fault) {
             $this->unseen->note("fault:{$found->key}", $found);
-        } elseif ($this->isOvertaken($found, "fault:{$found->key}")) {
+        } elseif ($this->unseen->overtook($found, "fault:{$found->key}")) {
             return;
         }
         $wasFault = ($this->inspected[$found->key] ?? null)?->finding === Finding::Fault;
@@ -633,7 +572,7 @@ final class Replay
     /** Whether anything was read, tried, measured or moved yet. */
     private function isAnythingTold(): bool
     {
-        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->checks, $this->outcomes, $this->measures, $this->moves]) !== [];
+        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->moves]) !== [] || $this->trials->isAnyTold();
     }
 
     /** What was put back before something was run is off again. */
@@ -653,8 +592,7 @@ final class Replay
     private function proveAnew(Entry $by): void
     {
         $this->openAgain();
-        $this->measureAgain();
-        $this->checks = [];
+        $this->trials->startOver();
         $this->byChoice = null;
         $this->enough = [];
         $this->movedAt = ++$this->setting;
@@ -666,17 +604,6 @@ final class Replay
     {
         $this->startAnew($by);
         $this->changedAt = $this->setting;
-    }
-
-    /** Whether somebody else did one of these while its author had not seen it. */
-    private function isOvertaken(Entry $entry, string ...$by): bool
-    {
-        $who = $this->unseen->before($entry, ...$by);
-        if ($who !== null) {
-            $this->overtaken[] = [$entry, $who];
-        }
-
-        return $who !== null;
     }
 
     /** Where an adjuster stands, as something that somebody changes. */
@@ -691,7 +618,7 @@ final class Replay
             $this->coversOff[$cover->adjuster] = true;
             $this->openAgain();
             $this->unseen->note(UnseenChanges::OPEN, $cover);
-        } elseif (! $this->isOvertaken($cover, UnseenChanges::OPEN)) {
+        } elseif (! $this->unseen->overtook($cover, UnseenChanges::OPEN)) {
             unset($this->coversOff[$cover->adjuster]);
         }
     }
@@ -721,13 +648,13 @@ final class Replay
         return new Facts(
             $this->log->opened->standing,
             $this->joined,
-            new AdjusterFacts($this->positions, $this->home, $this->touched, $this->locked, $this->threads, $this->guides, $this->coversOff),
-            new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->checks, $this->voidedChecks(), $this->notes, $this->parts, $this->overtaken),
-            new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck),
+            new AdjusterFacts($this->positions, $this->home, $this->touched, $this->loosened, $this->locked, $this->threads, $this->guides, $this->coversOff, $this->seized),
+            new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->trials->checks(), $this->voidedChecks(), $this->notes, $this->parts, $this->trials->foundChecks(), $this->trials->tried(), $this->unseen->overtaken()),
+            new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck, $this->wish, $this->enough),
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed),
             $this->tag,
             $this->closed,
-            new Observations($this->outcomes, $this->measures, $this->foundChecks, $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, $this->enough, $this->tried, $this->seized, $this->wish, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),
+            new Observations($this->trials->outcomes(), $this->trials->measures(), $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),
             $second,
         );
     }

@@ -29,6 +29,9 @@ final class UnseenChanges
     /** @var array<string, list<array{int, Person}>> by what was done: where in the log, and by whom */
     private array $done = [];
 
+    /** @var list<array{Entry, Person}> */
+    private array $overtaken = [];
+
     public function __construct(private readonly Log $log) {}
 
     public function note(string $what, Entry $by): void
@@ -53,5 +56,22 @@ final class UnseenChanges
         }
 
         return null;
+    }
+
+    /** Whether somebody else did one of these that this entry's author had not seen, so that it does not count. */
+    public function overtook(Entry $entry, string ...$what): bool
+    {
+        $by = $this->before($entry, ...$what);
+        if ($by !== null) {
+            $this->overtaken[] = [$entry, $by];
+        }
+
+        return $by !== null;
+    }
+
+    /** @return list<array{Entry, Person}> what does not count, and who did what its author had not seen */
+    public function overtaken(): array
+    {
+        return $this->overtaken;
     }
 }

@@ -31,7 +31,7 @@ final readonly class Limits
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
 
         return match (true) {
-            $facts->observations->seized !== [] && $reaching === [] => "{$sentences} ".self::FREE_FIRST,
+            $facts->adjusters->seized !== [] && $reaching === [] => "{$sentences} ".self::FREE_FIRST,
             $unknown !== [] => "{$sentences} Nothing is said of a part before that is looked at.",
             $guided !== [] && $reaching === [] => "{$sentences} ".self::guide($guided),
             $reaching !== [] => $sentences,
@@ -42,7 +42,7 @@ final readonly class Limits
     /** Whether the adjusters have room enough past the band and still no turn is likely to end in it: then no thread is the limit. */
     public static function areFar(Run $run, Facts $facts, ShiftWindow $window, PlanMaker $maker): bool
     {
-        $isKnown = $facts->observations->seized === [] && array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->adjusters->positions[$one->id()] ?? null) === null) === [];
+        $isKnown = $facts->adjusters->seized === [] && array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ($facts->adjusters->positions[$one->id()] ?? null) === null) === [];
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
         $end = $window->expected($maker->most($tooLoose));
 

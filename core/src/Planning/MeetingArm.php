@@ -54,7 +54,7 @@ final readonly class MeetingArm
      */
     private function inTurn(array $base, array $now): array
     {
-        $ids = array_keys(array_diff_key($this->movers, $this->facts->observations->seized));
+        $ids = array_keys(array_diff_key($this->movers, $this->facts->adjusters->seized));
         usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $b === $this->facts->standing->cured, $this->minutes($a)] <=> [$now[$a] !== $base[$a], $a === $this->facts->standing->cured, $this->minutes($b)]);
 
         return $ids;

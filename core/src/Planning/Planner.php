@@ -203,7 +203,7 @@ final readonly class Planner
     /** Whether the person left it as it reads, since the instrument can say no more. */
     private static function isLeftAsRead(Spec $spec, Facts $facts): bool
     {
-        return isset($facts->observations->enough[ReadEnough::place($spec->play()->point, Pose::Straight)]);
+        return isset($facts->chosen->enough[ReadEnough::place($spec->play()->point, Pose::Straight)]);
     }
 
     /**
@@ -297,7 +297,7 @@ final readonly class Planner
         $recommended = self::easiest($options, $run, $facts);
 
         return $recommended === null
-            ? PlanOutcome::choose(PlanKind::OutOfThread, Limits::listed($options).' '.($facts->observations->seized === [] ? Limits::tooTight($spec) : Limits::FREE_FIRST), $options, null, $target)
+            ? PlanOutcome::choose(PlanKind::OutOfThread, Limits::listed($options).' '.($facts->adjusters->seized === [] ? Limits::tooTight($spec) : Limits::FREE_FIRST), $options, null, $target)
             : PlanOutcome::choose(PlanKind::Move, $options[$recommended]->sentence, $options, $recommended, $target);
     }
 
@@ -306,7 +306,7 @@ final readonly class Planner
     {
         return match (true) {
             $facts->chosen->like !== null => $facts->chosen->like->mm,
-            $facts->chosen->policy === null && $facts->observations->wish?->mm !== null && $band->contains($facts->observations->wish->mm) => $facts->observations->wish->mm,
+            $facts->chosen->policy === null && $facts->chosen->wish?->mm !== null && $band->contains($facts->chosen->wish->mm) => $facts->chosen->wish->mm,
             $band->high === null => null,
             default => $band->floor() + ($facts->chosen->policy ?? $spec->policy)->share() * ($band->high - $band->floor()),
         };

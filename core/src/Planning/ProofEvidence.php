@@ -117,7 +117,7 @@ final readonly class ProofEvidence
     public function allowed(SpecBand $band, float $here, float $perSlack): ?SpecBand
     {
         [$least, $most] = [-INF, INF];
-        foreach ($this->facts->observations->tried as $tried) {
+        foreach ($this->facts->answers->tried as $tried) {
             $bearing = $tried->series === $this->facts->readings->series ? $this->bearingOf($tried) : null;
             $least = $bearing === Bearing::MoreSlack ? max($least, $tried->slack) : $least;
             $most = $bearing === Bearing::LessSlack ? min($most, $tried->slack) : $most;
@@ -212,7 +212,7 @@ final readonly class ProofEvidence
     {
         $opposite = $bearing === Bearing::MoreSlack ? Bearing::LessSlack : Bearing::MoreSlack;
         $at = [];
-        foreach ($this->facts->observations->tried as $tried) {
+        foreach ($this->facts->answers->tried as $tried) {
             if ($tried->series === $this->facts->readings->series && $this->bearingOf($tried) === $opposite) {
                 $at[] = $tried->slack;
             }
@@ -252,7 +252,7 @@ final readonly class ProofEvidence
     {
         $failing = array_map(static fn (array $one): string => $one['proof']->key, $this->ofSlack());
         $at = [$this->facts->readings->slack];
-        foreach ($this->facts->observations->tried as $tried) {
+        foreach ($this->facts->answers->tried as $tried) {
             if ($tried->series === $this->facts->readings->series && in_array($tried->entry->key, $failing, true) && $this->bearingOf($tried) === $bearing) {
                 $at[] = $tried->slack;
             }

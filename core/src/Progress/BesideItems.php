@@ -255,7 +255,7 @@ final readonly class BesideItems
 
     private function found(Proof $proof): StageItem
     {
-        $given = $this->facts->observations->foundChecks[$proof->key] ?? null;
+        $given = $this->facts->answers->foundChecks[$proof->key] ?? null;
         $answers = [];
         foreach ($proof->answers->words as $word => $label) {
             $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);

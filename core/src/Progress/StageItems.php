@@ -391,7 +391,7 @@ final readonly class StageItems
 
     private function isLeft(Judgement $judgement, Pose $pose): bool
     {
-        return isset($this->facts->observations->enough[ReadEnough::place($this->pointOf($judgement), $pose)]);
+        return isset($this->facts->chosen->enough[ReadEnough::place($this->pointOf($judgement), $pose)]);
     }
 
     /** @return list<Answer> the way on where an instrument can say no more, and play is more likely inside than not */
@@ -429,7 +429,7 @@ final readonly class StageItems
     private function locks(): array
     {
         $items = [];
-        foreach (array_intersect_key($this->run->adjusters(), $this->facts->adjusters->touched) as $id => $adjuster) {
+        foreach (array_intersect_key($this->run->adjusters(), $this->facts->adjusters->loosened) as $id => $adjuster) {
             $done = isset($this->facts->adjusters->locked[$id]);
             $kind = $adjuster->kind();
             $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", $done, said: $done ? $kind->fastened() : null,

@@ -54,7 +54,7 @@ final readonly class ClosingRecord
             'given_before_mm' => Carryover::givenBetween($state),
             'moves' => count($state->facts->readings->moves),
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->answers->parts),
-            'wish' => $state->facts->observations->wish?->say(),
+            'wish' => $state->facts->chosen->wish?->say(),
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'left_faults' => $state->progress->check?->isOn() === true ? $state->facts->standing->left->faults ?? [] : self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,

@@ -131,7 +131,7 @@ final class StateCodec
             'check' => $state->progress->check === null ? null : ['on' => $state->progress->check->isOn(), 'over' => $state->progress->check->over, 'says' => $state->progress->check->says],
             'tag' => $state->facts->tag === null ? null
                 : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
-            'wish' => $state->facts->observations->wish === null ? null : ['say' => $state->facts->observations->wish->say()] + StandingCodec::encodeWish($state->facts->observations->wish),
+            'wish' => $state->facts->chosen->wish === null ? null : ['say' => $state->facts->chosen->wish->say()] + StandingCodec::encodeWish($state->facts->chosen->wish),
             'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->answers->isTaste()) !== [],
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'closed' => $state->facts->closed === null ? null : [
@@ -214,7 +214,7 @@ final class StateCodec
             'mode' => ChosenMode::of($this->state->run, $this->state->facts)->value,
             'parking' => ChosenMode::parking($this->state->facts)->value,
             'like' => $this->state->facts->chosen->like?->machine,
-            'aims_wish' => $this->state->facts->chosen->like === null && $this->state->facts->chosen->policy === null && $this->state->facts->observations->wish?->mm !== null,
+            'aims_wish' => $this->state->facts->chosen->like === null && $this->state->facts->chosen->policy === null && $this->state->facts->chosen->wish?->mm !== null,
             'rule' => $spec->rule->value,
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,

@@ -229,7 +229,10 @@ final class AuditedJobsTest extends TestCase
             9 => $job->line((string) round($chance->between(0.0, 20.0), 1), 'in_band', Pose::cases()[$chance->whole(0, 2)]),
             10 => $before === null || $before['kind'] !== 'reading' ? $job->entry('condition', ['engine' => 'hot'])
                 : $job->entry('amend', ['entry' => $before['id'], 'kind' => 'reading', 'reason' => 'misread', 'body' => ['mm' => $mm = round($chance->between(0.0, 20.0), 1), 'entered' => (string) $mm] + $before['body']]),
-            12 => $job->entry('by_choice', ['reason' => 'The rider wants it so']),
+            12 => $chance->whole(0, 2) > 0 ? $job->entry('by_choice', ['reason' => 'The rider wants it so']) : $job->entry('adjuster', [
+                'cable' => $job->state->run->cableOf($adjuster)->id ?? '', 'in_place_of' => $chance->whole(0, 1) === 0 ? $adjuster : null,
+                'adjuster' => ['id' => 'new_'.count($job->written), 'name' => 'new adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9],
+            ]),
             11 => $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed']),
             default => $job->entry('part', ['part' => $of(['cable', 'lever', 'spring'])]),
         };

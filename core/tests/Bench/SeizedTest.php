@@ -65,7 +65,7 @@ final class SeizedTest extends TestCase
     {
         $job = TestJob::clutch()->ready()->read(26.0, 26.0, 26.0)->line('seized', 'in_band');
         $free($job);
-        self::assertSame([], $job->state->facts->observations->seized);
+        self::assertSame([], $job->state->facts->adjusters->seized);
         $job->read(26.0, 26.0, 26.0);
         self::assertArrayHasKey('perch', $job->state->next()->options);
         self::assertStringNotContainsString('will not turn', $job->state->next()->options['perch']->sentence);

@@ -136,7 +136,7 @@ final class DoubtTest extends TestCase
         self::assertSame(PlanKind::Prove, $job->state->next()->kind);
         self::assertStringStartsWith("Left as it reads: Can't tell", $job->state->progress->item('in_band')->said ?? '');
         $job->line('+1f', 'in_band');
-        self::assertSame([], $job->state->facts->observations->enough, 'until the next move');
+        self::assertSame([], $job->state->facts->chosen->enough, 'until the next move');
     }
 
     public function test_what_is_inside_or_surely_outside_is_not_left_as_it_reads(): void

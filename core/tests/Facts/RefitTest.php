@@ -81,7 +81,7 @@ final class RefitTest extends TestCase
         $job = FamilyJob::of(FamilyKey::SpeedSelector)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
         self::assertSame('This runs the machine. Put back first what was taken off: Belt cover back on.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'neutral_still', 'answer' => 'yes'])));
         $job->entry('cover', ['adjuster' => 'barrel', 'off' => false])->entry('check', ['key' => 'neutral_still', 'answer' => 'yes']);
-        self::assertSame('yes', $job->state->facts->observations->foundChecks['neutral_still']->answer ?? null, 'found before anything was taken apart');
+        self::assertSame('yes', $job->state->facts->answers->foundChecks['neutral_still']->answer ?? null, 'found before anything was taken apart');
     }
 
     public function test_a_move_after_the_refit_asks_for_it_again(): void

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Progress\StageItem;
@@ -70,6 +71,19 @@ final class ReplacingTest extends TestCase
         self::assertStringEndsWith(': not here', $rows[count($rows) - 1]['what']);
         $job->entry('compared', ['new_wire_mm' => 80, 'ends_alike' => true]);
         self::assertStringContainsString('never passed', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('replacing', ['key' => 'hook', 'not_here' => true])));
+    }
+
+    public function test_what_was_loosened_to_give_slack_is_locked_in_the_end_though_nobody_turned_it_since(): void
+    {
+        $job = TestJob::clutch()->ready()->entry('replacing', ['key' => 'begin', 'reason' => 'frayed'])->entry('replacing', ['key' => 'note', 'remark' => 'left of the frame']);
+        $locks = static fn (TestJob $job): array => array_values(array_map(static fn (StageItem $item): string => $item->key,
+            array_filter($job->state->progress->items['set'], static fn (StageItem $item): bool => str_starts_with($item->key, 'lock:') && ! $item->done)));
+        self::assertSame([], $locks($job));
+        $job->entry('replacing', ['key' => 'slack']);
+        self::assertSame(['lock:perch', 'lock:bracket'], $locks($job));
+        $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'perch']);
+        self::assertSame(['lock:bracket'], $locks($job));
+        self::assertNotSame([], array_filter($job->state->progress->blocks(ClosingOutcome::Fit), static fn (string $one): bool => str_starts_with($one, 'Set: lock the')));
     }
 
     public function test_of_two_cables_it_is_asked_which_and_only_its_adjusters_are_at_full_slack(): void

@@ -34,7 +34,7 @@ final class RidersWishTest extends TestCase
         self::assertSame(12.0, self::target($job));
         $job->entry('policy', ['wish' => []]);
         self::assertSame(15.0, self::target($job));
-        self::assertNull($job->state->facts->observations->wish);
+        self::assertNull($job->state->facts->chosen->wish);
     }
 
     public function test_a_wish_outside_the_band_is_refused_and_one_of_an_older_book_is_not_aimed_for(): void

@@ -252,20 +252,25 @@ final class Auditor
      */
     private static function order(string $family, array $log, array $written): array
     {
-        $last = ['move' => -1, 'locked' => 0, 'restored' => 0, 'change' => -1];
+        $last = ['restored' => 0, 'change' => -1];
+        $loose = [];
         foreach ($log as $n => $one) {
             $key = (string) ($one['body']['key'] ?? '');
+            $loose = match (true) {
+                $one['kind'] === 'move' => [(string) $one['body']['adjuster'] => true] + $loose,
+                $one['kind'] === 'adjuster' => [(string) $one['body']['adjuster']['id'] => true] + array_diff_key($loose, [$one['body']['in_place_of'] ?? '' => true]),
+                $one['kind'] === 'confirmed' && $key === 'locked' => array_diff_key($loose, [(string) $one['body']['adjuster'] => true]),
+                default => $loose,
+            };
             $isChange = in_array($one['kind'], self::CHANGES, true) || ($one['kind'] === 'cover' && $one['body']['off'] === true);
             $last = [
-                'move' => $one['kind'] === 'move' ? $n : $last['move'],
                 'change' => $isChange ? $n : $last['change'],
-                'locked' => $one['kind'] === 'confirmed' && $key === 'locked' ? $n : $last['locked'],
                 'restored' => $one['kind'] === 'confirmed' && $key === 'restored' ? $n : $last['restored'],
             ];
         }
 
         return [
-            ...($last['move'] > $last['locked'] ? ['it was turned after it was locked'] : []),
+            ...array_map(static fn (string $adjuster): string => "{$adjuster} was not locked since", array_keys($loose)),
             ...($last['restored'] < $last['change'] ? ['tools were counted before the last turn'] : []),
             ...self::ranOpen($family, $written),
         ];

@@ -120,7 +120,7 @@ final class Walk
     {
         $adjuster = $this->job->state->run->adjuster($id ?? '');
         if ($adjuster === null || $steps === null) {
-            $this->job->entry('put_right', ['cure' => $this->job->state->facts->observations->seized === [] ? Cure::Other->value : Cure::Freed->value]);
+            $this->job->entry('put_right', ['cure' => $this->job->state->facts->adjusters->seized === [] ? Cure::Other->value : Cure::Freed->value]);
 
             return;
         }
