@@ -49,7 +49,6 @@ use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Log\StandingTag;
-use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\LockStep;
@@ -58,7 +57,6 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
-use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Spec\RidersWish;
@@ -72,24 +70,6 @@ final class Replay
     /** @var array<string, Person> */
     private array $joined;
 
-    /** @var array<string, Steps|null> */
-    private array $positions = [];
-
-    /** @var array<string, Steps|null> */
-    private array $home;
-
-    /** @var array<string, true> */
-    private array $touched = [];
-
-    /** @var array<string, true> turned, slackened or fitted: each is locked in the end */
-    private array $loosened = [];
-
-    /** @var array<string, true> */
-    private array $locked = [];
-
-    /** @var array<string, ThreadNoted> */
-    private array $threads = [];
-
     /** @var array<string, Confirmed> */
     private array $confirmed = [];
 
@@ -97,12 +77,6 @@ final class Replay
     private array $inspected = [];
 
     private ?ConditionNoted $condition = null;
-
-    /** @var array<string, true> */
-    private array $coversOff = [];
-
-    /** @var array<string, list<string>> */
-    private array $guides = [];
 
     /** @var list<ReadingGroup> */
     private array $groups = [];
@@ -186,20 +160,15 @@ final class Replay
     /** @var list<Symptom> what was said to feel wrong, before the job and since */
     private array $symptoms;
 
-    /** @var array<string, true> adjusters that will not turn */
-    private array $seized = [];
-
     private readonly UnseenChanges $unseen;
 
     private readonly Trials $trials;
 
+    private readonly Adjusters $adjusters;
+
     private function __construct(private readonly Spec $spec, private Run $run, private readonly Log $log)
     {
         $standing = $log->opened->standing;
-        foreach ($run->adjusters() as $id => $adjuster) {
-            $this->positions[$id] = $standing->positions[$id] ?? null;
-        }
-        $this->home = $this->positions;
         $this->tag = $standing->tag;
         $this->wish = $standing->wish;
         $this->symptoms = $standing->symptoms;
@@ -207,6 +176,7 @@ final class Replay
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->unseen = new UnseenChanges($log);
         $this->trials = new Trials($spec, $this->unseen);
+        $this->adjusters = new Adjusters($run, $standing, $this->unseen);
         $this->secondPulls = $run->secondPulls();
     }
 
@@ -234,7 +204,7 @@ final class Replay
             $entry instanceof Moved => $this->move($entry),
             $entry instanceof Confirmed => $this->confirm($entry),
             $entry instanceof AllConfirmed => $this->confirmAll($entry),
-            $entry instanceof ThreadNoted => $this->noteThread($entry),
+            $entry instanceof ThreadNoted => $this->adjusters->note($entry),
             $entry instanceof Checked => $this->check($entry),
             $entry instanceof OutcomeSeen => $this->trials->see($entry, $this->at(), $this->refit()),
             $entry instanceof MeasureTaken => $this->trials->measure($entry, $this->at(), $this->refit()),
@@ -322,13 +292,18 @@ final class Replay
             return;
         }
         $this->finishGroup();
-        $at = $this->positions[$move->adjuster];
-        $now = $move->steps === null ? null : $at?->plus($move->steps);
-        // One that stood outside before may come back towards its travel.
-        $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
-        $this->lastMoveCrossed = $this->unseen->before($move, UnseenChanges::STANDS, UnseenChanges::SPEED) !== null;
-        $isGovernor = $adjuster->kind()->sets() === AdjustedQuantity::Speed;
-        if (! $isGovernor && ($move->steps === null || $this->lastMoveCrossed || $adjuster->kind()->sets() !== AdjustedQuantity::Play)) {
+        $made = $this->adjusters->move($move, $adjuster);
+        $this->moves[] = $made;
+        $this->lastMoveCrossed = $made->crossed;
+        if ($adjuster->kind()->sets() === AdjustedQuantity::Speed) {
+            // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
+            $this->trials->measureAgain(MeasureKey::GroundSpeed);
+            $this->openAgain();
+            $this->unseen->note(UnseenChanges::SPEED, $move);
+
+            return;
+        }
+        if ($move->steps === null || $made->crossed || $adjuster->kind()->sets() !== AdjustedQuantity::Play) {
             $this->series++;
         }
         $given = $move->steps === null ? 0.0 : $adjuster->slackGiven($move->steps);
@@ -336,21 +311,6 @@ final class Replay
             $this->secondSlack += $given;
         } else {
             $this->slack += $given;
-        }
-        $this->moves[] = new MoveMade($move, $now, $beyond, $this->lastMoveCrossed);
-        $this->positions[$move->adjuster] = $now;
-        $this->touched[$move->adjuster] = true;
-        $this->loosened[$move->adjuster] = true;
-        $this->unseen->note(self::place($move->adjuster), $move);
-        unset($this->seized[$move->adjuster]);
-        unset($this->locked[$move->adjuster]);
-        if ($isGovernor) {
-            // It moves no cable: what was read and tried of them stands, only the speed is measured anew.
-            $this->trials->measureAgain(MeasureKey::GroundSpeed);
-            $this->openAgain();
-            $this->unseen->note(UnseenChanges::SPEED, $move);
-
-            return;
         }
         $this->proveAnew($move);
     }
@@ -372,13 +332,12 @@ final class Replay
 
             return;
         }
-        if ($this->unseen->overtook($step, self::place($step->adjuster))) {
+        $wasLoose = $this->adjusters->lock($step, $step->adjuster);
+        if ($wasLoose === null) {
             return;
         }
-        $wasLocked = isset($this->locked[$step->adjuster]);
-        $this->locked[$step->adjuster] = true;
         $isGovernor = $this->run->adjuster($step->adjuster)?->kind()->sets() === AdjustedQuantity::Speed;
-        if (! $wasLocked) {
+        if ($wasLoose) {
             // Locking turns what it locks: what was tried before it is tried again.
             $isGovernor ? $this->trials->measureAgain(MeasureKey::GroundSpeed) : $this->trials->startOver();
             $this->unseen->note($isGovernor ? UnseenChanges::SPEED : UnseenChanges::LOCKED, $step);
@@ -404,7 +363,7 @@ final class Replay
 
     private function refit(): Refit
     {
-        return new Refit($this->spec, $this->run, $this->coversOff, $this->confirmed);
+        return new Refit($this->spec, $this->run, $this->adjusters->coversOff(), $this->confirmed);
     }
 
     /** What was called gone before and is felt again is asked again. */
@@ -422,9 +381,7 @@ final class Replay
         $this->finishGroup();
         $this->putRight[] = $done;
         if ($done->cure === Cure::Freed) {
-            // Now that it turns, where it stands is asked again.
-            $this->seized = [];
-            $this->threads = array_filter($this->threads, static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized);
+            $this->adjusters->free();
         }
         $this->change($done);
     }
@@ -439,53 +396,13 @@ final class Replay
             $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
             // Of a pair an older log does not say which cable it is.
             if ($step->key === Replacement::SLACK && $step->isHere && ($this->replacing?->cable !== null || $this->secondPulls === null)) {
-                $this->giveAllSlack($step, $this->replacing?->cable);
+                $this->adjusters->giveAllSlack($this->run, $step, $this->replacing?->cable);
             }
             if ($step->isHere && $step->key !== Replacement::NOTE) {
                 // Whether or not a new cable follows: this one was off, or is slack.
                 $this->finishGroup();
                 $this->change($step);
             }
-        }
-    }
-
-    /**
-     * Every thread of the cable stands at the end that gives it all its slack; a clamp is left alone.
-     *
-     * @param  string|null  $cable  by id; null is the one that is set by its play
-     */
-    private function giveAllSlack(Entry $by, ?string $cable = null): void
-    {
-        foreach ($cable === null ? $this->run->playAdjusters() : $this->run->adjusters() as $id => $adjuster) {
-            $isOfIt = $cable === null || $this->run->cableOf($id)?->id === $cable;
-            if ($isOfIt && $adjuster->kind()->sets() === AdjustedQuantity::Play && $adjuster->kind()->isThreaded()) {
-                $end = $adjuster->sense()->slackEnd($adjuster->travel());
-                if ($this->positions[$id]?->count !== $end->count) {
-                    $this->loosened[$id] = true;
-                    unset($this->locked[$id]);
-                }
-                $this->positions[$id] = $end;
-                $this->unseen->note(self::place($id), $by);
-            }
-        }
-    }
-
-    /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
-    private function noteThread(ThreadNoted $thread): void
-    {
-        if (! array_key_exists($thread->adjuster, $this->positions) || $this->unseen->overtook($thread, self::place($thread->adjuster))) {
-            return;
-        }
-        $this->threads[$thread->adjuster] ??= $thread;
-        if ($thread->state === ThreadState::Seized) {
-            // Where it stands is as known as before; it only does not turn.
-            $this->seized[$thread->adjuster] = true;
-
-            return;
-        }
-        $this->positions[$thread->adjuster] = $thread->position;
-        if (! isset($this->touched[$thread->adjuster])) {
-            $this->home[$thread->adjuster] = $thread->position;
         }
     }
 
@@ -513,10 +430,9 @@ final class Replay
         }
         $this->finishGroup();
         if ($step->key === Guide::SLACK) {
-            $this->giveAllSlack($step);
+            $this->adjusters->giveAllSlack($this->run, $step);
         }
-        $done = $this->guides[$step->adjuster] ?? [];
-        $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
+        $this->adjusters->guide($step, $adjuster);
         $this->startAnew($step);
     }
 
@@ -539,17 +455,8 @@ final class Replay
     private function fitAdjuster(AdjusterFitted $fitted): void
     {
         $this->finishGroup();
-        [$old, $new] = [$fitted->inPlaceOf ?? '', $fitted->adjuster->id()];
         $this->run = $this->run->fitted($fitted->adjuster, $fitted->cable, $fitted->inPlaceOf);
-        if (isset($this->coversOff[$old]) && $fitted->adjuster->access()->cover !== null) {
-            $this->coversOff[$new] = true;
-        }
-        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->loosened[$old], $this->locked[$old], $this->threads[$old], $this->coversOff[$old], $this->guides[$old], $this->seized[$old]);
-        $this->positions[$new] = null;
-        $this->home[$new] = null;
-        if ($fitted->adjuster->kind()->sets() !== AdjustedQuantity::Nothing && Guide::of($fitted->adjuster->kind()) === []) {
-            $this->loosened[$new] = true;
-        }
+        $this->adjusters->fit($fitted);
         $this->change($fitted);
     }
 
@@ -606,20 +513,11 @@ final class Replay
         $this->changedAt = $this->setting;
     }
 
-    /** Where an adjuster stands, as something that somebody changes. */
-    private static function place(string $adjuster): string
-    {
-        return "place:{$adjuster}";
-    }
-
     private function moveCover(CoverMoved $cover): void
     {
+        $this->adjusters->moveCover($cover);
         if ($cover->off) {
-            $this->coversOff[$cover->adjuster] = true;
             $this->openAgain();
-            $this->unseen->note(UnseenChanges::OPEN, $cover);
-        } elseif (! $this->unseen->overtook($cover, UnseenChanges::OPEN)) {
-            unset($this->coversOff[$cover->adjuster]);
         }
     }
 
@@ -648,7 +546,7 @@ final class Replay
         return new Facts(
             $this->log->opened->standing,
             $this->joined,
-            new AdjusterFacts($this->positions, $this->home, $this->touched, $this->loosened, $this->locked, $this->threads, $this->guides, $this->coversOff, $this->seized),
+            $this->adjusters->facts(),
             new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->trials->checks(), $this->voidedChecks(), $this->notes, $this->parts, $this->trials->foundChecks(), $this->trials->tried(), $this->unseen->overtaken()),
             new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck, $this->wish, $this->enough),
             new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed),
