@@ -83,7 +83,7 @@ final class TogetherTest extends BrowserTestCase
 
     public function test_an_apprentice_works_and_asks_for_the_signature(): void
     {
-        $this->as('mirre')->startJob('RT-20', 'throttle')->line('ok', 'ok', 'ok', 'ok', 'ok');
+        $this->as('mirre')->startJob($this->machineLike('RT-20', 'AP-01'), 'throttle')->line('ok', 'ok', 'ok', 'ok', 'ok');
         $rows = count($this->rows());
         $this->armed()->click('[data-answer=fault]')->see('what did you see?')->clickText('Back')->await('[data-answer=fault]');
         $this->clickText('Mirre: settings')->see('Keys work anywhere')->keys(WebDriverKeys::ESCAPE)->gone('[role=dialog]');
