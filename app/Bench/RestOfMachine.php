@@ -9,7 +9,6 @@ use App\Models\ControlJob;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Facts\Refit;
-use VividPull\Core\Log\StandingTag;
 
 /** What the other controls of a machine say against running it: it is one machine, whatever is tried of it. */
 final readonly class RestOfMachine
@@ -29,16 +28,11 @@ final readonly class RestOfMachine
             $name = lcfirst($control->name);
             $open = ControlJob::query()->where('open_control_id', $control->id)->first();
             $state = $open === null ? null : JobLog::fromVisit($open->id, $open->frame, $rows)->replay();
-            $covers[$name] = $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->openToAll();
-            $tag = $state === null ? $control->summary->tag['reason'] ?? null : self::reason($state->facts->tag);
+            $covers[$name] = $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn();
+            $tag = $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason;
             $tags += $tag === null ? [] : [$name => $tag];
         }
 
         return new self(array_filter($covers), $tags);
-    }
-
-    private static function reason(?StandingTag $tag): ?string
-    {
-        return $tag?->reason;
     }
 }

@@ -62,7 +62,7 @@ final readonly class Refit
      *
      * @return list<string> their names
      */
-    public function openToAll(): array
+    public function coversThatMustBeOn(): array
     {
         $runsOpen = array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === Running::Open) !== [];
 
