@@ -196,17 +196,17 @@ prepare_mariadb() {
     fi
     [ "${#run}" -gt 80 ] && run="$(mktemp -d)" && { [ "$user" = "$(id -un)" ] || chown "$user" "$run"; }
     DB_SOCKET="$run/mariadb.sock"
+    # A server that begins, also to make its system tables, strikes off every temporary table where it writes its own, and another server that uses one then falls: each has its own place.
+    mkdir -p "$folder/tmp"
+    [ "$user" = "$(id -un)" ] || chown "$user" "$folder/tmp"
     if [ ! -d "$data/mysql" ]; then
-        quietly 'mariadb-install-db' mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$DB_ADMIN" --skip-test-db
+        quietly 'mariadb-install-db' env TMPDIR="$folder/tmp" mariadb-install-db --user="$user" --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$DB_ADMIN" --skip-test-db
     fi
     [ "$user" != mysql ] || chown -R mysql:mysql "$data"
     rm -f "$DB_SOCKET"
     keep_short "$folder/mariadb.log"
     DB_LOG="$folder/mariadb.log"
     DB_PORT="$(free_port 127.0.0.1 "$first")"
-    # A server that begins strikes off every temporary table where it writes its own, and another server that uses one then falls: each has its own place.
-    mkdir -p "$folder/tmp"
-    [ "$user" = "$(id -un)" ] || chown "$user" "$folder/tmp"
     MARIADB=("${AS_DB[@]}" "$(command -v mariadbd)" --no-defaults --user="$user" --datadir="$data" --socket="$DB_SOCKET" --pid-file="$run/mariadb.pid"
         --bind-address=127.0.0.1 --port="$DB_PORT" --tmpdir="$folder/tmp" --skip-name-resolve --innodb-use-native-aio=0 --port-open-timeout=10 --innodb-buffer-pool-size="$(pages_mb)M" "$@")
 }

@@ -96,7 +96,10 @@ final class ScriptsTest extends TestCase
         $folder = self::folder();
         $said = self::script($folder, <<<'SH'
             . bin/lib.sh
+            touch "${TMPDIR:-/tmp}/#sql-temptable-1-2-3.MAI"; chown mysql "${TMPDIR:-/tmp}/#sql-temptable-1-2-3.MAI" 2>/dev/null
             start_mariadb "$DATA/one" 3719
+            [ -e "${TMPDIR:-/tmp}/#sql-temptable-1-2-3.MAI" ] && echo 'there though system tables were made'
+            rm -f "${TMPDIR:-/tmp}/#sql-temptable-1-2-3.MAI"
             own="$(mariadb --no-defaults --socket="$DB_SOCKET" -u"$DB_ADMIN" --batch --skip-column-names -e 'select @@tmpdir')"
             touch "$own/#sql-temptable-1-2-3.MAI"; chown --reference="$DATA/one/data" "$own/#sql-temptable-1-2-3.MAI"
             stop_one() { mariadb-admin --no-defaults --socket="$DATA/one/mariadb.sock" -u"$DB_ADMIN" shutdown; }
@@ -105,7 +108,7 @@ final class ScriptsTest extends TestCase
             rm -f "$own/#sql-temptable-1-2-3.MAI"
             stop_mariadb; stop_one; wait "$DB_PID" "$first"
             SH);
-        self::assertSame("still there\n", $said);
+        self::assertSame("there though system tables were made\nstill there\n", $said);
         (new Process(['rm', '-rf', $folder]))->mustRun();
     }
 

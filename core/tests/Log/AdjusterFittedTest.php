@@ -49,11 +49,12 @@ final class AdjusterFittedTest extends TestCase
     public function test_one_that_was_fitted_is_locked_though_nobody_turned_it(): void
     {
         $job = self::sprung()->read(15.0, 15.0, 15.0)->entry('adjuster', ['cable' => 'clutch', 'adjuster' => self::MANUAL, 'in_place_of' => 'self']);
-        self::assertFalse($job->state->progress->item('lock:manual')->done ?? null);
+        $isLocked = static fn (TestJob $job): bool => ($job->state->progress->item('lock:manual') ?? self::fail('it is not asked'))->done;
+        self::assertFalse($isLocked($job));
         $job->entry('thread', ['adjuster' => 'manual', 'turns' => 2]);
         self::assertSame(2.0, $job->state->facts->adjusters->home['manual']?->toFloat(), 'and where it stood when it was fitted is its home mark');
         $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'manual']);
-        self::assertTrue($job->state->progress->item('lock:manual')->done ?? null);
+        self::assertTrue($isLocked($job));
     }
 
     public function test_it_can_be_taken_back_until_it_was_worked_with(): void
