@@ -571,6 +571,10 @@ final readonly class Acceptance
 
     private static function cover(BenchState $state, CoverMoved $moved): void
     {
+        if (! $moved->off && isset($state->facts->adjusters->coversOff[$moved->adjuster])) {
+            // Also where another adjuster stands in its place by now.
+            return;
+        }
         $adjuster = self::adjusterOf($state, $moved->adjuster);
         if ($adjuster->access()->cover === null) {
             throw Refused::because("No cover lies over the {$adjuster->name()}, as this control is drawn.");

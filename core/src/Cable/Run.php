@@ -163,4 +163,10 @@ final readonly class Run
     {
         return array_filter(array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $this->byId), is_string(...));
     }
+
+    /** @return array<string, string> the same, with those over adjusters in whose place others stand now: what was taken off there is still off */
+    public function everCovers(): array
+    {
+        return $this->covers() + array_filter(array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $this->former), is_string(...));
+    }
 }

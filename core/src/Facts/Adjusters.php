@@ -145,8 +145,10 @@ final class Adjusters
         [$old, $new] = [$fitted->inPlaceOf ?? '', $fitted->adjuster->id()];
         if (isset($this->coversOff[$old]) && $fitted->adjuster->access()->cover !== null) {
             $this->coversOff[$new] = true;
+            // Where the new one lies under none, the cover is still off the machine.
+            unset($this->coversOff[$old]);
         }
-        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->loosened[$old], $this->locked[$old], $this->threads[$old], $this->guides[$old], $this->coversOff[$old], $this->seized[$old]);
+        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->loosened[$old], $this->locked[$old], $this->threads[$old], $this->guides[$old], $this->seized[$old]);
         $this->positions[$new] = $this->home[$new] = null;
         if ($fitted->adjuster->kind()->sets() !== AdjustedQuantity::Nothing && Guide::of($fitted->adjuster->kind()) === []) {
             $this->loosened[$new] = true;

@@ -159,7 +159,7 @@ final readonly class LogRows
             $entry instanceof AllConfirmed => $this->together($entry),
             $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
             $entry instanceof ConditionNoted => $entry->label(),
-            $entry instanceof CoverMoved => ucfirst($this->state->run->covers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
+            $entry instanceof CoverMoved => ucfirst($this->state->run->everCovers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
             $entry instanceof Checked => $this->proof($entry),
             $entry instanceof PolicyChosen => $entry->say(),
             $entry instanceof OutcomeSeen => $this->outcome($entry),

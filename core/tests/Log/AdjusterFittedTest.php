@@ -7,6 +7,9 @@ namespace VividPull\Core\Tests\Log;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\LogRows;
 
@@ -44,6 +47,20 @@ final class AdjusterFittedTest extends TestCase
         $said = array_column(LogRows::of($job->state), 'what');
         self::assertContains('perch barrel out 1 turn', $said);
         self::assertContains('Second barrel added', $said);
+    }
+
+    public function test_a_cover_that_was_off_is_put_back_though_the_new_one_lies_under_none(): void
+    {
+        $job = FamilyJob::of(FamilyKey::SpeedSelector)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
+        $job->entry('adjuster', ['cable' => 'cable', 'adjuster' => self::MANUAL, 'in_place_of' => 'barrel']);
+        self::assertSame(['Belt cover back on'], array_values(array_map(static fn (StageItem $item): string => $item->label,
+            array_filter($job->state->progress->items['prove'], static fn (StageItem $item): bool => str_starts_with($item->key, 'cover:')))));
+        self::assertStringStartsWith('This runs the machine. Put back first what was taken off: Belt cover back on.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'auger_still', 'answer' => 'yes'])));
+        $job->refit();
+        self::assertSame([], $job->state->facts->adjusters->coversOff);
+        self::assertContains('Belt cover back on', array_column(LogRows::of($job->state), 'what'));
+        self::assertSame('“barrel” is not an adjuster of this control. It has: manual adjuster.', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('cover', ['adjuster' => 'barrel', 'off' => true])));
     }
 
     public function test_one_that_was_fitted_is_locked_though_nobody_turned_it(): void
