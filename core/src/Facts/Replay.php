@@ -476,10 +476,10 @@ final class Replay
         }
     }
 
-    /** Whether anything was read, tried, measured or moved yet. */
+    /** Whether anything was read, tried, measured, moved or chosen yet. */
     private function isAnythingTold(): bool
     {
-        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->moves]) !== [] || $this->trials->isAnyTold();
+        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->moves]) !== [] || $this->byChoice !== null || $this->trials->isAnyTold();
     }
 
     /** What was put back before something was run is off again. */

@@ -325,6 +325,14 @@ final class RefitTest extends TestCase
         self::assertContains('It is left outside by choice: close it as that.', $job->state->progress->blocks(ClosingOutcome::Fit));
     }
 
+    public function test_what_was_chosen_before_a_fault_was_mended_is_chosen_again(): void
+    {
+        $job = TestJob::clutch()->entry('inspected', ['key' => 'arm', 'finding' => 'fault', 'remark' => 'bent'])->entry('by_choice', ['reason' => 'The rider wants it so.']);
+        self::assertNotNull($job->state->facts->chosen->byChoice);
+        $job->entry('inspected', ['key' => 'arm', 'finding' => 'sound', 'remark' => 'straightened']);
+        self::assertNull($job->state->facts->chosen->byChoice);
+    }
+
     public function test_by_choice_and_then_seen_inside_it_may_be_fit_again(): void
     {
         $job = TestJob::clutch()->ready()->read(9.5);
