@@ -57,8 +57,9 @@ final readonly class Warnings
             $who = "{$entry->stamp->by->name} had not seen what {$by->name} did meanwhile.";
             $again[$who] = ($again[$who] ?? []) + array_slice(array_intersect_key($asked, array_flip(self::items($entry))), 0, 1);
         }
+        $again = array_filter($again);
 
-        return array_map(static fn (string $who, array $labels): string => "{$who} Asked again: ".(count($labels) === 1 ? rtrim(implode($labels), '?') : count($labels).' answers').'.', array_keys(array_filter($again)), array_filter($again));
+        return array_map(static fn (string $who, array $labels): string => "{$who} Asked again: ".(count($labels) === 1 ? rtrim(implode($labels), '?') : count($labels).' answers').'.', array_keys($again), $again);
     }
 
     /** @return list<string> keys of the items that an answer is an answer to */

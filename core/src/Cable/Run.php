@@ -161,12 +161,21 @@ final readonly class Run
     /** @return array<string, string> names of the covers in the way of an adjuster, keyed by the adjuster's id */
     public function covers(): array
     {
-        return array_filter(array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $this->byId), is_string(...));
+        return self::coversOver($this->byId);
     }
 
     /** @return array<string, string> the same, with those over adjusters in whose place others stand now: what was taken off there is still off */
     public function everCovers(): array
     {
-        return $this->covers() + array_filter(array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $this->former), is_string(...));
+        return $this->covers() + self::coversOver($this->former);
+    }
+
+    /**
+     * @param  array<string, Adjuster>  $adjusters  by id
+     * @return array<string, string>
+     */
+    private static function coversOver(array $adjusters): array
+    {
+        return array_filter(array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $adjusters), is_string(...));
     }
 }

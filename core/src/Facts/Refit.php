@@ -50,7 +50,7 @@ final readonly class Refit
         if ($running !== Running::Refitted) {
             return [];
         }
-        $covers = array_values(array_unique(array_intersect_key($this->run->everCovers(), $this->coversOff)));
+        $covers = array_values(array_unique($this->coversOff()));
         $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->confirmed[$step->key]));
 
         return [...array_map(static fn (string $cover): string => "{$cover} back on", $covers), ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps))];
@@ -66,7 +66,13 @@ final readonly class Refit
     {
         $runsOpen = array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === Running::Open) !== [];
 
-        return $runsOpen ? [] : array_values(array_unique(array_intersect_key($this->run->everCovers(), $this->coversOff)));
+        return $runsOpen ? [] : array_values(array_unique($this->coversOff()));
+    }
+
+    /** @return array<string, string> names of covers that are off, by the adjuster under them */
+    public function coversOff(): array
+    {
+        return array_intersect_key($this->run->everCovers(), $this->coversOff);
     }
 
     /**

@@ -581,12 +581,10 @@ final readonly class StageItems
     private function coversBack(): array
     {
         $items = [];
-        foreach ($this->run->everCovers() as $id => $cover) {
-            if (isset($this->facts->adjusters->coversOff[$id])) {
-                $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', false, about: $id, answers: [
-                    new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
-                ]);
-            }
+        foreach ($this->refit()->coversOff() as $id => $cover) {
+            $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', false, about: $id, answers: [
+                new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
+            ]);
         }
 
         return $items;
