@@ -12,12 +12,12 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Bench\Acceptance;
 use VividPull\Core\Bench\Amending;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Draft;
+use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Entry\Amended;
@@ -122,9 +122,8 @@ final readonly class Journal
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);
         }
-        if (Acceptance::runsTheMachine($state, $entry)) {
-            $rest = RestOfMachine::of($job, $rows);
-            Acceptance::checkRestOfMachine($entry, $rest->coversOff, $rest->tags);
+        if (RunsTheMachine::entry($state, $entry)) {
+            RunsTheMachine::check($entry, array_column(RestOfMachine::of($job, $rows), 'control'));
         }
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.

@@ -8,31 +8,52 @@ use App\Models\Control;
 use App\Models\ControlJob;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\OtherControl;
+use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Facts\Refit;
 
-/** What the other controls of a machine say against running it: it is one machine, whatever is tried of it. */
+/** The other controls of a machine, where they say something against running it: it is one machine, whatever is tried of it. */
 final readonly class RestOfMachine
 {
-    /**
-     * @param  array<string, list<string>>  $coversOff  names, by the control whose open job says so
-     * @param  array<string, string>  $tags  reasons, by the control they hang on
-     */
-    private function __construct(public array $coversOff, public array $tags) {}
+    /** @param  string|null  $job  the open job on it */
+    private function __construct(public OtherControl $control, public ?string $job) {}
 
-    /** @param  Collection<int, StoredEntry>  $rows  of the whole visit */
-    public static function of(JobHead $job, Collection $rows): self
+    /**
+     * @param  Collection<int, StoredEntry>  $rows  of the whole visit
+     * @return list<self>
+     */
+    public static function of(JobHead $job, Collection $rows): array
     {
-        [$covers, $tags] = [[], []];
         $machine = DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->where('control_jobs.id', $job->id)->select('controls.machine_id');
+        $others = [];
         foreach (Control::query()->whereIn('machine_id', $machine)->where('key', '!=', $job->controlKey)->orderBy('id')->get() as $control) {
-            $name = lcfirst($control->name);
             $open = ControlJob::query()->where('open_control_id', $control->id)->first();
             $state = $open === null ? null : JobLog::fromVisit($open->id, $open->frame, $rows)->replay();
-            $covers[$name] = $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn();
-            $tag = $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason;
-            $tags += $tag === null ? [] : [$name => $tag];
+            $others[] = new self(new OtherControl(
+                lcfirst($control->name),
+                $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn(),
+                $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
+            ), $open?->id);
         }
 
-        return new self(array_filter($covers), $tags);
+        return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->tag !== null));
+    }
+
+    /**
+     * What stands against what a job asks for next, and the job where that is put right: nothing where it runs nothing.
+     *
+     * @return list<array{sentence: string, job: string|null}>
+     */
+    public static function against(JobHead $job, BenchState $state): array
+    {
+        $said = [];
+        foreach (RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
+            foreach (array_filter([$one->control->cover(), $one->control->tag()], is_string(...)) as $sentence) {
+                $said[] = ['sentence' => $sentence, 'job' => $one->job];
+            }
+        }
+
+        return $said;
     }
 }

@@ -77,6 +77,26 @@ final class ScreensTest extends BrowserTestCase
     }
 
     /** The narrowest phone, a phone, a tablet, a desk; after dark what is narrow, and a desk. */
+    public function test_a_refused_answer_is_seen_on_a_phone_wherever_it_was_tapped(): void
+    {
+        $tag = $this->machineLike('RT-20', 'PH-20');
+        $this->as('tomas')->startJob($tag, 'clutch')->line('tag lever snapped')->see('lever snapped')->startJob($tag, 'throttle');
+        for ($typed = 0; $typed < 30 && $this->state()['asks'] !== 'check:idle_steady'; $typed++) {
+            $state = $this->state();
+            $item = array_column(array_merge(...array_column($state['stages'], 'items')), null, 'key')[$state['asks']];
+            $reads = in_array($item['kind'], ['reading', 'in_band'], true);
+            $this->line(...($reads ? ['4.2', '4.2', '4.2'] : [$item['answers'][0]['word']]));
+        }
+        $this->window(390, 844);
+        $this->await('[data-do-not-run]')->see('a tag hangs on its clutch lever', 'Open that job')->armed()->click('[data-primary]')->await('[role=alert] [data-kept=refused]');
+        $this->see('Idle stays steady while steering from stop to stop: Yes', 'Do not run it')->accessible('a refused answer on a phone');
+        $seen = 'const box = document.querySelector("[data-kept=refused]").getBoundingClientRect(); return box.top > 0 && box.bottom <= window.innerHeight';
+        self::assertTrue($this->browser->executeScript($seen), 'in sight where it was tapped');
+        $this->browser->executeScript('window.scrollTo(0, document.body.scrollHeight / 2)');
+        self::assertTrue($this->browser->executeScript($seen), 'and wherever one looks next');
+        $this->clickText('Drop it')->gone('[data-kept]')->clickText('Open that job')->see('Clutch lever', 'lever snapped');
+    }
+
     private const WIDTHS = ['day' => [360, 390, 820, 1280], 'night' => [360, 1280]];
 
     private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/shelf/gauges', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause', '/practice', '/practice/learners', '/practice/lessons/grip_route/like'];

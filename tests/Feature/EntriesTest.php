@@ -201,6 +201,35 @@ final class EntriesTest extends TestCase
         self::assertStringContainsString('Put back first', (string) $again->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertStatus(422)->json('detail'), 'its own tag keeps no job from what lifts it');
     }
 
+    public function test_what_stands_against_running_is_said_where_it_is_asked_with_the_job_where_it_is_put_right(): void
+    {
+        $this->signIn();
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        $clutch = HttpJob::open($this);
+        $clutch->line('tag lever snapped')->assertOk();
+        $against = fn (): array => $this->getJson("/api/jobs/{$grip->id}")->assertOk()->json('do_not_run');
+        $grip->ready();
+        self::assertSame([], $against(), 'nothing is run yet');
+        for ($entry = 0; $entry < 30 && $grip->state['asks'] !== 'check:idle_steady'; $entry++) {
+            $item = $this->asked($grip);
+            $pose = in_array($item['about'], ['left', 'right'], true) ? $item['about'] : 'straight';
+            $isRead = str_starts_with($item['key'], 'reading') || in_array($item['kind'], ['reading', 'in_band'], true);
+            ($isRead ? $grip->line('4.2', ['pose' => $pose]) : $grip->body($item['answers'][0]['kind'], $item['answers'][0]['body']))->assertOk();
+        }
+        $said = 'This runs the machine, and a tag hangs on its clutch lever: “lever snapped”. Do not run it. A lead may, and lifts the tag once that is put right.';
+        self::assertSame([['sentence' => $said, 'job' => $clutch->id]], $against());
+        $clutch->body('closed', ['outcome' => 'tagged'])->assertOk();
+        self::assertSame([['sentence' => $said, 'job' => null]], $against(), 'no job is open on it any more');
+    }
+
+    /** @return array<string, mixed> */
+    private function asked(HttpJob $job): array
+    {
+        $items = array_merge(...array_column($job->state['stages'], 'items'));
+
+        return array_column($items, null, 'key')[$job->state['asks']];
+    }
+
     private function coverOf(HttpJob $job): string
     {
         foreach ($job->state['adjusters'] as $adjuster) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { BenchState, Item } from '../../resources/js/api/contract';
-import { asked, isSameTarget, settles, typedTogether } from '../../resources/js/features/job/asks';
+import { asked, inWords, isSameTarget, settles, typedTogether } from '../../resources/js/features/job/asks';
 import type { KeptEntry } from '../../resources/js/lib/keptEntries';
 
 const item = (key: string, kind: Item['kind'], words: [string, string][] = [], more: Partial<Item> = {}): Item => ({
@@ -84,6 +84,16 @@ describe('what is asked while entries wait to be sent', () => {
     const all: KeptEntry = { ...typed('', ''), draft: { kind: 'all_confirmed', body: { keys: [creep.key] } } };
     expect(settles(all, creep)).toBe(true);
     expect(settles(all, thread)).toBe(false);
+  });
+
+  it('says of what was tapped what was asked and what was said', () => {
+    const steady = item('check:steady', 'answer', [['yes', 'It is']], { label: 'Idle stays steady' });
+    const state = stateOf(creep, steady);
+    const sent = { key: steady.key, answer: 'yes' };
+    expect(inWords({ kind: 'check', body: sent }, state)).toBe('Idle stays steady: It is');
+    expect(inWords({ kind: 'check', body: { ...sent, remark: 'warm' } }, state)).toBe('Idle stays steady: It is');
+    expect(inWords({ kind: 'part_fitted', body: sent }, state)).toBe('part fitted');
+    expect(inWords(typed('n boot torn', creep.key).draft, state)).toBe('n boot torn');
   });
 
   it('takes a line for all that was shown, and in a check the state with it', () => {

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { type Label, nextLabel, nowLabel, specLabel } from '../../resources/js/features/job/drawing/tapeLabels';
+import {
+  foundLabel,
+  type Label,
+  nextLabel,
+  nowLabel,
+  specLabel,
+  straightLabel,
+} from '../../resources/js/features/job/drawing/tapeLabels';
 
 const NARROW = 330;
 
@@ -47,5 +54,27 @@ describe('words on the tape', () => {
   it('names the band where the word found leaves room', () => {
     expect(specLabel(100, 200, null, NARROW)).toEqual({ at: 104, anchor: 'start' });
     expect(specLabel(100, 260, 110, NARROW)).toEqual({ at: 256, anchor: 'end' });
+  });
+  it('names the straight pose only where its words lie over no others', () => {
+    const spec = specLabel(100, 230, null, NARROW);
+    expect(straightLabel(226, spec, null, NARROW), 'the band is named there').toBeNull();
+    expect(straightLabel(328, spec, null, NARROW)).toEqual({ at: 326, anchor: 'end' });
+    expect(straightLabel(328, spec, 250, NARROW), 'what was found is named there').toBeNull();
+  });
+
+  it('never prints found and the band over each other on a narrow tape', () => {
+    for (let from = 14; from <= 200; from += 6) {
+      for (let to = from + 12; to <= NARROW - 14; to += 18) {
+        for (let found = 14; found <= NARROW - 14; found += 4) {
+          const spec = span(specLabel(from, to, found, NARROW), 96);
+          const { at, anchor } = foundLabel(found, NARROW);
+          const words = anchor === 'middle' ? [at - 44, at + 44] : span({ at, anchor }, 88);
+          expect(apart(spec, words), `band ${from} to ${to}, found at ${found}`).toBe(true);
+          expect((spec[0] ?? -1) >= 0 && (spec[1] ?? NARROW + 1) <= NARROW, `on the tape at ${from} to ${to}`).toBe(
+            true,
+          );
+        }
+      }
+    }
   });
 });

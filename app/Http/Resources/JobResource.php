@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Bench\Complaints;
 use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
+use App\Bench\RestOfMachine;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
@@ -37,6 +38,7 @@ final readonly class JobResource
             'from_file' => $signed !== null,
             // Asked for when the work is done, and not with every reading.
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
+            'do_not_run' => RestOfMachine::against($job, $state),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];
     }

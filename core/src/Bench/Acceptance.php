@@ -17,7 +17,6 @@ use VividPull\Core\Facts\Refit;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
-use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\AllConfirmed;
@@ -432,39 +431,9 @@ final readonly class Acceptance
             $entry instanceof Checked => self::proofInOrder($state, $entry),
             $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
             // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
-            $entry instanceof OutcomeSeen && self::runsTheMachine($state, $entry) => self::refitted($state, Running::Refitted, true),
+            $entry instanceof OutcomeSeen && RunsTheMachine::entry($state, $entry) => self::refitted($state, Running::Refitted, true),
             default => null,
         };
-    }
-
-    /** Whether what this entry tells of was tried with the machine running. */
-    public static function runsTheMachine(BenchState $state, Entry $entry): bool
-    {
-        return match (true) {
-            $entry instanceof Checked => array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $one): bool => $one->key === $entry->key && $one->running->runs()) !== [],
-            $entry instanceof MeasureTaken => array_filter($state->judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === $entry->key && $one->measure->running->runs()) !== [],
-            $entry instanceof OutcomeSeen => Families::of($state->spec->family)->runsItsTable() && isset($state->judgement->table?->table->settings[$entry->setting]),
-            default => false,
-        };
-    }
-
-    /**
-     * The machine is one: what runs it waits for the covers that other jobs on it took off, and for tags that hang on its other controls. Whoever
-     * may lift a tag may also run a machine that has one: otherwise two of them would wait for each other.
-     *
-     * @param  array<string, list<string>>  $coversOff  by the control whose job says so
-     * @param  array<string, string>  $tags  reasons, by the control they hang on
-     *
-     * @throws Refused If it is not to be run.
-     */
-    public static function checkRestOfMachine(Entry $entry, array $coversOff, array $tags): void
-    {
-        foreach ($coversOff as $control => $names) {
-            throw Refused::because('This runs the machine, and its '.implode(' and ', $names).(count($names) === 1 ? ' is' : ' are')." off, as the job on its {$control} has it. Put it back, and say so there.");
-        }
-        foreach ($entry->stamp->by->role->mayLiftTag() ? [] : $tags as $control => $reason) {
-            throw Refused::because("This runs the machine, and a tag hangs on its {$control}: ".Quoted::text($reason).'. Do not run it. A lead may, and lifts the tag once that is put right.');
-        }
     }
 
     private static function proofInOrder(BenchState $state, Checked $check): void

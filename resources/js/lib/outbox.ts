@@ -223,6 +223,3 @@ async function post(place: string, entry: Record<string, unknown>): Promise<Answ
 }
 
 export const outbox = new Outbox();
-
-/** An entry in the words that were typed, or as the answer that was tapped. */
-export const wording = (draft: Draft): string => ('line' in draft ? draft.line : draft.kind.replaceAll('_', ' '));

@@ -963,6 +963,16 @@ export type Job = {
      * Of a closed job: the complaint about its control whose cause nobody has named yet.
      */
     complaint: string | null;
+    /**
+     * What the machine's other controls say against what is asked next, where that runs the machine: a cover that is off, a tag.
+     */
+    do_not_run: Array<{
+        sentence: string;
+        /**
+         * The open job on that control, if there is one.
+         */
+        job: string | null;
+    }>;
 };
 
 export type OpenJob = {

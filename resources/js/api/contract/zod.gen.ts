@@ -2040,7 +2040,11 @@ export const zJob = z.object({
         at: z.string()
     })),
     from_file: z.boolean(),
-    complaint: z.nullable(z.string())
+    complaint: z.nullable(z.string()),
+    do_not_run: z.array(z.object({
+        sentence: z.string(),
+        job: z.nullable(z.string())
+    }))
 });
 
 export const zTraceView = z.object({

@@ -16,6 +16,7 @@ import { CableRun } from './drawing/CableRun';
 import { Tape } from './drawing/Tape';
 import { JobHeader } from './JobHeader';
 import { Notices } from './Notices';
+import { NotSent } from './NotSent';
 import { Pad } from './Pad';
 import { Checklist } from './sheets/Checklist';
 import { JobSheet } from './sheets/JobSheet';
@@ -40,6 +41,7 @@ export const JobFrame = () => {
       <Place at={2}>
         <NowCard />
       </Place>
+      {bench.mayWrite && <NotSent />}
       {bench.mayWrite && (
         <Place at={4}>
           <Pad />

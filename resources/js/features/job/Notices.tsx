@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useSyncExternalStore } from 'react';
 import { peopleQuery } from '../../api/people';
+import { LinkButton } from '../../components/Buttons';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { outbox } from '../../lib/outbox';
 import { useSignedIn } from '../../lib/signedIn';
@@ -10,7 +11,7 @@ import { useBench, useOutboxStatus } from './useBench';
 
 /** What a person should know before trusting the figures: failed gates, warnings, and what is not sent yet. */
 export const Notices = () => {
-  const { state } = useBench();
+  const { state, job } = useBench();
   const { kept, connection } = useOutboxStatus();
   const person = useSignedIn();
   const theirs = useKept(outbox.entries).filter((entry) => entry.by !== person.id && entry.state === 'waiting');
@@ -25,8 +26,8 @@ export const Notices = () => {
   const homeless = useSyncExternalStore(outbox.entries.subscribe, () => outbox.entries.loose().length);
   const loose = connection === 'cut' ? homeless : 0;
   const unchecked = state.spec.checked_by === null;
-  if (!unchecked && connection !== 'cut' && open.length === 0 && state.warnings.length === 0 && theirs.length === 0)
-    return null;
+  const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
+  if (!unchecked && connection !== 'cut' && quiet) return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -55,6 +56,20 @@ export const Notices = () => {
       {open.map((gate) => (
         <Notice key={gate.key} mark="tag" ground="red.wash">
           <b>Do not run.</b> {gate.sentence}
+        </Notice>
+      ))}
+      {job.do_not_run.map((one) => (
+        <Notice key={one.sentence} mark="tag" ground="red.wash">
+          <span data-do-not-run>{one.sentence}</span>
+          <Flex>
+            <LinkButton
+              look="link"
+              paddingInline="0"
+              to={one.job === null ? `/machines/${job.machine.tag}` : `/jobs/${one.job}`}
+            >
+              {one.job === null ? 'Open the machine' : 'Open that job'}
+            </LinkButton>
+          </Flex>
         </Notice>
       ))}
       {unchecked && (

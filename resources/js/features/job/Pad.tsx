@@ -8,7 +8,6 @@ import { SmallChoice } from '../../components/SmallChoice';
 import { VerdictChip } from '../../components/VerdictChip';
 import { lengthUnit, shortLength, unitText } from '../../lib/figures';
 import { inSentence } from '../../lib/inSentence';
-import { isHeld, outbox, wording } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
@@ -20,7 +19,7 @@ import { useBench, useOutboxStatus, WHOLE_GROUP } from './useBench';
 const finePointer = () => window.matchMedia('(pointer: fine) and (min-width: 1080px)').matches;
 
 /** The line begun on this job, kept on this device with every key. */
-function useLine(): readonly [string, (line: string) => void] {
+export function useLine(): readonly [string, (line: string) => void] {
   const { lineKey } = useBench();
   const { forgive, refusal } = useOutboxStatus();
   const line = useKept(begunLines)[lineKey] ?? '';
@@ -103,7 +102,6 @@ export const Pad = () => {
         </Box>
         <Keys shown={keys} numbers={numbers} line={line} onLine={setLine} />
       </chakra.form>
-      <NotSent />
       {/* Once only the signature is left nothing is measured. */}
       {item?.kind !== 'sign_off' && <Offered of={gauges} />}
     </Sheet>
@@ -338,73 +336,6 @@ const CanItDecide = () => {
       {instrument.readings === 1
         ? 'One reading with it can decide this band; three are usual.'
         : `It takes ${instrument.readings} readings with it to decide this band.`}
-    </Box>
-  );
-};
-
-/** Entries kept here: not judged yet, or refused and waiting to be put right. */
-const NotSent = () => {
-  const { kept, connection } = useOutboxStatus();
-  const [line, setLine] = useLine();
-  const stuck = kept.filter(
-    (entry, place) =>
-      entry.state === 'refused' ||
-      isHeld(kept.slice(0, place), entry) ||
-      connection === 'cut' ||
-      connection === 'signed_out',
-  );
-  if (stuck.length === 0) return null;
-  return (
-    <Box asChild marginTop="3">
-      <ul aria-label="Not sent">
-        {stuck.map((entry) => {
-          const { draft } = entry;
-          const held = isHeld(kept.slice(0, kept.indexOf(entry)), entry);
-          return (
-            <Flex
-              as="li"
-              key={entry.id}
-              gap="2"
-              alignItems="flex-start"
-              paddingBlock="2"
-              borderTopWidth="thin"
-              borderColor="line"
-              data-kept={entry.state}
-            >
-              <Mark kind={entry.state === 'refused' ? 'wrong' : 'cant_tell'} size="1rem" style={{ marginTop: '3px' }} />
-              <Box flex="1" minWidth="0" lineHeight="snug" fontSize="sm">
-                <Box as="b" overflowWrap="anywhere">
-                  {wording(draft).slice(0, 120)}
-                </Box>
-                <Box>
-                  {entry.state === 'refused'
-                    ? entry.sentence
-                    : held
-                      ? 'waits: one before it was refused'
-                      : 'kept, not judged yet'}
-                </Box>
-                <Flex gap="2">
-                  {entry.state === 'refused' && 'line' in draft && line === '' && (
-                    <Button
-                      look="link"
-                      paddingInline="0"
-                      onClick={() => {
-                        setLine(draft.line);
-                        outbox.putRight(entry);
-                      }}
-                    >
-                      Put it right
-                    </Button>
-                  )}
-                  <Button look="link" paddingInline="0" onClick={() => outbox.drop(entry.id)}>
-                    Drop it
-                  </Button>
-                </Flex>
-              </Box>
-            </Flex>
-          );
-        })}
-      </ul>
     </Box>
   );
 };

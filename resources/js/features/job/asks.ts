@@ -40,6 +40,20 @@ export function settles(entry: KeptEntry, item: Item): boolean {
   );
 }
 
+/** A kept entry in the words that were typed, or as the answer that was tapped: what was asked, and what was said. */
+export function inWords(draft: Draft, state: BenchState): string {
+  if ('line' in draft) return draft.line;
+  for (const item of items(state)) {
+    const answer = item.answers.find((one) => one.kind === draft.kind && saysAsMuch(draft.body, one.body));
+    if (answer !== undefined) return `${item.label}: ${answer.label}`;
+  }
+  return draft.kind.replaceAll('_', ' ');
+}
+
+/** Whether all that an answer says stands in what was sent; a remark may have come with it. */
+const saysAsMuch = (sent: Record<string, unknown>, answer: Record<string, unknown>): boolean =>
+  Object.entries(answer).every(([key, value]) => JSON.stringify(sent[key]) === JSON.stringify(value));
+
 /**
  * What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. Where all of a
  * stage waits to be sent, work goes on with the stage after it.

@@ -20,6 +20,7 @@ import { BenchLog } from '../job/BenchLog';
 import { BeforeAdviceContext } from '../job/beforeAdvice';
 import { Tape } from '../job/drawing/Tape';
 import { Notices } from '../job/Notices';
+import { NotSent } from '../job/NotSent';
 import { Pad } from '../job/Pad';
 import { Place, ThreeColumns } from '../job/ThreeColumns';
 import { BenchContext, OutboxStatusContext, useBench, useMakeBench } from '../job/useBench';
@@ -111,6 +112,7 @@ const AttemptFrame = () => {
         <Guessed />
         <NowCard />
       </Place>
+      {mayWrite && <NotSent />}
       {mayWrite && (
         <Place at={4}>
           <Pad />

@@ -45,7 +45,7 @@ export const Tape = () => {
   const changed = state.adjusters.some((adjuster) => adjuster.touched) || now.mm !== found.mm;
   const foundAt = found.mm === null ? null : x(found.mm);
   const nowAt = changed && now.mm !== null ? x(now.mm) : null;
-  const crowded = foundAt !== null && foundAt > from - 50 && foundAt < from + 150;
+  const label = specLabel(from, to, foundAt, width);
   return (
     <Sheet padding="3" aria-label="Tape">
       <Flex justifyContent="space-between" alignItems="center" gap="3" flexWrap="wrap" marginBottom="1">
@@ -60,9 +60,9 @@ export const Tape = () => {
       <Box ref={box} role="img" aria-label={spoken(state, next?.mm ?? null)}>
         <svg width={width} height={HEIGHT} aria-hidden="true">
           <TornTape width={width} />
-          <Band from={from} to={to} band={band} label={specLabel(from, to, foundAt, width)} />
+          <Band from={from} to={to} band={band} label={label} />
           <Scale x={x} most={most} />
-          <WorkingBand x={x} crowded={crowded} />
+          <WorkingBand x={x} spec={label} found={foundAt} width={width} />
           {foundAt !== null && <Found at={foundAt} judged={found} x={x} width={width} />}
           {nowAt !== null && now.mm !== null && (
             <Now judged={now} mm={now.mm} x={x} next={next === null ? null : x(next.mm)} width={width} />

@@ -4,7 +4,7 @@ import { MarkShape } from '../../../components/Marks';
 import { bandText, isInches, lengthText, MM_PER_INCH, marks, shortLength } from '../../../lib/figures';
 import { paint } from '../../../theme/paint';
 import { useBench } from '../useBench';
-import { type Label, nextLabel, nowLabel } from './tapeLabels';
+import { foundLabel, type Label, nextLabel, nowLabel, straightLabel } from './tapeLabels';
 
 const TOP = 26;
 const BAND_HEIGHT = 46;
@@ -115,14 +115,17 @@ const Hatch = ({ from, to }: { from: number; to: number }) => {
   return <path d={lines.join('')} stroke={paint.inside} strokeWidth="1" opacity="0.28" />;
 };
 
+type WorkingBandProps = { x: Place; spec: Label; found: number | null; width: number };
+
 /** The part of the band that the straight pose must keep, so that every pose stays inside. */
-export const WorkingBand = ({ x, crowded }: { x: Place; crowded: boolean }) => {
+export const WorkingBand = ({ x, spec, found, width }: WorkingBandProps) => {
   const { state } = useBench();
   const working = state.working_band;
   const { band } = state.spec;
   if (working === null || (working.low_mm === band.low_mm && working.high_mm === band.high_mm)) return null;
   const from = x(working.low_mm ?? 0);
   const to = working.high_mm === null ? x(band.high_mm ?? 0) : x(working.high_mm);
+  const label = straightLabel(to, spec, found, width);
   return (
     <g>
       <path
@@ -131,8 +134,8 @@ export const WorkingBand = ({ x, crowded }: { x: Place; crowded: boolean }) => {
         strokeWidth="2"
         fill="none"
       />
-      {to - from > 120 && !crowded && (
-        <text x={to - 2} y={TOP - 9} fontSize="13" textAnchor="end" fill={paint['petrol.text']}>
+      {label !== null && (
+        <text x={label.at} y={TOP - 9} fontSize="13" textAnchor={label.anchor} fill={paint['petrol.text']}>
           straight {lengthText(working.low_mm ?? 0)}–{lengthText(working.high_mm ?? 0)}
         </text>
       )}
@@ -149,9 +152,9 @@ export const Found = ({ at, judged, x, width }: FoundProps) => (
       <MarkShape kind="found" r={7} />
     </g>
     <text
-      x={Math.min(width - 4, Math.max(4, at))}
+      x={foundLabel(at, width).at}
       y={TOP - 9}
-      textAnchor={at > width - 60 ? 'end' : at < 50 ? 'start' : 'middle'}
+      textAnchor={foundLabel(at, width).anchor}
       fontSize="14"
       fontWeight="bold"
       fill={paint.ink}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Errors\Quoted;
+
+/** Another control of the same machine, and what it says against running the machine. */
+final readonly class OtherControl
+{
+    /**
+     * @param  string  $name  as it stands within a sentence
+     * @param  list<string>  $coversOff  names of covers that its open job has off, and that must be on when the machine runs
+     * @param  string|null  $tag  the reason on the tag that hangs on it
+     */
+    public function __construct(public string $name, public array $coversOff, public ?string $tag) {}
+
+    /** What its covers say, or null where none is off. */
+    public function cover(): ?string
+    {
+        $are = count($this->coversOff) === 1 ? 'is' : 'are';
+
+        return $this->coversOff === [] ? null
+            : 'This runs the machine, and its '.implode(' and ', $this->coversOff)." {$are} off, as the job on its {$this->name} has it. Put it back, and say so there.";
+    }
+
+    /** What its tag says, or null where none hangs on it. */
+    public function tag(): ?string
+    {
+        return $this->tag === null ? null
+            : "This runs the machine, and a tag hangs on its {$this->name}: ".Quoted::text($this->tag).'. Do not run it. A lead may, and lifts the tag once that is put right.';
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Bench;
+
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\MeasureState;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\MeasureTaken;
+use VividPull\Core\Log\Entry\OutcomeSeen;
+use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Progress\ItemKey;
+use VividPull\Core\Progress\ItemTopic;
+
+/**
+ * What is tried with the machine running. The machine is one: what runs it waits for the covers that other jobs on it
+ * took off, and for tags that hang on its other controls.
+ */
+final readonly class RunsTheMachine
+{
+    /** Whether what this entry tells of was tried with the machine running. */
+    public static function entry(BenchState $state, Entry $entry): bool
+    {
+        return match (true) {
+            $entry instanceof Checked => self::proof($state, $entry->key),
+            $entry instanceof MeasureTaken => self::measure($state, $entry->key),
+            $entry instanceof OutcomeSeen => self::outcome($state, $entry->setting),
+            default => false,
+        };
+    }
+
+    /** Whether what the job asks for next is tried with the machine running. */
+    public static function asked(BenchState $state): bool
+    {
+        $item = $state->facts->closed === null ? $state->progress->asks() : null;
+        if ($item === null) {
+            return false;
+        }
+        $of = (string) ItemKey::of($item->key)->of;
+
+        return match ($item->topic()) {
+            ItemTopic::Check, ItemTopic::Found => self::proof($state, explode('/', $of, 2)[0]),
+            ItemTopic::Measure => $item->measure !== null && self::measure($state, $item->measure),
+            ItemTopic::Outcome => self::outcome($state, $of),
+            default => false,
+        };
+    }
+
+    /**
+     * Whoever may lift a tag may also run a machine that has one: otherwise two of them would wait for each other.
+     *
+     * @param  list<OtherControl>  $others  controls of the same machine
+     *
+     * @throws Refused If it is not to be run.
+     */
+    public static function check(Entry $entry, array $others): void
+    {
+        $covers = array_map(static fn (OtherControl $one): ?string => $one->cover(), $others);
+        $tags = $entry->stamp->by->role->mayLiftTag() ? [] : array_map(static fn (OtherControl $one): ?string => $one->tag(), $others);
+        foreach (array_filter([...$covers, ...$tags], is_string(...)) as $against) {
+            throw Refused::because($against);
+        }
+    }
+
+    private static function proof(BenchState $state, string $key): bool
+    {
+        return array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $one): bool => $one->key === $key && $one->running->runs()) !== [];
+    }
+
+    private static function measure(BenchState $state, MeasureKey $key): bool
+    {
+        return array_filter($state->judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === $key && $one->measure->running->runs()) !== [];
+    }
+
+    private static function outcome(BenchState $state, string $setting): bool
+    {
+        return Families::of($state->spec->family)->runsItsTable() && isset($state->judgement->table?->table->settings[$setting]);
+    }
+}
