@@ -351,8 +351,7 @@ final readonly class StageItems
         $finer = $judgement === $this->judgement ? $this->finer() : null;
         $chosen = $this->facts->chosen->byChoice;
         // A lock voids the reading, not the setting: what is missing then is the reading again, further down.
-        $facts = $judgement === $this->second ? $this->facts->second : $this->facts;
-        $voidedByLock = $now->is(VerdictKind::Unread) && $facts?->isVoidedByLock() === true;
+        $voidedByLock = $now->is(VerdictKind::Unread) && $this->factsOf($judgement)?->isVoidedByLock() === true;
 
         return new StageItem(
             'in_band',
@@ -440,11 +439,16 @@ final readonly class StageItems
         return $items;
     }
 
-    /** @return list<StageItem> */
+    private function factsOf(Judgement $judgement): ?Facts
+    {
+        return $judgement === $this->second ? $this->facts->second : $this->facts;
+    }
+
+    /** @return list<StageItem> after a move, and after a lock of what nobody moved: it turns what it locks */
     private function readAgain(Judgement $judgement): array
     {
         $point = $this->pointOf($judgement);
-        if ($this->facts->readings->moves === []) {
+        if ($this->facts->readings->moves === [] && $this->factsOf($judgement)?->isVoidedByLock() !== true) {
             return [];
         }
         $read = $this->facts->adjusters->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)

@@ -20,6 +20,7 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\Chance;
 use VividPull\Core\Tests\Support\FamilyJob;
+use VividPull\Core\Tests\Support\MadeUp;
 use VividPull\Core\Tests\Support\TestJob;
 
 /**
@@ -43,14 +44,15 @@ final class AuditedJobsTest extends TestCase
     /** States in which it might have been left outside by choice. */
     private static int $chosen = 0;
 
-    /** @return iterable<string, array{Closure(): TestJob}> */
+    /** @return iterable<string, array{Closure(int): TestJob}> */
     public static function jobs(): iterable
     {
         foreach (FamilyKey::cases() as $key) {
             yield $key->value => [static fn (): TestJob => FamilyJob::of($key)];
+            yield "{$key->value} as no book has it" => [static fn (int $n): TestJob => MadeUp::job($key, 71_000 + $n)];
         }
-        yield 'a lever with two adjusters' => [TestJob::clutch(...)];
-        yield 'a grip with covers over both adjusters' => [TestJob::throttle(...)];
+        yield 'a lever with two adjusters' => [static fn (): TestJob => TestJob::clutch()];
+        yield 'a grip with covers over both adjusters' => [static fn (): TestJob => TestJob::throttle()];
         yield 'a grip with two cables' => [static fn (): TestJob => TestJob::throttle(
             ['backward' => ['low_mm' => 1, 'high_mm' => 6]],
             ['positions_steps' => ['grip' => 2.0, 'carburettor' => 3.0, 'return' => 4.0]] + TestJob::standing(),
@@ -58,13 +60,13 @@ final class AuditedJobsTest extends TestCase
         )];
     }
 
-    /** @param  Closure(): TestJob  $begin */
+    /** @param  Closure(int): TestJob  $begin  by its number */
     #[DataProvider('jobs')]
     public function test_what_may_be_signed_has_nothing_against_it(Closure $begin): void
     {
         [$fit, $unfit, $chosen] = [0, 0, 0];
         for ($n = 0; $n < self::JOBS; $n++) {
-            $job = $begin()->as(TestJob::oda());
+            $job = $begin($n)->as(TestJob::oda());
             $family = $job->state->spec->family->value;
             $conditions = $job->state->spec->conditions;
             $state = array_filter(['engine' => $conditions->engine?->value, 'wheels' => $conditions->wheels?->value]);
@@ -214,12 +216,13 @@ final class AuditedJobsTest extends TestCase
             }
         }
         $adjusters = array_keys($job->state->run->adjusters());
-        $adjuster = $adjusters[$chance->whole(0, count($adjusters) - 1)];
+        $adjuster = $adjusters === [] ? 'none' : $adjusters[$chance->whole(0, count($adjusters) - 1)];
+        $counted = $job->state->run->adjuster($adjuster)?->counting()->unit->field() ?? 'flats';
         $before = $job->written === [] ? null : $job->written[$chance->whole(0, count($job->written) - 1)];
         $of = static fn (array $all): mixed => $all[$chance->whole(0, count($all) - 1)];
         match ($chance->whole(0, 14)) {
             14 => $chance->whole(0, 3) > 0 ? $job->entry('complaint', ['symptoms' => [$of(Symptom::cases())->value]]) : $job->entry('tag', ['reason' => 'Something hangs.']),
-            0, 1 => $job->entry('move', ['adjuster' => $adjuster, 'flats' => $of([-3, -2, -1, 1, 2, 3])]),
+            0, 1 => $job->entry('move', ['adjuster' => $adjuster, $counted => $of([-3, -2, -1, 1, 2, 3])]),
             2 => $looks === [] ? null : self::send($job, $of($looks)),
             3, 4 => $proofs === [] ? null : self::send($job, $of($proofs)),
             5 => $job->entry('put_right', ['cure' => $of(Cure::cases())->value]),

@@ -489,6 +489,11 @@ final class Auditor
         }
 
         $counting = array_values(array_filter($since, static fn (array $one): bool => $one['kind'] !== 'reading' || array_diff_assoc($state, $one['body'] + $state) === []));
+        if ($family === 'clutch_lever' && ! isset($state['engine'])) {
+            // Heat moves its play: where the book names none, what was read last is held against what was read in the same.
+            $heats = array_filter(array_map(static fn (array $one): ?string => $one['kind'] === 'reading' ? $one['body']['engine'] ?? '' : null, $counting), is_string(...));
+            $counting = array_values(array_filter($counting, static fn (array $one): bool => $one['kind'] !== 'reading' || ($one['body']['engine'] ?? '') === end($heats)));
+        }
         foreach ($bands as $point => $band) {
             $all = [...$all, ...self::play($counting, $point, self::POSES[$family] ?? ['straight'], $band)];
         }
