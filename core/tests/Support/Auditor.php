@@ -106,6 +106,9 @@ final class Auditor
         'hook_control' => ['nothing_at_rest', 'full_drive'], 'brake_pull' => ['holds'], 'other_control' => ['nothing_at_rest', 'works_fully'],
     ];
 
+    /** Whose settings are tried by hand, with nothing running. */
+    private const AT_REST = ['mode_cables'];
+
     private const POSES = ['twist_grip' => ['straight', 'left', 'right']];
 
     /** What a rider may have as they like it, where it is left outside its band by choice. */
@@ -203,17 +206,18 @@ final class Auditor
     private static function known(string $family, array $written): array
     {
         $places = array_flip(array_column($written, 'id'));
-        $log = self::asItStands($written);
-        $tightened = self::tightened($log);
-        $lost = [];
-        foreach ($log as $one) {
+        $counting = $lost = [];
+        foreach (self::asItStands($written) as $one) {
             $from = $places[$one['after'] ?? ''] ?? null;
-            $unseen = $from === null ? [] : array_filter($log, static fn (array $other): bool => $other['by'] !== $one['by'] && $places[$other['id']] > $from && $places[$other['id']] < $places[$one['id']]);
+            $unseen = $from === null ? [] : array_filter($counting, static fn (array $other): bool => $other['by'] !== $one['by'] && $places[$other['id']] > $from);
+            $tightened = self::tightened($counting);
             foreach ($unseen as $other) {
                 if (self::isOvertaken($family, $one, $other, in_array($other['id'], $tightened, true))) {
                     $lost[$one['id']] = true;
                 }
             }
+            // A lock that does not count turned nothing that others would not know of.
+            $counting = isset($lost[$one['id']]) ? $counting : [...$counting, $one];
         }
 
         return array_values(array_filter($written, static fn (array $one): bool => ! isset($lost[$one['id']])));
@@ -232,7 +236,7 @@ final class Auditor
         $says = $other['kind'] === $one['kind'] && $asks($other) === $asks($one) && ! self::passes($family, $other['kind'], $other['body']);
 
         return match ($one['kind']) {
-            'check', 'outcome' => self::passes($family, $one['kind'], $one['body']) && ($changes || $isTightened || $says || ($opens && ($one['kind'] === 'outcome' || in_array($key, self::RUNNING[$family] ?? [], true)))),
+            'check', 'outcome' => self::passes($family, $one['kind'], $one['body']) && ($changes || $isTightened || $says || ($opens && (($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true)) || in_array($key, self::RUNNING[$family] ?? [], true)))),
             'measure', 'reading' => $changes || $isTightened || ($opens && $key === 'blade_stop'),
             'inspected' => $one['body']['finding'] !== 'fault' && $other['kind'] === 'inspected' && $other['body']['key'] === $key && $other['body']['finding'] === 'fault',
             'confirmed' => $key === 'locked' ? $other['kind'] === 'move' && $other['body']['adjuster'] === $one['body']['adjuster']
