@@ -97,6 +97,14 @@ final class ScreensTest extends BrowserTestCase
         $this->clickText('Drop it')->gone('[data-kept]')->clickText('Open that job')->see('Clutch lever', 'lever snapped');
     }
 
+    public function test_what_would_not_be_judged_is_said_before_it_is_read(): void
+    {
+        $this->as('oda')->lookedOver($this->machineLike('SC-08', 'HT-08'), 'clutch', 'hot')->line('cannot be seen')->window(390, 844);
+        $this->await('[data-wrong-state]')->see('the figure is for a cold engine: what is read now is not judged')->accessible('a machine too hot to be read');
+        self::assertStringNotContainsString('can decide this band', $this->text('main'));
+        $this->clickText('Now: cold')->settled()->gone('[data-wrong-state]')->see('can decide this band');
+    }
+
     private const WIDTHS = ['day' => [360, 390, 820, 1280], 'night' => [360, 1280]];
 
     private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/shelf/gauges', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause', '/practice', '/practice/learners', '/practice/lessons/grip_route/like'];

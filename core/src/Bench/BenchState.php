@@ -15,6 +15,7 @@ use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Progress\Progress;
+use VividPull\Core\Progress\WrongState;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Spec;
 
@@ -39,6 +40,12 @@ final readonly class BenchState
     public function next(): PlanOutcome
     {
         return PlanUnderWay::of($this) ?? Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
+    }
+
+    /** That it stands otherwise than its figure is for, where it is to be read; null where it does not. */
+    public function wrongState(): ?string
+    {
+        return WrongState::say($this->spec, $this->facts, $this->progress);
     }
 
     /** The governor's nut; null where there is no governor, or no limit to hold it against. */

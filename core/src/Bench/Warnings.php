@@ -126,7 +126,8 @@ final readonly class Warnings
     /** @return list<string> */
     private static function conditions(BenchState $state): array
     {
-        return $state->judgement->now->is(VerdictKind::NotJudged) && self::crossed($state) === [] ? [$state->judgement->now->sentence.'.'] : [];
+        // Where it stands so still, that is said by itself, with the way on.
+        return $state->judgement->now->is(VerdictKind::NotJudged) && self::crossed($state) === [] && $state->wrongState() === null ? [$state->judgement->now->sentence.'.'] : [];
     }
 
     /** @return list<string> */

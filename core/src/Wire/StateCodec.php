@@ -144,6 +144,7 @@ final class StateCodec
             'shelf' => $this->shelf(),
             'parts' => array_map(static fn (Part $part): array => ['key' => $part->value, 'label' => $part->label()], Part::cases()),
             'warnings' => Warnings::of($state),
+            'wrong_state' => $state->wrongState(),
             'log' => LogRows::of($state),
         ];
     }

@@ -42,6 +42,9 @@ final class TrueControl
     /** mm of conduit that an engine hides while it is hot; ours. */
     private const HEAT = 0.8;
 
+    /** mm of conduit that no rule shows: so little left, a new cable has bedded in; ours. */
+    private const BEDDED = 0.05;
+
     /** km/h that a turn of a governor's nut inward gives; ours. */
     private const PER_TURN = 3.2;
 
@@ -67,6 +70,9 @@ final class TrueControl
 
     /** @var array<string, float> how far a thread lies in what it gives up, in its smallest steps, by adjuster; as found it was last turned out */
     private array $taken = [];
+
+    /** mm of conduit that a new cable gives yet. */
+    private float $beds;
 
     /** 1 where slack was given last, −1 where it was taken, 0 where nobody turned it yet. */
     private int $side = 0;
@@ -95,7 +101,8 @@ final class TrueControl
         $band = $spec->aim;
         $this->band = $band instanceof FreePlayBand ? $band : null;
         $this->table = $spec->other(OutcomeTable::class);
-        $this->slack = [$run->cables[0]->id => $this->band === null ? 0.0 : $found->play / $this->ratio($this->band->point)];
+        $this->slack = [$run->cables[0]->id => $this->band === null ? 0.0 : $this->wireFor($found->play / $this->ratio($this->band->point))];
+        $this->beds = $mechanics->beds;
         if ($spec->second !== null && $found->secondPlay !== null) {
             $this->slack[$this->cableRead($spec->second->point)] = $found->secondPlay / $this->ratio($spec->second->point);
         }
@@ -229,6 +236,9 @@ final class TrueControl
     public function settle(): void
     {
         $this->isSettled = true;
+        $given = $this->beds > self::BEDDED ? $this->beds / 2.0 : $this->beds;
+        $this->beds -= $given;
+        $this->slack[$this->run->cables[0]->id] += $given;
     }
 
     /** Whether a cover lies over an adjuster, so that nobody reaches it. */
@@ -512,7 +522,32 @@ final class TrueControl
 
     public function play(ReadingPoint $point, ?Pose $pose = null): float
     {
-        return (($this->slack[$this->cableRead($point)] ?? 0.0) + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
+        return $this->swings(($this->slack[$this->cableRead($point)] ?? 0.0) + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
+    }
+
+    /**
+     * How far the anchor of the wire goes, straight across, as its lever takes up so much wire: the chord of the arc it swings through. With r
+     * from pivot to anchor and φ off square, slack s is r·(sin(φ + θ) − sin φ) and the chord 2r·sin(θ/2).
+     */
+    private function swings(float $slack): float
+    {
+        [$arm, $from] = [$this->run->hand->wireMm, deg2rad($this->mechanics->offSquare)];
+        if ($this->mechanics->offSquare === 0.0 || $slack <= 0.0) {
+            return $slack;
+        }
+
+        return 2.0 * $arm * sin((asin(min(1.0, sin($from) + $slack / $arm)) - $from) / 2.0);
+    }
+
+    /** The other way round: the slack that lets it go so far. */
+    private function wireFor(float $chord): float
+    {
+        [$arm, $from] = [$this->run->hand->wireMm, deg2rad($this->mechanics->offSquare)];
+        if ($this->mechanics->offSquare === 0.0 || $chord <= 0.0) {
+            return $chord;
+        }
+
+        return $arm * (sin($from + 2.0 * asin(min(1.0, $chord / (2.0 * $arm)))) - sin($from));
     }
 
     /** A wrong route takes more in a turn of the bars than the run does by itself. */

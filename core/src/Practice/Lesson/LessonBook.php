@@ -51,7 +51,7 @@ final readonly class LessonBook
 
     /**
      * Key, family, title, what it is for, how it came in, and what is true of it: `play` and `second` in mm, `offset` of a table's arm,
-     * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `lost` of a thread turned the other way in its smallest steps, `stiction` in mm of conduit, `creep` of a
+     * `at` as the share of each adjuster's way, `faults`, `ratio` by which its drawing is off, `left` and `right` in mm of slack, `lost` of a thread turned the other way in its smallest steps, `stiction` in mm of conduit, degrees by which its lever stands off `square` to the wire, mm of conduit that a new cable gives while it `beds` in, `creep` of a
      * lock in its smallest steps, `hot` where its engine is, `heat` that its figure holds for, `speed` in km/h that its governor lets it reach, `pair` of cables, `told` where its adjusters stand, `fine` where a caliper is at hand,
      * `covers` over its adjusters, `gap` where it is read between lever and perch, by feeler or coin.
      *
@@ -111,6 +111,8 @@ final readonly class LessonBook
         ['lever_lost', 'clutch_lever', 'A thread with slack in it', 'Finish each move the same way: the first flats back turn nothing.', 'Set by three people this week, each time the other way.', ['play' => 7.0, 'at' => ['barrel' => 0.5], 'lost' => 3.0, 'stiction' => 0.1, 'fine' => true]],
         ['lever_warm', 'clutch_lever', 'A figure for a hot engine', 'Feel it before you read: cold, it shows more play than it has.', 'Came on the trailer. Slips once it is warm.', ['play' => 7.5, 'heat' => 'hot']],
         ['pedal_governor', 'pedal_throttle', 'A governor somebody screwed down', 'Both cables first; then the nut out, until it keeps its limit.', 'Goes well, they say. Faster than the others.', ['play' => 10.0, 'speed' => 26.5]],
+        ['lever_square', 'clutch_lever', 'A lever that stands off its wire', 'A lever swings in an arc: the same turn moves it less the nearer it comes to square.', 'A bent lever was fitted. Its book is of a straight one.', ['play' => 34.0, 'square' => 40.0]],
+        ['lever_new', 'clutch_lever', 'A new cable', 'A new cable beds in: pull it fully, again and again, before you believe it.', 'Its cable was changed this morning, and nobody rode since.', ['play' => 9.0, 'at' => ['barrel' => 0.45], 'beds' => 0.9]],
         ['lever_blind', 'clutch_lever', 'Threads nobody counted', 'Work without knowing where the adjusters stand.', 'No record of it. The boots are on.', ['play' => 29.0, 'told' => false]],
         ['grip_hard', 'twist_grip', 'Everything at once', 'Fault first, then play, then poses, then the lock.', 'Bought unseen. Drawing is of another grip.', ['play' => 8.5, 'ratio' => 1.3, 'left' => 0.2, 'right' => -0.2, 'creep' => 0.4, 'faults' => ['weak_spring']]],
     ];
@@ -160,7 +162,8 @@ final readonly class LessonBook
         $found = new AsFound(self::number($true, 'play', 0.0), isset($true['second']) ? self::number($true, 'second', 0.0) : null, self::number($true, 'offset', 0.0),
             self::standing($run, is_array($true['at'] ?? null) ? $true['at'] : []), self::faults($true), $isHot, isset($true['speed']) ? self::number($true, 'speed', 0.0) : null);
         $poses = array_intersect_key(['left' => self::number($true, 'left', 0.0), 'right' => self::number($true, 'right', 0.0)], array_flip(array_map(static fn (Pose $one): string => $one->value, $spec->conditions->poses)));
-        $mechanics = new Mechanics(self::number($true, 'ratio', 1.0), $poses, self::HAND, $seed % 2 === 0 ? 1 : -1, self::number($true, 'creep', 0.0), 0.0, self::number($true, 'lost', 0.0), self::number($true, 'stiction', 0.0));
+        $mechanics = new Mechanics(self::number($true, 'ratio', 1.0), $poses, self::HAND, $seed % 2 === 0 ? 1 : -1, self::number($true, 'creep', 0.0), 0.0, self::number($true, 'lost', 0.0), self::number($true, 'stiction', 0.0),
+            self::number($true, 'square', 0.0), self::number($true, 'beds', 0.0));
 
         return new Lesson(new LessonTale($key, $title, $teaches, $story), $spec, $wire, $found, $mechanics,
             match (true) {

@@ -45,6 +45,8 @@ final readonly class LessonFile
             'lock_creep' => $lesson->mechanics->creep,
             'lost_steps' => $lesson->mechanics->lost === 0.0 ? null : $lesson->mechanics->lost,
             'stiction_mm' => $lesson->mechanics->stiction === 0.0 ? null : $lesson->mechanics->stiction,
+            'off_square_deg' => $lesson->mechanics->offSquare === 0.0 ? null : $lesson->mechanics->offSquare,
+            'beds_mm' => $lesson->mechanics->beds === 0.0 ? null : $lesson->mechanics->beds,
         ], static fn (mixed $one): bool => $one !== null);
 
         return [
@@ -67,10 +69,10 @@ final readonly class LessonFile
         }
         [$spec, $run] = [SpecCodec::decode($node->at('spec')), RunCodec::decode($node->at('run'))];
         $wire = is_array($node->at('run')->value) ? $node->at('run')->value : [];
-        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot', 'speed_kmh', 'lost_steps', 'stiction_mm']);
+        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot', 'speed_kmh', 'lost_steps', 'stiction_mm', 'off_square_deg', 'beds_mm']);
         $tale = new LessonTale($key, $node->at('title')->string(80), $node->at('teaches')->string(200), $node->at('story')->string(300));
 
-        return new Lesson($tale, $spec, $wire, self::found($true, $spec, $run), self::mechanics($true, $spec), self::instruments($node->at('instruments')), $node->at('told')->boolean(), $node->at('seed')->integer(0, 2 ** 31));
+        return new Lesson($tale, $spec, $wire, self::found($true, $spec, $run), self::mechanics($true, $spec, $run), self::instruments($node->at('instruments')), $node->at('told')->boolean(), $node->at('seed')->integer(0, 2 ** 31));
     }
 
     private static function found(Node $true, Spec $spec, Run $run): AsFound
@@ -98,7 +100,16 @@ final readonly class LessonFile
         return $true->has('speed_kmh') ? $true->at('speed_kmh')->number(1, MeasureKey::GroundSpeed->most()) : null;
     }
 
-    private static function mechanics(Node $true, Spec $spec): Mechanics
+    private static function offSquare(Node $true, Run $run): float
+    {
+        if (! $true->has('off_square_deg')) {
+            return 0.0;
+        }
+
+        return $run->hand->pointMm !== [] ? $true->at('off_square_deg')->number(-60, 60) : throw BadFile::at($true->path, 'how a lever stands to its wire tells nothing where the distance from its pivot to the wire is not known.');
+    }
+
+    private static function mechanics(Node $true, Spec $spec, Run $run): Mechanics
     {
         $poses = [];
         foreach ($true->has('poses_mm') ? $true->at('poses_mm')->entries() : [] as $pose => $one) {
@@ -109,7 +120,8 @@ final readonly class LessonFile
         }
 
         return new Mechanics($true->at('ratio_factor')->number(0.2, 5), $poses, $true->at('hand_mm')->number(0, 5), $true->at('arm_sense')->number(-1, 1) < 0 ? -1 : 1, $true->at('lock_creep')->number(0, 20), 0.0,
-            $true->has('lost_steps') ? $true->at('lost_steps')->number(0, 20) : 0.0, $true->has('stiction_mm') ? $true->at('stiction_mm')->number(0, 5) : 0.0);
+            $true->has('lost_steps') ? $true->at('lost_steps')->number(0, 20) : 0.0, $true->has('stiction_mm') ? $true->at('stiction_mm')->number(0, 5) : 0.0,
+            self::offSquare($true, $run), $true->has('beds_mm') ? $true->at('beds_mm')->number(0, 5) : 0.0);
     }
 
     /** @return non-empty-list<array{id: string, name: string, kind: string, resolution_mm: float, reach_mm: float}> */

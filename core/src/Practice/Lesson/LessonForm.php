@@ -62,6 +62,8 @@ final readonly class LessonForm
             'poses_mm' => self::slack($form->at('poses')),
             'lost_steps' => $like->mechanics->lost === 0.0 ? null : $like->mechanics->lost,
             'stiction_mm' => $like->mechanics->stiction === 0.0 ? null : $like->mechanics->stiction,
+            'off_square_deg' => $like->mechanics->offSquare === 0.0 ? null : $like->mechanics->offSquare,
+            'beds_mm' => $like->mechanics->beds === 0.0 ? null : $like->mechanics->beds,
         ], static fn (mixed $one): bool => $one !== null && $one !== []);
         $lesson = LessonFile::read(json_encode([
             'key' => $key, 'seed' => $seed,

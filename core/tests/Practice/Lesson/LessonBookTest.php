@@ -129,6 +129,17 @@ final class LessonBookTest extends TestCase
         LessonFile::read($json);
     }
 
+    public function test_a_lever_stands_off_square_only_where_its_distances_are_known(): void
+    {
+        $known = LessonFile::encode(LessonBook::find('lever_loose') ?? self::fail('gone'));
+        $off = static fn (array $run): string => json_encode(['run' => $run, 'true' => ['off_square_deg' => -20] + $known['true']] + $known, JSON_THROW_ON_ERROR);
+        self::assertEqualsWithDelta(-20.0, LessonFile::read($off($known['run']))->mechanics->offSquare, 1e-9);
+        $hand = array_diff_key($known['run']['hand'], ['pivot_to_wire_mm' => true, 'pivot_to_point_mm' => true]);
+        $this->expectException(BadFile::class);
+        $this->expectExceptionMessageMatches('/distance from its pivot to the wire is not known/');
+        LessonFile::read($off(['hand' => $hand] + $known['run']));
+    }
+
     private static function fits(string $schema, string $json): bool
     {
         $validator = new Validator;

@@ -210,6 +210,48 @@ final class ScorerTest extends TestCase
         self::assertEqualsWithDelta($found + 1.25 / 6 * 3.5, $play(), 1e-6);
     }
 
+    public function test_a_lever_off_square_swings_as_its_geometry_says(): void
+    {
+        $attempt = self::played('lever_square', []);
+        [$arm, $off] = [$attempt->lesson->run->hand->wireMm, deg2rad(40.0)];
+        self::assertSame([38.0, 3.5], [$arm, round($attempt->lesson->run->couplings->all()['lever_tip']->value, 6)]);
+        // From plane geometry alone: the anchor is walked along its circle until so much wire was taken up, and the way straight across is measured.
+        $tip = static function (float $slack) use ($arm, $off): float {
+            [$low, $high] = [0.0, M_PI / 2 - $off];
+            for ($n = 0; $n < 60; $n++) {
+                $angle = ($low + $high) / 2;
+                $arm * (sin($off + $angle) - sin($off)) < $slack ? $low = $angle : $high = $angle;
+            }
+
+            return 3.5 * hypot($arm * (sin($off + $low) - sin($off)), $arm * (cos($off + $low) - cos($off)));
+        };
+        $play = static fn (): float => $attempt->control()->play(ReadingPoint::LeverTip);
+        self::assertEqualsWithDelta(34.0, $play(), 1e-9, 'as it came in');
+        [$low, $high] = [0.0, 15.0];
+        for ($n = 0; $n < 60; $n++) {
+            $slack = ($low + $high) / 2;
+            $tip($slack) < 34.0 ? $low = $slack : $high = $slack;
+        }
+        foreach ([1, 2, 3] as $turns) {
+            $attempt->act(Act::turn('barrel', Steps::fromFlats(6)), '2026-01-01T08:10:00+00:00');
+            self::assertEqualsWithDelta($tip($low - 1.25 * $turns), $play(), 1e-6, "{$turns} turns of an M8 thread");
+        }
+        $straight = LessonBook::find('lever_loose')?->control();
+        self::assertEqualsWithDelta(31.0, $straight?->play(ReadingPoint::LeverTip), 1e-9, 'one that is square is what its book says');
+    }
+
+    public function test_a_new_cable_gives_half_of_what_is_left_with_every_full_pull(): void
+    {
+        $attempt = self::played('lever_new', []);
+        $plays = [];
+        for ($pull = 0; $pull < 8; $pull++) {
+            $plays[] = $attempt->control()->play(ReadingPoint::LeverTip);
+            $attempt->act(Act::snap(), '2026-01-01T08:10:00+00:00');
+        }
+        self::assertEqualsWithDelta([9.0, 9.0 + 0.45 * 3.5, 9.0 + 0.675 * 3.5], array_slice($plays, 0, 3), 1e-9);
+        self::assertEqualsWithDelta(9.0 + 0.9 * 3.5, $plays[7], 1e-9, 'and then it has bedded in');
+    }
+
     public function test_what_is_not_measured_on_it_is_refused(): void
     {
         $this->expectException(Refused::class);

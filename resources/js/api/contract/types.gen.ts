@@ -926,6 +926,10 @@ export type BenchState = {
          */
         says: Array<string>;
     } | null;
+    /**
+     * That the machine stands otherwise than its figure is for, where it is to be read: what is read so is not judged.
+     */
+    wrong_state: string | null;
 };
 
 export type Job = {

@@ -2012,7 +2012,8 @@ export const zBenchState = z.object({
         on: z.boolean(),
         over: z.nullable(z.string()),
         says: z.array(z.string())
-    }))
+    })),
+    wrong_state: z.nullable(z.string())
 });
 
 export const zJob = z.object({

@@ -2,11 +2,13 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useSyncExternalStore } from 'react';
 import { peopleQuery } from '../../api/people';
-import { LinkButton } from '../../components/Buttons';
+import { Button, LinkButton } from '../../components/Buttons';
 import { Mark, type MarkKind } from '../../components/Marks';
+import { inSentence } from '../../lib/inSentence';
 import { outbox } from '../../lib/outbox';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
+import { items } from './asks';
 import { useBench, useOutboxStatus } from './useBench';
 
 /** What a person should know before trusting the figures: failed gates, warnings, and what is not sent yet. */
@@ -27,7 +29,7 @@ export const Notices = () => {
   const loose = connection === 'cut' ? homeless : 0;
   const unchecked = state.spec.checked_by === null;
   const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
-  if (!unchecked && connection !== 'cut' && quiet) return null;
+  if (!unchecked && connection !== 'cut' && quiet && state.wrong_state === null) return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -72,6 +74,7 @@ export const Notices = () => {
           </Flex>
         </Notice>
       ))}
+      {state.wrong_state !== null && <WrongState sentence={state.wrong_state} />}
       {unchecked && (
         <Notice mark="cant_tell" ground="violet.wash">
           <span data-unchecked>
@@ -85,6 +88,28 @@ export const Notices = () => {
         </Notice>
       ))}
     </Flex>
+  );
+};
+
+/** Said before it is read, with the ways to say that it stands right now. */
+const WrongState = ({ sentence }: { sentence: string }) => {
+  const { state, send, mayWrite } = useBench();
+  const answers = items(state).find((one) => one.topic === 'condition')?.answers ?? [];
+  return (
+    <Notice mark="cant_tell" ground="amber.wash">
+      <span data-wrong-state>{sentence}</span>
+      {mayWrite && (
+        <Flex gap="2" wrap="wrap" marginTop="2">
+          {answers
+            .filter((one) => one.tone === 'right')
+            .map((one) => (
+              <Button key={one.word} look="plain" onClick={() => send({ kind: one.kind, body: one.body })}>
+                Now: {inSentence(one.label)}
+              </Button>
+            ))}
+        </Flex>
+      )}
+    </Notice>
   );
 };
 
