@@ -80,14 +80,9 @@ final class ScreensTest extends BrowserTestCase
     public function test_a_refused_answer_is_seen_on_a_phone_wherever_it_was_tapped(): void
     {
         $tag = $this->machineLike('RT-20', 'PH-20');
-        $this->as('tomas')->startJob($tag, 'clutch')->line('tag lever snapped')->see('lever snapped')->startJob($tag, 'throttle');
-        for ($typed = 0; $typed < 30 && $this->state()['asks'] !== 'check:idle_steady'; $typed++) {
-            $state = $this->state();
-            $item = array_column(array_merge(...array_column($state['stages'], 'items')), null, 'key')[$state['asks']];
-            $reads = in_array($item['kind'], ['reading', 'in_band'], true);
-            $this->line(...($reads ? ['4.2', '4.2', '4.2'] : [$item['answers'][0]['word']]));
-        }
-        $this->window(390, 844);
+        $this->as('tomas');
+        $this->server->job('tomas', $tag, 'clutch', ['tag lever snapped']);
+        $this->onBench($tag, 'throttle', Preparation::RIGHT, '4.2', '4.2', '4.2', 'yes', 'yes', 'yes', 'yes')->window(390, 844);
         $this->await('[data-do-not-run]')->see('a tag hangs on its clutch lever', 'Open that job')->armed()->click('[data-primary]')->await('[role=alert] [data-kept=refused]');
         $this->see('Idle stays steady while steering from stop to stop: Yes', 'Do not run it')->accessible('a refused answer on a phone');
         $seen = 'const box = document.querySelector("[data-kept=refused]").getBoundingClientRect(); return box.top > 0 && box.bottom <= window.innerHeight';
