@@ -32,12 +32,12 @@ final readonly class Amending
         if (($entry instanceof OutcomeSeen || $entry instanceof MeasureTaken) && $state->progress->item(self::shown($entry)->item ?? '') === null) {
             throw Refused::because('That entry is not typed on the line. Take it back and log it anew.');
         }
-        $becomes = BenchLine::read($line, self::shown($entry), $state, $by);
+        $becomes = BenchLine::read($line, self::shown($entry), $state, $by, true);
         if ($becomes->kind !== $entry->kind()) {
             throw Refused::because("That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.");
         }
         $body = $entry instanceof ReadingTaken
-            ? array_filter(['engine' => $entry->engine?->value, 'wheels' => $entry->wheels?->value]) + $becomes->body
+            ? array_filter(['engine' => $entry->engine?->value, 'wheels' => $entry->wheels?->value]) + array_diff_key($becomes->body, ['engine' => true, 'wheels' => true])
             : $becomes->body;
 
         return new Draft(EntryKind::Amend, ['entry' => $id, 'kind' => $becomes->kind->value, 'body' => $body, 'reason' => $reason]);

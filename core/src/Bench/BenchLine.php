@@ -53,10 +53,14 @@ final readonly class BenchLine
 
     private const LONGEST = 500;
 
-    private function __construct(private BenchState $state, private Shown $shown, private Person $by) {}
+    private function __construct(private BenchState $state, private Shown $shown, private Person $by, private bool $isAnew) {}
 
-    /** @throws NotUnderstood If the line means nothing here; the sentence says what was understood and what to type. */
-    public static function read(string $line, Shown $shown, BenchState $state, Person $by): Draft
+    /**
+     * @param  bool  $isAnew  whether it says anew what was logged before, so that how the machine stands now is no matter
+     *
+     * @throws NotUnderstood If the line means nothing here; the sentence says what was understood and what to type.
+     */
+    public static function read(string $line, Shown $shown, BenchState $state, Person $by, bool $isAnew = false): Draft
     {
         if (! mb_check_encoding($line, 'UTF-8')) {
             throw NotUnderstood::line('The line holds characters that are no text. Type it again.');
@@ -70,7 +74,7 @@ final readonly class BenchLine
             throw NotUnderstood::nothing();
         }
 
-        $line = new self($state, $shown, $by);
+        $line = new self($state, $shown, $by, $isAnew);
 
         return $shown->fromGauge ? $line->sent($plain) : $line->draft($plain);
     }
@@ -390,10 +394,8 @@ final readonly class BenchLine
             throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
         }
         self::mustBeLength($read, 'play');
+        $this->mustStandAsSaid($line);
         $condition = $this->state->facts->answers->condition;
-        if ($this->state->progress->item('condition')?->done === false) {
-            throw NotUnderstood::line("Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.");
-        }
 
         return new Draft(EntryKind::Reading, [
             'mm' => $read->value,
@@ -403,6 +405,19 @@ final readonly class BenchLine
             'pose' => ($this->shown->pose ?? Pose::Straight)->value,
             'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
         ] + array_filter(['engine' => $condition?->engine?->value, 'wheels' => $condition?->wheels?->value]));
+    }
+
+    private function mustStandAsSaid(string $line): void
+    {
+        if ($this->isAnew) {
+            return;
+        }
+        if ($this->state->progress->item('condition')?->done === false) {
+            throw NotUnderstood::line("Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.");
+        }
+        if ($this->state->facts->readings->ranSince && $this->state->spec->heatMatters()) {
+            throw NotUnderstood::line("Read {$line}. It was run since its heat was said. Say first how it stands now: {$this->stateWanted()}; then type it again.");
+        }
     }
 
     /** A bare number is in the units of whoever typed it; the log says which, whoever reads it. */

@@ -26,6 +26,8 @@ final readonly class ReadingFacts
         /** The series from which the ratio starts over, since a part of it is new; 0 where none is. */
         public int $ratioFrom,
         public bool $lastMoveCrossed,
+        /** Whether anything was run since somebody last said how hot it is. */
+        public bool $ranSince,
     ) {}
 
     /** Groups read before anything was moved. */

@@ -216,7 +216,7 @@ final class Replay
             $entry instanceof ReplacementStep => $this->replace($entry),
             $entry instanceof CablesCompared => $this->replacing = $this->replacing?->compared($entry->sizes),
             $entry instanceof Inspected => $this->inspect($entry),
-            $entry instanceof ConditionNoted => $this->condition = $entry->after($this->condition),
+            $entry instanceof ConditionNoted => $this->stand($entry),
             $entry instanceof CoverMoved => $this->moveCover($entry),
             $entry instanceof PolicyChosen => $this->choose($entry),
             $entry instanceof GuideStepDone => $this->guide($entry),
@@ -233,6 +233,14 @@ final class Replay
             // The log itself carries these out, or they only begin it.
             $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld, $entry instanceof Voided => null,
         };
+    }
+
+    private function stand(ConditionNoted $noted): void
+    {
+        $this->condition = $noted->after($this->condition);
+        if ($noted->engine !== null) {
+            $this->trials->heatIsSaid();
+        }
     }
 
     private function read(ReadingTaken $reading): void
@@ -549,7 +557,7 @@ final class Replay
             $this->adjusters->facts(),
             new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->trials->checks(), $this->voidedChecks(), $this->notes, $this->parts, $this->trials->foundChecks(), $this->trials->tried(), $this->unseen->overtaken()),
             new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck, $this->wish, $this->enough),
-            new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed),
+            new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed, $this->trials->ranSince()),
             $this->tag,
             $this->closed,
             new Observations($this->trials->outcomes(), $this->trials->measures(), $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),

@@ -36,7 +36,20 @@ final class Trials
     /** @var list<SeenMeasure> */
     private array $measures = [];
 
+    private bool $ran = false;
+
     public function __construct(private readonly Spec $spec, private readonly UnseenChanges $unseen) {}
+
+    /** Whether anything was run since somebody last said how hot it is: it is hotter now. */
+    public function ranSince(): bool
+    {
+        return $this->ran;
+    }
+
+    public function heatIsSaid(): void
+    {
+        $this->ran = false;
+    }
 
     /** What is noted of an answer that says something is wrong, so that an older one that does not is held against it. */
     public static function failing(string $what): string
@@ -49,6 +62,7 @@ final class Trials
     {
         $key = Facts::checkKey($check->key, $check->pose?->value);
         $failing = self::failing($key);
+        $this->ran = $this->ran || $proof?->running->runs() === true;
         $passes = $proof !== null && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
         $ways = [UnseenChanges::STANDS, UnseenChanges::LOCKED, $failing, ...($proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : [])];
         if ($passes && $this->unseen->overtook($check, ...$ways)) {
@@ -73,6 +87,7 @@ final class Trials
     {
         $runs = Families::of($this->spec->family)->runsItsTable();
         $wanted = ($this->spec->other(OutcomeTable::class)->settings[$seen->setting] ?? null)?->wants;
+        $this->ran = $this->ran || ($runs && $wanted !== null);
         $failing = self::failing($seen->setting);
         if ($seen->saw === $wanted && $this->unseen->overtook($seen, UnseenChanges::STANDS, UnseenChanges::LOCKED, $failing, ...($runs ? [UnseenChanges::OPEN] : []))) {
             return;
@@ -88,6 +103,7 @@ final class Trials
     {
         $seen = new SeenMeasure($taken, $at->moves, $at->setting);
         foreach (array_filter(Families::of($this->spec->family)->measures($this->spec), static fn (Measure $one): bool => $one->key === $taken->key) as $measure) {
+            $this->ran = $this->ran || $measure->running->runs();
             $ofEngine = $measure->running === Running::Refitted ? [UnseenChanges::SPEED, UnseenChanges::OPEN] : [];
             if ($this->unseen->overtook($taken, UnseenChanges::STANDS, UnseenChanges::LOCKED, ...$ofEngine)) {
                 return;

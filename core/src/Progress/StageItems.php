@@ -60,8 +60,8 @@ final readonly class StageItems
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
             JobStage::AsFound->value => $this->asFound($beside),
-            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
-            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
+            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->heatAgain(JobStage::Set), ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
+            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$this->heatAgain(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
             JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
@@ -89,7 +89,7 @@ final readonly class StageItems
     {
         $found = $beside->asFound();
         if ($this->spec->aim !== null) {
-            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->foundReadings(), ...$found];
+            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->heatAgain(JobStage::AsFound), ...$this->foundReadings(), ...$found];
         }
 
         return [...$found, ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
@@ -181,7 +181,7 @@ final readonly class StageItems
     {
         $noted = $this->facts->answers->condition;
         $conditions = $this->spec->conditions;
-        $isHeatAsked = $conditions->engine !== null || Families::of($this->spec->family)->movesWithHeat();
+        $isHeatAsked = $this->spec->heatMatters();
         $answers = [];
         foreach ($isHeatAsked ? EngineHeat::cases() : [null] as $engine) {
             foreach ($conditions->wheels !== null ? Wheels::cases() : [null] as $wheels) {
@@ -196,6 +196,38 @@ final readonly class StageItems
         $isSaid = $noted !== null && ($noted->engine !== null || ! $isHeatAsked) && ($noted->wheels !== null || $conditions->wheels === null);
 
         return $this->answered('condition', $isHeatAsked ? 'How does it stand?' : 'On its wheels, or on a stand?', $isSaid ? $noted : null, $noted?->label(), false, $this->conditionWanted(), null, $answers);
+    }
+
+    /**
+     * What was run is hotter than it was said to be: that is asked again where play is to be read after it, and a figure of play knows heat.
+     *
+     * @return list<StageItem>
+     */
+    private function heatAgain(JobStage $stage): array
+    {
+        if (! $this->facts->readings->ranSince || $this->spec->aim === null || ! $this->spec->heatMatters()) {
+            return [];
+        }
+        foreach ([JobStage::AsFound, JobStage::Set, JobStage::Prove] as $one) {
+            if (array_filter($this->readIn($one), static fn (StageItem $item): bool => ! $item->done) !== []) {
+                $asked = $this->condition();
+
+                return $one !== $stage ? [] : [new StageItem("{$asked->key}:ran", $asked->kind, 'It was run since. How does it stand?', false, detail: $asked->detail, answers: $asked->answers)];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<StageItem> what is read in this stage */
+    private function readIn(JobStage $stage): array
+    {
+        return match ($stage) {
+            JobStage::AsFound => $this->foundReadings(),
+            JobStage::Set => [...$this->inBands(), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...))],
+            JobStage::Prove => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...))],
+            default => [],
+        };
     }
 
     private static function stateWord(?EngineHeat $engine, ?Wheels $wheels): string

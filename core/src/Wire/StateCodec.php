@@ -89,7 +89,7 @@ final class StateCodec
             'stages' => array_map($this->stage(...), JobStage::cases()),
             'asks' => $state->progress->asks()?->key,
             'condition' => $state->facts->answers->condition === null ? null
-                : ['engine' => $state->facts->answers->condition->engine?->value, 'wheels' => $state->facts->answers->condition->wheels?->value, 'label' => $state->facts->answers->condition->label()],
+                : ['engine' => $state->facts->answers->condition->engine?->value, 'wheels' => $state->facts->answers->condition->wheels?->value, 'label' => $state->facts->answers->condition->label().($state->facts->readings->ranSince && $state->spec->heatMatters() ? ', run since' : '')],
         ];
     }
 

@@ -30,7 +30,8 @@ final class ProofEvidenceTest extends TestCase
     public function test_a_late_bite_wants_more_slack_within_the_band_and_the_job_goes_on_from_there(): void
     {
         $job = self::proved(13, ['bite' => 'late']);
-        self::assertSame([JobStage::Set, 'in_band'], [$job->state->progress->stage, self::asked($job)]);
+        self::assertSame([JobStage::Set, 'condition:ran'], [$job->state->progress->stage, self::asked($job)], 'it was run');
+        self::assertSame([JobStage::Set, 'in_band'], [$job->line('cold')->state->progress->stage, self::asked($job)]);
         self::assertSame('Set it finer, inside the band', self::item($job)->label);
         $next = $job->state->next();
         self::assertSame(PlanKind::Move, $next->kind);
@@ -57,7 +58,7 @@ final class ProofEvidenceTest extends TestCase
         self::assertStringContainsString('No step that way is left inside the band.', self::item($job)->said ?? '');
         self::assertStringContainsString('Look for: Arm on the wrong spline', $job->state->next()->sentence);
         $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth']);
-        self::assertSame('in_band', self::asked($job), 'read and tried anew');
+        self::assertSame('in_band', self::asked($job->line('cold')), 'read and tried anew');
     }
 
     public function test_proofs_that_contradict_each_other_say_that_no_setting_does_both(): void
@@ -71,7 +72,7 @@ final class ProofEvidenceTest extends TestCase
     public function test_what_was_tried_before_bounds_the_next_step(): void
     {
         $free = self::proved(13, ['bite' => 'late']);
-        $free->line('-2f', 'in_band')->read(14.4, 14.4, 14.4);
+        $free->line('cold')->line('-2f', 'in_band')->read(14.4, 14.4, 14.4);
         // Two flats looser it bit too early: the good place lies between, one flat off.
         $free->line('ok', 'lock:perch')->read(14.4, 14.4, 14.4)->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still')->refit();
         $free->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line('early', 'check:bite');
@@ -83,9 +84,9 @@ final class ProofEvidenceTest extends TestCase
     {
         $job = self::proved(13, ['bite' => 'late']);
         // Nearly as loose as the band allows it bites as late; then it was brought back.
-        $job->line('-1t3f', 'in_band')->read(19.4, 19.4, 19.4);
+        $job->line('cold')->line('-1t3f', 'in_band')->read(19.4, 19.4, 19.4);
         self::provedAgain($job, 'late');
-        $job->line('+1t3f', 'in_band')->read(13, 13, 13);
+        $job->line('cold')->line('+1t3f', 'in_band')->read(13, 13, 13);
         self::provedAgain($job, 'late');
         $next = $job->state->next();
         self::assertSame(PlanKind::Suspect, $next->kind, $next->sentence);
@@ -98,13 +99,13 @@ final class ProofEvidenceTest extends TestCase
         $job = self::proved(11.5, ['bite' => 'late']);
         foreach ([13.0, 14.4, 15.9] as $n => $mm) {
             self::assertSame(PlanKind::Move, $job->state->next()->kind, "after {$n} moves");
-            $job->line('-2f', 'in_band')->read($mm, $mm, $mm);
+            $job->line('cold')->line('-2f', 'in_band')->read($mm, $mm, $mm);
             self::provedAgain($job, 'late');
         }
         $next = $job->state->next();
         self::assertSame(PlanKind::Suspect, $next->kind);
         self::assertStringContainsString('It failed so at 4 settings: that is hardly a matter of slack. Look for:', $next->sentence);
-        $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth'])->read(15.9, 15.9, 15.9);
+        $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth'])->line('cold')->read(15.9, 15.9, 15.9);
         self::assertSame(PlanKind::Prove, $job->state->next()->kind, 'what was seen before it was put right counts no more');
     }
 
@@ -114,11 +115,11 @@ final class ProofEvidenceTest extends TestCase
         $band = SpecBand::between(10, 20);
         $job = self::proved(17, ['bite' => 'early']);
         self::assertEqualsWithDelta([10.0, 17.0], [$evidence($job)->allowed($band, 17.0, 3.4737)?->floor(), $evidence($job)->allowed($band, 17.0, 3.4737)?->ceiling()], 1e-9);
-        $job->line('+1t', 'in_band')->read(12.7, 12.7, 12.7);
+        $job->line('cold')->line('+1t', 'in_band')->read(12.7, 12.7, 12.7);
         self::assertEqualsWithDelta(17.0, $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(), 0.05, 'one turn of 1.25 mm back');
         self::provedAgain($job, 'early');
         self::assertEqualsWithDelta(12.7, $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(), 1e-9);
-        $job->line('+3f', 'in_band')->read(10.6, 10.6, 10.6);
+        $job->line('cold')->line('+3f', 'in_band')->read(10.6, 10.6, 10.6);
         self::provedAgain($job, 'early');
         self::assertNull($evidence($job)->allowed($band, 10.6, 3.4737), 'there is no room to turn in');
         self::assertSame($band, $evidence(self::proved(15, []))->allowed($band, 15.0, 3.4737), 'nothing failed');
@@ -176,7 +177,7 @@ final class ProofEvidenceTest extends TestCase
     public function test_what_was_measured_before_a_move_says_nothing_after_it(): void
     {
         $job = self::trigger()->line('no', 'check:wide_open')->entry('measure', ['key' => 'short_of_open', 'value' => 1.5, 'entered' => '1.5']);
-        $job->line('+1t', 'in_band')->read(1.5, 1.5, 1.5)->line('ok', 'lock:in_line')->read(1.5, 1.5, 1.5)->line('no', 'check:wide_open');
+        $job->line('cold')->line('+1t', 'in_band')->read(1.5, 1.5, 1.5)->line('ok', 'lock:in_line')->read(1.5, 1.5, 1.5)->line('no', 'check:wide_open');
         self::assertNull(ProofEvidence::of($job->state->spec, $job->state->run, $job->state->facts)->shortOfOpen());
     }
 

@@ -53,6 +53,7 @@ final class LockedUnmovedTest extends TestCase
         $job->as(TestJob::oda());
         WellDone::upToTheSignature($job, '10');
         $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'barrel']);
+        $job->entry('condition', ['engine' => 'cold']);
         foreach (['2.5', '2.5', '2.5'] as $read) {
             $job->line($read, 'reading:left');
         }

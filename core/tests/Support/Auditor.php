@@ -145,7 +145,7 @@ final class Auditor
             $all[] = "{$key} was never said";
         }
 
-        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::sinceChange($log), self::tightened($log), $family, $bands, $state)];
+        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::readAsItStood($family, self::sinceChange($log), $log, $state), self::tightened($log), $family, $bands, $state)];
     }
 
     /**
@@ -453,6 +453,34 @@ final class Auditor
         }
 
         return $all;
+    }
+
+    /**
+     * Without what was read after a run with nobody saying how hot it was then, where the figure knows heat.
+     *
+     * @param  list<Written>  $since
+     * @param  list<Written>  $log
+     * @param  array<string, string>  $state
+     * @return list<Written>
+     */
+    private static function readAsItStood(string $family, array $since, array $log, array $state): array
+    {
+        [$ran, $lost] = [false, []];
+        foreach ($log as $one) {
+            $key = (string) ($one['body']['key'] ?? '');
+            $ran = match ($one['kind']) {
+                'check' => $ran || in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true),
+                'outcome' => $ran || (isset(self::DOES[$family][$one['body']['setting']]) && ! in_array($family, self::AT_REST, true)),
+                'measure' => $ran || in_array($key, ['blade_stop', 'ground_speed'], true),
+                'condition' => $ran && ! isset($one['body']['engine']),
+                default => $ran,
+            };
+            if ($ran && $one['kind'] === 'reading') {
+                $lost[$one['id']] = true;
+            }
+        }
+
+        return isset($state['engine']) || $family === 'clutch_lever' ? array_values(array_filter($since, static fn (array $one): bool => ! isset($lost[$one['id']]))) : $since;
     }
 
     /**
