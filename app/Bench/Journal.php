@@ -25,11 +25,13 @@ use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PolicyChosen;
+use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Progress\WrongState;
 use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\EntryCodec;
@@ -121,6 +123,10 @@ final readonly class Journal
         }
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);
+        }
+        if ($entry instanceof ReadingTaken && $state->spec->heatMatters()) {
+            $ran = RestOfMachine::ranFor($job, $rows);
+            $ran === null || throw Refused::because(WrongState::ranFor($ran).' Then type it again.');
         }
         if (RunsTheMachine::entry($state, $entry)) {
             RunsTheMachine::check($entry, array_column(RestOfMachine::of($job, $rows), 'control'));

@@ -12,10 +12,15 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\OtherControl;
 use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Facts\Refit;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Progress\WrongState;
 
 /** The other controls of a machine, where they say something against running it: it is one machine, whatever is tried of it. */
 final readonly class RestOfMachine
 {
+    /** Kinds of entries that may tell of a run. */
+    private const TRIED = [EntryKind::Check->value, EntryKind::Outcome->value, EntryKind::Measure->value];
+
     /** @param  string|null  $job  the open job on it */
     private function __construct(public OtherControl $control, public ?string $job) {}
 
@@ -38,6 +43,40 @@ final readonly class RestOfMachine
         }
 
         return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->tag !== null));
+    }
+
+    /**
+     * The control that the machine was run for, in another job of the visit, since somebody last said how hot it is; null where it was not.
+     *
+     * @param  Collection<int, StoredEntry>  $rows  of the whole visit
+     */
+    public static function ranFor(JobHead $job, Collection $rows): ?string
+    {
+        $jobs = [];
+        foreach ($rows as $row) {
+            if ($row->kind === EntryKind::Condition->value && isset($row->wire()['body']['engine'])) {
+                $jobs = [];
+            } elseif ($row->job !== null && $row->job !== $job->id && in_array($row->kind, self::TRIED, true)) {
+                $jobs[$row->job] = true;
+            }
+        }
+        // Only what was tried since is looked at: mostly nothing.
+        foreach ($jobs === [] ? [] : ControlJob::query()->with('control')->whereIn('id', array_keys($jobs))->orderBy('opened_at')->get() as $other) {
+            if (JobLog::fromVisit($other->id, $other->frame, $rows)->replay()->facts->readings->ranSince) {
+                return lcfirst((string) $other->control?->name);
+            }
+        }
+
+        return null;
+    }
+
+    /** That it was run for another control, where play is asked for whose figure knows heat. */
+    public static function saysRan(JobHead $job, BenchState $state): ?string
+    {
+        $asks = $state->facts->closed === null && $state->spec->heatMatters() && WrongState::isToBeRead($state->progress);
+        $ran = $asks ? self::ranFor($job, StoredEntry::ofVisit($job->visit)) : null;
+
+        return $ran === null ? null : WrongState::ranFor($ran);
     }
 
     /**

@@ -47,6 +47,7 @@ final readonly class AttemptResource
             'machine' => ['tag' => 'Practice', 'name' => $attempt->lesson->tale->title, 'usage' => 0, 'usage_unit' => 'uses', 'stood_minutes' => null],
             'control' => ['key' => 'practice', 'name' => $title, 'due_on' => null, 'due_why' => null],
             'from_file' => false,
+            'ran_for_another' => null,
             'do_not_run' => [],
             'complaint' => null,
             'state' => StateCodec::encode($attempt->job()),

@@ -222,6 +222,34 @@ final class EntriesTest extends TestCase
         self::assertSame([['sentence' => $said, 'job' => null]], $against(), 'no job is open on it any more');
     }
 
+    public function test_a_run_for_one_control_makes_the_heat_of_another_be_said_again(): void
+    {
+        $this->signIn();
+        $clutch = HttpJob::open($this)->ready();
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        $said = fn (): ?string => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->json('ran_for_another');
+        $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
+        self::assertNull($said(), 'tried by hand');
+        $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
+        self::assertSame('The machine was run for its throttle grip since its heat was said. Say again how it stands, before play is read.', $said());
+        $rows = $clutch->rows();
+        self::assertSame("{$said()} Then type it again.", $clutch->line('25')->assertStatus(422)->json('detail'));
+        self::assertSame($rows, $clutch->rows());
+        $clutch->line('hot')->assertOk();
+        self::assertNull($said(), 'it is known again');
+        self::assertStringStartsWith('It is hot, and the figure is for a cold engine', (string) $clutch->state['wrong_state']);
+        $clutch->line('cold')->assertOk();
+        $clutch->line('25')->assertOk();
+        $clutch->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
+        self::assertNull($said());
+        // The figure of a grip holds in any heat: nobody has to say it.
+        $clutch->body('confirmed', ['key' => 'refitted'])->assertOk();
+        $clutch->body('confirmed', ['key' => 'slots_apart'])->assertOk();
+        $clutch->body('check', ['key' => 'no_creep', 'answer' => 'yes'])->assertOk();
+        $this->getJson("/api/jobs/{$grip->id}")->assertOk()->assertJsonPath('ran_for_another', null);
+        $clutch->line('25')->assertStatus(422);
+    }
+
     /** @return array<string, mixed> */
     private function asked(HttpJob $job): array
     {

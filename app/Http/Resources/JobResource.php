@@ -38,6 +38,7 @@ final readonly class JobResource
             'from_file' => $signed !== null,
             // Asked for when the work is done, and not with every reading.
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
+            'ran_for_another' => RestOfMachine::saysRan($job, $state),
             'do_not_run' => RestOfMachine::against($job, $state),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];

@@ -18,8 +18,7 @@ final readonly class WrongState
     public static function say(Spec $spec, Facts $facts, Progress $progress): ?string
     {
         $noted = $facts->answers->condition;
-        $asksToRead = in_array($progress->asks()?->kind, [ItemKind::Reading, ItemKind::InBand], true);
-        if ($facts->closed !== null || ! $asksToRead || $noted === null) {
+        if ($facts->closed !== null || ! self::isToBeRead($progress) || $noted === null) {
             return null;
         }
         [$engine, $wheels] = [$spec->conditions->engine, $spec->conditions->wheels];
@@ -30,5 +29,21 @@ final readonly class WrongState
         $stands = $wheels === null || $noted->wheels === null || $noted->wheels === $wheels || $spec->conditions->areProvisional($engine, $noted->wheels);
 
         return $stands ? null : "It is {$noted->wheels->label()}, and the figure is for the machine {$wheels->label()}: what is read now is not judged. Put it there, then say so.";
+    }
+
+    /** Whether play is what is asked for. */
+    public static function isToBeRead(Progress $progress): bool
+    {
+        return in_array($progress->asks()?->kind, [ItemKind::Reading, ItemKind::InBand], true);
+    }
+
+    /**
+     * Another job of the same visit ran the machine, which is one: how hot it is was said before that.
+     *
+     * @param  string  $control  that it was run for, as it stands within a sentence
+     */
+    public static function ranFor(string $control): string
+    {
+        return "The machine was run for its {$control} since its heat was said. Say again how it stands, before play is read.";
     }
 }

@@ -977,6 +977,10 @@ export type Job = {
          */
         job: string | null;
     }>;
+    /**
+     * That the machine was run for another control of the visit since its heat was said, where play is to be read whose figure knows heat.
+     */
+    ran_for_another: string | null;
 };
 
 export type OpenJob = {

@@ -2045,7 +2045,8 @@ export const zJob = z.object({
     do_not_run: z.array(z.object({
         sentence: z.string(),
         job: z.nullable(z.string())
-    }))
+    })),
+    ran_for_another: z.nullable(z.string())
 });
 
 export const zTraceView = z.object({

@@ -28,8 +28,9 @@ export const Notices = () => {
   const homeless = useSyncExternalStore(outbox.entries.subscribe, () => outbox.entries.loose().length);
   const loose = connection === 'cut' ? homeless : 0;
   const unchecked = state.spec.checked_by === null;
+  const wrong = job.ran_for_another ?? state.wrong_state;
   const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
-  if (!unchecked && connection !== 'cut' && quiet && state.wrong_state === null) return null;
+  if (!unchecked && connection !== 'cut' && quiet && wrong === null) return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -74,7 +75,7 @@ export const Notices = () => {
           </Flex>
         </Notice>
       ))}
-      {state.wrong_state !== null && <WrongState sentence={state.wrong_state} />}
+      {wrong !== null && <WrongState sentence={wrong} all={job.ran_for_another !== null} />}
       {unchecked && (
         <Notice mark="cant_tell" ground="violet.wash">
           <span data-unchecked>
@@ -92,7 +93,13 @@ export const Notices = () => {
 };
 
 /** Said before it is read, with the ways to say that it stands right now. */
-const WrongState = ({ sentence }: { sentence: string }) => {
+const WrongState = ({
+  sentence,
+  all,
+}: {
+  sentence: string /** Whether nobody knows how it stands. */;
+  all: boolean;
+}) => {
   const { state, send, mayWrite } = useBench();
   const answers = items(state).find((one) => one.topic === 'condition')?.answers ?? [];
   return (
@@ -101,7 +108,7 @@ const WrongState = ({ sentence }: { sentence: string }) => {
       {mayWrite && (
         <Flex gap="2" wrap="wrap" marginTop="2">
           {answers
-            .filter((one) => one.tone === 'right')
+            .filter((one) => all || one.tone === 'right')
             .map((one) => (
               <Button key={one.word} look="plain" onClick={() => send({ kind: one.kind, body: one.body })}>
                 Now: {inSentence(one.label)}
