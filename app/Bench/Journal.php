@@ -31,7 +31,6 @@ use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Stamp;
-use VividPull\Core\Progress\WrongState;
 use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\EntryCodec;
@@ -125,8 +124,8 @@ final readonly class Journal
             Pictures::mustHold($job, $entry);
         }
         if ($entry instanceof ReadingTaken && $state->spec->heatMatters()) {
-            $ran = RestOfMachine::ranFor($job, $rows);
-            $ran === null || throw Refused::because(WrongState::ranFor($ran).' Then type it again.');
+            $again = RestOfMachine::heatAgain($job, $state, $rows, $stamp->at);
+            $again === null || throw Refused::because("{$again} Then type it again.");
         }
         if (RunsTheMachine::entry($state, $entry)) {
             RunsTheMachine::check($entry, array_column(RestOfMachine::of($job, $rows), 'control'));

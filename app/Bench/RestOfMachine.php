@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\OtherControl;
 use VividPull\Core\Bench\RunsTheMachine;
+use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Facts\Refit;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Progress\WrongState;
@@ -63,20 +64,24 @@ final readonly class RestOfMachine
         // Only what was tried since is looked at: mostly nothing.
         foreach ($jobs === [] ? [] : ControlJob::query()->with('control')->whereIn('id', array_keys($jobs))->orderBy('opened_at')->get() as $other) {
             if (JobLog::fromVisit($other->id, $other->frame, $rows)->replay()->facts->readings->ranSince) {
-                return lcfirst((string) $other->control?->name);
+                return lcfirst($other->control->name);
             }
         }
 
         return null;
     }
 
-    /** That it was run for another control, where play is asked for whose figure knows heat. */
-    public static function saysRan(JobHead $job, BenchState $state): ?string
+    /**
+     * Why it has to be said again how hot it is, before play is read; null where nothing speaks for that.
+     *
+     * @param  Collection<int, StoredEntry>  $rows  of the whole visit
+     * @param  string  $at  when it is read, RFC 3339
+     */
+    public static function heatAgain(JobHead $job, BenchState $state, Collection $rows, string $at): ?string
     {
-        $asks = $state->facts->closed === null && $state->spec->heatMatters() && WrongState::isToBeRead($state->progress);
-        $ran = $asks ? self::ranFor($job, StoredEntry::ofVisit($job->visit)) : null;
+        $ran = $state->spec->heatMatters() ? self::ranFor($job, $rows) : null;
 
-        return $ran === null ? null : WrongState::ranFor($ran);
+        return $ran === null ? LeftOpen::cooled($state, $at) : WrongState::ranFor($ran);
     }
 
     /**

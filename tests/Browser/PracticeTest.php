@@ -15,7 +15,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_whole_lesson_by_touch_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 55 learned')->accessible('the lessons')
+        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 57 learned')->accessible('the lessons')
             ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
         $this->madeReady()->accessible('a lesson');
         $this->line(sprintf('%.1F', $this->readOffTheRule()));
@@ -31,8 +31,8 @@ final class PracticeTest extends BrowserTestCase
         $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
         $jobs->execute([$this->job()]);
         self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
-        $this->visit('/practice')->see('1 of 55 learned');
-        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 55 learned, 1 attempt')->accessible('who learns');
+        $this->visit('/practice')->see('1 of 57 learned');
+        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 57 learned, 1 attempt')->accessible('who learns');
     }
 
     public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void

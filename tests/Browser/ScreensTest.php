@@ -168,7 +168,7 @@ final class ScreensTest extends BrowserTestCase
             ['SN-03', 'auger', []],
             [$this->machineLike('RT-14', 'ZB-14'), 'clutch', [...$looked, '24', '24.5', '24']],
             ['SN-03', 'selector', [Preparation::OKS, 'forward', 'forward', 'yes', '10', 'cannot be seen']],
-            [$this->machineLike('RT-14', 'ZB-15'), 'clutch', [...$looked, '15', Preparation::RIGHT, '15.5', '15', Preparation::RIGHT]],
+            [$this->machineLike('RT-14', 'ZB-15'), 'clutch', [...$looked, '15', Preparation::RIGHT, 'cold', '15.5', '15', Preparation::RIGHT]],
         ]);
     }
 

@@ -227,7 +227,7 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $clutch = HttpJob::open($this)->ready();
         $grip = HttpJob::open($this, 'RT-14', 'throttle');
-        $said = fn (): ?string => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->json('ran_for_another');
+        $said = fn (): ?string => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->json('heat_again');
         $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
         self::assertNull($said(), 'tried by hand');
         $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
@@ -246,8 +246,24 @@ final class EntriesTest extends TestCase
         $clutch->body('confirmed', ['key' => 'refitted'])->assertOk();
         $clutch->body('confirmed', ['key' => 'slots_apart'])->assertOk();
         $clutch->body('check', ['key' => 'no_creep', 'answer' => 'yes'])->assertOk();
-        $this->getJson("/api/jobs/{$grip->id}")->assertOk()->assertJsonPath('ran_for_another', null);
+        $this->getJson("/api/jobs/{$grip->id}")->assertOk()->assertJsonPath('heat_again', null);
         $clutch->line('25')->assertStatus(422);
+    }
+
+    public function test_what_was_said_hours_ago_is_said_again(): void
+    {
+        $this->signIn();
+        $clutch = HttpJob::open($this)->ready();
+        $clutch->line('hot')->assertOk();
+        $says = fn (?string $heat, ?string $lies): mixed => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->assertJsonPath('heat_again', $heat)->assertJsonPath('lies', $lies);
+        $says(null, null);
+        $this->travel(5)->hours();
+        $says('It was called hot 5.0 h ago, and has cooled since. Say again how it stands, before play is read.',
+            'Nothing was logged here for 5.0 h. Make it safe again before hands go near it: what was said then may not hold now.');
+        self::assertStringContainsString('has cooled since', (string) $clutch->line('25')->assertStatus(422)->json('detail'));
+        $clutch->line('cold')->assertOk();
+        $says(null, null);
+        $clutch->line('25')->assertOk();
     }
 
     /** @return array<string, mixed> */

@@ -8,9 +8,12 @@ use App\Bench\Complaints;
 use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
 use App\Bench\RestOfMachine;
+use App\Bench\StoredEntry;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Day\LeftOpen;
+use VividPull\Core\Progress\WrongState;
 use VividPull\Core\Wire\StateCodec;
 
 /** A job as its screen needs it: what it is on, and the whole bench state. */
@@ -38,10 +41,19 @@ final readonly class JobResource
             'from_file' => $signed !== null,
             // Asked for when the work is done, and not with every reading.
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
-            'ran_for_another' => RestOfMachine::saysRan($job, $state),
+            'heat_again' => self::heatAgain($job, $state),
+            'lies' => LeftOpen::lies($state, CarbonImmutable::now()->toIso8601String()),
             'do_not_run' => RestOfMachine::against($job, $state),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];
+    }
+
+    /** Where play is what is asked for. */
+    private static function heatAgain(JobHead $job, BenchState $state): ?string
+    {
+        $asks = $state->facts->closed === null && $state->spec->heatMatters() && WrongState::isToBeRead($state->progress);
+
+        return $asks ? RestOfMachine::heatAgain($job, $state, StoredEntry::ofVisit($job->visit), CarbonImmutable::now()->toIso8601String()) : null;
     }
 
     /** @return array{due_on: string|null, due_why: string|null} of the job that its control stands by, when it falls due next */

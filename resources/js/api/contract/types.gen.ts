@@ -978,9 +978,13 @@ export type Job = {
         job: string | null;
     }>;
     /**
-     * That the machine was run for another control of the visit since its heat was said, where play is to be read whose figure knows heat.
+     * Why it has to be said again how hot the machine is, where play is to be read whose figure knows heat: it was run for another control of the visit since, or has cooled.
      */
-    ran_for_another: string | null;
+    heat_again: string | null;
+    /**
+     * That nothing was logged for hours, so that nobody knows whether it is still safe.
+     */
+    lies: string | null;
 };
 
 export type OpenJob = {

@@ -2046,7 +2046,8 @@ export const zJob = z.object({
         sentence: z.string(),
         job: z.nullable(z.string())
     })),
-    ran_for_another: z.nullable(z.string())
+    heat_again: z.nullable(z.string()),
+    lies: z.nullable(z.string())
 });
 
 export const zTraceView = z.object({

@@ -28,9 +28,9 @@ export const Notices = () => {
   const homeless = useSyncExternalStore(outbox.entries.subscribe, () => outbox.entries.loose().length);
   const loose = connection === 'cut' ? homeless : 0;
   const unchecked = state.spec.checked_by === null;
-  const wrong = job.ran_for_another ?? state.wrong_state;
+  const wrong = job.heat_again ?? state.wrong_state;
   const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
-  if (!unchecked && connection !== 'cut' && quiet && wrong === null) return null;
+  if (!unchecked && connection !== 'cut' && quiet && wrong === null && job.lies === null) return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -75,7 +75,12 @@ export const Notices = () => {
           </Flex>
         </Notice>
       ))}
-      {wrong !== null && <WrongState sentence={wrong} all={job.ran_for_another !== null} />}
+      {job.lies !== null && (
+        <Notice mark="cant_tell" ground="amber.wash">
+          <span data-lies>{job.lies}</span>
+        </Notice>
+      )}
+      {wrong !== null && <WrongState sentence={wrong} all={job.heat_again !== null} />}
       {unchecked && (
         <Notice mark="cant_tell" ground="violet.wash">
           <span data-unchecked>

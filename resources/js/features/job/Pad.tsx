@@ -321,7 +321,7 @@ const ReadAt = () => {
 /** Said before anything is measured: whether this instrument can tell inside from outside here, and with how many readings. */
 const CanItDecide = () => {
   const { job, state, instrument, item, pose, picking } = useBench();
-  const isWrong = job.ran_for_another !== null || state.wrong_state !== null;
+  const isWrong = job.heat_again !== null || state.wrong_state !== null;
   if (picking !== null || !takesReading(item, state) || instrument === null || isWrong) return null;
   const judged = state.poses.find((one) => one.pose === pose) ?? state.now;
   if (instrument.warning !== null)

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Day;
+
+use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Quantity\Figure;
+use VividPull\Core\Spec\EngineHeat;
+
+/** What holds no more by itself in a job that lay open: what was said of heat, and of safety. Common practice, no source; the hours are ours. */
+final readonly class LeftOpen
+{
+    /** So long after the last entry somebody else may have been at the machine. */
+    private const LIES_H = 4.0;
+
+    /**
+     * That nobody knows whether it is still safe; null where somebody was at it not long ago, or the job is closed.
+     *
+     * @param  string  $now  RFC 3339
+     */
+    public static function lies(BenchState $state, string $now): ?string
+    {
+        $hours = self::hours(max(array_map(static fn (Entry $one): int => (int) strtotime($one->stamp->at), $state->log->entries)), $now);
+
+        return $state->facts->closed !== null || $hours < self::LIES_H ? null
+            : 'Nothing was logged here for '.Figure::hours($hours).'. Make it safe again before hands go near it: what was said then may not hold now.';
+    }
+
+    /**
+     * That an engine which was called hot has cooled since, where play is read whose figure knows heat; else null.
+     *
+     * @param  string  $now  RFC 3339
+     */
+    public static function cooled(BenchState $state, string $now): ?string
+    {
+        $noted = $state->facts->answers->condition;
+        if (! $state->spec->heatMatters() || $noted?->engine !== EngineHeat::Hot) {
+            return null;
+        }
+        $hours = self::hours((int) strtotime($noted->stamp->at), $now);
+
+        return $hours * 60 < Cooling::COLD_AFTER_MINUTES ? null
+            : 'It was called hot '.Figure::hours($hours).' ago, and has cooled since. Say again how it stands, before play is read.';
+    }
+
+    private static function hours(int $since, string $now): float
+    {
+        return ((int) strtotime($now) - $since) / 3600;
+    }
+}
