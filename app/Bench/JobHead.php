@@ -28,6 +28,8 @@ final readonly class JobHead
         public ?CarbonImmutable $ranUntil,
         /** The closed job that this one puts right. */
         public ?string $corrects,
+        /** Whether its control hangs on another version of its spec by now. */
+        public bool $isSpecChanged,
     ) {}
 
     /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
@@ -37,7 +39,7 @@ final readonly class JobHead
             ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
             ->join('machines', 'machines.id', '=', 'controls.machine_id')
             ->where('control_jobs.id', $id)
-            ->first(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until']);
+            ->first(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until', 'controls.spec_version_id as hangs_on']);
 
         return $row instanceof stdClass ? self::of($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);
     }
@@ -57,6 +59,7 @@ final readonly class JobHead
             $row->usage_unit,
             $row->ran_until === null ? null : CarbonImmutable::parse($row->ran_until, 'UTC'),
             $row->corrects,
+            (int) $row->spec_version_id !== (int) $row->hangs_on,
         );
     }
 }

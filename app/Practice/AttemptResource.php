@@ -48,6 +48,7 @@ final readonly class AttemptResource
             'control' => ['key' => 'practice', 'name' => $title, 'due_on' => null, 'due_why' => null],
             'from_file' => false,
             'heat_again' => null,
+            'spec_changed' => null,
             'lies' => null,
             'do_not_run' => [],
             'complaint' => null,

@@ -35,6 +35,24 @@ final class SpecLibraryTest extends TestCase
         self::assertSame('Oda', $this->getJson('/api/machines/RT-14')->json('controls.0.spec.checked_by'));
     }
 
+    public function test_a_job_that_began_before_says_that_its_spec_was_changed(): void
+    {
+        $this->signIn();
+        $job = HttpJob::open($this);
+        $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('spec_changed', null);
+        $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->assertCreated()->json('id');
+        $this->signIn('oda')->postJson("/api/specs/{$id}/check", $this->seen($id))->assertOk();
+        $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('spec_changed', null);
+        $this->postJson("/api/specs/{$id}/adopt", $this->seen($id))->assertOk();
+        $said = (string) $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('state.spec.band.low_mm', 10)->json('spec_changed');
+        self::assertStringStartsWith('Its spec was changed since this job began, and the job is judged by the old one. It began with 10 to 20 mm', $said);
+        self::assertStringContainsString('its spec says 12 to 18 mm at the lever tip now', $said);
+        $this->signIn();
+        $job->body('tag', ['reason' => 'Figures are to be looked at.'])->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('spec_changed', null);
+    }
+
     public function test_what_was_checked_is_what_stands(): void
     {
         $id = $this->signIn('tomas')->postJson('/api/specs', self::written(12, 18))->json('id');

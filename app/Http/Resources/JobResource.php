@@ -11,9 +11,12 @@ use App\Bench\RestOfMachine;
 use App\Bench\StoredEntry;
 use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Progress\WrongState;
+use VividPull\Core\Wire\Node;
+use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StateCodec;
 
 /** A job as its screen needs it: what it is on, and the whole bench state. */
@@ -42,10 +45,22 @@ final readonly class JobResource
             // Asked for when the work is done, and not with every reading.
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
             'heat_again' => self::heatAgain($job, $state),
+            'spec_changed' => self::specChanged($job, $state),
             'lies' => LeftOpen::lies($state, CarbonImmutable::now()->toIso8601String()),
             'do_not_run' => RestOfMachine::against($job, $state),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
         ];
+    }
+
+    /** A job keeps the figures it began with; that the book has others by now is said until it is closed. */
+    private static function specChanged(JobHead $job, BenchState $state): ?string
+    {
+        if (! $job->isSpecChanged || $state->facts->closed !== null) {
+            return null;
+        }
+        $now = ControlJob::query()->with('control.specVersion')->findOrFail($job->id)->control->specVersion->body;
+
+        return LeftOpen::otherSpec($state->spec, SpecCodec::decode(Node::of($now)));
     }
 
     /** Where play is what is asked for. */
@@ -53,7 +68,13 @@ final readonly class JobResource
     {
         $asks = $state->facts->closed === null && $state->spec->heatMatters() && WrongState::isToBeRead($state->progress);
 
-        return $asks ? RestOfMachine::heatAgain($job, $state, StoredEntry::ofVisit($job->visit), CarbonImmutable::now()->toIso8601String()) : null;
+        if (! $asks) {
+            return null;
+        }
+        // With every reading this is answered: the log is read once more only where another job tried something.
+        $rows = RestOfMachine::triedElsewhere($job) ? StoredEntry::ofVisit($job->visit) : new Collection;
+
+        return RestOfMachine::heatAgain($job, $state, $rows, CarbonImmutable::now()->toIso8601String());
     }
 
     /** @return array{due_on: string|null, due_why: string|null} of the job that its control stands by, when it falls due next */

@@ -8,8 +8,9 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\EngineHeat;
+use VividPull\Core\Spec\Spec;
 
-/** What holds no more by itself in a job that lay open: what was said of heat, and of safety. Common practice, no source; the hours are ours. */
+/** What holds no more by itself in a job that lay open: what was said of heat and of safety, and what its spec said. Common practice, no source; the hours are ours. */
 final readonly class LeftOpen
 {
     /** So long after the last entry somebody else may have been at the machine. */
@@ -43,6 +44,14 @@ final readonly class LeftOpen
 
         return $hours * 60 < Cooling::COLD_AFTER_MINUTES ? null
             : 'It was called hot '.Figure::hours($hours).' ago, and has cooled since. Say again how it stands, before play is read.';
+    }
+
+    /** That its spec was changed since the job began: a job is judged by what it began with. */
+    public static function otherSpec(Spec $began, Spec $now): string
+    {
+        $figures = $began->say() === $now->say() ? ' The figure is the same, and something else in it is not.' : " It began with {$began->say()}, and its spec says {$now->say()} now.";
+
+        return "Its spec was changed since this job began, and the job is judged by the old one.{$figures} Hold it against the new one before you sign.";
     }
 
     private static function hours(int $since, string $now): float

@@ -985,6 +985,10 @@ export type Job = {
      * That nothing was logged for hours, so that nobody knows whether it is still safe.
      */
     lies: string | null;
+    /**
+     * That the spec of its control was changed since an open job began; the job is judged by what it began with.
+     */
+    spec_changed: string | null;
 };
 
 export type OpenJob = {

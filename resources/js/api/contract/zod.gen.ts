@@ -2047,7 +2047,8 @@ export const zJob = z.object({
         job: z.nullable(z.string())
     })),
     heat_again: z.nullable(z.string()),
-    lies: z.nullable(z.string())
+    lies: z.nullable(z.string()),
+    spec_changed: z.nullable(z.string())
 });
 
 export const zTraceView = z.object({

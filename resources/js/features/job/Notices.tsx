@@ -29,8 +29,9 @@ export const Notices = () => {
   const loose = connection === 'cut' ? homeless : 0;
   const unchecked = state.spec.checked_by === null;
   const wrong = job.heat_again ?? state.wrong_state;
+  const left = [job.spec_changed, job.lies].filter((one) => one !== null);
   const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
-  if (!unchecked && connection !== 'cut' && quiet && wrong === null && job.lies === null) return null;
+  if (!unchecked && connection !== 'cut' && quiet && wrong === null && left.length === 0) return null;
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -75,11 +76,11 @@ export const Notices = () => {
           </Flex>
         </Notice>
       ))}
-      {job.lies !== null && (
-        <Notice mark="cant_tell" ground="amber.wash">
-          <span data-lies>{job.lies}</span>
+      {left.map((one) => (
+        <Notice key={one} mark="cant_tell" ground="amber.wash">
+          <span data-left-open>{one}</span>
         </Notice>
-      )}
+      ))}
       {wrong !== null && <WrongState sentence={wrong} all={job.heat_again !== null} />}
       {unchecked && (
         <Notice mark="cant_tell" ground="violet.wash">
