@@ -13,6 +13,8 @@ use stdClass;
 /** A job without its log: what it is on, and the spec and run it is judged by. Read in one query with every line logged. */
 final readonly class JobHead
 {
+    private const TRIED_ELSEWHERE = "exists (select 1 from entries where entries.visit_id = control_jobs.visit_id and entries.job_id <> control_jobs.id and entries.kind in ('check', 'outcome', 'measure')) as tried_elsewhere";
+
     /** @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame */
     private function __construct(
         public string $id,
@@ -28,8 +30,7 @@ final readonly class JobHead
         public ?CarbonImmutable $ranUntil,
         /** The closed job that this one puts right. */
         public ?string $corrects,
-        /** Whether its control hangs on another version of its spec by now. */
-        public bool $isSpecChanged,
+        public Meanwhile $meanwhile,
     ) {}
 
     /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
@@ -39,7 +40,8 @@ final readonly class JobHead
             ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
             ->join('machines', 'machines.id', '=', 'controls.machine_id')
             ->where('control_jobs.id', $id)
-            ->first(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until', 'controls.spec_version_id as hangs_on']);
+            ->addSelect(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until', 'controls.spec_version_id as hangs_on'])
+            ->selectRaw(self::TRIED_ELSEWHERE)->first();
 
         return $row instanceof stdClass ? self::of($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);
     }
@@ -59,7 +61,7 @@ final readonly class JobHead
             $row->usage_unit,
             $row->ran_until === null ? null : CarbonImmutable::parse($row->ran_until, 'UTC'),
             $row->corrects,
-            (int) $row->spec_version_id !== (int) $row->hangs_on,
+            new Meanwhile((int) $row->spec_version_id !== (int) $row->hangs_on, (bool) $row->tried_elsewhere),
         );
     }
 }

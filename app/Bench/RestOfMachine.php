@@ -71,12 +71,6 @@ final readonly class RestOfMachine
         return null;
     }
 
-    /** Whether anything was tried in another job of the visit. */
-    public static function triedElsewhere(JobHead $job): bool
-    {
-        return DB::table('entries')->where('visit_id', $job->visit)->where('job_id', '!=', $job->id)->whereIn('kind', self::TRIED)->exists();
-    }
-
     /**
      * Why it has to be said again how hot it is, before play is read; null where nothing speaks for that.
      *

@@ -55,7 +55,7 @@ final readonly class JobResource
     /** A job keeps the figures it began with; that the book has others by now is said until it is closed. */
     private static function specChanged(JobHead $job, BenchState $state): ?string
     {
-        if (! $job->isSpecChanged || $state->facts->closed !== null) {
+        if (! $job->meanwhile->isSpecChanged || $state->facts->closed !== null) {
             return null;
         }
         $now = ControlJob::query()->with('control.specVersion')->findOrFail($job->id)->control->specVersion->body;
@@ -72,7 +72,7 @@ final readonly class JobResource
             return null;
         }
         // With every reading this is answered: the log is read once more only where another job tried something.
-        $rows = RestOfMachine::triedElsewhere($job) ? StoredEntry::ofVisit($job->visit) : new Collection;
+        $rows = $job->meanwhile->isTriedElsewhere ? StoredEntry::ofVisit($job->visit) : new Collection;
 
         return RestOfMachine::heatAgain($job, $state, $rows, CarbonImmutable::now()->toIso8601String());
     }
