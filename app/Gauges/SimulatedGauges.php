@@ -8,22 +8,26 @@ use App\Gauges\Simulated\SimulatedKind;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Practice\Lesson\Lesson;
+use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Wire\Node;
 
 /** The simulated gauges of the demo, worked from a page as a hand would work real ones. */
 final readonly class SimulatedGauges
 {
-    private const WORDS = '/^(?:(?:show|press) \d{1,4}(?:\.\d{1,4})?|press|lever \d{1,6}|pull \d{1,6}|hold|let go|unplug|plug|fault (?:none|dropout|half|garbage|unit|low))$/D';
+    private const WORDS = '/^(?:(?:show|press) \d{1,4}(?:\.\d{1,4})?|press|lever \d{1,6}|hang [a-z][a-z0-9_]{0,39}|turn [a-z0-9_]{1,40} -?\d{1,2}(?:\.\d{1,3})?|pull \d{1,6}|hold|let go|unplug|plug|fault (?:none|dropout|half|garbage|unit|low))$/D';
 
     private const PATIENCE_S = 0.5;
 
-    /** @return list<array{key: string, name: string, unit: string}> */
+    /** @return list<array{key: string, name: string, unit: string, machines: list<array{key: string, name: string}>}> */
     public static function all(): array
     {
         $found = [];
+        $machines = array_values(array_filter(LessonBook::all(), static fn (Lesson $one): bool => $one->points() !== []));
+        $hangsOn = array_map(static fn (Lesson $one): array => ['key' => $one->tale->key, 'name' => $one->tale->title], $machines);
         foreach (SimulatedKind::cases() as $kind) {
             if (self::socket($kind) !== null) {
-                $found[] = ['key' => $kind->value, 'name' => $kind->label(), 'unit' => $kind->unit()];
+                $found[] = ['key' => $kind->value, 'name' => $kind->label(), 'unit' => $kind->unit(), 'machines' => $kind->unit() === 'mm' ? $hangsOn : []];
             }
         }
 

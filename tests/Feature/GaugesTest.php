@@ -164,11 +164,14 @@ final class GaugesTest extends TestCase
         config(['app.simulated_gauges' => $folder]);
         $hears = stream_socket_server("unix://{$folder}/caliper.words");
         self::assertIsResource($hears);
-        self::assertSame(['caliper'], array_column($this->postJson('/api/simulated/caliper', ['words' => ['lever 7', 'press']])->assertOk()->json('gauges'), 'key'));
+        $gauges = (array) $this->postJson('/api/simulated/caliper', ['words' => ['lever 7', 'hang lever_loose', 'turn barrel -1.5', 'press']])->assertOk()->json('gauges');
+        self::assertSame(['caliper'], array_column($gauges, 'key'));
+        self::assertContains(['key' => 'lever_loose', 'name' => 'A first clutch lever'], $gauges[0]['machines']);
+        self::assertNotContains(['key' => 'bail_right', 'name' => 'A bail that is right'], $gauges[0]['machines'], 'nothing is read on it');
         $told = stream_socket_accept($hears, 1);
         self::assertIsResource($told);
-        self::assertSame("lever 7\npress\n", stream_get_contents($told));
-        foreach (['quit', 'say x', "press\nquit", 'press 12345'] as $word) {
+        self::assertSame("lever 7\nhang lever_loose\nturn barrel -1.5\npress\n", stream_get_contents($told));
+        foreach (['quit', 'say x', 'hang Lever', 'hang ../x', 'turn barrel', 'turn barrel 1e9', "press\nquit", 'press 12345'] as $word) {
             $this->postJson('/api/simulated/caliper', ['words' => [$word]])->assertStatus(422);
         }
         fclose($hears);

@@ -6,12 +6,18 @@ namespace App\Gauges\Simulated;
 
 use React\EventLoop\LoopInterface;
 use React\EventLoop\TimerInterface;
+use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Practice\Control\TrueControl;
+use VividPull\Core\Practice\Lesson\LessonBook;
 use VividPull\Core\Practice\PulledLever;
 use VividPull\Core\Practice\SeededChance;
+use VividPull\Core\Quantity\Steps;
 
 /**
  * Works a simulated gauge by words, one a line: `show 4.2` (what it measures, in mm or N), `press`, `press 4.2`, `hold` (its button sticks),
  * `let go`, `lever 7` (a practice machine's clutch lever by its seed: what it measures from then on is that lever's free play, or its heaviest pull),
+ * `hang lever_loose` (on the machine of a lesson, or one at random: every press is another pull of it, and what it measures is its free play),
+ * `turn barrel 1.5` (an adjuster of that machine, by turns or what else it is counted in, and it is let snap back),
  * `pull 7` (that lever is pulled steadily and let back, and a force gauge sends all the while; `pull 7 2` in two seconds each way), `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
  */
 final class Simulator
@@ -33,6 +39,11 @@ final class Simulator
 
     private ?TimerInterface $pull = null;
 
+    /** The machine it hangs on, where it does. */
+    private ?TrueControl $machine = null;
+
+    private ?ReadingPoint $point = null;
+
     public function __construct(private readonly LoopInterface $loop, private readonly SimulatedGauge $gauge, private readonly Speaks $wire) {}
 
     public function told(string $line): void
@@ -51,8 +62,10 @@ final class Simulator
     private function obey(string $word, string $rest): void
     {
         match ($word) {
-            'show' => $this->gauge->true = (float) $rest,
-            'lever' => $this->gauge->true = $this->ofLever((int) $rest),
+            'show' => [$this->gauge->true, $this->machine] = [(float) $rest, null],
+            'hang' => $this->hang($rest),
+            'turn' => $this->turn(...[...explode(' ', $rest, 2), '']),
+            'lever' => [$this->gauge->true, $this->machine] = [$this->ofLever((int) $rest), null],
             'press' => $this->press($rest),
             'pull' => $this->pull(...[...explode(' ', $rest, 2), '']),
             'hold' => $this->held ??= $this->loop->addPeriodicTimer(self::HELD_S, fn () => $this->press('')),
@@ -63,7 +76,7 @@ final class Simulator
             'say' => $this->wire->send("{$rest}\r\n"),
             'wait' => $this->wait((float) $rest),
             'quit' => $this->quit(),
-            default => fwrite(STDERR, "It knows show, press, lever, pull, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
+            default => fwrite(STDERR, "It knows show, press, lever, hang, turn, pull, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
         };
     }
 
@@ -75,10 +88,30 @@ final class Simulator
         return $this->gauge->kind->unit() === 'mm' ? $lever->playMm : $lever->breaks[max(0, count($lever->breaks) - 2)][1];
     }
 
+    /** A length gauge only, and on what has play. */
+    private function hang(string $key): void
+    {
+        $lesson = LessonBook::find($key);
+        $this->point = $lesson?->points()[0] ?? null;
+        $this->machine = $this->point === null || $this->gauge->kind->unit() !== 'mm' ? null : $lesson?->control();
+        if ($this->machine === null) {
+            fwrite(STDERR, "Nothing is read by a {$this->gauge->kind->label()} on “{$key}”.\n");
+        }
+    }
+
+    private function turn(string $adjuster, string $by): void
+    {
+        $this->machine?->turn($adjuster, Steps::exactly((float) $by));
+        $this->machine?->settle();
+    }
+
     private function press(string $of): void
     {
         if ($of !== '') {
-            $this->gauge->true = (float) $of;
+            [$this->gauge->true, $this->machine] = [(float) $of, null];
+        }
+        if ($this->machine !== null && $this->point !== null) {
+            $this->gauge->true = $this->machine->shows($this->point, null);
         }
         $this->wire->send($this->gauge->press());
     }

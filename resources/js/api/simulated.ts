@@ -1,9 +1,10 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
+import type { SimulatedGauges } from './contract';
 import { zSimulatedGauges } from './contract/zod.gen';
 import { keys } from './keys';
 
-export type SimulatedGauge = { key: string; name: string; unit: 'mm' | 'N' };
+export type SimulatedGauge = SimulatedGauges['gauges'][number];
 
 export const simulatedQuery = queryOptions({
   queryKey: keys.simulated,

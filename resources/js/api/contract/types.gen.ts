@@ -2290,6 +2290,13 @@ export type SimulatedGauges = {
         key: string;
         name: string;
         unit: 'mm' | 'N';
+        /**
+         * Machines to learn on that it can hang on: then every press is another pull of that.
+         */
+        machines: Array<{
+            key: string;
+            name: string;
+        }>;
     }>;
 };
 

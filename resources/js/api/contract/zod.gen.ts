@@ -2135,7 +2135,11 @@ export const zSimulatedGauges = z.object({
     gauges: z.array(z.object({
         key: z.string(),
         name: z.string(),
-        unit: z.enum(['mm', 'N'])
+        unit: z.enum(['mm', 'N']),
+        machines: z.array(z.object({
+            key: z.string(),
+            name: z.string()
+        }))
     }))
 });
 

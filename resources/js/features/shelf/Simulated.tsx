@@ -41,6 +41,7 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
   const [fault, setFault] = useState('none');
   const [held, setHeld] = useState(false);
   const [plugged, setPlugged] = useState(true);
+  const [hangs, setHangs] = useState('');
   const work = useMutation({ mutationFn: (words: readonly string[]) => workGauge(gauge.key, words) });
   const size = of.trim().replace(',', '.');
   const isSize = /^\d{1,4}(\.\d{1,4})?$/.test(size);
@@ -50,11 +51,32 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
         {gauge.name}
       </Box>
       <Grid templateColumns="1fr 1fr" gap="3" marginTop="2" alignItems="end">
-        <Entry label={`It measures, ${gauge.unit}`} value={of} onChange={setOf} kind="decimal" most={9} />
+        {gauge.machines.length > 0 && (
+          <Box gridColumn="1 / -1">
+            <SmallChoice
+              says="It hangs on"
+              pick={`hangs-${gauge.key}`}
+              value={hangs}
+              options={[{ key: '', name: 'Nothing: it shows what is typed below' }, ...gauge.machines]}
+              onChange={(key) => {
+                setHangs(key);
+                if (key !== '') work.mutate([`hang ${key}`]);
+              }}
+              wide
+            />
+          </Box>
+        )}
+        {hangs === '' ? (
+          <Entry label={`It measures, ${gauge.unit}`} value={of} onChange={setOf} kind="decimal" most={9} />
+        ) : (
+          <Box textStyle="small" lineHeight="snug">
+            The play of that machine as it came in. Every press is another pull.
+          </Box>
+        )}
         <Button
           look="vivid"
-          disabled={!isSize || !plugged}
-          onClick={() => work.mutate([`press ${size}`])}
+          disabled={(hangs === '' && !isSize) || !plugged}
+          onClick={() => work.mutate([hangs === '' ? `press ${size}` : 'press'])}
           data-press={gauge.key}
         >
           Press its button
@@ -76,6 +98,7 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
             onClick={() => {
               const lever = 1 + Math.floor(Math.random() * 999_999);
               // A force gauge sends all the while that it is pulled.
+              setHangs('');
               work.mutate(gauge.unit === 'N' ? [`pull ${lever}`] : [`lever ${lever}`, 'press']);
             }}
             data-pull={gauge.key}
@@ -85,7 +108,7 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
           <Button
             look="plain"
             onClick={() => {
-              work.mutate(held ? ['let go'] : isSize ? [`show ${size}`, 'hold'] : ['hold']);
+              work.mutate(held ? ['let go'] : isSize && hangs === '' ? [`show ${size}`, 'hold'] : ['hold']);
               setHeld(!held);
             }}
             data-hold={gauge.key}
