@@ -13,8 +13,6 @@ use stdClass;
 /** A job without its log: what it is on, and the spec and run it is judged by. Read in one query with every line logged. */
 final readonly class JobHead
 {
-    private const TRIED_ELSEWHERE = "exists (select 1 from entries where entries.visit_id = control_jobs.visit_id and entries.job_id <> control_jobs.id and entries.kind in ('check', 'outcome', 'measure')) as tried_elsewhere";
-
     /** @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame */
     private function __construct(
         public string $id,
@@ -36,12 +34,14 @@ final readonly class JobHead
     /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
     public static function find(string $id): self
     {
+        $elsewhere = DB::table('entries')->selectRaw('1')->whereColumn('entries.visit_id', 'control_jobs.visit_id')->whereColumn('entries.job_id', '!=', 'control_jobs.id')
+            ->whereIn('entries.kind', RestOfMachine::TRIED)->limit(1);
         $row = DB::table('control_jobs')
             ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
             ->join('machines', 'machines.id', '=', 'controls.machine_id')
             ->where('control_jobs.id', $id)
-            ->addSelect(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until', 'controls.spec_version_id as hangs_on'])
-            ->selectRaw(self::TRIED_ELSEWHERE)->first();
+            ->select(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until', 'controls.spec_version_id as hangs_on'])
+            ->selectSub($elsewhere, 'tried_elsewhere')->first();
 
         return $row instanceof stdClass ? self::of($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);
     }

@@ -123,7 +123,7 @@ final readonly class Journal
         if ($entry instanceof PhotoTaken) {
             Pictures::mustHold($job, $entry);
         }
-        if ($entry instanceof ReadingTaken && $state->spec->heatMatters()) {
+        if ($entry instanceof ReadingTaken) {
             $again = RestOfMachine::heatAgain($job, $state, $rows, $stamp->at);
             $again === null || throw Refused::because("{$again} Then type it again.");
         }

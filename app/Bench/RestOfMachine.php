@@ -20,7 +20,7 @@ use VividPull\Core\Progress\WrongState;
 final readonly class RestOfMachine
 {
     /** Kinds of entries that may tell of a run. */
-    private const TRIED = [EntryKind::Check->value, EntryKind::Outcome->value, EntryKind::Measure->value];
+    public const TRIED = [EntryKind::Check->value, EntryKind::Outcome->value, EntryKind::Measure->value];
 
     /** @param  string|null  $job  the open job on it */
     private function __construct(public OtherControl $control, public ?string $job) {}
@@ -79,7 +79,10 @@ final readonly class RestOfMachine
      */
     public static function heatAgain(JobHead $job, BenchState $state, Collection $rows, string $at): ?string
     {
-        $ran = $state->spec->heatMatters() ? self::ranFor($job, $rows) : null;
+        if (! $state->spec->heatMatters()) {
+            return null;
+        }
+        $ran = self::ranFor($job, $rows);
 
         return $ran === null ? LeftOpen::cooled($state, $at) : WrongState::ranFor($ran);
     }

@@ -23,15 +23,21 @@ final readonly class SimulatedGauges
     public static function all(): array
     {
         $found = [];
-        $machines = array_values(array_filter(LessonBook::all(), static fn (Lesson $one): bool => $one->points() !== []));
-        $hangsOn = array_map(static fn (Lesson $one): array => ['key' => $one->tale->key, 'name' => $one->tale->title], $machines);
         foreach (SimulatedKind::cases() as $kind) {
             if (self::socket($kind) !== null) {
-                $found[] = ['key' => $kind->value, 'name' => $kind->label(), 'unit' => $kind->unit(), 'machines' => $kind->unit() === 'mm' ? $hangsOn : []];
+                $found[] = ['key' => $kind->value, 'name' => $kind->label(), 'unit' => $kind->unit(), 'machines' => $kind->unit() === 'mm' ? self::machines() : []];
             }
         }
 
         return $found;
+    }
+
+    /** @return list<array{key: string, name: string}> of lessons, those on which play is read */
+    private static function machines(): array
+    {
+        $read = array_values(array_filter(LessonBook::all(), static fn (Lesson $one): bool => $one->points() !== []));
+
+        return array_map(static fn (Lesson $one): array => ['key' => $one->tale->key, 'name' => $one->tale->title], $read);
     }
 
     public static function tell(string $gauge, Node $node): void

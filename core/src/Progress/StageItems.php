@@ -55,13 +55,14 @@ final readonly class StageItems
     {
         $family = Families::of($this->spec->family);
         $beside = new BesideItems($this->spec, $this->run, $this->facts, $this->judgement);
+        $heat = $this->heatAgain();
 
         return [
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
-            JobStage::AsFound->value => $this->asFound($beside),
-            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$this->heatAgain(JobStage::Set), ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
-            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$this->heatAgain(JobStage::Prove), ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
+            JobStage::AsFound->value => $this->asFound($beside, $heat[JobStage::AsFound->value] ?? []),
+            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$heat[JobStage::Set->value] ?? [], ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
+            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$heat[JobStage::Prove->value] ?? [], ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
             JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
         ];
     }
@@ -83,13 +84,14 @@ final readonly class StageItems
      * Where play is read, everything is noted before it. Where settings are tried, they come first: where each does what it should, nobody
      * opens a cover to see how an adjuster stands.
      *
+     * @param  list<StageItem>  $heat
      * @return list<StageItem>
      */
-    private function asFound(BesideItems $beside): array
+    private function asFound(BesideItems $beside, array $heat): array
     {
         $found = $beside->asFound();
         if ($this->spec->aim !== null) {
-            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$this->heatAgain(JobStage::AsFound), ...$this->foundReadings(), ...$found];
+            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$heat, ...$this->foundReadings(), ...$found];
         }
 
         return [...$found, ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
@@ -201,18 +203,18 @@ final readonly class StageItems
     /**
      * What was run is hotter than it was said to be: that is asked again where play is to be read after it, and a figure of play knows heat.
      *
-     * @return list<StageItem>
+     * @return array<string, list<StageItem>> in the first stage that reads, by that
      */
-    private function heatAgain(JobStage $stage): array
+    private function heatAgain(): array
     {
         if (! $this->facts->readings->ranSince || $this->spec->aim === null || ! $this->spec->heatMatters()) {
             return [];
         }
-        foreach ([JobStage::AsFound, JobStage::Set, JobStage::Prove] as $one) {
-            if (array_filter($this->readIn($one), static fn (StageItem $item): bool => ! $item->done) !== []) {
+        foreach ([JobStage::AsFound, JobStage::Set, JobStage::Prove] as $stage) {
+            if (array_filter($this->readIn($stage), static fn (StageItem $item): bool => ! $item->done) !== []) {
                 $asked = $this->condition();
 
-                return $one !== $stage ? [] : [new StageItem("{$asked->key}:ran", $asked->kind, 'It was run since. How does it stand?', false, detail: $asked->detail, answers: $asked->answers)];
+                return [$stage->value => [new StageItem("{$asked->key}:ran", $asked->kind, 'It was run since. How does it stand?', false, detail: $asked->detail, answers: $asked->answers)]];
             }
         }
 

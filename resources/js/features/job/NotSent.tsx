@@ -12,15 +12,12 @@ import { useBench, useOutboxStatus } from './useBench';
  */
 export const NotSent = () => {
   const { kept, connection } = useOutboxStatus();
-  const stuck = kept.filter(
-    (entry, place) =>
-      entry.state === 'refused' ||
-      isHeld(kept.slice(0, place), entry) ||
-      connection === 'cut' ||
-      connection === 'signed_out',
-  );
+  const away = connection === 'cut' || connection === 'signed_out';
+  const stuck = kept
+    .map((entry, place) => ({ entry, held: isHeld(kept.slice(0, place), entry) }))
+    .filter(({ entry, held }) => entry.state === 'refused' || held || away);
   if (stuck.length === 0) return null;
-  const refused = stuck.some((entry) => entry.state === 'refused');
+  const refused = stuck.some(({ entry }) => entry.state === 'refused');
   return (
     <Box
       role={refused ? 'alert' : undefined}
@@ -41,13 +38,8 @@ export const NotSent = () => {
       boxShadow={{ base: refused ? 'raised' : 'none', lg: 'none' }}
     >
       <ul aria-label="Not sent">
-        {stuck.map((entry, place) => (
-          <One
-            key={entry.id}
-            entry={entry}
-            held={isHeld(kept.slice(0, kept.indexOf(entry)), entry)}
-            first={place === 0}
-          />
+        {stuck.map(({ entry, held }, place) => (
+          <One key={entry.id} entry={entry} held={held} first={place === 0} />
         ))}
       </ul>
     </Box>
