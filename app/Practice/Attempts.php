@@ -91,7 +91,7 @@ final readonly class Attempts
      */
     public static function act(PracticeAttempt $row, Node $node, CarbonImmutable $now): Attempt
     {
-        $node->object(['id', 'at', 'act'], ['of', 'by', 'pose', 'point']);
+        $node->object(['id', 'at', 'act'], ['of', 'by', 'pose', 'point', 'in']);
         $at = EntryCodec::instant($node->at('at'));
         $body = array_diff_key(is_array($node->value) ? $node->value : [], ['id' => true, 'at' => true]);
         $act = ActCodec::decode(Node::of($body));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** Lessons in the browser: the machine worked by touch and by keys, read off the drawn scale, and gone through once more at the end. */
@@ -70,6 +71,27 @@ final class PracticeTest extends BrowserTestCase
         $this->as('tomas')->visit('/practice')->click('[data-lesson=pedal_spring] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=cure]')->click('[data-cure=spring]')->until('return document.body.innerText.split("Spring hooked or replaced").length > 2', 'it stands in the log too')->settled()
             ->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Found: a weak or unhooked return spring')->gone('[data-skill=cause] [data-show-deed]');
         $this->until('return !document.body.innerText.includes("nothing of that was done")', 'it was done before it was written');
+    }
+
+    public function test_an_end_is_hooked_by_hand_in_its_drawing(): void
+    {
+        $this->as('tomas')->visit('/practice')->click('[data-lesson=trigger_end] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=cure]')->await('[data-end-drawn="cable/hand"]')->gone('[data-cure=ferrule]')->accessible('the ends of a cable');
+        $this->dragged('[data-end-drawn="cable/hand"]', 0.04)->until('return document.querySelector("[data-end-slide=\'cable/hand\']").value > 0.7', 'a little further in')->gone('[data-hooked]');
+        $this->dragged('[data-end-drawn="cable/hand"]', 0.4)->await('[data-hooked]')->see('Hooked, and not written yet.')->click('[data-write-hooked]')->settled()->gone('[data-hooked]')->see('Ferrule or end reseated');
+        $this->set('[data-end-slide="cable/working"]', 0.0);
+        $this->click('[data-let-go="cable/working"]')->until('return document.querySelector("[data-let-go=\'cable/working\']").disabled && document.querySelector("[data-end-slide=\'cable/working\']").value === "0"', 'it is off')
+            ->click('[data-way=pull]')->click('[data-hold]')->await('[data-refused]')->see('At the carburettor the cable is off, and nothing answers. Hook it first.');
+        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('What was wrong: an end beside its seat', 'At the carburettor the cable was left off its hook.', 'At the throttle trigger: hooked, home in its seat');
+    }
+
+    public function test_a_wire_is_hooked_into_another_hole(): void
+    {
+        $this->window(390, 844);
+        $this->as('mirre')->visit('/practice')->click('[data-lesson=hook_slow] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=turn]')->await('[data-holes]');
+        $before = $this->element('[data-holes]')->getAttribute('aria-label');
+        $this->dragged('[data-holes]', 0.11)->await('[data-unwritten]')->see('Turned, and not written yet: hook holes, tighter');
+        self::assertNotSame($before, $this->element('[data-holes]')->getAttribute('aria-label'));
+        $this->click('[data-write]')->settled()->gone('[data-unwritten]');
     }
 
     public function test_a_hot_engine_is_felt_and_left_to_cool_before_it_is_read(): void
@@ -267,6 +289,16 @@ final class PracticeTest extends BrowserTestCase
         $body = $this->browser->executeAsyncScript('fetch("/api/practice/attempts/'.$attempt.'").then((one) => one.json()).then(arguments[0])');
 
         return (float) $body['machine']['held']['mm'];
+    }
+
+    /** @param  float  $share  of the drawing's width; to the right above zero */
+    private function dragged(string $css, float $share): static
+    {
+        $drawing = $this->element($css);
+        $hand = new WebDriverActions($this->browser);
+        $hand->clickAndHold($drawing)->moveByOffset((int) round($share * min($drawing->getSize()->getWidth(), $drawing->getSize()->getHeight() * 600 / 110)), 0)->release()->perform();
+
+        return $this;
     }
 
     private function set(string $css, float $value): void

@@ -28,6 +28,8 @@ export type Act = {
   by?: number | undefined;
   pose?: Pose | undefined;
   point?: ReadingPoint | undefined;
+  /** Share of the way into its seat, of an end of a cable. */
+  in?: number | undefined;
 };
 
 export const lessonsQuery = queryOptions({

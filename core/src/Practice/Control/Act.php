@@ -15,11 +15,13 @@ final readonly class Act
 {
     private function __construct(
         public ActKind $kind,
-        /** Key of the adjuster, proof, measure, part, setting or cure it is about; empty where it is about none. */
+        /** Key of the adjuster, end, proof, measure, part, setting or cure it is about; empty where it is about none. */
         public string $about = '',
         public ?Steps $steps = null,
         public ?Pose $pose = null,
         public ?ReadingPoint $point = null,
+        /** Share of the way into its seat at which the hand lets go of an end, 0 to 1. */
+        public ?float $in = null,
     ) {}
 
     public static function hold(ReadingPoint $point, Pose $pose): self
@@ -91,6 +93,12 @@ final readonly class Act
     public static function roll(): self
     {
         return new self(ActKind::Roll);
+    }
+
+    /** @param  float  $in  share of the way into its seat at which the hand lets go, 0 to 1 */
+    public static function hook(string $end, float $in): self
+    {
+        return new self(ActKind::Hook, $end, in: $in);
     }
 
     public static function cure(Cure $cure): self

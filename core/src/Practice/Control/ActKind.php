@@ -35,6 +35,8 @@ enum ActKind: string
     case Run = 'run';
     /** A wheel is turned by hand, so that teeth can meet. */
     case Roll = 'roll';
+    /** An end of a cable is hooked into its seat, or taken off. */
+    case Hook = 'hook';
     /** Something that is no adjuster is put right. */
     case Cure = 'cure';
     /** Which adjuster, which way and how far: said before the bench says it. */

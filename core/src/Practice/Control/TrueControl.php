@@ -48,6 +48,9 @@ final class TrueControl
     /** km/h that a turn of a governor's nut inward gives; ours. */
     private const PER_TURN = 3.2;
 
+    /** mm of conduit that an end on the edge of its seat takes from the play; ours. */
+    private const ON_EDGE = 0.4;
+
     /** Of its speed, what a slack cable leaves; ours. */
     private const SLACK_LEAVES = 0.8;
 
@@ -89,6 +92,8 @@ final class TrueControl
     /** @var array<string, Fault> */
     private array $faults = [];
 
+    private CableEnds $ends;
+
     private readonly ?FreePlayBand $band;
 
     private readonly ?OutcomeTable $table;
@@ -112,6 +117,11 @@ final class TrueControl
         $this->at = $found->at;
         foreach ($found->faults as $fault) {
             $this->faults[$fault->value] = $fault;
+        }
+        $this->ends = CableEnds::of($spec->family, $run, isset($this->faults[Fault::OffSeat->value]));
+        // What it plays as found is what it plays with the end beside its seat.
+        foreach ($run->cables as $cable) {
+            $this->slack[$cable->id] = ($this->slack[$cable->id] ?? 0.0) + self::ON_EDGE * $this->ends->besideOn($cable->id);
         }
     }
 
@@ -194,6 +204,25 @@ final class TrueControl
     public function cure(Cure $cure): void
     {
         $this->faults = array_filter($this->faults, static fn (Fault $one): bool => $one->cure() !== $cure);
+        if ($cure === Cure::Ferrule) {
+            $this->ends = $this->ends->reseated();
+        }
+    }
+
+    /** How the ends of its cables sit. */
+    public function ends(): CableEnds
+    {
+        return $this->ends;
+    }
+
+    /** @param  float  $in  share of the way into its seat at which the hand lets go of an end, 0 to 1 */
+    public function hook(string $end, float $in): void
+    {
+        $this->ends = $this->ends->pushed($end, $in);
+        unset($this->faults[Fault::OffSeat->value]);
+        if ($this->ends->beside() !== null) {
+            $this->faults[Fault::OffSeat->value] = Fault::OffSeat;
+        }
     }
 
     /** What would cure what is wrong with it, for one who sees it; null where nothing is. */
@@ -205,7 +234,7 @@ final class TrueControl
             }
         }
 
-        return null;
+        return $this->ends->off() === null ? null : Cure::Ferrule;
     }
 
     /** What a hand reads. A taut cable shows nothing. */
@@ -429,16 +458,22 @@ final class TrueControl
         return $this->table !== null && count($this->table->settings) === 1 && $way * -$this->offset > 1.0;
     }
 
+    /** Whether nothing is wrong with it but what is set. */
+    private function isWhole(): bool
+    {
+        return $this->faults === [] && $this->ends->off() === null;
+    }
+
     /** Whether everything about it is as it should be, for one who sees it. */
     public function isRight(): bool
     {
-        return $this->faults === [] && $this->isInBand(0.0) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
+        return $this->isWhole() && $this->isInBand(0.0) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
     }
 
     /** Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, too fast, or faulty. */
     public function isUnsafe(): bool
     {
-        return $this->faults !== [] || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting() || $this->tooFast() > 0.0;
+        return ! $this->isWhole() || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting() || $this->tooFast() > 0.0;
     }
 
     /**
@@ -500,7 +535,7 @@ final class TrueControl
     /** Right, or so near to it that no instrument would tell. */
     public function isAllButRight(): bool
     {
-        return $this->faults === [] && $this->isInBand(-0.1 * $this->width()) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
+        return $this->isWhole() && $this->isInBand(-0.1 * $this->width()) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
     }
 
     /** Right, and so far from the edges of its band that any instrument would tell. */
@@ -522,7 +557,10 @@ final class TrueControl
 
     public function play(ReadingPoint $point, ?Pose $pose = null): float
     {
-        return $this->swings(($this->slack[$this->cableRead($point)] ?? 0.0) + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
+        $cable = $this->cableRead($point);
+        $slack = ($this->slack[$cable] ?? 0.0) - self::ON_EDGE * $this->ends->besideOn($cable);
+
+        return $this->swings($slack + $this->ofPose($pose ?? Pose::Straight)) * $this->ratio($point);
     }
 
     /**

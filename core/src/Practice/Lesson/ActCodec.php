@@ -14,7 +14,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\Node;
 
-/** What is done to a machine to learn on, as it goes over the wire: `act`, and what it is `of`; `by` so many turns or steps, in a `pose`, at a `point`. */
+/** What is done to a machine to learn on, as it goes over the wire: `act`, and what it is `of`; `by` so many turns or steps, in a `pose`, at a `point`, `in` by a share of the way. */
 final readonly class ActCodec
 {
     private const LONGEST = 40;
@@ -25,7 +25,7 @@ final readonly class ActCodec
     /** @throws BadFile If it is not what the format says. */
     public static function decode(Node $node): Act
     {
-        $node->object(['act'], ['of', 'by', 'pose', 'point']);
+        $node->object(['act'], ['of', 'by', 'pose', 'point', 'in']);
         $of = static fn (): string => $node->at('of')->string(self::LONGEST);
         $by = static fn (): Steps => Steps::nearest($node->at('by')->number(-self::FARTHEST, self::FARTHEST));
 
@@ -44,6 +44,7 @@ final readonly class ActCodec
             ActKind::Look => Act::look($of()),
             ActKind::Run => Act::run($of()),
             ActKind::Roll => Act::roll(),
+            ActKind::Hook => Act::hook($of(), $node->at('in')->number(0.0, 1.0)),
             ActKind::Cure => Act::cure($node->at('of')->enum(Cure::class)),
             ActKind::Guess => Act::guess($of(), $by()),
             ActKind::Ask => Act::ask(),
@@ -54,7 +55,7 @@ final readonly class ActCodec
     /** @return array<string, mixed> */
     public static function encode(Act $act): array
     {
-        return array_filter(['act' => $act->kind->value, 'of' => $act->about === '' ? null : $act->about, 'by' => $act->steps?->toFloat(), 'pose' => $act->pose?->value, 'point' => $act->point?->value], static fn (mixed $one): bool => $one !== null);
+        return array_filter(['act' => $act->kind->value, 'of' => $act->about === '' ? null : $act->about, 'by' => $act->steps?->toFloat(), 'pose' => $act->pose?->value, 'point' => $act->point?->value, 'in' => $act->in], static fn (mixed $one): bool => $one !== null);
     }
 
     private static function pose(Node $node): ?Pose

@@ -41,6 +41,9 @@ final class Attempt
     /** What there is nothing of on a machine to learn on. */
     private const NOT_HERE = [EntryKind::Opened, EntryKind::Complaint, EntryKind::Trace, EntryKind::Photo, EntryKind::Adjuster, EntryKind::Part, EntryKind::Replacing, EntryKind::Untag];
 
+    /** What shows nothing while a cable hangs off its hook. */
+    private const WANTS_CABLE = [ActKind::Hold, ActKind::Snap, ActKind::Try, ActKind::Run, ActKind::Measure];
+
     private BenchState $job;
 
     /** @var array{int|null}|null worked out once, since every place of every adjuster is tried for it */
@@ -118,6 +121,10 @@ final class Attempt
         if ($act->kind === ActKind::Turn && $this->control->isCovered($act->about)) {
             throw Refused::because("Its {$this->lesson->run->covers()[$act->about]} is over it: take that off first.");
         }
+        $off = $this->control->ends()->off();
+        if ($off !== null && in_array($act->kind, self::WANTS_CABLE, true) && $act->about !== MeasureKey::Tyre->value) {
+            throw Refused::because("{$off} the cable is off, and nothing answers. Hook it first.");
+        }
         $before = clone $this->control;
         $seen = $this->does($act);
         $this->moments[] = new Moment($at, $act, $this->job, $before, clone $this->control, $seen);
@@ -172,6 +179,7 @@ final class Attempt
             $act->kind === ActKind::Feel => Seen::word($this->control->isHot() ? EngineHeat::Hot->value : EngineHeat::Cold->value),
             $act->kind === ActKind::Measure => Seen::amount($this->control->measures(MeasureKey::from($act->about))),
             $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
+            $act->kind === ActKind::Hook => Seen::word($this->control->ends()->seat($act->about)->value),
             $act->kind === ActKind::Look => Seen::word($this->control->looksSound($act->about) ? 'sound' : 'fault'),
             $act->kind === ActKind::Run, $act->kind === ActKind::Roll => Seen::word($this->control->showsAsShifted()),
             default => Seen::nothing(),
@@ -191,6 +199,7 @@ final class Attempt
             ActKind::Run => $this->control->shift($act->about),
             ActKind::Roll => $this->control->roll(),
             ActKind::Turn => $this->control->turn($act->about, $act->steps ?? Steps::none()),
+            ActKind::Hook => $this->control->hook($act->about, $act->in ?? 1.0),
             ActKind::Cure => $this->control->cure(Cure::from($act->about)),
             default => null,
         };
@@ -211,6 +220,7 @@ final class Attempt
             ActKind::Look => in_array($act->about, $keys($family->lookOver()), true),
             ActKind::Run => isset($this->lesson->spec->other(OutcomeTable::class)->settings[$act->about]),
             ActKind::Roll => $this->control->hasTeeth(),
+            ActKind::Hook => $act->in !== null && isset($this->control->ends()->labels()[$act->about]),
             ActKind::Cure => in_array($act->about, array_column($family->cures(), 'value'), true),
             ActKind::Ask, ActKind::Stop, ActKind::Light => true,
         };

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
+use VividPull\Core\Practice\Control\Seat;
 use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\MeasureKey;
@@ -57,6 +58,11 @@ final readonly class AttemptSteps
             }
         }
 
+        $off = $control->ends()->off();
+        if ($off !== null) {
+            $parts[] = lcfirst($off).' the cable is off';
+        }
+
         return $parts === [] ? 'Nothing is wrong with it.' : ucfirst(implode(', ', $parts)).'.';
     }
 
@@ -83,12 +89,22 @@ final readonly class AttemptSteps
             ActKind::Turn => "Turned {$turn}",
             ActKind::Guess => "Would have turned {$turn}",
             ActKind::Ask => 'Asked what the bench would do',
+            ActKind::Hook => self::hooked($this->lesson->control()->ends()->labels()[$act->about] ?? $act->about, Seat::from($seen->word ?? '')),
             ActKind::Cure => 'Did: '.Cure::from($act->about)->label(),
             ActKind::Light => 'Took a light',
             ActKind::Look => "Looked at: {$this->label($act)}",
             ActKind::Try, ActKind::Run => "Tried: {$this->label($act)}{$pose}",
             ActKind::Roll => 'A wheel turned by hand',
             ActKind::Stop => 'Stopped',
+        };
+    }
+
+    private static function hooked(string $where, Seat $seat): string
+    {
+        return match ($seat) {
+            Seat::Home => "{$where}: hooked, home in its seat",
+            Seat::Edge => "{$where}: hooked, and let go on the edge of its seat",
+            Seat::Off => "{$where}: taken off",
         };
     }
 

@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice\Lesson;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
+use VividPull\Core\Practice\Control\Seat;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\MeasureKey;
@@ -45,6 +48,9 @@ final class MachineView
     /** @var array<string, float> what was measured and not written yet, by what it is */
     private array $measured = [];
 
+    /** Whether an end was hooked home, and no word of it written yet. */
+    private bool $isHooked = false;
+
     private bool $isAdvised = false;
 
     private ?Act $guess = null;
@@ -59,6 +65,9 @@ final class MachineView
             }
             if ($deed instanceof MeasureTaken) {
                 unset($this->measured[$deed->key->value]);
+            }
+            if ($deed instanceof PutRight && $deed->cure === Cure::Ferrule) {
+                $this->isHooked = false;
             }
             if ($deed instanceof Act) {
                 $this->after($deed, $moment);
@@ -81,7 +90,9 @@ final class MachineView
             'proofs' => array_map($view->proof(...), $family->proofs($lesson->run)),
             'parts' => array_map($view->part(...), $family->lookOver()),
             'settings' => array_map($view->setting(...), array_values($lesson->spec->other(OutcomeTable::class)->settings ?? [])),
-            'cures' => array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], $family->cures()),
+            'cures' => $view->cures($family->cures()),
+            'ends' => $view->ends(),
+            'hooked' => $view->isHooked,
             'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
             'light' => $attempt->control()->isLit(),
             'snapped' => $view->snapped,
@@ -120,7 +131,10 @@ final class MachineView
             ActKind::Ask => $this->isAdvised = true,
             default => null,
         };
-        if ($act->kind === ActKind::Turn || $act->kind === ActKind::Cure) {
+        if ($act->kind === ActKind::Hook) {
+            $this->isHooked = $seen->word === Seat::Home->value && ($this->isHooked || $moment->before->ends()->seat($act->about) !== Seat::Home);
+        }
+        if (in_array($act->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true)) {
             [$this->held, $this->measured] = [null, []];
             $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
         }
@@ -130,11 +144,32 @@ final class MachineView
         }
     }
 
+    /**
+     * An end is hooked by hand where it is drawn, and by no button.
+     *
+     * @param  list<Cure>  $all
+     * @return list<array{key: string, label: string}>
+     */
+    private function cures(array $all): array
+    {
+        $byButton = array_filter($all, fn (Cure $one): bool => $one !== Cure::Ferrule || $this->ends() === []);
+
+        return array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], array_values($byButton));
+    }
+
+    /** @return list<array{key: string, label: string, in: float}> */
+    private function ends(): array
+    {
+        $ends = $this->attempt->control()->ends();
+
+        return array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label, 'in' => $ends->in($key)], array_keys($ends->labels()), $ends->labels());
+    }
+
     /** @return array<string, mixed> */
     private function adjuster(Adjuster $one): array
     {
         return [
-            'id' => $one->id(), 'name' => $one->name(), 'kind' => $one->kind()->label(), 'threaded' => $one->kind()->isThreaded(),
+            'id' => $one->id(), 'name' => $one->name(), 'kind' => $one->kind()->label(), 'threaded' => $one->kind()->isThreaded(), 'holes' => $one->kind() === AdjusterKind::HookHoles,
             'cover' => $one->access()->cover, 'cover_off' => $one->access()->cover !== null && ! $this->attempt->control()->isCovered($one->id()),
             'steps' => self::steps($one), 'out' => $one->kind()->ways()->outward, 'in' => $one->kind()->ways()->inward, 'at' => $this->attempt->control()->stands($one->id()),
             'from' => $one->travel()->from->toFloat(), 'to' => $one->travel()->to->toFloat(), 'unit' => $one->counting()->unit->field(),

@@ -65,6 +65,14 @@ final class ScorerTest extends TestCase
         yield 'a setting before the last turn' => ['mode_short', [['act' => 'run', 'of' => 'park'], ['act' => 'roll'], ['act' => 'turn', 'of' => 'mode_bevels', 'by' => 0.5], ['kind' => 'outcome', 'body' => ['setting' => 'park', 'saw' => 'right']]], Skill::Word, 'This was not tried, and what was written is not so: Park'];
         yield 'something put right that nobody did' => ['lever_spline', [...self::SAFE, ['kind' => 'put_right', 'body' => ['cure' => 'spring']]], Skill::Word, 'nothing of that was done'];
         yield 'a sound thing changed' => ['lever_loose', [...self::SAFE, ['act' => 'cure', 'of' => 'spring']], Skill::Cause, 'Nothing was wrong there'];
+        yield 'an end taken out of its seat' => ['lever_loose', [...self::SAFE, ['act' => 'hook', 'of' => 'cable/hand', 'in' => 0.1], ['act' => 'hook', 'of' => 'cable/hand', 'in' => 1]], Skill::Cause, 'At the clutch lever the end sat in its seat, and was taken out'];
+        yield 'an end left off its hook' => ['lever_loose', [...self::SAFE, ['act' => 'hook', 'of' => 'cable/working', 'in' => 0]], Skill::Cause, 'At the release arm the cable was left off its hook'];
+        yield 'an end left on the edge' => ['lever_loose', [...self::SAFE, ['act' => 'hook', 'of' => 'cable/hand', 'in' => 0.8]], Skill::Cause, 'the end was left on the edge of its seat'];
+        yield 'an end let go too early' => ['trigger_end', [['act' => 'hook', 'of' => 'cable/hand', 'in' => 0.8]], Skill::Cause, 'It was not found: an end beside its seat'];
+        yield 'an end put back and not written' => ['trigger_end', [['act' => 'hook', 'of' => 'cable/hand', 'in' => 1]], Skill::Word, 'An end of the cable was put back in its seat, and no word of it was written'];
+        yield 'hands at an end before it is safe' => ['trigger_end', [['act' => 'hook', 'of' => 'cable/hand', 'in' => 1]], Skill::Safe, 'Hands were on it before it was safe'];
+        yield 'an end written that nobody touched' => ['trigger_end', [['kind' => 'put_right', 'body' => ['cure' => 'ferrule']]], Skill::Word, 'nothing of that was done'];
+        yield 'a reading from before an end was hooked' => ['trigger_end', [['act' => 'hold', 'point' => 'handle_travel'], ['act' => 'hook', 'of' => 'cable/hand', 'in' => 1], ['line' => '1.4 mm', 'shown' => ['item' => 'reading', 'point' => 'handle_travel']]], Skill::Reading, 'nobody had held an instrument to it since it last changed'];
         yield 'a fault not found' => ['pedal_spring', [], Skill::Cause, 'It was not found: a weak or unhooked return spring'];
         yield 'left open' => ['lever_loose', self::SAFE, Skill::End, 'without being signed or tagged'];
         yield 'left outside' => ['lever_loose', self::SAFE, Skill::Moves, 'It still stands outside.'];

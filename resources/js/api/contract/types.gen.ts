@@ -2394,7 +2394,7 @@ export type GaugeRecording = {
     at: string;
 };
 
-export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'warm' | 'turn' | 'try' | 'measure' | 'light' | 'look' | 'run' | 'roll' | 'cure' | 'guess' | 'ask' | 'stop';
+export type ActKind = 'hold' | 'snap' | 'open' | 'shut' | 'feel' | 'cool' | 'warm' | 'turn' | 'try' | 'measure' | 'light' | 'look' | 'run' | 'roll' | 'hook' | 'cure' | 'guess' | 'ask' | 'stop';
 
 export type Skill = 'safe' | 'reading' | 'word' | 'direction' | 'moves' | 'order' | 'locked' | 'proofs' | 'cause' | 'end';
 
@@ -2497,6 +2497,7 @@ export type PracticeMachine = {
         name: string;
         kind: string;
         threaded: boolean;
+        holes: boolean;
         steps: Array<{
             by: number;
             amount: number;
@@ -2545,6 +2546,18 @@ export type PracticeMachine = {
         key: string;
         label: string;
     }>;
+    ends: Array<{
+        key: string;
+        label: string;
+        /**
+         * Share of the way into its seat, 0 to 1.
+         */
+        in: number;
+    }>;
+    /**
+     * Whether an end was hooked home, and no word of it written yet.
+     */
+    hooked: boolean;
     held: {
         point: ReadingPoint;
         pose: Pose;
@@ -2637,6 +2650,10 @@ export type PracticeAct = {
     by?: number;
     pose?: Pose;
     point?: ReadingPoint;
+    /**
+     * Share of the way into its seat at which the hand lets go of an end, 0 to 1.
+     */
+    in?: number;
 };
 
 export type PracticeLearners = {

@@ -2240,6 +2240,7 @@ export const zActKind = z.enum([
     'look',
     'run',
     'roll',
+    'hook',
     'cure',
     'guess',
     'ask',
@@ -2329,7 +2330,8 @@ export const zPracticeAct = z.object({
     of: z.optional(z.string()),
     by: z.optional(z.number()),
     pose: z.optional(zPose),
-    point: z.optional(zReadingPoint)
+    point: z.optional(zReadingPoint),
+    in: z.optional(z.number())
 });
 
 export const zPracticeLearners = z.object({
@@ -2393,6 +2395,7 @@ export const zPracticeMachine = z.object({
         name: z.string(),
         kind: z.string(),
         threaded: z.boolean(),
+        holes: z.boolean(),
         steps: z.array(z.object({
             by: z.number(),
             amount: z.number(),
@@ -2435,6 +2438,12 @@ export const zPracticeMachine = z.object({
         key: z.string(),
         label: z.string()
     })),
+    ends: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        in: z.number()
+    })),
+    hooked: z.boolean(),
     held: z.nullable(z.object({
         point: zReadingPoint,
         pose: zPose,

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Button } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
 import { useBench } from '../job/useBench';
+import { HookIt } from './HookIt';
 import { usePractice } from './usePractice';
 
 /** One thing to try or look at, with what it showed. What is asked now stands first. */
@@ -250,12 +251,17 @@ export const LookAtIt = () => {
   );
 };
 
-/** What is no adjuster. It is done here, and written at the bench like everything else. */
+/** What is no adjuster. An end is hooked by hand; the rest is done here, and written at the bench like everything else. */
 export const PutItRight = () => {
   const { attempt, act, busy } = usePractice();
   const { send, mayWrite } = useBench();
   return (
     <Flex gap="2" flexWrap="wrap">
+      {attempt.machine.ends.length > 0 && (
+        <Box flexBasis="100%" marginBottom="2">
+          <HookIt />
+        </Box>
+      )}
       {attempt.machine.cures.map((cure) => (
         <Button
           key={cure.key}

@@ -17,7 +17,7 @@ const names: Record<Way, string> = {
   run: 'Run',
   measure: 'Measure',
   look: 'Look',
-  cure: 'Put right',
+  cure: 'Hook, put right',
 };
 
 /** The machine itself: it does what its hidden state makes it do, whatever is written of it. */

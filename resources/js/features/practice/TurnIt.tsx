@@ -6,6 +6,7 @@ import { PickOne } from '../../components/PickOne';
 import { capital } from '../../lib/capital';
 import { paint } from '../../theme/paint';
 import { useBench } from '../job/useBench';
+import { useAcross } from './useAcross';
 import { usePractice } from './usePractice';
 import { nutToTurn } from './wanted';
 
@@ -138,7 +139,7 @@ export const TurnIt = () => {
         </Flex>
       ))}
       {one.cover !== null && <Cover one={one} cover={one.cover} />}
-      {(one.cover === null || one.cover_off) && <Stands one={one} />}
+      {(one.cover === null || one.cover_off) && (one.holes ? <Holes one={one} /> : <Stands one={one} />)}
       <TurnPicker adjusters={adjusters} amount={amount} setAmount={setAmount} one={one} />
       <Button
         look={steps === 0 || isCovered ? 'plain' : 'vivid'}
@@ -201,6 +202,50 @@ const Stands = ({ one }: { one: One }) => {
         </text>
         <text x={from + 6} y="16" fontSize="14" fill={paint.ink}>
           ← {one.in}
+        </text>
+      </svg>
+    </Box>
+  );
+};
+
+/** A wire hooked in one of a row of holes: taken out, and dropped into the one it is held over. */
+const Holes = ({ one }: { one: One }) => {
+  const { act, busy } = usePractice();
+  const [held, setHeld] = useState<number | null>(null);
+  const at = held ?? one.at;
+  const [from, to] = [80, 560];
+  const span = Math.max(1, one.to - one.from);
+  const x = (hole: number) => from + ((to - from) * (hole - one.from)) / span;
+  const over = (moved: number) => Math.min(one.to, Math.max(one.from, one.at + (moved * span) / (to - from)));
+  const across = useAcross({
+    width: 600,
+    height: 110,
+    isStill: busy,
+    onGo: (moved) => setHeld(over(moved)),
+    onDrop: (moved) => {
+      const hole = Math.round(over(moved));
+      setHeld(hole === one.at ? null : hole);
+      if (hole !== one.at) act({ act: 'turn', of: one.id, by: hole - one.at }, () => setHeld(null));
+    },
+    onLost: () => setHeld(null),
+  });
+  return (
+    <Box asChild width="100%" height="6rem" cursor="grab" touchAction="none">
+      <svg
+        viewBox="0 0 600 110"
+        role="img"
+        aria-label={`${one.name}: it stands ${said(one)}`}
+        {...across}
+        data-holes={one.id}
+      >
+        <rect x="40" y="52" width="550" height="44" rx="10" fill={paint['steel.dark']} />
+        {Array.from({ length: span + 1 }, (_, hole) => one.from + hole).map((hole) => (
+          <circle key={hole} cx={x(hole)} cy="74" r="11" fill={paint.sheet} data-hole={hole} />
+        ))}
+        <path d={`M-600 28H${x(at)}V74`} stroke={paint.action} strokeWidth="8" strokeLinejoin="round" fill="none" />
+        <circle cx={x(at)} cy="74" r="6" fill={paint.action} />
+        <text x="592" y="18" fontSize="18" textAnchor="end" fill={paint.ink}>
+          {one.out} →
         </text>
       </svg>
     </Box>

@@ -85,7 +85,7 @@ final readonly class ReadsTrue implements Judged
                 $shown["{$deed->point?->value} {$deed->pose?->value}"] = $moment->seen->mm;
             }
             // What was seen before it was turned says nothing of how it stands now.
-            $shown = $deed instanceof Act && in_array($deed->kind, [ActKind::Turn, ActKind::Cure], true) ? [] : $shown;
+            $shown = $deed instanceof Act && in_array($deed->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true) ? [] : $shown;
         }
 
         return $read;

@@ -44,7 +44,7 @@ final readonly class SafeFirst implements Judged
 
     private static function isHandsOn(Act $act): bool
     {
-        return in_array($act->kind, [ActKind::Turn, ActKind::Hold, ActKind::Cure], true);
+        return in_array($act->kind, [ActKind::Turn, ActKind::Hold, ActKind::Hook, ActKind::Cure], true);
     }
 
     /** @return list<StageItem> of making it safe that nobody has confirmed */

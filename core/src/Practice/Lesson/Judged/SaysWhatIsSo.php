@@ -19,11 +19,14 @@ use VividPull\Core\Log\Finding;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Practice\Control\Behaviour;
+use VividPull\Core\Practice\Control\Fault;
+use VividPull\Core\Practice\Control\Seat;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Moment;
 use VividPull\Core\Practice\Lesson\Remark;
 use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeTable;
@@ -55,6 +58,9 @@ final class SaysWhatIsSo implements Judged
 
     /** @var list<string> cures done and not written down yet */
     private array $cured = [];
+
+    /** Whether an end was put back in its seat, and no word of it written yet. */
+    private bool $isReseated = false;
 
     /** @var list<Remark> */
     private array $remarks = [];
@@ -92,6 +98,10 @@ final class SaysWhatIsSo implements Judged
             }
         }
 
+        if ($judged->isReseated) {
+            $judged->remarks[] = new Remark(self::FALSE_WORD, 'An end of the cable was put back in its seat, and no word of it was written: what was read before does not compare.');
+        }
+
         return $judged->said === 0 && $judged->remarks === [] ? null : new SkillScore(Skill::Word, $judged->remarks, $judged->remarks === [] ? 'What was written is what was done and seen.' : 'Try it, look, then write: the next person believes what stands there.');
     }
 
@@ -113,7 +123,11 @@ final class SaysWhatIsSo implements Judged
         if ($act->kind === ActKind::Cure) {
             $this->cured[] = $act->about;
         }
-        if (in_array($act->kind, [ActKind::Turn, ActKind::Cure], true)) {
+        if ($act->kind === ActKind::Hook && $seen->word === Seat::Home->value) {
+            $this->cured[] = Cure::Ferrule->value;
+            $this->isReseated = $this->isReseated || $moment->before->has(Fault::OffSeat);
+        }
+        if (in_array($act->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true)) {
             $this->tried = array_filter($this->tried, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
             [$this->measured, $this->shown] = [[], []];
         }
@@ -218,6 +232,7 @@ final class SaysWhatIsSo implements Judged
             $this->remarks[] = new Remark(self::FALSE_WORD, "{$entry->cure->label()} was written, and nothing of that was done.", $place);
         }
         array_pop($this->cured);
+        $this->isReseated = $this->isReseated && $entry->cure !== Cure::Ferrule;
     }
 
     private function said(bool $isSo, bool $wasTried, string $key, int $place): void
