@@ -13,6 +13,7 @@ use VividPull\Core\Bench\OtherControl;
 use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Facts\Refit;
+use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Progress\WrongState;
 
@@ -40,10 +41,11 @@ final readonly class RestOfMachine
                 lcfirst($control->name),
                 $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn(),
                 $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
+                $state === null ? [] : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
             ), $open?->id);
         }
 
-        return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->tag !== null));
+        return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->failed !== [] || $one->control->tag !== null));
     }
 
     /**
@@ -96,7 +98,7 @@ final readonly class RestOfMachine
     {
         $said = [];
         foreach (RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
-            foreach (array_filter([$one->control->cover(), $one->control->tag()], is_string(...)) as $sentence) {
+            foreach (array_filter([$one->control->cover(), $one->control->failed(), $one->control->tag()], is_string(...)) as $sentence) {
                 $said[] = ['sentence' => $sentence, 'job' => $one->job];
             }
         }

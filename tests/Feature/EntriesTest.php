@@ -222,6 +222,24 @@ final class EntriesTest extends TestCase
         self::assertSame([['sentence' => $said, 'job' => null]], $against(), 'no job is open on it any more');
     }
 
+    public function test_nothing_runs_while_another_job_of_the_machine_found_a_throttle_that_stays_open(): void
+    {
+        $this->signIn('oda');
+        $clutch = HttpJob::open($this)->ready();
+        foreach (['refitted', 'slots_apart'] as $step) {
+            $clutch->body('confirmed', ['key' => $step])->assertOk();
+        }
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        $grip->body('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left'])->assertOk();
+        $said = 'This runs the machine, and the job on its throttle grip found what is not to be run: Throttle does not snap shut, bars full left. Put it right there, or tag it.';
+        $slip = fn () => $clutch->body('check', ['key' => 'no_slip', 'answer' => 'holds']);
+        self::assertSame($said, $slip()->assertStatus(422)->json('detail'), 'a lead too');
+        $clutch->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
+        self::assertStringContainsString('it is not to be run', (string) $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'));
+        $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left'])->assertOk();
+        $slip()->assertOk();
+    }
+
     public function test_a_run_for_one_control_makes_the_heat_of_another_be_said_again(): void
     {
         $this->signIn();

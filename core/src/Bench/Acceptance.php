@@ -393,7 +393,11 @@ final readonly class Acceptance
     {
         $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->inspections());
         self::known($found->key, $keys, 'something to look over on this control');
+        $isGated = array_filter($state->spec->inspections(), static fn (Inspection $one): bool => $one->key === $found->key && $one->gate !== null) !== [];
         $isLeft = $found->finding === Finding::Noted && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault;
+        if ($isLeft && $isGated) {
+            throw Refused::because('What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.');
+        }
         if ($isLeft && trim($found->remark ?? '') === '') {
             throw Refused::because('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.');
         }
@@ -421,12 +425,15 @@ final readonly class Acceptance
     }
 
     /**
-     * What runs the machine waits for what was taken off.
+     * What runs the machine waits for what failed at rest, and for what was taken off.
      *
-     * @throws Refused If something is not back yet; it is named.
+     * @throws Refused If something is not right or not back yet; it is named.
      */
     public static function checkOrder(BenchState $state, Entry $entry): void
     {
+        if (RunsTheMachine::entry($state, $entry)) {
+            RunsTheMachine::mustBeSound($state);
+        }
         match (true) {
             $entry instanceof Checked => self::proofInOrder($state, $entry),
             $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
@@ -472,6 +479,9 @@ final readonly class Acceptance
         }
         if (! $entry->kind()->canBeVoided()) {
             throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be taken back.");
+        }
+        if ($entry instanceof ConditionNoted) {
+            self::nothingReadAs($state, $entry);
         }
         if ($entry instanceof AdjusterFitted && self::isWorkedWith($state, $entry->adjuster->id())) {
             throw Refused::because("The {$entry->adjuster->name()} was turned, read or locked since. Take that back first.");
@@ -522,7 +532,27 @@ final readonly class Acceptance
         if (! $entry->kind()->canBeAmended() || $entry->kind() !== $amend->becomes->kind()) {
             throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right as {$amend->becomes->kind()->value}. Take it back and log it anew.");
         }
+        if ($entry instanceof ConditionNoted && $amend->becomes instanceof ConditionNoted && $amend->becomes->label() !== $entry->label()) {
+            self::nothingReadAs($state, $entry);
+        }
         self::check($state, $amend->becomes);
+    }
+
+    /** @throws Refused If play was read in the state that was said: nobody knows then in which state those readings were taken. */
+    private static function nothingReadAs(BenchState $state, ConditionNoted $said): void
+    {
+        $count = 0;
+        $holds = false;
+        foreach ($state->log->effective() as $entry) {
+            if ($entry instanceof ConditionNoted) {
+                $isAnew = ($said->engine === null || $entry->engine !== null) && ($said->wheels === null || $entry->wheels !== null);
+                $holds = $entry->stamp->id === $said->stamp->id || ($holds && ! $isAnew);
+            }
+            $count += $holds && $entry instanceof ReadingTaken ? 1 : 0;
+        }
+        if ($count > 0) {
+            throw Refused::because(($count === 1 ? 'A reading was' : "{$count} readings were").' taken as '.lcfirst($said->label()).' since. Take '.($count === 1 ? 'it' : 'them').' back first, then say how it stands, and read again.');
+        }
     }
 
     private static function target(BenchState $state, string $id): Entry

@@ -13,8 +13,9 @@ final readonly class OtherControl
      * @param  string  $name  as it stands within a sentence
      * @param  list<string>  $coversOff  names of covers that its open job has off, and that must be on when the machine runs
      * @param  string|null  $tag  the reason on the tag that hangs on it
+     * @param  list<string>  $failed  what its open job found wrong with the machine at rest, so that nothing is run
      */
-    public function __construct(public string $name, public array $coversOff, public ?string $tag) {}
+    public function __construct(public string $name, public array $coversOff, public ?string $tag, public array $failed = []) {}
 
     /** What its covers say, or null where none is off. */
     public function cover(): ?string
@@ -23,6 +24,13 @@ final readonly class OtherControl
 
         return $this->coversOff === [] ? null
             : 'This runs the machine, and its '.implode(' and ', $this->coversOff)." {$are} off, as the job on its {$this->name} has it. Put it back, and say so there.";
+    }
+
+    /** What its open job found, or null where nothing stands against running. */
+    public function failed(): ?string
+    {
+        return $this->failed === [] ? null
+            : "This runs the machine, and the job on its {$this->name} found what is not to be run: ".implode(' ', $this->failed).' Put it right there, or tag it.';
     }
 
     /** What its tag says, or null where none hangs on it. */

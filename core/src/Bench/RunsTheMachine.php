@@ -6,6 +6,7 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Entry;
@@ -51,6 +52,20 @@ final readonly class RunsTheMachine
     }
 
     /**
+     * What failed with the machine at rest is put right before anything is run: a throttle that may stick open, a wire that may part, a brake that
+     * stays off. What only shows while it runs is no reason: it is run to see that it is right again.
+     *
+     * @throws Refused If something did.
+     */
+    public static function mustBeSound(BenchState $state): void
+    {
+        $failed = array_map(static fn (GateState $one): string => $one->sentence, $state->judgement->stopsRunning());
+        if ($failed !== []) {
+            throw Refused::missing('This runs the machine, and it is not to be run. Put this right first, or tag it:', $failed);
+        }
+    }
+
+    /**
      * Whoever may lift a tag may also run a machine that has one: otherwise two of them would wait for each other.
      *
      * @param  list<OtherControl>  $others  controls of the same machine
@@ -60,8 +75,9 @@ final readonly class RunsTheMachine
     public static function check(Entry $entry, array $others): void
     {
         $covers = array_map(static fn (OtherControl $one): ?string => $one->cover(), $others);
+        $found = array_map(static fn (OtherControl $one): ?string => $one->failed(), $others);
         $tags = $entry->stamp->by->role->mayLiftTag() ? [] : array_map(static fn (OtherControl $one): ?string => $one->tag(), $others);
-        foreach (array_filter([...$covers, ...$tags], is_string(...)) as $against) {
+        foreach (array_filter([...$covers, ...$found, ...$tags], is_string(...)) as $against) {
             throw Refused::because($against);
         }
     }

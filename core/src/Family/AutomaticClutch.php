@@ -60,7 +60,7 @@ final readonly class AutomaticClutch extends CommonFamily
 
     public function gates(): array
     {
-        return [new Gate(GateKey::StillAtRest, 'Still at idle', 'It drives off at idle.')];
+        return [Gate::running(GateKey::StillAtRest, 'Still at idle', 'It drives off at idle.')];
     }
 
     public function notSettable(): string

@@ -93,10 +93,10 @@ final readonly class Bail extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::BladeStops, 'Blade stops in time', 'The blade takes too long to stop.'),
-            new Gate(GateKey::StillAtRest, 'Blade stops when the bail is let go', 'The blade goes on with the bail released.'),
-            new Gate(GateKey::BrakeHolds, 'Brake on when released', 'The brake does not come on.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The bail wire is damaged.'),
+            Gate::running(GateKey::BladeStops, 'Blade stops in time', 'The blade takes too long to stop.'),
+            Gate::running(GateKey::StillAtRest, 'Blade stops when the bail is let go', 'The blade goes on with the bail released.'),
+            Gate::atRest(GateKey::BrakeHolds, 'Brake on when released', 'The brake does not come on.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The bail wire is damaged.'),
         ];
     }
 

@@ -73,9 +73,9 @@ final readonly class BrakePull extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::BrakeHolds, 'Brake holds', 'The brake does not hold.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The brake wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Cable has play', 'The brake cable is taut: the brake drags.'),
+            Gate::running(GateKey::BrakeHolds, 'Brake holds', 'The brake does not hold.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The brake wire is damaged.'),
+            Gate::running(GateKey::NotTaut, 'Cable has play', 'The brake cable is taut: the brake drags.'),
         ];
     }
 

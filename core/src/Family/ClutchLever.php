@@ -145,12 +145,12 @@ final readonly class ClutchLever extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'Clutch wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Cable has play', 'Clutch cable is taut: the clutch is held partly open.'),
-            new Gate(GateKey::ArmFree, 'Release arm free at rest', 'The release arm is not free at rest: the clutch is held partly open.'),
-            new Gate(GateKey::SpringsReached, 'Clutch springs reached', 'Only the return spring is felt: the clutch springs are never reached.'),
-            new Gate(GateKey::Releases, 'Releases fully', 'It creeps with the lever in.'),
-            new Gate(GateKey::PackSound, 'Plates and springs within their limits', 'A plate or spring is at or past its limit.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'Clutch wire is damaged.'),
+            Gate::running(GateKey::NotTaut, 'Cable has play', 'Clutch cable is taut: the clutch is held partly open.'),
+            Gate::running(GateKey::ArmFree, 'Release arm free at rest', 'The release arm is not free at rest: the clutch is held partly open.'),
+            Gate::running(GateKey::SpringsReached, 'Clutch springs reached', 'Only the return spring is felt: the clutch springs are never reached.'),
+            Gate::running(GateKey::Releases, 'Releases fully', 'It creeps with the lever in.'),
+            Gate::running(GateKey::PackSound, 'Plates and springs within their limits', 'A plate or spring is at or past its limit.'),
         ];
     }
 

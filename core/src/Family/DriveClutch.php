@@ -82,9 +82,9 @@ abstract readonly class DriveClutch extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Still with the handle at rest', 'It drives with the handle at rest.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Some slack, always', 'The drive cable is taut: the clutch is never fully off, or never fully on.'),
+            Gate::running(GateKey::StillAtRest, 'Still with the handle at rest', 'It drives with the handle at rest.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
+            Gate::running(GateKey::NotTaut, 'Some slack, always', 'The drive cable is taut: the clutch is never fully off, or never fully on.'),
         ];
     }
 

@@ -66,9 +66,9 @@ final readonly class HookControl extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Still with the control released', 'It turns with the control released.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The wire or its Z-bend is damaged.'),
-            new Gate(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it drives with the control released.'),
+            Gate::running(GateKey::StillAtRest, 'Still with the control released', 'It turns with the control released.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The wire or its Z-bend is damaged.'),
+            Gate::running(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it drives with the control released.'),
         ];
     }
 

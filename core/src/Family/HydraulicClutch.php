@@ -66,8 +66,8 @@ final readonly class HydraulicClutch extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::WireSound, 'Line sound and dry', 'The clutch line leaks.'),
-            new Gate(GateKey::StillAtRest, 'Releases fully', 'It drives with the lever in.'),
+            Gate::atRest(GateKey::WireSound, 'Line sound and dry', 'The clutch line leaks.'),
+            Gate::running(GateKey::StillAtRest, 'Releases fully', 'It drives with the lever in.'),
         ];
     }
 

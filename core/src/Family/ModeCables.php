@@ -110,8 +110,8 @@ final readonly class ModeCables extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::BrakeHolds, 'Park holds', 'Park does not hold.'),
-            new Gate(GateKey::WireSound, 'Cables sound', 'A cable at the mode arm is damaged.'),
+            Gate::atRest(GateKey::BrakeHolds, 'Park holds', 'Park does not hold.'),
+            Gate::atRest(GateKey::WireSound, 'Cables sound', 'A cable at the mode arm is damaged.'),
         ];
     }
 

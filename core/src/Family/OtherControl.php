@@ -41,9 +41,9 @@ final readonly class OtherControl extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Still with the control released', 'It moves with the control released.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it works with the control released.'),
+            Gate::running(GateKey::StillAtRest, 'Still with the control released', 'It moves with the control released.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The wire is damaged.'),
+            Gate::running(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it works with the control released.'),
         ];
     }
 

@@ -90,10 +90,10 @@ final readonly class PedalThrottle extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
-            new Gate(GateKey::WireSound, 'Inner wires sound', 'A throttle wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Both cables have play', 'A throttle cable is taut and can hold the throttle open.'),
-            new Gate(GateKey::SpeedGoverned, 'Within its governed speed', 'It runs faster than the maker\'s limit.'),
+            Gate::atRest(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wires sound', 'A throttle wire is damaged.'),
+            Gate::atRest(GateKey::NotTaut, 'Both cables have play', 'A throttle cable is taut and can hold the throttle open.'),
+            Gate::running(GateKey::SpeedGoverned, 'Within its governed speed', 'It runs faster than the maker\'s limit.'),
         ];
     }
 

@@ -52,9 +52,9 @@ final readonly class ReleaseByPull extends DriveClutch
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Stands with the handle drawn', 'It drives with the handle drawn.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Some slack with the handle let go', 'The drive cable is taut: the clutch is never fully on, slips and burns.'),
+            Gate::running(GateKey::StillAtRest, 'Stands with the handle drawn', 'It drives with the handle drawn.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
+            Gate::running(GateKey::NotTaut, 'Some slack with the handle let go', 'The drive cable is taut: the clutch is never fully on, slips and burns.'),
         ];
     }
 

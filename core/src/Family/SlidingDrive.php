@@ -103,8 +103,8 @@ final readonly class SlidingDrive extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Still with the handle released', 'It drives with the handle released.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
+            Gate::running(GateKey::StillAtRest, 'Still with the handle released', 'It drives with the handle released.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
         ];
     }
 

@@ -93,8 +93,8 @@ final readonly class SpeedSelector extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::StillAtRest, 'Still in neutral and at rest', 'It drives in neutral, or something turns with the handles released.'),
-            new Gate(GateKey::WireSound, 'Wire or rod sound', 'The selector wire is damaged.'),
+            Gate::running(GateKey::StillAtRest, 'Still in neutral and at rest', 'It drives in neutral, or something turns with the handles released.'),
+            Gate::atRest(GateKey::WireSound, 'Wire or rod sound', 'The selector wire is damaged.'),
         ];
     }
 

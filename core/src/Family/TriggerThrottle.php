@@ -93,11 +93,11 @@ final readonly class TriggerThrottle extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
-            new Gate(GateKey::StillAtRest, 'Head still at idle', 'The head turns with the trigger released.'),
-            new Gate(GateKey::WireInGroove, 'Wire end home', 'Throttle wire comes out of its keyhole.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Cable has play', 'Throttle cable is taut and can hold the throttle open.'),
+            Gate::atRest(GateKey::SnapShut, 'Snaps shut', 'Throttle does not snap shut.'),
+            Gate::running(GateKey::StillAtRest, 'Head still at idle', 'The head turns with the trigger released.'),
+            Gate::atRest(GateKey::WireInGroove, 'Wire end home', 'Throttle wire comes out of its keyhole.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
+            Gate::atRest(GateKey::NotTaut, 'Cable has play', 'Throttle cable is taut and can hold the throttle open.'),
         ];
     }
 

@@ -99,10 +99,10 @@ final readonly class TwistGrip extends CommonFamily
     public function gates(): array
     {
         return [
-            new Gate(GateKey::SnapShut, 'Snaps shut in every pose', 'Throttle does not snap shut.'),
-            new Gate(GateKey::WireInGroove, 'Wire in its groove', 'Throttle wire is out of its groove.'),
-            new Gate(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
-            new Gate(GateKey::NotTaut, 'Cable has play in every pose', 'Throttle cable is taut and can hold the throttle open.'),
+            Gate::atRest(GateKey::SnapShut, 'Snaps shut in every pose', 'Throttle does not snap shut.'),
+            Gate::atRest(GateKey::WireInGroove, 'Wire in its groove', 'Throttle wire is out of its groove.'),
+            Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
+            Gate::atRest(GateKey::NotTaut, 'Cable has play in every pose', 'Throttle cable is taut and can hold the throttle open.'),
         ];
     }
 

@@ -38,6 +38,12 @@ final readonly class Judgement
         public ?TableState $table,
     ) {}
 
+    /** @return list<GateState> what failed with the machine at rest, so that it is not run */
+    public function stopsRunning(): array
+    {
+        return array_values(array_filter($this->gates, static fn (GateState $one): bool => $one->gate->isAtRest && $one->status === GateStatus::Failed));
+    }
+
     /** @return list<GateState> */
     public function gatesThat(GateStatus $status): array
     {

@@ -16,6 +16,7 @@ final readonly class Progress
      * @param  list<string>  $blocksFit  what stands in the way of closing as fit, a sentence each
      * @param  list<string>  $blocksByChoice
      * @param  list<string>  $blocksTagged
+     * @param  list<string>  $waits  keys of what runs the machine, where that has to wait for what failed with it at rest
      */
     public function __construct(
         public JobStage $stage,
@@ -25,20 +26,23 @@ final readonly class Progress
         public array $blocksTagged,
         /** Null where a whole job was begun. */
         public ?QuickCheck $check = null,
+        private array $waits = [],
     ) {}
 
-    /** The first thing missing in the current stage; what was answered badly comes after what was not answered at all. */
+    /** The first thing missing in the current stage; what was answered badly comes after what was not answered at all, and what has to wait comes last. */
     public function asks(): ?StageItem
     {
-        $failed = null;
+        $failed = $waiting = null;
         foreach ($this->items[$this->stage->value] ?? [] as $item) {
-            if (! $item->done && ! $item->failed) {
+            $waits = in_array($item->key, $this->waits, true);
+            if (! $item->done && ! $item->failed && ! $waits) {
                 return $item;
             }
-            $failed ??= $item->done ? null : $item;
+            $failed ??= $item->done || $waits ? null : $item;
+            $waiting ??= $item->done ? null : $item;
         }
 
-        return $failed;
+        return $failed ?? $waiting;
     }
 
     /**

@@ -14,6 +14,7 @@ use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Facts\Refit;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
+use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Learning\Beliefs;
@@ -67,6 +68,15 @@ final readonly class StageItems
         ];
     }
 
+    /** @return list<string> keys of what is tried last, with the machine running */
+    public function thatRun(): array
+    {
+        $family = Families::of($this->spec->family);
+        $beside = new BesideItems($this->spec, $this->run, $this->facts, $this->judgement);
+
+        return array_map(static fn (StageItem $item): string => $item->key, [...$this->proofs(Running::Open), ...$this->running($family, $beside)]);
+    }
+
     /**
      * A cable being replaced comes before all else; one that was, after what is looked over.
      *
@@ -90,11 +100,12 @@ final readonly class StageItems
     private function asFound(BesideItems $beside, array $heat): array
     {
         $found = $beside->asFound();
+        $gated = $this->gatedFaults();
         if ($this->spec->aim !== null) {
-            return [...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$heat, ...$this->foundReadings(), ...$found];
+            return [...$gated, ...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$heat, ...$this->foundReadings(), ...$found];
         }
 
-        return [...$found, ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
+        return [...$gated, ...$found, ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
     }
 
     /** @return list<StageItem> */
@@ -580,6 +591,25 @@ final readonly class StageItems
             }
             $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
                 detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").'Mend it or replace it; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);
+        }
+
+        return $items;
+    }
+
+    /** @return list<StageItem> what nobody may use: it is replaced or tagged before anything is set, tried or run with it */
+    private function gatedFaults(): array
+    {
+        $items = [];
+        foreach ($this->spec->inspections() as $inspection) {
+            $found = $this->facts->answers->inspected[$inspection->key] ?? null;
+            if ($inspection->gate === null || $found?->finding !== Finding::Fault) {
+                continue;
+            }
+            $why = array_values(array_filter($this->judgement->gates, static fn (GateState $one): bool => $one->gate->key === $inspection->gate))[0]->sentence ?? '';
+            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Not fit: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
+                detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
+                answers: [new Answer('mended', 'Replaced, and sound now', EntryKind::Inspected, ['key' => $inspection->key, 'finding' => Finding::Sound->value], AnswerTone::Right, true, 'What was done')],
+                about: $inspection->key, stamp: $found->stamp);
         }
 
         return $items;

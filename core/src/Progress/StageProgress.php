@@ -21,7 +21,8 @@ final readonly class StageProgress
     /** @param  Judgement|null  $second  of a second cable */
     public static function of(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ?Judgement $second = null): Progress
     {
-        $whole = (new StageItems($spec, $run, $facts, $beliefs, $judgement, $second))->all();
+        $asking = new StageItems($spec, $run, $facts, $beliefs, $judgement, $second);
+        $whole = $asking->all();
         $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
         $items = $check?->isOn() === true ? $check->items : $whole;
         $missing = self::missing($whole, false);
@@ -36,6 +37,7 @@ final readonly class StageProgress
             array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($whole, true)])),
             $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
             $check,
+            $judgement->stopsRunning() === [] ? [] : $asking->thatRun(),
         );
     }
 

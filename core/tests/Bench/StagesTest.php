@@ -68,7 +68,7 @@ final class StagesTest extends TestCase
 
     public function test_a_frayed_wire_cannot_be_closed_as_fit(): void
     {
-        $job = self::nearlyDone(static fn (TestJob $job): TestJob => $job->line('fault strands broken', 'wire'));
+        $job = TestJob::clutch()->line('fault strands broken', 'wire');
         self::assertContains('Clutch wire is damaged.', $job->state->progress->blocksFit);
         $refusal = $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'fit']));
         self::assertStringContainsString('Clutch wire is damaged.', $refusal);

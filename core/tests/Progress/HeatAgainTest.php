@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\Progress;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Amending;
+use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
@@ -41,6 +42,28 @@ final class HeatAgainTest extends TestCase
         self::assertSame([15.5, 'cold'], [$draft->body['body']['mm'], $draft->body['body']['engine']], 'cold, as it was then');
         $this->expectException(NotUnderstood::class);
         $job->read(15);
+    }
+
+    public function test_a_state_in_which_play_was_read_is_not_taken_back_under_its_readings(): void
+    {
+        $job = TestJob::clutch()->ready();
+        $cold = $job->state->facts->answers->condition->stamp->id ?? self::fail('nobody said how it stands');
+        $void = static fn (TestJob $one): TestJob => $one->entry('void', ['entry' => $cold, 'reason' => 'it was hot']);
+        $hot = static fn (TestJob $one): TestJob => $one->entry('amend', ['entry' => $cold, 'reason' => 'it was hot', 'kind' => 'condition', 'body' => ['engine' => 'hot']]);
+        $job->read(15);
+        self::assertSame('A reading was taken as cold since. Take it back first, then say how it stands, and read again.', $job->refusal($void));
+        $job->read(15);
+        self::assertSame('2 readings were taken as cold since. Take them back first, then say how it stands, and read again.', $job->refusal($void));
+        self::assertStringStartsWith('2 readings were taken as cold since.', $job->refusal($hot));
+        $job->line('cold')->read(15);
+        self::assertStringStartsWith('2 readings were taken', $job->refusal($void), 'what was said later holds for what was read later');
+        foreach ($job->state->log->entries as $entry) {
+            if ($entry instanceof ReadingTaken) {
+                $job->entry('void', ['entry' => $entry->stamp->id, 'reason' => 'it was hot']);
+            }
+        }
+        $void($job);
+        self::assertTrue($job->state->facts->answers->condition !== null, 'the later one stands');
     }
 
     public function test_where_nothing_is_left_to_be_read_nobody_is_asked(): void

@@ -109,6 +109,9 @@ final class Auditor
     /** Whose settings are tried by hand, with nothing running. */
     private const AT_REST = ['mode_cables'];
 
+    /** What is looked at or tried by hand, and with which nothing is run where it is not as it should be. */
+    private const NEVER_RUN = ['wire', 'line', 'snap_shut', 'wire_in_groove', 'end_home', 'brake_on', 'park_holds'];
+
     private const POSES = ['twist_grip' => ['straight', 'left', 'right']];
 
     /** What a rider may have as they like it, where it is left outside its band by choice. */
@@ -277,6 +280,7 @@ final class Auditor
             ...array_map(static fn (string $adjuster): string => "{$adjuster} was not locked since", array_keys($loose)),
             ...($last['restored'] < $last['change'] ? ['tools were counted before the last turn'] : []),
             ...self::ranOpen($family, $written),
+            ...self::ranUnfit($family, $log),
         ];
     }
 
@@ -306,6 +310,33 @@ final class Auditor
         }
 
         return array_map(static fn (string $key): string => "{$key} ran before all was back", array_keys(array_filter($open)));
+    }
+
+    /**
+     * What was found with it at rest stands against running it: a damaged wire, a throttle that stays open, a brake that stays off.
+     *
+     * @param  list<Written>  $log
+     * @return list<string>
+     */
+    private static function ranUnfit(string $family, array $log): array
+    {
+        [$against, $all] = [[], []];
+        foreach ($log as $one) {
+            $key = (string) ($one['body']['key'] ?? '');
+            $runs = ($one['kind'] === 'check' && in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true)) || ($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true));
+            if ($runs && $against !== []) {
+                $all[] = "{$one['id']} {$key} ran with ".implode(' and ', array_keys($against));
+            }
+            $against = match (true) {
+                $one['kind'] === 'inspected' && in_array($key, self::NEVER_RUN, true) => $one['body']['finding'] === 'fault' ? [$key => true] + $against : array_diff_key($against, [$key => true]),
+                $one['kind'] === 'check' && in_array($key, self::NEVER_RUN, true) => self::passes($family, 'check', $one['body']) ? array_diff_key($against, [$key.($one['body']['pose'] ?? '') => true]) : [$key.($one['body']['pose'] ?? '') => true] + $against,
+                // What was tried is to be tried anew; a new wire is looked at anew.
+                in_array($one['kind'], self::CHANGES, true) => $one['kind'] === 'move' ? array_intersect_key($against, ['wire' => true, 'line' => true]) : [],
+                default => $against,
+            };
+        }
+
+        return $all;
     }
 
     /**

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Bench;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\OtherControl;
+use VividPull\Core\Bench\RunsTheMachine;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Family\Families;
+use VividPull\Core\Procedure\Inspection;
+use VividPull\Core\Progress\Answer;
+use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\Auditor;
+use VividPull\Core\Tests\Support\FamilyJob;
+use VividPull\Core\Tests\Support\TestJob;
+
+/** What was found wrong with the machine at rest is put right before anything is set or run with it. Common practice, no source. */
+final class NotToBeRunTest extends TestCase
+{
+    /** @return iterable<string, array{FamilyKey, string}> each with the part that nobody may use once it is damaged */
+    public static function withAWire(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            foreach (Families::of($key)->lookOver() as $part) {
+                if ($part->gate !== null) {
+                    yield "{$key->value}, {$part->key}" => [$key, $part->key];
+                }
+            }
+        }
+    }
+
+    #[DataProvider('withAWire')]
+    public function test_a_damaged_wire_is_replaced_or_tagged_before_anything_else(FamilyKey $key, string $part): void
+    {
+        $job = self::lookedOver($key, $part);
+        $asked = $job->state->progress->asks() ?? self::fail('nothing is asked');
+        self::assertSame("fault:{$part}", $asked->key);
+        self::assertStringContainsString('Replace it, or tag the machine: nothing is set or run with it.', (string) $asked->detail);
+        self::assertSame(['mended'], array_column($asked->answers, 'word'));
+        self::assertSame([], self::ranUntilSigned($job, $part), 'nothing that runs is asked');
+        self::assertFalse(RunsTheMachine::asked($job->state));
+    }
+
+    #[DataProvider('withAWire')]
+    public function test_replaced_the_job_goes_on_to_its_signature(FamilyKey $key, string $part): void
+    {
+        $job = self::lookedOver($key, $part)->line('mended a new one fitted', "fault:{$part}");
+        self::assertNull($job->state->progress->item("fault:{$part}"));
+        $ran = self::ranUntilSigned($job, '');
+        self::assertSame(ItemKind::SignOff, $job->state->progress->asks()?->kind, $key->value);
+        self::assertSame($key !== FamilyKey::ModeCables, $ran !== [], 'of an arm nothing is tried but by hand');
+    }
+
+    #[DataProvider('withAWire')]
+    public function test_what_nobody_may_use_is_not_left_by_choice(FamilyKey $key, string $part): void
+    {
+        $job = self::lookedOver($key, $part);
+        self::assertSame('What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('inspected', ['key' => $part, 'finding' => 'noted', 'remark' => 'only one strand'])));
+        $fault = $job->state->facts->answers->inspected[$part]->stamp->id ?? self::fail();
+        $job->entry('void', ['entry' => $fault, 'reason' => 'a hair']);
+        self::assertNull($job->state->progress->item("fault:{$part}"));
+        self::assertSame($part, $job->state->progress->asks()?->key, 'it is looked at again');
+    }
+
+    public function test_a_throttle_that_does_not_snap_shut_is_not_started(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
+        $steady = ['key' => 'idle_steady', 'answer' => 'yes'];
+        foreach (['straight', 'right'] as $pose) {
+            $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
+        }
+        $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes'])->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
+        $refusal = $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', $steady));
+        self::assertStringContainsString('This runs the machine, and it is not to be run. Put this right first, or tag it:', $refusal);
+        self::assertStringContainsString('Throttle does not snap shut, bars full left.', $refusal);
+        self::assertNotSame('check:idle_steady', $job->state->progress->asks()?->key);
+        $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left']);
+        self::assertSame('check:idle_steady', $job->state->progress->asks()?->key);
+        $job->entry('check', $steady);
+        self::assertNotNull($job->state->facts->answers->checks['idle_steady'] ?? null);
+    }
+
+    public function test_a_throttle_taut_with_the_bars_turned_is_not_run_to_see_its_idle(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 0, 0)->readIn(Pose::Right, 4, 4);
+        foreach (['straight', 'left', 'right'] as $pose) {
+            $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
+        }
+        $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
+        self::assertNotSame('check:idle_steady', $job->state->progress->asks()?->key, 'the pose that is taut is asked for first');
+        self::assertStringContainsString('can hold the throttle open', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'idle_steady', 'answer' => 'yes'])));
+    }
+
+    public function test_blades_are_not_started_while_their_brake_stays_off(): void
+    {
+        $job = FamilyJob::of(FamilyKey::Bail)->toReading();
+        foreach (['brake_off' => 'yes', 'contact_open' => 'yes', 'brake_on' => 'no'] as $key => $answer) {
+            $job->entry('check', ['key' => $key, 'answer' => $answer]);
+        }
+        foreach (['guards', 'spark_lead'] as $key) {
+            $job->entry('confirmed', ['key' => $key]);
+        }
+        self::assertStringContainsString('The brake does not come on.', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'stops', 'answer' => 'engine_stops'])));
+    }
+
+    public function test_what_shows_only_while_it_runs_is_run_again(): void
+    {
+        $job = FamilyJob::of(FamilyKey::BrakePull)->toReading();
+        $job->line('cold', 'condition')->read(10, 10, 10);
+        foreach (['no_drag', 'springs_back'] as $key) {
+            $job->entry('check', ['key' => $key, 'answer' => 'yes']);
+        }
+        $job->entry('confirmed', ['key' => 'refitted'])->entry('check', ['key' => 'holds', 'answer' => 'not']);
+        self::assertContains('The brake does not hold.', $job->state->progress->blocksFit);
+        $job->entry('check', ['key' => 'holds', 'answer' => 'before_end']);
+        self::assertNotContains('The brake does not hold.', $job->state->progress->blocksFit);
+    }
+
+    public function test_what_another_job_found_stops_it_too_and_everybody(): void
+    {
+        $brake = new OtherControl('throttle grip', [], null, ['Throttle does not snap shut.', 'Throttle wire is damaged.']);
+        self::assertSame('This runs the machine, and the job on its throttle grip found what is not to be run: Throttle does not snap shut. Throttle wire is damaged. Put it right there, or tag it.', $brake->failed());
+        self::assertNull((new OtherControl('throttle grip', ['boot'], 'frayed'))->failed());
+    }
+
+    /** Made safe and looked over, with a fault in one part. */
+    private static function lookedOver(FamilyKey $key, string $part): TestJob
+    {
+        $job = FamilyJob::of($key);
+        $parts = array_map(static fn (Inspection $one): string => $one->key, Families::of($key)->lookOver());
+        while (($item = $job->state->progress->asks()) !== null && ($job->state->progress->stageOf($item->key)->value === 'make_safe' || in_array($item->key, $parts, true))) {
+            $item->key === $part ? $job->line('fault strands broken', $part) : $job->line('ok', $item->key);
+        }
+
+        return $job;
+    }
+
+    /** @return list<string> keys of what ran, where everything but this fault is answered as it passes */
+    private static function ranUntilSigned(TestJob $job, string $fault): array
+    {
+        $ran = [];
+        for ($n = 0; $n < 80 && ($item = $job->state->progress->asks()) !== null && $item->kind !== ItemKind::SignOff && $item->key !== "fault:{$fault}"; $n++) {
+            $ran = RunsTheMachine::asked($job->state) ? [...$ran, $item->key] : $ran;
+            $good = array_values(array_filter($item->answers, static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body)));
+            $good === [] || in_array($item->kind, [ItemKind::Reading, ItemKind::InBand, ItemKind::Measure], true)
+                ? $job->line($item->kind === ItemKind::Measure ? '1.6' : '10', $item->key, $item->about === null ? null : Pose::tryFrom($item->about))
+                : $job->entry($good[0]->kind->value, $good[0]->body + ($good[0]->asksRemark ? ['remark' => 'seen so'] : []));
+        }
+
+        return $ran;
+    }
+}
