@@ -76,20 +76,30 @@ final class ScreensTest extends BrowserTestCase
         self::assertLessThan(390, max($last['bottom'], $verdict['bottom']), 'and all of it is in sight');
     }
 
-    /** The narrowest phone, a phone, a tablet, a desk; after dark what is narrow, and a desk. */
     public function test_a_refused_answer_is_seen_on_a_phone_wherever_it_was_tapped(): void
     {
         $tag = $this->machineLike('RT-20', 'PH-20');
         $this->as('tomas');
         $this->server->job('tomas', $tag, 'clutch', ['tag lever snapped']);
         $this->onBench($tag, 'throttle', Preparation::RIGHT, '4.2', '4.2', '4.2', 'yes', 'yes', 'yes', 'yes')->window(390, 844);
-        $this->await('[data-do-not-run]')->see('a tag hangs on its clutch lever', 'Open that job')->armed()->click('[data-primary]')->await('[role=alert] [data-kept=refused]');
+        $this->await('[data-do-not-run]')->see('a tag hangs on its clutch lever', 'Open that job');
+        self::assertSame('Open that job', $this->text('[data-primary]'), 'what is not to be run has no vivid answer');
+        $this->armed()->click('[data-answer=yes]')->await('[role=alert] [data-kept=refused]');
         $this->see('Idle stays steady while steering from stop to stop: Yes', 'Do not run it')->accessible('a refused answer on a phone');
         $seen = 'const box = document.querySelector("[data-kept=refused]").getBoundingClientRect(); return box.top > 0 && box.bottom <= window.innerHeight';
         self::assertTrue($this->browser->executeScript($seen), 'in sight where it was tapped');
         $this->browser->executeScript('window.scrollTo(0, document.body.scrollHeight / 2)');
         self::assertTrue($this->browser->executeScript($seen), 'and wherever one looks next');
         $this->clickText('Drop it')->gone('[data-kept]')->clickText('Open that job')->see('Clutch lever', 'lever snapped');
+    }
+
+    public function test_a_damaged_wire_leads_to_another_or_to_a_tag_and_to_nothing_else(): void
+    {
+        $this->as('tomas')->onBench($this->machineLike('RT-20', 'PH-21'), 'clutch', 'all ok', 'fault strands broken', 'ok', 'ok', 'ok')->see('Not fit: Inner wire', 'Do not run. Clutch wire is damaged.', 'nothing is set or run with it', 'Tag it: do not run')->accessible('a damaged wire');
+        self::assertSame('Replace the cable', $this->text('[data-primary]'));
+        $this->window(390, 844);
+        $this->armed()->click('[data-replace-now]')->see('Why is it replaced?')->clickText('Frayed')->clickText('Begin')->settled()->gone('[data-replace-now]')->await('[data-replacing]');
+        self::assertStringStartsWith('replace:', (string) $this->state()['asks']);
     }
 
     public function test_what_would_not_be_judged_is_said_before_it_is_read(): void
@@ -100,6 +110,7 @@ final class ScreensTest extends BrowserTestCase
         $this->clickText('Now: cold')->settled()->gone('[data-wrong-state]')->see('can decide this band');
     }
 
+    /** The narrowest phone, a phone, a tablet, a desk; after dark what is narrow, and a desk. */
     private const WIDTHS = ['day' => [360, 390, 820, 1280], 'night' => [360, 1280]];
 
     private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/shelf/gauges', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause', '/practice', '/practice/learners', '/practice/lessons/grip_route/like'];

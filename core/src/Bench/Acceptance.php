@@ -393,11 +393,7 @@ final readonly class Acceptance
     {
         $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->inspections());
         self::known($found->key, $keys, 'something to look over on this control');
-        $isGated = array_filter($state->spec->inspections(), static fn (Inspection $one): bool => $one->key === $found->key && $one->gate !== null) !== [];
         $isLeft = $found->finding === Finding::Noted && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault;
-        if ($isLeft && $isGated) {
-            throw Refused::because('What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.');
-        }
         if ($isLeft && trim($found->remark ?? '') === '') {
             throw Refused::because('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.');
         }
@@ -437,6 +433,9 @@ final readonly class Acceptance
         match (true) {
             $entry instanceof Checked => self::proofInOrder($state, $entry),
             $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
+            $entry instanceof Inspected => self::leftInOrder($state, $entry),
+            $entry instanceof Voided => self::nothingReadAs($state, $entry->entry, null),
+            $entry instanceof Amended => self::nothingReadAs($state, $entry->entry, $entry->becomes),
             // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
             $entry instanceof OutcomeSeen && RunsTheMachine::entry($state, $entry) => self::refitted($state, Running::Refitted, true),
             default => null,
@@ -462,6 +461,36 @@ final readonly class Acceptance
         }
     }
 
+    /** @throws Refused If it leaves a fault by choice that makes the machine unfit. */
+    private static function leftInOrder(BenchState $state, Inspected $found): void
+    {
+        $isGated = array_filter($state->spec->inspections(), static fn (Inspection $one): bool => $one->key === $found->key && $one->gate !== null) !== [];
+        if ($isGated && $found->finding === Finding::Noted && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault) {
+            throw Refused::because('What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.');
+        }
+    }
+
+    /** @throws Refused If play was read in the state that was said: nobody knows then in which state those readings were taken. */
+    private static function nothingReadAs(BenchState $state, string $id, ?Entry $becomes): void
+    {
+        $said = $state->log->find($id);
+        if (! $said instanceof ConditionNoted || ($becomes instanceof ConditionNoted && $becomes->label() === $said->label())) {
+            return;
+        }
+        $count = 0;
+        $holds = false;
+        foreach ($state->log->effective() as $entry) {
+            if ($entry instanceof ConditionNoted) {
+                $isAnew = ($said->engine === null || $entry->engine !== null) && ($said->wheels === null || $entry->wheels !== null);
+                $holds = $entry->stamp->id === $said->stamp->id || ($holds && ! $isAnew);
+            }
+            $count += $holds && $entry instanceof ReadingTaken ? 1 : 0;
+        }
+        if ($count > 0) {
+            throw Refused::because(($count === 1 ? 'A reading was' : "{$count} readings were").' taken as '.lcfirst($said->label()).' since. Take '.($count === 1 ? 'it' : 'them').' back first, then say how it stands, and read again.');
+        }
+    }
+
     /** @throws Refused If anything is still off. */
     private static function refitted(BenchState $state, Running $running, bool $asFound): void
     {
@@ -479,9 +508,6 @@ final readonly class Acceptance
         }
         if (! $entry->kind()->canBeVoided()) {
             throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be taken back.");
-        }
-        if ($entry instanceof ConditionNoted) {
-            self::nothingReadAs($state, $entry);
         }
         if ($entry instanceof AdjusterFitted && self::isWorkedWith($state, $entry->adjuster->id())) {
             throw Refused::because("The {$entry->adjuster->name()} was turned, read or locked since. Take that back first.");
@@ -532,27 +558,7 @@ final readonly class Acceptance
         if (! $entry->kind()->canBeAmended() || $entry->kind() !== $amend->becomes->kind()) {
             throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right as {$amend->becomes->kind()->value}. Take it back and log it anew.");
         }
-        if ($entry instanceof ConditionNoted && $amend->becomes instanceof ConditionNoted && $amend->becomes->label() !== $entry->label()) {
-            self::nothingReadAs($state, $entry);
-        }
         self::check($state, $amend->becomes);
-    }
-
-    /** @throws Refused If play was read in the state that was said: nobody knows then in which state those readings were taken. */
-    private static function nothingReadAs(BenchState $state, ConditionNoted $said): void
-    {
-        $count = 0;
-        $holds = false;
-        foreach ($state->log->effective() as $entry) {
-            if ($entry instanceof ConditionNoted) {
-                $isAnew = ($said->engine === null || $entry->engine !== null) && ($said->wheels === null || $entry->wheels !== null);
-                $holds = $entry->stamp->id === $said->stamp->id || ($holds && ! $isAnew);
-            }
-            $count += $holds && $entry instanceof ReadingTaken ? 1 : 0;
-        }
-        if ($count > 0) {
-            throw Refused::because(($count === 1 ? 'A reading was' : "{$count} readings were").' taken as '.lcfirst($said->label()).' since. Take '.($count === 1 ? 'it' : 'them').' back first, then say how it stands, and read again.');
-        }
     }
 
     private static function target(BenchState $state, string $id): Entry

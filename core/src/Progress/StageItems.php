@@ -49,6 +49,8 @@ final readonly class StageItems
 {
     private const WHOLE_GROUP = 3;
 
+    private const WIRE = 'wire';
+
     public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Beliefs $beliefs, private Judgement $judgement, private ?Judgement $second = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
@@ -599,6 +601,7 @@ final readonly class StageItems
     /** @return list<StageItem> what nobody may use: it is replaced or tagged before anything is set, tried or run with it */
     private function gatedFaults(): array
     {
+        $family = Families::of($this->spec->family);
         $items = [];
         foreach ($this->spec->inspections() as $inspection) {
             $found = $this->facts->answers->inspected[$inspection->key] ?? null;
@@ -608,7 +611,8 @@ final readonly class StageItems
             $why = array_values(array_filter($this->judgement->gates, static fn (GateState $one): bool => $one->gate->key === $inspection->gate))[0]->sentence ?? '';
             $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Not fit: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
                 detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
-                answers: [new Answer('mended', 'Replaced, and sound now', EntryKind::Inspected, ['key' => $inspection->key, 'finding' => Finding::Sound->value], AnswerTone::Right, true, 'What was done')],
+                // Replacing the cable, step by step, is what is offered first where it can be.
+                answers: [new Answer('mended', 'Replaced, and sound now', EntryKind::Inspected, ['key' => $inspection->key, 'finding' => Finding::Sound->value], $inspection->key === self::WIRE && $family->notSettable() === null ? AnswerTone::Plain : AnswerTone::Right, true, 'What was done')],
                 about: $inspection->key, stamp: $found->stamp);
         }
 

@@ -59,8 +59,8 @@ final class NotToBeRunTest extends TestCase
     public function test_what_nobody_may_use_is_not_left_by_choice(FamilyKey $key, string $part): void
     {
         $job = self::lookedOver($key, $part);
-        self::assertSame('What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.',
-            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('inspected', ['key' => $part, 'finding' => 'noted', 'remark' => 'only one strand'])));
+        $isFor = Families::of($key)->allowsByChoice() ? 'What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.' : 'On this control a fault is not left by choice. Mend it, or tag the machine.';
+        self::assertSame($isFor, $job->refusal(static fn (TestJob $job): TestJob => $job->entry('inspected', ['key' => $part, 'finding' => 'noted', 'remark' => 'only one strand'])));
         $fault = $job->state->facts->answers->inspected[$part]->stamp->id ?? self::fail();
         $job->entry('void', ['entry' => $fault, 'reason' => 'a hair']);
         self::assertNull($job->state->progress->item("fault:{$part}"));

@@ -280,7 +280,7 @@ final class Auditor
             ...array_map(static fn (string $adjuster): string => "{$adjuster} was not locked since", array_keys($loose)),
             ...($last['restored'] < $last['change'] ? ['tools were counted before the last turn'] : []),
             ...self::ranOpen($family, $written),
-            ...self::ranUnfit($family, $log),
+            ...self::ranUnfit($family, $written),
         ];
     }
 
@@ -313,30 +313,54 @@ final class Auditor
     }
 
     /**
-     * What was found with it at rest stands against running it: a damaged wire, a throttle that stays open, a brake that stays off.
+     * What was found with it at rest stands against running it, as it was said when it ran: a damaged wire, a throttle that stays open, a brake
+     * that stays off.
      *
-     * @param  list<Written>  $log
+     * @param  list<Written>  $written
      * @return list<string>
      */
-    private static function ranUnfit(string $family, array $log): array
+    private static function ranUnfit(string $family, array $written): array
     {
-        [$against, $all] = [[], []];
-        foreach ($log as $one) {
+        [$said, $all] = [[], []];
+        foreach ($written as $one) {
             $key = (string) ($one['body']['key'] ?? '');
-            $runs = ($one['kind'] === 'check' && in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true)) || ($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true));
-            if ($runs && $against !== []) {
-                $all[] = "{$one['id']} {$key} ran with ".implode(' and ', array_keys($against));
+            if ($one['kind'] === 'void') {
+                unset($said[(string) $one['body']['entry']]);
             }
+            $runs = ($one['kind'] === 'check' && in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true)) || ($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true));
+            $against = $runs ? self::unfit($family, $said) : [];
+            if ($against !== []) {
+                $all[] = "{$one['id']} {$key} ran with ".implode(' and ', $against);
+            }
+            $said[$one['id']] = $one;
+        }
+
+        return $all;
+    }
+
+    /**
+     * What was tried is to be tried anew after a change; a wire that was damaged stays so until another was looked at.
+     *
+     * @param  array<string, Written>  $said
+     * @return list<string>
+     */
+    private static function unfit(string $family, array $said): array
+    {
+        $against = [];
+        foreach ($said as $one) {
+            $key = (string) ($one['body']['key'] ?? '');
+            $isTold = in_array($one['kind'], ['inspected', 'check'], true) && in_array($key, self::NEVER_RUN, true);
+            $is = $key.($one['body']['pose'] ?? '');
             $against = match (true) {
-                $one['kind'] === 'inspected' && in_array($key, self::NEVER_RUN, true) => $one['body']['finding'] === 'fault' ? [$key => true] + $against : array_diff_key($against, [$key => true]),
-                $one['kind'] === 'check' && in_array($key, self::NEVER_RUN, true) => self::passes($family, 'check', $one['body']) ? array_diff_key($against, [$key.($one['body']['pose'] ?? '') => true]) : [$key.($one['body']['pose'] ?? '') => true] + $against,
-                // What was tried is to be tried anew; a new wire is looked at anew.
-                in_array($one['kind'], self::CHANGES, true) => $one['kind'] === 'move' ? array_intersect_key($against, ['wire' => true, 'line' => true]) : [],
+                $isTold && ($one['body']['finding'] ?? '') !== 'noted' && ! self::passes($family, $one['kind'], $one['body']) => [$is => true] + $against,
+                $isTold => array_diff_key($against, [$is => true]),
+                $one['kind'] === 'part' && $one['body']['part'] === 'cable' => [],
+                in_array($one['kind'], self::CHANGES, true) => array_intersect_key($against, ['wire' => true, 'line' => true]),
                 default => $against,
             };
         }
 
-        return $all;
+        return array_keys($against);
     }
 
     /**

@@ -137,7 +137,7 @@ final class Attempt
     {
         $this->mustGoOn();
         if (in_array($entry->kind(), self::NOT_HERE, true)) {
-            throw Refused::because('There is nothing of that on a machine to learn on.');
+            throw Refused::because($entry->kind() === EntryKind::Replacing ? 'There is no new cable for a machine to learn on: tag it.' : 'There is nothing of that on a machine to learn on.');
         }
         $before = clone $this->control;
         $after = Bench::accept($this->job, $entry);

@@ -62,13 +62,15 @@ export const Notices = () => {
           <b>Do not run.</b> {gate.sentence}
         </Notice>
       ))}
-      {job.do_not_run.map((one) => (
+      {job.do_not_run.map((one, place) => (
         <Notice key={one.sentence} mark="tag" ground="red.wash">
           <span data-do-not-run>{one.sentence}</span>
-          <Flex>
+          <Flex marginTop="2">
             <LinkButton
-              look="link"
-              paddingInline="0"
+              look={place === 0 ? 'vivid' : 'plain'}
+              size="small"
+              textDecoration="none"
+              data-primary={place === 0 ? true : undefined}
               to={one.job === null ? `/machines/${job.machine.tag}` : `/jobs/${one.job}`}
             >
               {one.job === null ? 'Open the machine' : 'Open that job'}

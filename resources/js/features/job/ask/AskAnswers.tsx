@@ -11,11 +11,12 @@ import { useBench } from '../useBench';
 import { AllTogether } from './AllTogether';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
+import { ReplaceCable } from './Tools';
 import { Torques } from './Torques';
 
 /** A question with its answers as buttons, each with the word that does the same on the bench line. */
 export const AskAnswers = ({ item }: { item: Item }) => {
-  const { state, send, viewed } = useBench();
+  const { state, send, viewed, job } = useBench();
   const [remarking, setRemarking] = useState<Answer | null>(null);
   const armed = useArmed(item.key);
   const stage = stageAsking(state, item.key);
@@ -25,8 +26,9 @@ export const AskAnswers = ({ item }: { item: Item }) => {
     if (one.asks_remark) setRemarking(one);
     else send({ kind: one.kind, body: one.body });
   };
-  // What was seen is asked without a lead.
+  // What was seen is asked without a lead, and what is not to be run neither.
   const choices =
+    job.do_not_run.length > 0 ||
     item.answers[0]?.kind === 'outcome' ||
     item.answers.filter((one) => one.tone === 'right').length !== 1 ||
     item.answers.length > 3;
@@ -46,6 +48,7 @@ export const AskAnswers = ({ item }: { item: Item }) => {
       )}
       {remarking === null ? (
         <Flex direction="column" gap="2">
+          {item.topic === 'fault' && item.about === 'wire' && <ReplaceCable vivid />}
           {item.answers.map((one, n) => (
             <AnswerButton
               key={one.word}
@@ -67,7 +70,7 @@ export const AskAnswers = ({ item }: { item: Item }) => {
       {remarking === null && stage !== undefined && stage.together?.keys.includes(item.key) === true && (
         <AllTogether stage={stage} />
       )}
-      {item.failed && <HangTag />}
+      {(item.failed || item.topic === 'fault') && <HangTag />}
     </AskCard>
   );
 };

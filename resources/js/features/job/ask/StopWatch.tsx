@@ -10,7 +10,8 @@ const shown = (seconds: number) => decimals(seconds, 2);
 
 /** A stopwatch in one big button: let go, stands, log. Its figure goes into the log as if it had been typed. */
 export const StopWatch = () => {
-  const { sendLine } = useBench();
+  const { sendLine, job } = useBench();
+  const isStopped = job.do_not_run.length > 0;
   const [watch, setWatch] = useState<Watch>({ is: 'still' });
   const seconds = useSeconds(watch);
   const press = () => {
@@ -36,13 +37,13 @@ export const StopWatch = () => {
       </Box>
       <Flex gap="2">
         <Button
-          look="vivid"
+          look={isStopped ? 'plain' : 'vivid'}
           size="tall"
           flex="1"
           minHeight="5rem"
           onPointerDown={watch.is === 'stopped' ? undefined : press}
           onClick={(event) => (watch.is === 'stopped' || event.detail === 0) && press()}
-          data-primary
+          data-primary={isStopped ? undefined : true}
         >
           {words[watch.is]}
         </Button>

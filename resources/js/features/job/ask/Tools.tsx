@@ -51,7 +51,7 @@ export const Tools = () => {
   );
 };
 
-const ReplaceCable = () => {
+export const ReplaceCable = ({ vivid = false }: { vivid?: boolean }) => {
   const { state, send } = useBench();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState<string | null>(null);
@@ -61,7 +61,15 @@ const ReplaceCable = () => {
   if ((under !== null && !under.over) || state.beside.not_settable !== null) return null;
   return (
     <>
-      <Button look="link" paddingInline="0" onClick={() => setOpen(true)} data-replace>
+      <Button
+        look={vivid ? 'vivid' : 'link'}
+        size={vivid ? 'tall' : 'touch'}
+        paddingInline={vivid ? undefined : '0'}
+        onClick={() => setOpen(true)}
+        data-replace={vivid ? undefined : true}
+        data-replace-now={vivid || undefined}
+        data-primary={vivid && !open ? true : undefined}
+      >
         Replace the cable
       </Button>
       <Modal
