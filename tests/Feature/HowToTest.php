@@ -26,29 +26,32 @@ final class HowToTest extends TestCase
         $patch = (string) realpath(self::ROOT."/docs/how-to/{$example}.patch");
         self::assertLessThanOrEqual($most, substr_count((string) file_get_contents($patch), "\n+++ "));
         $copy = sys_get_temp_dir()."/how-to-{$example}";
-        mkdir("{$copy}/resources/js/features/job", recursive: true);
-        foreach (['core', 'resources/js/features/job/drawing'] as $folder) {
-            self::done(['cp', '-r', self::ROOT."/{$folder}", dirname("{$copy}/{$folder}")], self::ROOT);
-        }
-        self::done(['git', 'apply', $patch], $copy);
-        // What is patched is found before what stands here.
-        file_put_contents("{$copy}/found-first.php", <<<'PHP'
-            <?php
-            require getenv('VENDOR').'/autoload.php';
-            spl_autoload_register(static function (string $class): void {
-                foreach (['VividPull\\Core\\Tests\\' => 'core/tests', 'VividPull\\Core\\' => 'core/src'] as $space => $folder) {
-                    $file = __DIR__."/{$folder}/".str_replace('\\', '/', substr($class, strlen($space))).'.php';
-                    if (str_starts_with($class, $space) && is_file($file)) {
-                        require $file;
+        try {
+            mkdir("{$copy}/resources/js/features/job", recursive: true);
+            foreach (['core', 'resources/js/features/job/drawing'] as $folder) {
+                self::done(['cp', '-r', self::ROOT."/{$folder}", dirname("{$copy}/{$folder}")], self::ROOT);
+            }
+            self::done(['git', 'apply', $patch], $copy);
+            // What is patched is found before what stands here.
+            file_put_contents("{$copy}/found-first.php", <<<'PHP'
+                <?php
+                require getenv('VENDOR').'/autoload.php';
+                spl_autoload_register(static function (string $class): void {
+                    foreach (['VividPull\\Core\\Tests\\' => 'core/tests', 'VividPull\\Core\\' => 'core/src'] as $space => $folder) {
+                        $file = __DIR__."/{$folder}/".str_replace('\\', '/', substr($class, strlen($space))).'.php';
+                        if (str_starts_with($class, $space) && is_file($file)) {
+                            require $file;
 
-                        return;
+                            return;
+                        }
                     }
-                }
-            }, prepend: true);
-            PHP);
-        $said = self::done([PHP_BINARY, self::ROOT.'/vendor/bin/phpunit', '--no-configuration', '--bootstrap', "{$copy}/found-first.php", "{$copy}/{$test}"], $copy, ['VENDOR' => self::ROOT.'/vendor']);
-        self::assertStringContainsString('OK (1 test', $said);
-        self::done(['rm', '-rf', $copy], self::ROOT);
+                }, prepend: true);
+                PHP);
+            $said = self::done([PHP_BINARY, self::ROOT.'/vendor/bin/phpunit', '--no-configuration', '--bootstrap', "{$copy}/found-first.php", "{$copy}/{$test}"], $copy, ['VENDOR' => self::ROOT.'/vendor']);
+            self::assertStringContainsString('OK (1 test', $said);
+        } finally {
+            self::done(['rm', '-rf', $copy], self::ROOT);
+        }
     }
 
     /**
