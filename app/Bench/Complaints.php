@@ -155,6 +155,7 @@ final readonly class Complaints
         $control = $complaint->control;
         $family = $control->spec()->family;
         $knowledge = Causes::of($family);
+        $against = $complaint->closed_at === null ? RestOfMachine::againstRunning($control->machine) : [];
 
         return [
             'id' => $complaint->id,
@@ -170,7 +171,8 @@ final readonly class Complaints
             'was' => $complaint->cause === null ? null : ($knowledge->causes[$complaint->cause] ?? null)?->label,
             'job' => $control->openJob?->id,
             'answers' => array_values($complaint->answers->sortBy('seq')->map(static fn (ComplaintAnswer $one): array => self::saying($one, $knowledge))->all()),
-            'diagnosis' => DiagnosisCodec::encode($family, self::evidence($complaint, $knowledge), CauseCounts::weights($family), $byPhone),
+            'against_running' => $against,
+            'diagnosis' => DiagnosisCodec::encode($family, self::evidence($complaint, $knowledge)->notToBeRun(...$against), CauseCounts::weights($family), $byPhone),
         ];
     }
 

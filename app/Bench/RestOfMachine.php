@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Models\Control;
 use App\Models\ControlJob;
+use App\Models\Machine;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Bench\BenchState;
@@ -37,15 +38,36 @@ final readonly class RestOfMachine
         foreach (Control::query()->whereIn('machine_id', $machine)->where('key', '!=', $job->controlKey)->orderBy('id')->get() as $control) {
             $open = ControlJob::query()->where('open_control_id', $control->id)->first();
             $state = $open === null ? null : JobLog::fromVisit($open->id, $open->frame, $rows)->replay();
-            $others[] = new self(new OtherControl(
-                lcfirst($control->name),
-                $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn(),
-                $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
-                $state === null ? [] : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
-            ), $open?->id);
+            $others[] = new self(self::said($control, $state), $open?->id);
         }
 
         return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->failed !== [] || $one->control->tag !== null));
+    }
+
+    private static function said(Control $control, ?BenchState $state): OtherControl
+    {
+        return new OtherControl(
+            lcfirst($control->name),
+            $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn(),
+            $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
+            $state === null ? [] : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
+        );
+    }
+
+    /**
+     * What stands against running a machine, whatever for; of all its controls.
+     *
+     * @return list<string> a sentence each
+     */
+    public static function againstRunning(Machine $machine): array
+    {
+        $said = [];
+        foreach (Control::query()->with('openJob')->where('machine_id', $machine->id)->orderBy('id')->get() as $control) {
+            $open = $control->openJob;
+            $said = [...$said, ...self::said($control, $open === null ? null : JobLog::of(JobHead::find($open->id))->replay())->against()];
+        }
+
+        return $said;
     }
 
     /**

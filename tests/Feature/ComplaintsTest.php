@@ -47,6 +47,25 @@ final class ComplaintsTest extends TestCase
         self::assertGreaterThan(array_column($state['diagnosis']['causes'], 'chance', 'key')['other'] ?? 1, 0.5);
     }
 
+    public function test_what_stands_against_running_the_machine_is_said_and_no_look_runs_it(): void
+    {
+        $id = $this->signIn('oda')->complain(['slips' => 'yes'])['id'];
+        $state = fn (): array => $this->getJson("/api/complaints/{$id}")->assertOk()->json();
+        self::assertSame([], $state()['against_running']);
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        $grip->body('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left'])->assertOk();
+        self::assertSame(['The job on its throttle grip found: Throttle does not snap shut, bars full left.'], $state()['against_running']);
+        $grip->line('tag throttle hangs')->assertOk();
+        $grip->body('closed', ['outcome' => 'tagged'])->assertOk();
+        self::assertSame(['A tag hangs on its throttle grip: “throttle hangs”.'], $state()['against_running'], 'also where no job is open');
+        $this->answer($id, 'check', 'oil', 'right')->assertOk();
+        for ($n = 0; $n < 20 && ($next = $state()['diagnosis']['next'])['kind'] === 'check'; $n++) {
+            self::assertStringNotContainsString('arbon monoxide', (string) $next['caution'], "{$next['key']} runs it");
+            $this->answer($id, 'check', $next['key'], 'right')->assertOk();
+        }
+        self::assertNotSame('check', $state()['diagnosis']['next']['kind']);
+    }
+
     public function test_what_a_job_knows_is_not_asked_again_and_a_job_is_told_what_was_looked_at(): void
     {
         $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];

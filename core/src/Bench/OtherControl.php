@@ -33,6 +33,18 @@ final readonly class OtherControl
             : "This runs the machine, and the job on its {$this->name} found what is not to be run: ".implode(' ', $this->failed).' Put it right there, or tag it.';
     }
 
+    /** @return list<string> all of it, where nothing is asked yet that runs the machine */
+    public function against(): array
+    {
+        $are = count($this->coversOff) === 1 ? 'is' : 'are';
+
+        return [
+            ...($this->tag === null ? [] : ["A tag hangs on its {$this->name}: ".Quoted::text($this->tag).'.']),
+            ...($this->failed === [] ? [] : ["The job on its {$this->name} found: ".implode(' ', $this->failed)]),
+            ...($this->coversOff === [] ? [] : ['Its '.implode(' and ', $this->coversOff)." {$are} off, as the job on its {$this->name} has it."]),
+        ];
+    }
+
     /** What its tag says, or null where none hangs on it. */
     public function tag(): ?string
     {

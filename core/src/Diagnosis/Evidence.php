@@ -16,8 +16,9 @@ final readonly class Evidence
      * @param  list<string>  $tried  causes that were put right, and it is still there
      * @param  list<string>  $skipped  checks that cannot be made now
      * @param  list<string>  $coversOff
+     * @param  list<string>  $against  what stands against running the machine at all, a sentence each
      */
-    private function __construct(public array $seen, public array $tried, public array $skipped, public array $coversOff) {}
+    private function __construct(public array $seen, public array $tried, public array $skipped, public array $coversOff, public array $against = []) {}
 
     public static function none(): self
     {
@@ -27,34 +28,40 @@ final readonly class Evidence
     /** What somebody answered, for certain. */
     public function answered(string $question, string $answer): self
     {
-        return new self([$question => [$answer => 1.0]] + $this->seen, $this->tried, $this->skipped, $this->coversOff);
+        return new self([$question => [$answer => 1.0]] + $this->seen, $this->tried, $this->skipped, $this->coversOff, $this->against);
     }
 
     /** @param  array<string, float>  $likelihoods  by answer, what a reading near an edge says of each */
     public function likely(string $question, array $likelihoods): self
     {
-        return new self([$question => $likelihoods] + $this->seen, $this->tried, $this->skipped, $this->coversOff);
+        return new self([$question => $likelihoods] + $this->seen, $this->tried, $this->skipped, $this->coversOff, $this->against);
     }
 
     public function curedInVain(string $cause): self
     {
-        return new self($this->seen, [...$this->tried, $cause], $this->skipped, $this->coversOff);
+        return new self($this->seen, [...$this->tried, $cause], $this->skipped, $this->coversOff, $this->against);
     }
 
     public function skipped(string $check): self
     {
-        return new self($this->seen, $this->tried, [...$this->skipped, $check], $this->coversOff);
+        return new self($this->seen, $this->tried, [...$this->skipped, $check], $this->coversOff, $this->against);
     }
 
     /** What was off is back on, as it must be before anything runs. */
     public function coversBack(): self
     {
-        return new self($this->seen, $this->tried, $this->skipped, []);
+        return new self($this->seen, $this->tried, $this->skipped, [], $this->against);
     }
 
     public function coverOff(string $cover): self
     {
-        return new self($this->seen, $this->tried, $this->skipped, [...$this->coversOff, $cover]);
+        return new self($this->seen, $this->tried, $this->skipped, [...$this->coversOff, $cover], $this->against);
+    }
+
+    /** @param  string  ...$against  a tag, a cover that is off, what was found on any control of the machine */
+    public function notToBeRun(string ...$against): self
+    {
+        return new self($this->seen, $this->tried, $this->skipped, $this->coversOff, [...$this->against, ...array_values($against)]);
     }
 
     /** @return list<string> what people came with, and what is seen with it */

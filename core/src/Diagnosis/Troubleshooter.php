@@ -91,7 +91,8 @@ final readonly class Troubleshooter
     }
 
     /**
-     * What is not answered yet. Nothing runs before what it is safe by was looked at and found right; to pass that over is no leave to run it.
+     * What is not answered yet. Nothing runs before what it is safe by was looked at and found right; to pass that over is no leave to run it. Nor
+     * does anything run while something on the machine stands against it.
      *
      * @return list<string>
      */
@@ -105,7 +106,7 @@ final readonly class Troubleshooter
             }
         }
         foreach ($this->knowledge->checks as $check) {
-            if ($this->isOpen($check, $byPhone) && ! ($check->effort->runs && $this->unsafe() !== [])) {
+            if ($this->isOpen($check, $byPhone) && ! ($check->effort->runs && ($this->unsafe() !== [] || $this->evidence->against !== []))) {
                 $open[] = $check->key;
             }
         }
@@ -213,13 +214,14 @@ final readonly class Troubleshooter
         return null;
     }
 
-    /** Nothing runs with its covers off, nor before what it is safe by is right. */
+    /** Nothing runs with its covers off, before what it is safe by is right, or while the rest of the machine stands against it. */
     private function beforeItRuns(): ?string
     {
         $unsafe = $this->unsafe();
         $said = [
             ...($this->evidence->coversOff === [] ? [] : ['Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff)).', with guards, springs and belt.']),
             ...($unsafe === [] ? [] : ['Right before it runs: '.implode(' and ', $unsafe).'.']),
+            ...($this->evidence->against === [] ? [] : ['Put right before it runs: '.implode(' ', $this->evidence->against)]),
         ];
 
         return $said === [] ? null : implode(' ', $said);

@@ -133,7 +133,7 @@ final class NotToBeRunTest extends TestCase
     {
         $job = FamilyJob::of($key);
         $parts = array_map(static fn (Inspection $one): string => $one->key, Families::of($key)->lookOver());
-        while (($item = $job->state->progress->asks()) !== null && ($job->state->progress->stageOf($item->key)->value === 'make_safe' || in_array($item->key, $parts, true))) {
+        while (($item = $job->state->progress->asks()) !== null && ($job->state->progress->stageOf($item->key)?->value === 'make_safe' || in_array($item->key, $parts, true))) {
             $item->key === $part ? $job->line('fault strands broken', $part) : $job->line('ok', $item->key);
         }
 

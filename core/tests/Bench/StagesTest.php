@@ -164,17 +164,6 @@ final class StagesTest extends TestCase
         return $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes'])->entry('check', ['key' => 'idle_steady', 'answer' => 'yes']);
     }
 
-    /** @param  callable(TestJob): TestJob  $before */
-    private static function nearlyDone(callable $before): TestJob
-    {
-        $job = $before(TestJob::clutch())->ready()->read(15, 15, 15);
-        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
-            $job->line($answer);
-        }
-
-        return $job;
-    }
-
     public function test_two_adjusters_are_locked_one_after_the_other_and_then_read_once(): void
     {
         $asks = static fn (TestJob $job): ?string => $job->state->progress->asks()?->key;

@@ -162,6 +162,26 @@ final class TroubleshooterTest extends TestCase
         }
     }
 
+    #[DataProvider('families')]
+    public function test_while_the_rest_of_the_machine_stands_against_it_nothing_runs(FamilyKey $family): void
+    {
+        $knowledge = Causes::of($family);
+        $safe = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => $one->effort->isSafety ? $all->answered($one->key, Check::RIGHT) : $all, Evidence::none());
+        // Nothing is left to look at but what runs.
+        $running = array_filter($knowledge->checks, static fn (Check $one): bool => $one->effort->runs);
+        $safe = array_reduce($knowledge->checks, static fn (Evidence $all, Check $one): Evidence => isset($running[$one->key]) || $one->effort->isSafety ? $all : $all->skipped($one->key), $safe);
+        $proposed = [];
+        foreach ($knowledge->symptoms as $symptom) {
+            $felt = $safe->answered($symptom->value, Evidence::YES);
+            $proposed[] = Diagnosis::of($knowledge, Weights::ofTheTrade(), $felt)->next->key;
+            $next = Diagnosis::of($knowledge, Weights::ofTheTrade(), $felt->notToBeRun('A tag hangs on its front brake: “lever snapped”.')->coverOff('lid')->coversBack())->next;
+            self::assertArrayNotHasKey($next->key, $running, "{$symptom->value}: it runs");
+            self::assertSame($next->kind === StepKind::Cure, str_ends_with((string) $next->before, 'Put right before it runs: A tag hangs on its front brake: “lever snapped”.'), "{$symptom->value}: {$next->sentence}");
+        }
+        // An engine that runs by itself is never a pedal's next look while only that is left.
+        self::assertSame($running !== [] && $family !== FamilyKey::PedalThrottle, array_intersect($proposed, array_keys($running)) !== [], 'otherwise one that runs is proposed');
+    }
+
     public function test_a_cheap_cure_is_tried_before_a_dear_look(): void
     {
         $knowledge = Knowledge::of([Symptom::Slips], [Check::of('look_inside', 'Inside', 'Open it.', 'Good', ['bad' => 'Bad'], 120.0)], [

@@ -968,7 +968,7 @@ export type Job = {
      */
     complaint: string | null;
     /**
-     * What the machine's other controls say against what is asked next, where that runs the machine: a cover that is off, a tag.
+     * What the machine's other controls say against what is asked next, where that runs the machine: a cover that is off, what was found with it at rest, a tag.
      */
     do_not_run: Array<{
         sentence: string;
@@ -1885,6 +1885,10 @@ export type Complaint = {
         by: string;
         at: string;
     }>;
+    /**
+     * What stands against running the machine, of any of its controls, a sentence each.
+     */
+    against_running: Array<string>;
     diagnosis: Diagnosis;
 };
 

@@ -1210,6 +1210,7 @@ export const zComplaint = z.object({
         by: z.string(),
         at: z.string()
     })),
+    against_running: z.array(z.string()),
     diagnosis: zDiagnosis
 });
 

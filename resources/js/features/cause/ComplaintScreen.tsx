@@ -53,7 +53,9 @@ const Whole = ({ complaint, byPhone }: { complaint: Complaint; byPhone: boolean 
       {looking.error !== null && <Refusal error={looking.error} />}
       <Grid templateColumns={{ base: '1fr', lg: '1fr 24rem' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" minWidth="0">
-          {isOpen && complaint.diagnosis.do_not_run && <DoNotRun />}
+          {isOpen && (complaint.diagnosis.do_not_run || complaint.against_running.length > 0) && (
+            <DoNotRun complaint={complaint} />
+          )}
           {!isOpen ? (
             <Was complaint={complaint} />
           ) : isWaiting(looking) ? (
@@ -104,13 +106,22 @@ const Head = ({ complaint, byPhone, isOpen }: { complaint: Complaint; byPhone: b
   );
 };
 
-const DoNotRun = () => (
+const DoNotRun = ({ complaint }: { complaint: Complaint }) => (
   <Sheet padding="4" tone="stop" aria-label="Do not run" data-stopped>
     <Chip tone="stop">
       <Mark kind="tag" onDark />
       Do not run
     </Chip>
-    <Box marginTop="2">Until its cause is found and put right. A job on the control can tag it.</Box>
+    {complaint.against_running.map((one) => (
+      <Box key={one} marginTop="2" data-against>
+        {one}
+      </Box>
+    ))}
+    <Box marginTop="2">
+      {complaint.diagnosis.do_not_run
+        ? 'Until its cause is found and put right. A job on the control can tag it.'
+        : 'Until that is put right. No look that runs the machine is proposed.'}
+    </Box>
   </Sheet>
 );
 
