@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Models\Control;
 use App\Models\ControlJob;
 use App\Models\Machine;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Bench\BenchState;
@@ -16,6 +17,7 @@ use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Facts\Refit;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\WrongState;
 
 /** The other controls of a machine, where they say something against running it: it is one machine, whatever is tried of it. */
@@ -57,12 +59,13 @@ final readonly class RestOfMachine
     /**
      * What stands against running a machine, whatever for; of all its controls.
      *
+     * @param  string|null  $except  the key of one that is left out
      * @return list<string> a sentence each
      */
-    public static function againstRunning(Machine $machine): array
+    public static function againstRunning(Machine $machine, ?string $except = null): array
     {
         $said = [];
-        foreach (Control::query()->with('openJob')->where('machine_id', $machine->id)->orderBy('id')->get() as $control) {
+        foreach (Control::query()->with('openJob')->where('machine_id', $machine->id)->when($except !== null, static fn (Builder $query): Builder => $query->where('key', '!=', $except))->orderBy('id')->get() as $control) {
             $open = $control->openJob;
             $said = [...$said, ...self::said($control, $open === null ? null : JobLog::of(JobHead::find($open->id))->replay())->against()];
         }
@@ -112,15 +115,18 @@ final readonly class RestOfMachine
     }
 
     /**
-     * What stands against what a job asks for next, and the job where that is put right: nothing where it runs nothing.
+     * What stands against what a job asks for next, and the job where that is put right: where it runs the machine, and where it is signed, for
+     * who reads *fit for use* takes the machine and not the control.
      *
      * @return list<array{sentence: string, job: string|null}>
      */
     public static function against(JobHead $job, BenchState $state): array
     {
         $said = [];
-        foreach (RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
-            foreach (array_filter([$one->control->cover(), $one->control->failed(), $one->control->tag()], is_string(...)) as $sentence) {
+        $isSigned = $state->facts->closed === null && $state->progress->asks()?->kind === ItemKind::SignOff;
+        foreach ($isSigned || RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
+            $against = $isSigned ? $one->control->against() : [$one->control->cover(), $one->control->failed(), $one->control->tag()];
+            foreach (array_filter($against, is_string(...)) as $sentence) {
                 $said[] = ['sentence' => $sentence, 'job' => $one->job];
             }
         }

@@ -7,6 +7,7 @@ namespace App\Sheets;
 use App\Bench\ImportedRecord;
 use App\Bench\JobHead;
 use App\Bench\JobLog;
+use App\Bench\RestOfMachine;
 use App\Bench\ShopClock;
 use App\Bench\Traces;
 use App\Chain\DayHeads;
@@ -46,6 +47,7 @@ final readonly class JobSheet
             'outcome' => $closed?->outcome->value,
             'outcome_words' => $closed === null ? 'Still open: this is no record yet' : self::OUTCOMES[$closed->outcome->value],
             'reason' => self::reason($state),
+            'machine_not_fit' => $closed === null ? [] : RestOfMachine::againstRunning($control->machine, $control->key),
             'from_file' => $signed !== null,
             'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),

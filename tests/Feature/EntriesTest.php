@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\JobHead;
 use App\Models\EntryRow;
+use App\Sheets\JobSheet;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -238,6 +240,26 @@ final class EntriesTest extends TestCase
         self::assertStringContainsString('it is not to be run', (string) $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'));
         $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left'])->assertOk();
         $slip()->assertOk();
+    }
+
+    public function test_who_signs_one_control_is_told_what_stands_against_the_machine_and_so_is_its_sheet(): void
+    {
+        $this->signIn();
+        $clutch = HttpJob::open($this)->ready()->read('15', '15', '15');
+        $against = fn (): array => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->json('do_not_run');
+        for ($entry = 0; $entry < 30 && $clutch->state['asks'] !== 'sign_off'; $entry++) {
+            $item = $this->asked($clutch);
+            $right = array_values(array_filter($item['answers'], static fn (array $one): bool => $one['tone'] === 'right'))[0];
+            $clutch->body($right['kind'], $right['body'])->assertOk();
+        }
+        self::assertSame([], $against());
+        $grip = HttpJob::open($this, 'RT-14', 'throttle');
+        $grip->body('inspected', ['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed'])->assertOk();
+        self::assertSame([['sentence' => 'The job on its throttle grip found: Throttle wire is damaged.', 'job' => $grip->id]], $against());
+        $clutch->body('closed', ['outcome' => 'fit'])->assertOk();
+        self::assertSame([], $against(), 'signed, it asks for nothing');
+        $sheet = JobSheet::of(JobHead::find($clutch->id));
+        self::assertSame(['Fit for use', ['The job on its throttle grip found: Throttle wire is damaged.']], [$sheet['outcome_words'], $sheet['machine_not_fit']]);
     }
 
     public function test_a_run_for_one_control_makes_the_heat_of_another_be_said_again(): void

@@ -14,6 +14,8 @@
   @if ($outcome === 'tagged')<div class="why">Only a new job that passes, signed by a lead, lifts this tag.</div>@endif
 </div>
 
+@if ($machine_not_fit !== [] && $outcome !== 'tagged')<div class="note"><b>The machine was not to be run when this was printed.</b> {{ implode(' ', $machine_not_fit) }}</div>@endif
+
 @if ($from_file)<div class="note">It came in by file. What was confirmed, looked over and tried was not in it.</div>@endif
 
 @if ($readings !== [])

@@ -27,6 +27,8 @@ export const Notices = () => {
   const open = state.closed === null ? failed : [];
   const homeless = useSyncExternalStore(outbox.entries.subscribe, () => outbox.entries.loose().length);
   const loose = connection === 'cut' ? homeless : 0;
+  // The control may be right: what is wrong elsewhere keeps nobody from signing it.
+  const isSigned = state.asks === 'sign_off';
   const unchecked = state.spec.checked_by === null;
   const wrong = job.heat_again ?? state.wrong_state;
   const left = [job.spec_changed, job.lies].filter((one) => one !== null);
@@ -64,13 +66,16 @@ export const Notices = () => {
       ))}
       {job.do_not_run.map((one, place) => (
         <Notice key={one.sentence} mark="tag" ground="red.wash">
-          <span data-do-not-run>{one.sentence}</span>
+          <span data-do-not-run>
+            {isSigned && <b>The machine is not to be run. </b>}
+            {one.sentence}
+          </span>
           <Flex marginTop="2">
             <LinkButton
-              look={place === 0 ? 'vivid' : 'plain'}
+              look={place === 0 && !isSigned ? 'vivid' : 'plain'}
               size="small"
               textDecoration="none"
-              data-primary={place === 0 ? true : undefined}
+              data-primary={place === 0 && !isSigned ? true : undefined}
               to={one.job === null ? `/machines/${job.machine.tag}` : `/jobs/${one.job}`}
             >
               {one.job === null ? 'Open the machine' : 'Open that job'}
