@@ -32,7 +32,7 @@ final readonly class OtherControl extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::Taut),
             Proof::yesIsRight('works_fully', 'Pulled: it works fully before the end of its travel', caution: self::RUNNING)->running()->noWants(Bearing::LessSlack),
             Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
         ];

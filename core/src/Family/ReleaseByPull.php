@@ -42,9 +42,9 @@ final readonly class ReleaseByPull extends DriveClutch
     {
         return [
             Proof::yesIsRight('stands_pulled', 'Handle drawn fully and held, in gear: no motion at all', GateKey::StillAtRest, caution: self::DRIVING)->running()->noWants(Bearing::LessSlack),
-            Proof::choice('drives_released', 'Handle let go: how does it take up?', ['smoothly' => 'Smoothly, and it drives', 'weak' => 'Weakly, or it burns', 'none' => 'Not at all'], ['smoothly'], self::DRIVING)->running()->erring(['weak' => Bearing::MoreSlack, 'none' => Bearing::MoreSlack]),
+            Proof::choice('drives_released', 'Handle let go: how does it take up?', ['smoothly' => 'Smoothly, and it drives', 'weak' => 'Weakly, or it burns', 'none' => 'Not at all'], ['smoothly'], self::DRIVING)->running()->erring(['weak' => Bearing::Taut, 'none' => Bearing::Taut]),
             Proof::choice('under_load', 'Under load, handle let go: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
-                'Light load first. '.self::DRIVING)->running()->erring(['slips' => Bearing::MoreSlack]),
+                'Light load first. '.self::DRIVING)->running()->erring(['slips' => Bearing::Taut]),
             Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
         ];
     }

@@ -78,9 +78,9 @@ final readonly class TriggerThrottle extends CommonFamily
     {
         return [
             Proof::yesIsRight(Proof::WIDE_OPEN, 'Trigger fully pulled: the carburettor is wide open')->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)->noWants(Bearing::Taut),
             Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_still', 'At idle the head stands still', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running()->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('idle_still', 'At idle the head stands still', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running()->noWants(Bearing::Taut),
         ];
     }
 

@@ -85,9 +85,9 @@ final readonly class TwistGrip extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right])->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right])->noWants(Bearing::Taut),
             Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open)->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open)->noWants(Bearing::Taut),
         ];
     }
 

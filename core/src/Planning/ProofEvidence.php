@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
@@ -35,7 +36,10 @@ final readonly class ProofEvidence
     /** Each move goes half the way that is left, so that after so many settings hardly any is; ours. */
     private const ENOUGH = 4;
 
-    /** @param  list<array{proof: Proof, answer: Checked, bearing: Bearing}>  $failed  since the last move, as they are asked */
+    /** The chance of play from which a cable is said to have some: as the gate has it. */
+    private const SURE = 0.95;
+
+    /** @param  list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}>  $failed  since the last move, as they are asked; with whether a cable that has play was blamed for being taut */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, public array $failed) {}
 
     public static function of(Spec $spec, Run $run, Facts $facts): self
@@ -46,12 +50,32 @@ final readonly class ProofEvidence
                 $answer = $facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 $bearing = $answer === null || $facts->passes($proof, $answer) ? null : $proof->bearing($answer->answer);
                 if ($answer !== null && $bearing !== null && ! ($facts->chosen->byChoice !== null && $proof->tolerates($answer->answer))) {
-                    $failed[] = ['proof' => $proof, 'answer' => $answer, 'bearing' => $bearing];
+                    $isTaut = $bearing === Bearing::Taut;
+                    $failed[] = ['proof' => $proof, 'answer' => $answer, 'bearing' => $isTaut ? Bearing::MoreSlack : $bearing, 'hasPlay' => $isTaut && self::hasPlay($spec, $facts, $pose)];
                 }
             }
         }
 
         return new self($spec, $run, $facts, $failed);
+    }
+
+    /** Whether the cable was read with play where the proof was tried, and where that was in no pose, in all of them: then it holds nothing. */
+    private static function hasPlay(Spec $spec, Facts $facts, ?Pose $pose): bool
+    {
+        $groups = [];
+        foreach ($spec->aim === null ? [] : $facts->readings->groups as $group) {
+            if ($group->setting === $facts->readings->setting) {
+                $groups[$group->first()->pose->value] = $group;
+            }
+        }
+        foreach ($pose === null ? $spec->conditions->poses : [$pose] as $tried) {
+            $group = $groups[$tried->value] ?? null;
+            if ($group === null || $group->doubt !== null || $group->crossed || $group->found->chanceOfPlay() < self::SURE) {
+                return false;
+            }
+        }
+
+        return $groups !== [];
     }
 
     /** The one way that all of them ask for; null where none asks for slack, or they contradict each other. */
@@ -168,8 +192,14 @@ final readonly class ProofEvidence
     {
         $short = $this->shortOfOpen();
 
-        return implode(' ', array_map(static fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers->words[$one['answer']->answer] ?? $one['answer']->answer).": {$one['bearing']->says()}.", $this->failed))
+        return implode(' ', array_map(fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers->words[$one['answer']->answer] ?? $one['answer']->answer).": {$this->says($one)}.", $this->failed))
             .($short === null ? '' : ' It still has '.Figure::length($short).' to go.');
+    }
+
+    /** @param  array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}  $one */
+    private function says(array $one): string
+    {
+        return $one['hasPlay'] && $this->ofSlack() === [] ? 'its cable has play, and so '.Bearing::Elsewhere->says() : $one['bearing']->says();
     }
 
     /** What failed, and why no setting cures it. */
@@ -193,10 +223,12 @@ final readonly class ProofEvidence
         return $this->whyNoSetting().' Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
     }
 
-    /** @return list<array{proof: Proof, answer: Checked, bearing: Bearing}> those that ask for slack, one way or the other */
+    /** @return list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}> those that ask for slack, one way or the other; none where all of them blame a cable that has play */
     private function ofSlack(): array
     {
-        return array_values(array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere));
+        $slack = array_values(array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere));
+
+        return array_filter($slack, static fn (array $one): bool => ! $one['hasPlay']) === [] ? [] : $slack;
     }
 
     /** Whether a proof at another setting, or at this one, excluded everything that way. */
@@ -265,7 +297,9 @@ final readonly class ProofEvidence
     {
         foreach ($this->spec->proofs($this->run) as $proof) {
             if ($proof->key === $tried->entry->key) {
-                return $proof->bearing($tried->entry->answer);
+                $bearing = $proof->bearing($tried->entry->answer);
+
+                return $bearing === Bearing::Taut ? Bearing::MoreSlack : $bearing;
             }
         }
 

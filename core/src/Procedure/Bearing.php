@@ -10,6 +10,9 @@ enum Bearing: string
     /** The cable is too tight: it wants more slack. */
     case MoreSlack = 'more_slack';
 
+    /** A cable that is taut does that, and it wants more slack; one that has play does not. */
+    case Taut = 'taut';
+
     /** The cable is too loose: it wants less slack. */
     case LessSlack = 'less_slack';
 
@@ -19,7 +22,7 @@ enum Bearing: string
     public function says(): string
     {
         return match ($this) {
-            self::MoreSlack => 'it wants more slack',
+            self::MoreSlack, self::Taut => 'it wants more slack',
             self::LessSlack => 'it wants less slack',
             self::Elsewhere => 'that is no matter of slack',
         };

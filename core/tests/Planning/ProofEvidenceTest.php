@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Planning\PlanKind;
@@ -59,6 +60,33 @@ final class ProofEvidenceTest extends TestCase
         self::assertStringContainsString('Look for: Arm on the wrong spline', $job->state->next()->sentence);
         $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth']);
         self::assertSame('in_band', self::asked($job->line('cold')), 'read and tried anew');
+    }
+
+    public function test_a_cable_that_has_play_holds_nothing_and_is_not_given_more(): void
+    {
+        $job = self::proved(15, ['no_slip' => 'slips']);
+        self::assertSame('put_right', self::asked($job));
+        self::assertStringStartsWith('“Lever out, in a high gear against the brake, or under load: does it hold?” It slips: the engine speeds up, the wheel does not: its cable has play, and so that is no matter of slack.', self::item($job)->said ?? '');
+        self::assertSame(PlanKind::Suspect, $job->state->next()->kind);
+        // A late bite asks for slack by itself.
+        $late = self::proved(13, ['no_slip' => 'slips', 'bite' => 'late'])->line('cold')->state->next();
+        self::assertSame(PlanKind::Move, $late->kind);
+        self::assertStringContainsString('At the very end: it wants more slack.', $late->sentence);
+    }
+
+    public function test_a_throttle_with_play_that_does_not_snap_shut_is_oiled_and_not_turned(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
+        $job->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
+        self::assertSame('put_right', self::asked($job));
+        self::assertStringContainsString('its cable has play, and so that is no matter of slack. Look for:', $job->state->next()->sentence);
+        // Where nobody read it in that pose, it may be taut there.
+        $unread = TestJob::throttle()->ready()->read(4, 4, 4);
+        $unread->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
+        self::assertStringContainsString('it wants more slack', $unread->state->next()->sentence);
+        $doubtful = TestJob::throttle(['aim' => ['low_mm' => 0.2]])->ready()->read(0.3, 0.3, 0.3)->readIn(Pose::Left, 0.3)->readIn(Pose::Right, 0.3);
+        $doubtful->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
+        self::assertStringNotContainsString('has play', $doubtful->state->next()->sentence);
     }
 
     public function test_proofs_that_contradict_each_other_say_that_no_setting_does_both(): void
@@ -197,11 +225,11 @@ final class ProofEvidenceTest extends TestCase
     public static function bearings(): iterable
     {
         yield 'clutch creeps: it drags, too loose' => [FamilyKey::ClutchLever, 'no_creep', 'no', Bearing::LessSlack];
-        yield 'clutch slips: held partly open' => [FamilyKey::ClutchLever, 'no_slip', 'slips', Bearing::MoreSlack];
+        yield 'clutch slips: held partly open' => [FamilyKey::ClutchLever, 'no_slip', 'slips', Bearing::Taut];
         yield 'clutch bites at the bar: too loose' => [FamilyKey::ClutchLever, 'bite', 'early', Bearing::LessSlack];
-        yield 'arm not free' => [FamilyKey::ClutchLever, 'arm_loose', 'no', Bearing::MoreSlack];
-        yield 'throttle does not snap shut' => [FamilyKey::TwistGrip, 'snap_shut', 'no', Bearing::MoreSlack];
-        yield 'idle rises when steering' => [FamilyKey::TwistGrip, 'idle_steady', 'no', Bearing::MoreSlack];
+        yield 'arm not free' => [FamilyKey::ClutchLever, 'arm_loose', 'no', Bearing::Taut];
+        yield 'throttle does not snap shut' => [FamilyKey::TwistGrip, 'snap_shut', 'no', Bearing::Taut];
+        yield 'idle rises when steering' => [FamilyKey::TwistGrip, 'idle_steady', 'no', Bearing::Taut];
         yield 'wire out of its groove is no matter of slack' => [FamilyKey::TwistGrip, 'wire_in_groove', 'no', Bearing::Elsewhere];
         yield 'trigger not wide open' => [FamilyKey::TriggerThrottle, 'wide_open', 'no', Bearing::LessSlack];
         yield 'pedal jerks at take-off' => [FamilyKey::PedalThrottle, 'take_off', 'jerky', Bearing::MoreSlack];
@@ -209,10 +237,10 @@ final class ProofEvidenceTest extends TestCase
         yield 'drive creeps' => [FamilyKey::SlidingDrive, 'nothing_at_rest', 'no', Bearing::MoreSlack];
         yield 'slow on grass' => [FamilyKey::SlidingDrive, 'on_grass', 'slow', Bearing::LessSlack];
         yield 'slips though the engine holds, engaged by its pull' => [FamilyKey::EngageByPull, 'under_load', 'slips', Bearing::LessSlack];
-        yield 'slips, released by its pull: slacken or it burns' => [FamilyKey::ReleaseByPull, 'under_load', 'slips', Bearing::MoreSlack];
+        yield 'slips, released by its pull: slacken or it burns' => [FamilyKey::ReleaseByPull, 'under_load', 'slips', Bearing::Taut];
         yield 'drives with the handle drawn, released by its pull' => [FamilyKey::ReleaseByPull, 'stands_pulled', 'no', Bearing::LessSlack];
-        yield 'auger turns released' => [FamilyKey::HookControl, 'nothing_at_rest', 'no', Bearing::MoreSlack];
-        yield 'brake drags' => [FamilyKey::BrakePull, 'no_drag', 'no', Bearing::MoreSlack];
+        yield 'auger turns released' => [FamilyKey::HookControl, 'nothing_at_rest', 'no', Bearing::Taut];
+        yield 'brake drags' => [FamilyKey::BrakePull, 'no_drag', 'no', Bearing::Taut];
         yield 'brake holds only at the end' => [FamilyKey::BrakePull, 'holds', 'at_end', Bearing::LessSlack];
     }
 
