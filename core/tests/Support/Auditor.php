@@ -232,7 +232,7 @@ final class Auditor
      */
     private static function isOvertaken(string $family, array $one, array $other, bool $isTightened): bool
     {
-        $changes = in_array($other['kind'], self::CHANGES, true) && ! in_array($other['body']['key'] ?? '', ['begin', 'note'], true);
+        $changes = self::isChange($other);
         $opens = $other['kind'] === 'cover' && $other['body']['off'] === true;
         $key = (string) ($one['body']['key'] ?? '');
         $asks = static fn (array $entry): array => [$entry['body']['key'] ?? null, $entry['body']['pose'] ?? null, $entry['body']['setting'] ?? null];
@@ -248,6 +248,16 @@ final class Auditor
             'cover' => $one['body']['off'] === false && $opens,
             default => false,
         };
+    }
+
+    /**
+     * A replacement that was begun, or of which only the old route was written down, changed nothing yet.
+     *
+     * @param  Written  $one
+     */
+    private static function isChange(array $one): bool
+    {
+        return in_array($one['kind'], self::CHANGES, true) && ! in_array($one['body']['key'] ?? '', ['begin', 'note'], true);
     }
 
     /**
@@ -269,7 +279,7 @@ final class Auditor
                 $one['kind'] === 'confirmed' && $key === 'locked' => array_diff_key($loose, [(string) $one['body']['adjuster'] => true]),
                 default => $loose,
             };
-            $isChange = in_array($one['kind'], self::CHANGES, true) || ($one['kind'] === 'cover' && $one['body']['off'] === true);
+            $isChange = self::isChange($one) || ($one['kind'] === 'cover' && $one['body']['off'] === true);
             $last = [
                 'change' => $isChange ? $n : $last['change'],
                 'restored' => $one['kind'] === 'confirmed' && $key === 'restored' ? $n : $last['restored'],
@@ -300,7 +310,7 @@ final class Auditor
             if ($one['kind'] === 'cover') {
                 $off[(string) $one['body']['adjuster']] = $one['body']['off'] === true;
                 $back = $one['body']['off'] === true ? [] : $back;
-            } elseif (in_array($one['kind'], self::CHANGES, true)) {
+            } elseif (self::isChange($one)) {
                 [$back, $touched] = [[], true];
             } elseif ($one['kind'] === 'confirmed') {
                 $back[$key] = true;
@@ -346,7 +356,7 @@ final class Auditor
      */
     private static function unfit(string $family, array $said): array
     {
-        $against = [];
+        $against = $faults = [];
         foreach ($said as $one) {
             $key = (string) ($one['body']['key'] ?? '');
             $isTold = in_array($one['kind'], ['inspected', 'check'], true) && in_array($key, self::NEVER_RUN, true);
@@ -355,9 +365,10 @@ final class Auditor
                 $isTold && ($one['body']['finding'] ?? '') !== 'noted' && ! self::passes($family, $one['kind'], $one['body']) => [$is => true] + $against,
                 $isTold => array_diff_key($against, [$is => true]),
                 $one['kind'] === 'part' && $one['body']['part'] === 'cable' => [],
-                in_array($one['kind'], self::CHANGES, true) => array_intersect_key($against, ['wire' => true, 'line' => true]),
+                self::isChange($one) || ($one['kind'] === 'inspected' && $one['body']['finding'] === 'sound' && isset($faults[$key])) => array_intersect_key($against, ['wire' => true, 'line' => true]),
                 default => $against,
             };
+            $faults = $one['kind'] === 'inspected' && $one['body']['finding'] === 'fault' ? [$key => true] + $faults : $faults;
         }
 
         return array_keys($against);
@@ -482,7 +493,7 @@ final class Auditor
             if ($part !== null) {
                 $faults = array_diff_key($faults, [$part => 1]) + ($one['body']['finding'] === 'fault' ? [$part => 1] : []);
             }
-            if ($isMended || in_array($one['kind'], self::CHANGES, true)) {
+            if ($isMended || self::isChange($one)) {
                 $from = $n + 1;
             }
         }
