@@ -53,10 +53,10 @@ final readonly class BrakePull extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag')->noWants(Bearing::Taut),
+            Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag')->noWants(Bearing::Taut)->suspecting('a weak return spring, a dry cam or pivot, shoes beside their place'),
             Proof::choice('holds', 'Applied: where does it hold?', ['before_end' => 'Well before the lever\'s end', 'at_end' => 'Only at the very end', 'not' => 'It does not hold'], ['before_end'],
                 'At walking pace first, away from traffic, on the level, then on a slope with chocks ready. Nobody in front. Outdoors: carbon monoxide kills.', GateKey::BrakeHolds)->running()->erring(['at_end' => Bearing::LessSlack, 'not' => Bearing::LessSlack]),
-            Proof::yesIsRight('springs_back', 'Let go: the lever springs back by itself'),
+            Proof::yesIsRight('springs_back', 'Let go: the lever springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 

@@ -101,12 +101,12 @@ final readonly class ClutchLever extends CommonFamily
     {
         return [
             ...$this->armProofs($run),
-            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)->noWants(Bearing::Taut)->mayBeHidden(),
+            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)->noWants(Bearing::Taut)->mayBeHidden()->suspecting('a spring that pulls the arm, no gap at the push rod, the arm on the wrong spline'),
             Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')->noWants(Bearing::MoreSlack)->mayBeHidden(),
             Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::Releases, caution: self::RUNNING.' Rear wheel clear of people.')->running()->noWants(Bearing::LessSlack),
             Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
                 'holds' => 'It holds: the engine labours or stalls', 'slips' => 'It slips: the engine speeds up, the wheel does not',
-            ], ['holds'], self::RUNNING.' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut]),
+            ], ['holds'], self::RUNNING.' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting('the wrong or old oil, worn or burnt plates, weak clutch springs'),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
             ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')->running()->mayBeLeftAs(['early', 'late'])->erring(['early' => Bearing::LessSlack, 'late' => Bearing::MoreSlack]),

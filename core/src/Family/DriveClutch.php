@@ -66,11 +66,11 @@ abstract readonly class DriveClutch extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Handle at rest, in gear: no motion at all', GateKey::StillAtRest, caution: self::DRIVING)->running()->noWants(Bearing::Taut),
+            Proof::yesIsRight('nothing_at_rest', 'Handle at rest, in gear: no motion at all', GateKey::StillAtRest, caution: self::DRIVING)->running()->noWants(Bearing::Taut)->suspecting('a belt that drags in its guides, a stiff idler, a weak spring'),
             Proof::choice('light_load', 'Light load, on the level: how does it take up?', ['early' => 'Within the first inch of handle', 'late' => 'Late', 'none' => 'Not at all'], ['early'], self::DRIVING)->running()->mayBeLeftAs(['late'])->erring(['late' => Bearing::LessSlack, 'none' => Bearing::LessSlack]),
             Proof::choice('under_load', 'Under load: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
                 'Light load first. '.self::DRIVING)->running()->erring(['slips' => Bearing::LessSlack]),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
+            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 

@@ -59,7 +59,7 @@ final readonly class HookControl extends CommonFamily
         return [
             Proof::yesIsRight('nothing_at_rest', 'Released: nothing turns', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::Taut),
             Proof::yesIsRight('full_drive', 'Pulled: full drive before the end of its travel', caution: self::RUNNING)->running()->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
+            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 

@@ -32,9 +32,9 @@ final readonly class OtherControl extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::Taut),
+            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::Taut)->suspecting('a weak spring, a stiff pivot, something that drags'),
             Proof::yesIsRight('works_fully', 'Pulled: it works fully before the end of its travel', caution: self::RUNNING)->running()->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
+            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 

@@ -81,7 +81,7 @@ final readonly class PedalThrottle extends CommonFamily
     {
         return [
             Proof::yesIsRight(Proof::WIDE_OPEN, 'Pedal fully down: the carburettor is wide open, and no more')->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('snap_shut', 'Pedal let go: it snaps fully shut by itself', GateKey::SnapShut)->noWants(Bearing::Taut),
+            Proof::yesIsRight('snap_shut', 'Pedal let go: it snaps fully shut by itself', GateKey::SnapShut)->noWants(Bearing::Taut)->suspecting('a dry wire, a stiff pedal, a weak return spring, a route that binds'),
             Proof::choice('take_off', 'How does it take off?', ['smooth' => 'Smoothly', 'jerky' => 'With a jerk: too tight', 'dead' => 'After a long dead pedal: too loose'], ['smooth'],
                 'Outdoors: carbon monoxide kills. Seated, key in last, nobody in front.')->running()->erring(['jerky' => Bearing::MoreSlack, 'dead' => Bearing::LessSlack]),
         ];

@@ -45,7 +45,7 @@ final readonly class ReleaseByPull extends DriveClutch
             Proof::choice('drives_released', 'Handle let go: how does it take up?', ['smoothly' => 'Smoothly, and it drives', 'weak' => 'Weakly, or it burns', 'none' => 'Not at all'], ['smoothly'], self::DRIVING)->running()->erring(['weak' => Bearing::Taut, 'none' => Bearing::Taut]),
             Proof::choice('under_load', 'Under load, handle let go: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
                 'Light load first. '.self::DRIVING)->running()->erring(['slips' => Bearing::Taut]),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself'),
+            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 

@@ -90,7 +90,7 @@ final readonly class SlidingDrive extends CommonFamily
         return [
             Proof::yesIsRight('nothing_at_rest', 'Handle released: it does not creep', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Hard floor, blade off, hands clear of the wheels, nobody in front.')->running()->noWants(Bearing::MoreSlack),
             Proof::yesIsRight('rolls_back', 'Handle released: it rolls back freely', caution: 'Hard to pull back is a drive that does not let go: try it both ways.')->noWants(Bearing::MoreSlack),
-            Proof::yesIsRight('handle_returns', 'Let go: the handle returns by itself'),
+            Proof::yesIsRight('handle_returns', 'Let go: the handle returns by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
             Proof::choice('on_grass', 'On grass, under load: how does it drive?', ['well' => 'It drives', 'slow' => 'Slow', 'slips' => 'It slips'], ['well'], 'Outdoors: carbon monoxide kills. Nobody in front. Hard floor first, then grass: load slows it.')->running()->erring(['slow' => Bearing::LessSlack]),
         ];
     }

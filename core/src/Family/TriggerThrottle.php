@@ -78,9 +78,9 @@ final readonly class TriggerThrottle extends CommonFamily
     {
         return [
             Proof::yesIsRight(Proof::WIDE_OPEN, 'Trigger fully pulled: the carburettor is wide open')->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)->noWants(Bearing::Taut),
-            Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_still', 'At idle the head stands still', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running()->noWants(Bearing::Taut),
+            Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)->noWants(Bearing::Taut)->suspecting('a dry wire, a stiff trigger, a weak return spring, a route that binds'),
+            Proof::yesIsRight('end_home', 'Snapped several times: the wire\'s end stays in its keyhole', GateKey::WireInGroove)->suspecting('the brass piece beside its seat, a worn keyhole'),
+            Proof::yesIsRight('idle_still', 'At idle the head stands still', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Head clear of the ground, hands and feet clear of it, nobody within the machine\'s safe distance.')->running()->noWants(Bearing::Taut)->suspecting('an idle set too high, worn clutch springs at the head'),
         ];
     }
 

@@ -85,9 +85,9 @@ final readonly class TwistGrip extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right])->noWants(Bearing::Taut),
-            Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove),
-            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open)->noWants(Bearing::Taut),
+            Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right])->noWants(Bearing::Taut)->suspecting('a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds'),
+            Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove)->suspecting('the wire beside its drum, a worn groove'),
+            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open)->noWants(Bearing::Taut)->suspecting('a wire or hose that is pulled as the bars turn, a route that binds'),
         ];
     }
 

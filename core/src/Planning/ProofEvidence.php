@@ -218,9 +218,14 @@ final readonly class ProofEvidence
     /** The same, and where to look. */
     public function elsewhere(): string
     {
+        $suspects = array_values(array_unique(array_filter(array_map(static fn (array $one): ?string => $one['proof']->suspects, $this->failed), is_string(...))));
         $imitators = Families::of($this->spec->family)->imitators();
 
-        return $this->whyNoSetting().' Look for: '.($imitators === [] ? 'a stiff pivot, a weak spring, a route that binds.' : implode(' ', $imitators));
+        return $this->whyNoSetting().' Look for: '.match (true) {
+            $suspects !== [] => implode('; ', $suspects).'.',
+            $imitators !== [] => implode(' ', $imitators),
+            default => 'a stiff pivot, a weak spring, a route that binds.',
+        };
     }
 
     /** @return list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}> those that ask for slack, one way or the other; none where all of them blame a cable that has play */

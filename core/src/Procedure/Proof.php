@@ -31,6 +31,8 @@ final readonly class Proof
         /** Whether it is tried before anything is changed as well. */
         public bool $asFound = false,
         public Running $running = Running::Still,
+        /** What else does that where no setting cures it, the likeliest first; null where the family's imitators are named instead. */
+        public ?string $suspects = null,
     ) {}
 
     /** @param  list<Pose>  $poses */
@@ -56,13 +58,13 @@ final readonly class Proof
     /** The same, tried before anything is changed as well. */
     public function foundToo(): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, true, $this->running);
+        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, true, $this->running, $this->suspects);
     }
 
     /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
     public function running(Running $running = Running::Refitted): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, $this->asFound, $running);
+        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->suspects);
     }
 
     /**
@@ -97,9 +99,15 @@ final readonly class Proof
         return $this->answering($this->answers->orElse(self::NOT_HERE, 'Not here: it cannot be seen'));
     }
 
+    /** The same, with what is looked for where no setting cures it; common practice, no source. */
+    public function suspecting(string $what): self
+    {
+        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $what);
+    }
+
     private function answering(ProofAnswers $answers): self
     {
-        return new self($this->key, $this->question, $answers, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running);
+        return new self($this->key, $this->question, $answers, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->suspects);
     }
 
     /** Whether an answer needs its reason. */

@@ -79,7 +79,7 @@ final class ProofEvidenceTest extends TestCase
         $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
         $job->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
         self::assertSame('put_right', self::asked($job));
-        self::assertStringContainsString('its cable has play, and so that is no matter of slack. Look for:', $job->state->next()->sentence);
+        self::assertStringContainsString('its cable has play, and so that is no matter of slack. Look for: a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds.', $job->state->next()->sentence);
         // Where nobody read it in that pose, it may be taut there.
         $unread = TestJob::throttle()->ready()->read(4, 4, 4);
         $unread->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
@@ -219,6 +219,23 @@ final class ProofEvidenceTest extends TestCase
         $job->instrument = 'caliper';
 
         return $job->toReading()->read(2.5, 2.5, 2.5);
+    }
+
+    /** Common practice, no source: what lets a hand control hang is a spring, a wire or a pivot, whatever it moves. */
+    public function test_what_does_not_spring_back_is_looked_for_at_its_spring_and_not_at_its_belt(): void
+    {
+        $run = RunCodec::decode(Node::of(TestJob::clutchRun()));
+        $named = 0;
+        foreach (FamilyKey::cases() as $key) {
+            foreach (Families::of($key)->proofs($run) as $proof) {
+                if (in_array($proof->key, ['springs_back', 'handle_returns', 'snap_shut'], true)) {
+                    self::assertStringContainsString('spring', (string) $proof->suspects, $key->value);
+                    self::assertStringContainsString('wire', (string) $proof->suspects, $key->value);
+                    $named++;
+                }
+            }
+        }
+        self::assertSame(9, $named);
     }
 
     /** @return iterable<string, array{FamilyKey, string, string, Bearing}> */
