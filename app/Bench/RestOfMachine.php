@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\OtherControl;
 use VividPull\Core\Bench\RunsTheMachine;
+use VividPull\Core\Bench\SafeAgain;
 use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Facts\Refit;
 use VividPull\Core\Judging\GateState;
@@ -92,6 +93,33 @@ final readonly class RestOfMachine
         foreach ($jobs === [] ? [] : ControlJob::query()->with('control')->whereIn('id', array_keys($jobs))->orderBy('opened_at')->get() as $other) {
             if (JobLog::fromVisit($other->id, $other->frame, $rows)->replay()->facts->readings->ranSince) {
                 return lcfirst($other->control->name);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The control that the machine was run for, in another job of the visit, since a hand was last at it for this one; null where it was not.
+     *
+     * @param  Collection<int, StoredEntry>  $rows  of the whole visit
+     */
+    public static function ranSinceHand(JobHead $job, Collection $rows): ?string
+    {
+        $tried = [];
+        foreach ($rows as $row) {
+            if ($row->job === $job->id && SafeAgain::isByHand(EntryKind::from($row->kind))) {
+                $tried = [];
+            } elseif ($row->job !== null && $row->job !== $job->id && in_array($row->kind, self::TRIED, true)) {
+                $tried[$row->job][$row->id] = true;
+            }
+        }
+        foreach ($tried === [] ? [] : ControlJob::query()->with('control')->whereIn('id', array_keys($tried))->orderBy('opened_at')->get() as $other) {
+            $state = JobLog::fromVisit($other->id, $other->frame, $rows)->replay();
+            foreach ($state->log->effective() as $entry) {
+                if (isset($tried[$other->id][$entry->stamp->id]) && RunsTheMachine::entry($state, $entry)) {
+                    return lcfirst($other->control->name);
+                }
             }
         }
 

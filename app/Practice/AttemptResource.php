@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Models\PracticeAttempt;
+use VividPull\Core\Bench\SafeAgain;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\AttemptSteps;
@@ -49,6 +50,7 @@ final readonly class AttemptResource
             'from_file' => false,
             'heat_again' => null,
             'spec_changed' => null,
+            'safe_again' => SafeAgain::said($attempt->job()),
             'lies' => null,
             'do_not_run' => [],
             'complaint' => null,

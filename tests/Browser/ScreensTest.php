@@ -102,6 +102,14 @@ final class ScreensTest extends BrowserTestCase
         self::assertStringStartsWith('replace:', (string) $this->state()['asks']);
     }
 
+    public function test_after_it_ran_hands_are_kept_off_until_it_is_safe_again(): void
+    {
+        $this->as('tomas')->onBench($this->machineLike('RT-20', 'PH-22'), 'throttle', Preparation::RIGHT, '4.2', '4.2', '4.2', 'yes', 'yes', 'yes', 'yes')->see('Idle stays steady')->gone('[data-safe-again]');
+        $this->line('no')->await('[data-safe-again]')->see('It ran. Before hands go near it again: engine off, key out')->accessible('after it ran');
+        $this->window(390, 844);
+        self::assertLessThan(844, $this->browser->executeScript('return document.querySelector("[data-safe-again]").getBoundingClientRect().bottom'), 'in sight on a phone');
+    }
+
     public function test_what_would_not_be_judged_is_said_before_it_is_read(): void
     {
         $this->as('oda')->lookedOver($this->machineLike('SC-08', 'HT-08'), 'clutch', 'hot')->line('cannot be seen')->window(390, 844);

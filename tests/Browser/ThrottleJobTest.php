@@ -33,7 +33,7 @@ final class ThrottleJobTest extends BrowserTestCase
     {
         $this->as('ines')->lookedOver('QB-01', 'throttle', 'cold');
         $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->see('Opened fully and let go');
-        $this->line('yes', 'yes', 'no')->see('Do not run. Throttle does not snap shut, bars full right.', 'it wants more slack');
+        $this->line('yes', 'yes', 'no')->see('Do not run. Throttle does not snap shut, bars full right.', 'its cable has play, and so that is no matter of slack');
         $this->refusedDirectly('bars full right');
         $this->clickText('Tag it: do not run')->see('Hang the tag')->clickText('Hang the tag')->settled();
         $this->see('Close the job as tagged')->click('[data-close=tagged]')->see('Signed by Ines');

@@ -262,6 +262,28 @@ final class EntriesTest extends TestCase
         self::assertSame(['Fit for use', ['The job on its throttle grip found: Throttle wire is damaged.']], [$sheet['outcome_words'], $sheet['machine_not_fit']]);
     }
 
+    public function test_after_it_ran_it_is_made_safe_again_before_hands_go_near_also_for_another_control(): void
+    {
+        $this->signIn();
+        $grip = HttpJob::open($this, 'RT-14', 'throttle')->ready();
+        $clutch = HttpJob::open($this)->ready()->read('15', '15', '15');
+        $said = fn (HttpJob $job): ?string => $this->getJson("/api/jobs/{$job->id}")->assertOk()->json('safe_again');
+        foreach (['arm_loose', 'wiggle_still'] as $proof) {
+            $clutch->body('check', ['key' => $proof, 'answer' => 'yes'])->assertOk();
+        }
+        foreach (['refitted', 'slots_apart'] as $step) {
+            $clutch->body('confirmed', ['key' => $step])->assertOk();
+        }
+        $clutch->body('check', ['key' => 'no_creep', 'answer' => 'yes'])->assertOk();
+        self::assertNull($said($clutch), 'it is run again next');
+        self::assertSame('It ran for the clutch lever. Before hands go near it again: engine off, key out; in neutral, parking brake set, wheels chocked.', $said($grip));
+        $clutch->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertOk();
+        $clutch->body('check', ['key' => 'bite', 'answer' => 'late'])->assertOk();
+        self::assertSame('It ran. Before hands go near it again: engine off, key out; in neutral, on its stand, wheels chocked.', $said($clutch));
+        $grip->read('4')->body('note', ['text' => 'dusty'])->assertOk();
+        self::assertNull($said($grip), 'a hand was at it since');
+    }
+
     public function test_a_run_for_one_control_makes_the_heat_of_another_be_said_again(): void
     {
         $this->signIn();

@@ -13,6 +13,7 @@ use App\Models\ControlJob;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\SafeAgain;
 use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Progress\WrongState;
 use VividPull\Core\Wire\Node;
@@ -46,6 +47,7 @@ final readonly class JobResource
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
             'heat_again' => self::heatAgain($job, $state),
             'spec_changed' => self::specChanged($job, $state),
+            'safe_again' => self::safeAgain($job, $state),
             'lies' => LeftOpen::lies($state, CarbonImmutable::now()->toIso8601String()),
             'do_not_run' => RestOfMachine::against($job, $state),
             'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
@@ -61,6 +63,14 @@ final readonly class JobResource
         $now = ControlJob::query()->with('control.specVersion')->findOrFail($job->id)->control->specVersion->body;
 
         return LeftOpen::otherSpec($state->spec, SpecCodec::decode(Node::of($now)));
+    }
+
+    /** After it ran, here or for another control of the visit. */
+    private static function safeAgain(JobHead $job, BenchState $state): ?string
+    {
+        $ran = ! $job->meanwhile->isTriedElsewhere || ! SafeAgain::isHandNext($state) ? null : RestOfMachine::ranSinceHand($job, StoredEntry::ofVisit($job->visit));
+
+        return SafeAgain::said($state) ?? ($ran === null ? null : SafeAgain::ranFor($ran, $state));
     }
 
     /** Where play is what is asked for. */

@@ -982,6 +982,10 @@ export type Job = {
      */
     heat_again: string | null;
     /**
+     * That it ran, and what is done before hands go near it again; null where it did not, or is run next.
+     */
+    safe_again: string | null;
+    /**
      * That nothing was logged for hours, so that nobody knows whether it is still safe.
      */
     lies: string | null;

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useSyncExternalStore } from 'react';
 import { peopleQuery } from '../../api/people';
 import { Button, LinkButton } from '../../components/Buttons';
+import { Caution } from '../../components/Caution';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { inSentence } from '../../lib/inSentence';
 import { outbox } from '../../lib/outbox';
@@ -33,7 +34,9 @@ export const Notices = () => {
   const wrong = job.heat_again ?? state.wrong_state;
   const left = [job.spec_changed, job.lies].filter((one) => one !== null);
   const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
-  if (!unchecked && connection !== 'cut' && quiet && wrong === null && left.length === 0) return null;
+  if (!unchecked && connection !== 'cut' && quiet && wrong === null && left.length === 0 && job.safe_again === null) {
+    return null;
+  }
   return (
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
@@ -59,6 +62,11 @@ export const Notices = () => {
           </span>
         </Notice>
       ))}
+      {job.safe_again !== null && (
+        <span data-safe-again>
+          <Caution>{job.safe_again}</Caution>
+        </span>
+      )}
       {open.map((gate) => (
         <Notice key={gate.key} mark="tag" ground="red.wash">
           <b>Do not run.</b> {gate.sentence}

@@ -62,7 +62,7 @@ const OneEnd = ({ end }: { end: End }) => {
     onLost: () => setHeld(null),
   });
   return (
-    <Box data-end={end.key}>
+    <Box data-cable-end={end.key}>
       <Box asChild textStyle="eyebrow">
         <label htmlFor={id}>{end.label}</label>
       </Box>
