@@ -11,12 +11,12 @@ use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Inspection;
-use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
-use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Tests\Support\WellDone;
 
 /** What was found wrong with the machine at rest is put right before anything is set or run with it. Common practice, no source. */
 final class NotToBeRunTest extends TestCase
@@ -144,13 +144,11 @@ final class NotToBeRunTest extends TestCase
     private static function ranUntilSigned(TestJob $job, string $fault): array
     {
         $ran = [];
-        for ($n = 0; $n < 80 && ($item = $job->state->progress->asks()) !== null && $item->kind !== ItemKind::SignOff && $item->key !== "fault:{$fault}"; $n++) {
+        WellDone::upToTheSignature($job, '10', static function (StageItem $item) use ($job, $fault, &$ran): bool {
             $ran = RunsTheMachine::asked($job->state) ? [...$ran, $item->key] : $ran;
-            $good = array_values(array_filter($item->answers, static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body)));
-            $good === [] || in_array($item->kind, [ItemKind::Reading, ItemKind::InBand, ItemKind::Measure], true)
-                ? $job->line($item->kind === ItemKind::Measure ? '1.6' : '10', $item->key, $item->about === null ? null : Pose::tryFrom($item->about))
-                : $job->entry($good[0]->kind->value, $good[0]->body + ($good[0]->asksRemark ? ['remark' => 'seen so'] : []));
-        }
+
+            return $item->key !== "fault:{$fault}";
+        });
 
         return $ran;
     }
