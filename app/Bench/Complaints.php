@@ -155,7 +155,7 @@ final readonly class Complaints
         $control = $complaint->control;
         $family = $control->spec()->family;
         $knowledge = Causes::of($family);
-        $against = $complaint->closed_at === null ? RestOfMachine::againstRunning($control->machine) : [];
+        $against = $complaint->closed_at === null ? RestOfMachine::againstRunning($control->machine, askedOf: $control->key) : [];
 
         return [
             'id' => $complaint->id,
@@ -189,6 +189,16 @@ final readonly class Complaints
             AnswerKind::Tried => 'Put right, and it is still there',
             AnswerKind::Back => 'Taken back',
         }];
+    }
+
+    /** @return list<string> what stops the machine by an open complaint about a control, in the words people use */
+    public static function stopping(Control $control): array
+    {
+        $open = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
+        $felt = array_filter($open === null ? [] : self::latest($open), static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value && $one->answer === Evidence::YES);
+        $stopping = array_filter(array_map(static fn (string $one): Symptom => Symptom::from($one), array_keys($felt)), static fn (Symptom $one): bool => $one->stopsTheMachine());
+
+        return array_values(array_map(static fn (Symptom $one): string => $one->words(), $stopping));
     }
 
     /** @return array<string, ComplaintAnswer> what was said last about each thing, in the order in which it was */

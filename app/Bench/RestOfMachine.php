@@ -44,16 +44,18 @@ final readonly class RestOfMachine
             $others[] = new self(self::said($control, $state), $open?->id);
         }
 
-        return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->failed !== [] || $one->control->tag !== null));
+        return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->failed !== [] || $one->control->reported !== [] || $one->control->tag !== null));
     }
 
-    private static function said(Control $control, ?BenchState $state): OtherControl
+    /** @param  bool  $isReported  whether what is reported of it is said as well */
+    private static function said(Control $control, ?BenchState $state, bool $isReported = true): OtherControl
     {
         return new OtherControl(
             lcfirst($control->name),
             $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn(),
             $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
             $state === null ? [] : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
+            $isReported ? Complaints::stopping($control) : [],
         );
     }
 
@@ -61,14 +63,15 @@ final readonly class RestOfMachine
      * What stands against running a machine, whatever for; of all its controls.
      *
      * @param  string|null  $except  the key of one that is left out
+     * @param  string|null  $askedOf  the key of one of which everybody knows what is reported
      * @return list<string> a sentence each
      */
-    public static function againstRunning(Machine $machine, ?string $except = null): array
+    public static function againstRunning(Machine $machine, ?string $except = null, ?string $askedOf = null): array
     {
         $said = [];
         foreach (Control::query()->with('openJob')->where('machine_id', $machine->id)->when($except !== null, static fn (Builder $query): Builder => $query->where('key', '!=', $except))->orderBy('id')->get() as $control) {
             $open = $control->openJob;
-            $said = [...$said, ...self::said($control, $open === null ? null : JobLog::of(JobHead::find($open->id))->replay())->against()];
+            $said = [...$said, ...self::said($control, $open === null ? null : JobLog::of(JobHead::find($open->id))->replay(), $control->key !== $askedOf)->against()];
         }
 
         return $said;
@@ -153,7 +156,7 @@ final readonly class RestOfMachine
         $said = [];
         $isSigned = $state->facts->closed === null && $state->progress->asks()?->kind === ItemKind::SignOff;
         foreach ($isSigned || RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
-            $against = $isSigned ? $one->control->against() : [$one->control->cover(), $one->control->failed(), $one->control->tag()];
+            $against = $isSigned ? $one->control->against() : [$one->control->cover(), $one->control->failed(), $one->control->tag(), $one->control->reported()];
             foreach (array_filter($against, is_string(...)) as $sentence) {
                 $said[] = ['sentence' => $sentence, 'job' => $one->job];
             }

@@ -11,6 +11,7 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Support\HttpJob;
 use Tests\TestCase;
+use VividPull\Core\Procedure\Symptom;
 
 /** From what feels wrong to its cause, over HTTP: answers are added, a job tells what it knows, a closed complaint teaches the workshop. */
 final class ComplaintsTest extends TestCase
@@ -64,6 +65,23 @@ final class ComplaintsTest extends TestCase
             $this->answer($id, 'check', $next['key'], 'right')->assertOk();
         }
         self::assertNotSame('check', $state()['diagnosis']['next']['kind']);
+    }
+
+    public function test_what_is_reported_of_one_control_is_said_before_the_machine_runs_for_another(): void
+    {
+        $this->signIn('oda')->postJson('/api/machines/RT-14/controls/throttle/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['stays_open' => 'yes', 'heavy' => 'yes']])->assertCreated();
+        $id = $this->complain(['slips' => 'yes'])['id'];
+        $words = lcfirst(Symptom::StaysOpen->words());
+        $this->getJson("/api/complaints/{$id}")->assertJsonPath('against_running', ["Of its throttle grip is reported: {$words}."]);
+        $clutch = HttpJob::open($this)->ready()->read('15', '15', '15');
+        foreach (['arm_loose', 'wiggle_still'] as $proof) {
+            $clutch->body('check', ['key' => $proof, 'answer' => 'yes'])->assertOk();
+        }
+        foreach (['refitted', 'slots_apart'] as $step) {
+            $clutch->body('confirmed', ['key' => $step])->assertOk();
+        }
+        $this->getJson("/api/jobs/{$clutch->id}")->assertJsonPath('do_not_run.0.sentence', "This runs the machine, and of its throttle grip is reported: {$words}. Look into that first.");
+        $clutch->body('check', ['key' => 'no_creep', 'answer' => 'yes'])->assertOk();
     }
 
     public function test_what_a_job_knows_is_not_asked_again_and_a_job_is_told_what_was_looked_at(): void

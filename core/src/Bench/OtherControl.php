@@ -14,8 +14,9 @@ final readonly class OtherControl
      * @param  list<string>  $coversOff  names of covers that its open job has off, and that must be on when the machine runs
      * @param  string|null  $tag  the reason on the tag that hangs on it
      * @param  list<string>  $failed  what its open job found wrong with the machine at rest, so that nothing is run
+     * @param  list<string>  $reported  what somebody said of it that stops the machine until its cause is found, in their words; nobody looked yet
      */
-    public function __construct(public string $name, public array $coversOff, public ?string $tag, public array $failed = []) {}
+    public function __construct(public string $name, public array $coversOff, public ?string $tag, public array $failed = [], public array $reported = []) {}
 
     /** What its covers say, or null where none is off. */
     public function cover(): ?string
@@ -33,6 +34,17 @@ final readonly class OtherControl
             : "This runs the machine, and the job on its {$this->name} found what is not to be run: ".implode(' ', $this->failed).' Put it right there, or tag it.';
     }
 
+    /** What was reported of it, or null where nothing was that stops the machine. It is said, and refuses nothing: nobody looked yet. */
+    public function reported(): ?string
+    {
+        return $this->reported === [] ? null : "This runs the machine, and of its {$this->name} is reported: {$this->words()}. Look into that first.";
+    }
+
+    private function words(): string
+    {
+        return implode(', ', array_map(lcfirst(...), $this->reported));
+    }
+
     /** @return list<string> all of it, where nothing is asked yet that runs the machine */
     public function against(): array
     {
@@ -41,6 +53,7 @@ final readonly class OtherControl
         return [
             ...($this->tag === null ? [] : ["A tag hangs on its {$this->name}: ".Quoted::text($this->tag).'.']),
             ...($this->failed === [] ? [] : ["The job on its {$this->name} found: ".implode(' ', $this->failed)]),
+            ...($this->reported === [] ? [] : ["Of its {$this->name} is reported: {$this->words()}."]),
             ...($this->coversOff === [] ? [] : ['Its '.implode(' and ', $this->coversOff)." {$are} off, as the job on its {$this->name} has it."]),
         ];
     }

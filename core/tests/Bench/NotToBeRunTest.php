@@ -126,6 +126,10 @@ final class NotToBeRunTest extends TestCase
         $brake = new OtherControl('throttle grip', [], null, ['Throttle does not snap shut.', 'Throttle wire is damaged.']);
         self::assertSame('This runs the machine, and the job on its throttle grip found what is not to be run: Throttle does not snap shut. Throttle wire is damaged. Put it right there, or tag it.', $brake->failed());
         self::assertNull((new OtherControl('throttle grip', ['boot'], 'frayed'))->failed());
+        $reported = new OtherControl('throttle grip', [], null, [], ['Does not snap shut', 'Idle rises']);
+        self::assertSame('This runs the machine, and of its throttle grip is reported: does not snap shut, idle rises. Look into that first.', $reported->reported());
+        self::assertSame(['Of its throttle grip is reported: does not snap shut, idle rises.'], $reported->against());
+        self::assertNull($brake->reported());
     }
 
     /** Made safe and looked over, with a fault in one part. */

@@ -56,22 +56,27 @@ final class SafeAgainTest extends TestCase
             $job->entry('check', ['key' => $proof, 'answer' => $answer]);
         }
         $job->entry('confirmed', ['key' => 'guards'])->entry('confirmed', ['key' => 'spark_lead']);
-        self::assertNull(SafeAgain::said($job->state), 'it is about to run');
+        self::assertNull(self::said($job), 'it is about to run');
         $job->entry('check', ['key' => 'stops', 'answer' => 'runs_on']);
         $said = 'It ran. Before hands go near it again: engine off, spark lead off the plug; blade stopped, its area clear.';
-        self::assertSame($said, SafeAgain::said($job->state));
+        self::assertSame($said, self::said($job));
         $job->line('n smells of belt');
-        self::assertSame($said, SafeAgain::said($job->state), 'a note is no hand at the machine');
+        self::assertSame($said, self::said($job), 'a note is no hand at the machine');
         $job->entry('put_right', ['cure' => 'spring']);
-        self::assertNull(SafeAgain::said($job->state));
+        self::assertNull(self::said($job));
     }
 
     public function test_a_run_that_is_taken_back_did_not_run(): void
     {
         $job = FamilyJob::of(FamilyKey::HydraulicClutch)->toReading()->entry('check', ['key' => 'lever_feel', 'answer' => 'firm'])->entry('check', ['key' => 'no_creep', 'answer' => 'no']);
-        self::assertNotNull(SafeAgain::said($job->state));
+        self::assertNotNull(self::said($job));
         $job->entry('void', ['entry' => $job->last(), 'reason' => 'wrong machine']);
-        self::assertNull(SafeAgain::said($job->state));
+        self::assertNull(self::said($job));
+    }
+
+    private static function said(TestJob $job): ?string
+    {
+        return SafeAgain::said($job->state);
     }
 
     /** @param  array<string, true>  $failed */
