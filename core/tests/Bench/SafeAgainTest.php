@@ -56,12 +56,11 @@ final class SafeAgainTest extends TestCase
             $job->entry('check', ['key' => $proof, 'answer' => $answer]);
         }
         $job->entry('confirmed', ['key' => 'guards'])->entry('confirmed', ['key' => 'spark_lead']);
-        self::assertNull(self::said($job), 'it is about to run');
+        self::assertSame('', (string) self::said($job), 'it is about to run');
         $job->entry('check', ['key' => 'stops', 'answer' => 'runs_on']);
-        $said = 'It ran. Before hands go near it again: engine off, spark lead off the plug; blade stopped, its area clear.';
-        self::assertSame($said, self::said($job));
+        self::assertSame('It ran. Before hands go near it again: engine off, spark lead off the plug; blade stopped, its area clear.', (string) self::said($job));
         $job->line('n smells of belt');
-        self::assertSame($said, self::said($job), 'a note is no hand at the machine');
+        self::assertStringStartsWith('It ran. ', (string) self::said($job), 'a note is no hand at the machine');
         $job->entry('put_right', ['cure' => 'spring']);
         self::assertNull(self::said($job));
     }
