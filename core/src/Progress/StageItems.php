@@ -51,6 +51,8 @@ final readonly class StageItems
 
     private const WIRE = 'wire';
 
+    public const WHEELS_DOWN = 'wheels_down';
+
     public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Beliefs $beliefs, private Judgement $judgement, private ?Judgement $second = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
@@ -549,7 +551,7 @@ final readonly class StageItems
             return [];
         }
 
-        return [new StageItem('wheels_down', ItemKind::Answer, 'Off the stand, on its wheels', ! $isOnStand, said: $isOnStand ? null : 'On its wheels',
+        return [new StageItem(self::WHEELS_DOWN, ItemKind::Answer, 'Off the stand, on its wheels', ! $isOnStand, said: $isOnStand ? null : 'On its wheels',
             detail: 'What was read on the stand was good enough to set by. The figure is for the machine on its wheels: read it there.',
             answers: [new Answer('ok', 'On its wheels', EntryKind::Condition, array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]), AnswerTone::Right)])];
     }

@@ -37,8 +37,27 @@ final readonly class StageProgress
             array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($whole, true)])),
             $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
             $check,
-            $judgement->stopsRunning() === [] ? [] : $asking->thatRun(),
+            self::waiting($asking, $whole, $facts, $judgement),
         );
+    }
+
+    /**
+     * What runs waits for what failed with the machine at rest; and whatever is tried waits for a pose that was read outside: it is turned for that,
+     * and all is tried anew.
+     *
+     * @param  array<string, list<StageItem>>  $items
+     * @return list<string>
+     */
+    private static function waiting(StageItems $asking, array $items, Facts $facts, Judgement $judgement): array
+    {
+        $prove = $items[JobStage::Prove->value] ?? [];
+        $isOutside = array_filter($prove, static fn (StageItem $one): bool => $one->kind === ItemKind::Reading && $one->failed && ! self::isLetBe($one, $facts)) !== [];
+
+        return match (true) {
+            $isOutside => array_values(array_map(static fn (StageItem $one): string => $one->key, array_filter($prove, static fn (StageItem $one): bool => $one->kind !== ItemKind::Reading && $one->key !== StageItems::WHEELS_DOWN && $one->topic() !== ItemTopic::Condition && $one->topic() !== ItemTopic::Doubt))),
+            $judgement->stopsRunning() !== [] => $asking->thatRun(),
+            default => [],
+        };
     }
 
     /** @param  array<string, list<StageItem>>  $items */

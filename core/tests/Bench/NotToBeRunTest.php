@@ -10,6 +10,7 @@ use VividPull\Core\Bench\OtherControl;
 use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
@@ -94,6 +95,18 @@ final class NotToBeRunTest extends TestCase
         $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
         self::assertNotSame('check:idle_steady', $job->state->progress->asks()?->key, 'the pose that is taut is asked for first');
         self::assertStringContainsString('can hold the throttle open', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'idle_steady', 'answer' => 'yes'])));
+    }
+
+    public function test_a_pose_read_outside_is_set_before_anything_is_tried(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 1.2, 1.2);
+        self::assertSame('pose:right', $job->state->progress->asks()?->key, 'all poses are read first');
+        $job->readIn(Pose::Right, 4, 4);
+        $asked = $job->state->progress->asks() ?? self::fail('nothing is asked');
+        self::assertSame(['pose:left', true], [$asked->key, $asked->failed]);
+        self::assertSame(PlanKind::Move, $job->state->next()->kind, 'it is turned, and what was tried before that would be tried anew');
+        $right = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
+        self::assertSame('check:snap_shut/straight', $right->state->progress->asks()?->key);
     }
 
     public function test_blades_are_not_started_while_their_brake_stays_off(): void
