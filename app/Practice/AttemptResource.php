@@ -50,6 +50,7 @@ final readonly class AttemptResource
             'from_file' => false,
             'heat_again' => null,
             'spec_changed' => null,
+            'waits' => $attempt->job()->progress->waits,
             'safe_again' => SafeAgain::said($attempt->job()),
             'lies' => null,
             'do_not_run' => [],

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use stdClass;
 use Tests\Support\HttpClient;
+use Tests\Support\Preparation;
 
 final class ThrottleJobTest extends BrowserTestCase
 {
@@ -49,6 +50,13 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->click('[data-primary]')->settled()->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Oda');
         $this->visit('/machines/QB-01')->see('left 4.0 mm');
         self::assertStringNotContainsString('Do not run', $this->text('main'));
+    }
+
+    public function test_a_pose_outside_is_shown_before_anything_is_tried(): void
+    {
+        $this->as('ines')->onBench($this->machineLike('RT-20', 'TJ-20'), 'throttle', Preparation::RIGHT, '4.2', '0.8', '0.8', '4.2')->see('Outside with these bars. Move it, and read every pose again.');
+        self::assertSame('pose:left', $this->state()['asks']);
+        self::assertStringContainsString('Reading, bars full left', $this->text('[data-ask]'));
     }
 
     public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void

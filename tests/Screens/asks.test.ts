@@ -54,10 +54,10 @@ describe('what is asked while entries wait to be sent', () => {
 
   it('goes on past what was answered, and past nothing else', () => {
     const state = stateOf(creep, thread, reading);
-    expect(asked(state, [])?.key).toBe('check:no_creep');
-    expect(asked(state, [typed('yes', creep.key)])?.key).toBe('thread:perch');
-    expect(asked(state, [typed('yes', creep.key), typed('3.1', thread.key)])?.key).toBe('reading:left');
-    expect(asked(state, [typed('n boot torn', creep.key)])?.key).toBe('check:no_creep');
+    expect(asked(state, [], [])?.key).toBe('check:no_creep');
+    expect(asked(state, [typed('yes', creep.key)], [])?.key).toBe('thread:perch');
+    expect(asked(state, [typed('yes', creep.key), typed('3.1', thread.key)], [])?.key).toBe('reading:left');
+    expect(asked(state, [typed('n boot torn', creep.key)], [])?.key).toBe('check:no_creep');
   });
 
   it.each(['+2f', '-1.5t', 'out 1 turn and 2 flats', '2 rungs towards the engine', 'n rusty', 'done', 'v misread'])(
@@ -76,8 +76,14 @@ describe('what is asked while entries wait to be sent', () => {
     const refused: KeptEntry = { ...typed('yes', creep.key), state: 'refused', sentence: 'No.' };
     expect(settles(refused, creep)).toBe(false);
     const failed = item('check:holds', 'answer', [['yes', 'Yes']], { failed: true });
-    expect(asked(stateOf(failed, creep), [])?.key).toBe('check:no_creep');
-    expect(asked(stateOf(failed), [])?.key).toBe('check:holds');
+    expect(asked(stateOf(failed, creep), [], [])?.key).toBe('check:no_creep');
+    expect(asked(stateOf(failed), [], [])?.key).toBe('check:holds');
+  });
+
+  it('asks what waits for something else after what failed, and last of all', () => {
+    const failed = item('pose:left', 'reading', [], { failed: true });
+    expect(asked(stateOf(creep, failed), [], ['check:no_creep'])?.key).toBe('pose:left');
+    expect(asked(stateOf(creep), [], ['check:no_creep'])?.key).toBe('check:no_creep');
   });
 
   it('knows lines confirmed together by their names', () => {

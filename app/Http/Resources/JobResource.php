@@ -47,6 +47,7 @@ final readonly class JobResource
             'complaint' => $state->facts->closed === null ? null : Complaints::openOf($job->tag, $job->controlKey),
             'heat_again' => self::heatAgain($job, $state),
             'spec_changed' => self::specChanged($job, $state),
+            'waits' => $state->progress->waits,
             'safe_again' => self::safeAgain($job, $state),
             'lies' => LeftOpen::lies($state, CarbonImmutable::now()->toIso8601String()),
             'do_not_run' => RestOfMachine::against($job, $state),

@@ -26,7 +26,7 @@ final readonly class Progress
         public array $blocksTagged,
         /** Null where a whole job was begun. */
         public ?QuickCheck $check = null,
-        private array $waits = [],
+        public array $waits = [],
     ) {}
 
     /** The first thing missing in the current stage; what was answered badly comes after what was not answered at all, and what has to wait comes last. */

@@ -100,13 +100,12 @@ final class NotToBeRunTest extends TestCase
     public function test_a_pose_read_outside_is_set_before_anything_is_tried(): void
     {
         $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 1.2, 1.2);
-        self::assertSame('pose:right', $job->state->progress->asks()?->key, 'all poses are read first');
+        self::assertSame(['pose:right', false], self::asked($job), 'all poses are read first');
         $job->readIn(Pose::Right, 4, 4);
-        $asked = $job->state->progress->asks() ?? self::fail('nothing is asked');
-        self::assertSame(['pose:left', true], [$asked->key, $asked->failed]);
+        self::assertSame(['pose:left', true], self::asked($job));
         self::assertSame(PlanKind::Move, $job->state->next()->kind, 'it is turned, and what was tried before that would be tried anew');
         $right = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
-        self::assertSame('check:snap_shut/straight', $right->state->progress->asks()?->key);
+        self::assertSame(['check:snap_shut/straight', false], self::asked($right));
     }
 
     public function test_blades_are_not_started_while_their_brake_stays_off(): void
@@ -143,6 +142,14 @@ final class NotToBeRunTest extends TestCase
         self::assertSame('This runs the machine, and of its throttle grip is reported: does not snap shut, idle rises. Look into that first.', $reported->reported());
         self::assertSame(['Of its throttle grip is reported: does not snap shut, idle rises.'], $reported->against());
         self::assertNull($brake->reported());
+    }
+
+    /** @return array{string|null, bool|null} its key, and whether it failed */
+    private static function asked(TestJob $job): array
+    {
+        $item = $job->state->progress->asks();
+
+        return [$item?->key, $item?->failed];
     }
 
     /** Made safe and looked over, with a fault in one part. */

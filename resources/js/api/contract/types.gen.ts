@@ -982,6 +982,10 @@ export type Job = {
      */
     heat_again: string | null;
     /**
+     * Keys of items that are asked after all others: what is tried, while it is not to be run or a pose was read outside.
+     */
+    waits: Array<string>;
+    /**
      * That it ran, and what is done before hands go near it again; null where it did not, or is run next.
      */
     safe_again: string | null;

@@ -2048,6 +2048,7 @@ export const zJob = z.object({
         job: z.nullable(z.string())
     })),
     heat_again: z.nullable(z.string()),
+    waits: z.array(z.string()),
     safe_again: z.nullable(z.string()),
     lies: z.nullable(z.string()),
     spec_changed: z.nullable(z.string())

@@ -55,15 +55,16 @@ const saysAsMuch = (sent: Record<string, unknown>, answer: Record<string, unknow
   Object.entries(answer).every(([key, value]) => JSON.stringify(sent[key]) === JSON.stringify(value));
 
 /**
- * What to do next: the first thing missing that is neither waiting to be sent nor answered badly already. Where all of a
- * stage waits to be sent, work goes on with the stage after it.
+ * What to do next: the first thing missing that is neither waiting to be sent nor answered badly already; what waits for
+ * something else comes last. Where all of a stage waits to be sent, work goes on with the stage after it.
  */
-export function asked(state: BenchState, kept: readonly KeptEntry[]): Item | null {
+export function asked(state: BenchState, kept: readonly KeptEntry[], waits: readonly string[]): Item | null {
   const at = state.stages.findIndex((stage) => stage.key === state.stage);
   for (const stage of state.stages.slice(at)) {
     const missing = stage.items.filter((item) => !item.done);
     const open = missing.filter((item) => !kept.some((entry) => settles(entry, item)));
-    const next = open.find((item) => !item.failed) ?? open[0];
+    const ready = open.filter((item) => !waits.includes(item.key));
+    const next = ready.find((item) => !item.failed) ?? ready[0] ?? open[0];
     if (next !== undefined) return next;
     // Nothing is missing here and nothing waits: the state itself has no more to ask.
     if (missing.length === 0) return null;

@@ -59,7 +59,7 @@ export function useMakeBench(job: Job, elsewhere?: string): { bench: Bench; post
     [all, place, person.id],
   );
   const connection = useSyncExternalStore(outbox.subscribe, outbox.status);
-  const { selection, sent } = useSelection(job.state, kept, person.id);
+  const { selection, sent } = useSelection(job, kept, person.id);
   const { send, sendLine, sendGauge, refusal, forgive } = useSending(place, kept, key, selection, sent);
   useKeysAnywhere(keysAnywhere, field, (text) => {
     forgive();

@@ -4,6 +4,7 @@ import type {
   BenchState,
   Instrument,
   Item,
+  Job,
   Option,
   Point,
   PointKey,
@@ -64,8 +65,12 @@ function useWithEach(value: string | null, then: () => void): void {
 type Turned = { turned: string | null; chosen: string | null; keptTo: string | null; favourite: string | null };
 
 /** The item in hand, and the cable, adjuster, pose and instrument that it speaks of. */
-function useSpokenOf(whole: BenchState, kept: readonly KeptEntry[], { turned, chosen, keptTo, favourite }: Turned) {
-  const first = asked(whole, kept);
+function useSpokenOf(
+  { state: whole, waits }: Pick<Job, 'state' | 'waits'>,
+  kept: readonly KeptEntry[],
+  { turned, chosen, keptTo, favourite }: Turned,
+) {
+  const first = asked(whole, kept, waits);
   // A check goes on as soon as a reading decides.
   const keeping =
     whole.check?.on === true
@@ -92,10 +97,11 @@ function useSpokenOf(whole: BenchState, kept: readonly KeptEntry[], { turned, ch
 
 /** What is looked at and spoken of: what the person turned to, else what is asked, and what follows from that. */
 export function useSelection(
-  whole: BenchState,
+  job: Pick<Job, 'state' | 'waits'>,
   kept: readonly KeptEntry[],
   person: string,
 ): { selection: Selection; sent: Sent } {
+  const whole = job.state;
   const preferences = preferencesOf(person);
   const { instrument: favourite } = useKept(preferences);
   const [viewed, setViewed] = useState<StageKey | null>(null);
@@ -105,7 +111,7 @@ export function useSelection(
   const [readAt, setReadAt] = useState<PointKey | null>(null);
   const [picking, setPicking] = useState<Picked | null>(null);
 
-  const { item, state, closing, adjuster, option, pose, after, instrument } = useSpokenOf(whole, kept, {
+  const { item, state, closing, adjuster, option, pose, after, instrument } = useSpokenOf(job, kept, {
     turned,
     chosen,
     keptTo,
