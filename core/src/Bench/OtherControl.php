@@ -21,10 +21,12 @@ final readonly class OtherControl
     /** What its covers say, or null where none is off. */
     public function cover(): ?string
     {
-        $are = count($this->coversOff) === 1 ? 'is' : 'are';
+        return $this->coversOff === [] ? null : "This runs the machine, and its {$this->coversAreOff()} Put it back, and say so there.";
+    }
 
-        return $this->coversOff === [] ? null
-            : 'This runs the machine, and its '.implode(' and ', $this->coversOff)." {$are} off, as the job on its {$this->name} has it. Put it back, and say so there.";
+    private function coversAreOff(): string
+    {
+        return implode(' and ', $this->coversOff).(count($this->coversOff) === 1 ? ' is' : ' are')." off, as the job on its {$this->name} has it.";
     }
 
     /** What its open job found, or null where nothing stands against running. */
@@ -48,13 +50,11 @@ final readonly class OtherControl
     /** @return list<string> all of it, where nothing is asked yet that runs the machine */
     public function against(): array
     {
-        $are = count($this->coversOff) === 1 ? 'is' : 'are';
-
         return [
             ...($this->tag === null ? [] : ["A tag hangs on its {$this->name}: ".Quoted::text($this->tag).'.']),
             ...($this->failed === [] ? [] : ["The job on its {$this->name} found: ".implode(' ', $this->failed)]),
             ...($this->reported === [] ? [] : ["Of its {$this->name} is reported: {$this->words()}."]),
-            ...($this->coversOff === [] ? [] : ['Its '.implode(' and ', $this->coversOff)." {$are} off, as the job on its {$this->name} has it."]),
+            ...($this->coversOff === [] ? [] : ["Its {$this->coversAreOff()}"]),
         ];
     }
 

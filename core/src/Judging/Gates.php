@@ -27,7 +27,7 @@ use VividPull\Core\Trace\Reached;
 final readonly class Gates
 {
     /** The chance of play above zero that the gate asks for. */
-    private const SURE = 0.95;
+    public const SURE = 0.95;
 
     /**
      * @param  array<string, Verdict>  $poses  by what is said of them: bars straight, bars full left, backward

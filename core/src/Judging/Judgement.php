@@ -41,7 +41,7 @@ final readonly class Judgement
     /** @return list<GateState> what failed with the machine at rest, so that it is not run */
     public function stopsRunning(): array
     {
-        return array_values(array_filter($this->gates, static fn (GateState $one): bool => $one->gate->isAtRest && $one->status === GateStatus::Failed));
+        return array_values(array_filter($this->gatesThat(GateStatus::Failed), static fn (GateState $one): bool => $one->gate->isAtRest));
     }
 
     /** @return list<GateState> */

@@ -130,7 +130,7 @@ final readonly class Judging
     }
 
     /** @return array<string, ReadingGroup> the last group of each pose since the last move and lock */
-    private static function currentGroups(Facts $facts): array
+    public static function currentGroups(Facts $facts): array
     {
         $current = [];
         foreach ($facts->readings->groups as $group) {

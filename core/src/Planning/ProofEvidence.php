@@ -11,6 +11,8 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Facts\TriedProof;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\Gates;
+use VividPull\Core\Judging\Judging;
 use VividPull\Core\Judging\Measuring;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Measurement\Conformity;
@@ -36,9 +38,6 @@ final readonly class ProofEvidence
     /** Each move goes half the way that is left, so that after so many settings hardly any is; ours. */
     private const ENOUGH = 4;
 
-    /** The chance of play from which a cable is said to have some: as the gate has it. */
-    private const SURE = 0.95;
-
     /** @param  list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}>  $failed  since the last move, as they are asked; with whether a cable that has play was blamed for being taut */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, public array $failed) {}
 
@@ -62,15 +61,10 @@ final readonly class ProofEvidence
     /** Whether the cable was read with play where the proof was tried, and where that was in no pose, in all of them: then it holds nothing. */
     private static function hasPlay(Spec $spec, Facts $facts, ?Pose $pose): bool
     {
-        $groups = [];
-        foreach ($spec->aim === null ? [] : $facts->readings->groups as $group) {
-            if ($group->setting === $facts->readings->setting) {
-                $groups[$group->first()->pose->value] = $group;
-            }
-        }
+        $groups = $spec->aim === null ? [] : Judging::currentGroups($facts);
         foreach ($pose === null ? $spec->conditions->poses : [$pose] as $tried) {
             $group = $groups[$tried->value] ?? null;
-            if ($group === null || $group->doubt !== null || $group->crossed || $group->found->chanceOfPlay() < self::SURE) {
+            if ($group === null || $group->doubt !== null || $group->crossed || $group->found->chanceOfPlay() < Gates::SURE) {
                 return false;
             }
         }

@@ -16,7 +16,7 @@ final readonly class Progress
      * @param  list<string>  $blocksFit  what stands in the way of closing as fit, a sentence each
      * @param  list<string>  $blocksByChoice
      * @param  list<string>  $blocksTagged
-     * @param  list<string>  $waits  keys of what runs the machine, where that has to wait for what failed with it at rest
+     * @param  list<string>  $waits  keys of what is asked after all else: what runs the machine while that failed at rest, what is tried while a pose was read outside
      */
     public function __construct(
         public JobStage $stage,
