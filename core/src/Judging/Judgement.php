@@ -62,6 +62,20 @@ final readonly class Judgement
         return $this->poseInDoubt;
     }
 
+    /** Of the poses other than straight, one that stands at the edge where no reading tells, while none is known to be outside; null where none does. */
+    public function poseAtTheEdge(): ?Pose
+    {
+        $stuck = null;
+        foreach ($this->poses as $pose => $verdict) {
+            if ($verdict->kind->isOutside()) {
+                return null;
+            }
+            $stuck ??= $pose !== Pose::Straight->value && $verdict->isStuckAtTheEdge() ? Pose::from($pose) : null;
+        }
+
+        return $stuck;
+    }
+
     /**
      * Whether any pose read since the last move is outside; of those other than straight, by which it is set, also whether one stands at the
      * edge where no reading tells.

@@ -58,6 +58,15 @@ final readonly class Sweep
         return $this->isWiderThan($band) ? null : $this->wider($this->pairs, $band)['once'] ?? null;
     }
 
+    /** How far the poses that were read, straight among them, lie apart, in mm, where that leaves less than a third of the band to set in; null where it leaves more. */
+    public function takesMostOf(SpecBand $band): ?float
+    {
+        [$least, $most] = self::extremes(array_filter($this->poses, static fn (array $pose): bool => $pose['read']));
+        $width = $band->high === null ? INF : $band->high - $band->floor();
+
+        return $most - $least > $width * (self::LEFT - 1) / self::LEFT ? $most - $least : null;
+    }
+
     /**
      * @param  array<int, array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs
      * @return array{apart: float, u: float, freedom: float, once?: string|null}|null the first pair that is wider

@@ -32,6 +32,9 @@ final readonly class Planner
 
     private const WHOLE_GROUP = 3;
 
+    /** Readings of a pose at the edge before it is left untold; each costs less than a turn, and far less than a part (ours). */
+    private const MOST_AT_THE_EDGE = 6;
+
     private const WORTH_LOOSENING = 3 * Steps::PER_FLAT;
 
     /** A turn at the edge is made where it makes play likelier to be inside by this much (ours). */
@@ -104,6 +107,7 @@ final readonly class Planner
             $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
             $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, self::undecided($judgement, $plan, $options)),
+            $plan === null && $judgement->poseAtTheEdge() !== null => self::atTheEdge($judgement, $judgement->poseAtTheEdge(), $options, $window),
             // One reading may be misread: no part is blamed for it.
             $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::choose(PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.', $options, null, $window->target),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
@@ -142,6 +146,18 @@ final readonly class Planner
             ($judgement->now->chanceInside ?? 0.0) < Verdict::LIKELY => "{$said} Or turn it.",
             default => $said,
         };
+    }
+
+    /**
+     * Nothing reaches further, and of the pose that wants it nobody knows that it is outside: no thread is used up and no part is to blame by that.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    private static function atTheEdge(Judgement $judgement, Pose $pose, array $options, ShiftWindow $window): PlanOutcome
+    {
+        return ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
+            ? PlanOutcome::choose(PlanKind::Read, "Read it again with {$pose->label()}: it stands at the edge of the band there, and nothing that turns has room. No part is blamed for that.", $options, null, $window->target)
+            : PlanOutcome::choose(PlanKind::Decide, ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '.Limits::listed($options), $options, null, $window->target);
     }
 
     private static function asItStands(Facts $facts, Judgement $judgement): string

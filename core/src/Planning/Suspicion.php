@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
+use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Judging\Judgement;
@@ -21,14 +22,24 @@ final readonly class Suspicion
         $u = $judgement->nowGroup?->found->expanded() ?? 0.0;
         $band = $spec->play()->band;
         $width = ($band->high ?? INF) - $band->floor();
+        $apart = $judgement->sweep->takesMostOf($band);
 
         return 'Turned to and fro, and not settled. '.match (true) {
+            $apart !== null => 'Play changes by '.Figure::length($apart).' as the bars turn, and the band is '.Figure::length($width).' wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.',
             $sides->areKnown() => 'It reads '.Figure::length(abs($sides->apart)).' otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
             $ratio !== null => $ratio->sentence,
             $u > $width / 3 => 'The readings are known to ± '.Figure::length($u).', and the band is '.Figure::length($width).' wide: read it with a finer instrument before anything is turned again.',
             $beliefs->surprises !== [] => 'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
-            ($run->couplings->at($spec->play()->point)->knowledge ?? Knowledge::Default) !== Knowledge::Measured => 'Measure the two distances of the lever, pivot to wire and pivot to reading point: they tell what one turn does.',
+            ($run->couplings->at($spec->play()->point)->knowledge ?? Knowledge::Default) !== Knowledge::Measured => self::measure($run->hand->kind),
             default => 'Look for play that changes by itself: a loose lock nut, a ferrule half out of its seat, a conduit that moves.',
         };
+    }
+
+    /** What of the hand control tells how far play moves by one turn. */
+    private static function measure(HandKind $hand): string
+    {
+        return $hand === HandKind::Grip
+            ? 'Measure the two radii of the grip, of its drum and of its flange: they tell what one turn does.'
+            : "Measure the two distances of the {$hand->value}, pivot to wire and pivot to reading point: they tell what one turn does.";
     }
 }

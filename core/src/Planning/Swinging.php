@@ -18,31 +18,34 @@ final readonly class Swinging
 
     /**
      * @param  list<int>  $ways
-     * @param  int  $since  turns since readings compare
+     * @param  int  $turns  since readings compare
+     * @param  int  $from  place of the first way since then
      */
-    private function __construct(private array $ways, private int $since) {}
+    private function __construct(private array $ways, private int $turns, private int $from) {}
 
     public static function of(Run $run, Facts $facts): self
     {
+        $first = array_filter($facts->readings->groups, static fn (ReadingGroup $one): bool => $one->series === $facts->readings->series);
+        $before = reset($first) === false ? 0 : reset($first)->moves;
         $ways = [];
-        foreach ($facts->readings->moves as $move) {
+        $from = 0;
+        foreach ($facts->readings->moves as $place => $move) {
             $adjuster = $run->playAdjusters()[$move->entry->adjuster] ?? null;
             $given = $adjuster === null || $move->entry->steps === null ? 0.0 : $adjuster->slackGiven($move->entry->steps);
             if ($given !== 0.0) {
                 $ways[] = $given > 0.0 ? 1 : -1;
+                $from += $place < $before ? 1 : 0;
             }
         }
 
-        $first = array_filter($facts->readings->groups, static fn (ReadingGroup $one): bool => $one->series === $facts->readings->series);
-
-        return new self($ways, count($facts->readings->moves) - (reset($first) === false ? 0 : reset($first)->moves));
+        return new self($ways, count($facts->readings->moves) - $before, $from);
     }
 
-    /** Reversals one after the other, up to the last move. */
+    /** Reversals one after the other, up to the last move. What was turned before something was put right was another machine. */
     public function reversals(): int
     {
         $count = 0;
-        for ($place = count($this->ways) - 1; $place > 0 && $this->ways[$place] !== $this->ways[$place - 1]; $place--) {
+        for ($place = count($this->ways) - 1; $place > $this->from && $this->ways[$place] !== $this->ways[$place - 1]; $place--) {
             $count++;
         }
 
@@ -52,7 +55,7 @@ final readonly class Swinging
     /** Whether so many turns since anything was put right have not brought it inside that another would not either. */
     public function isTooLong(): bool
     {
-        return $this->since >= self::TOO_MANY;
+        return $this->turns >= self::TOO_MANY;
     }
 
     /** Whether a turn this way would go to and fro once too often. */

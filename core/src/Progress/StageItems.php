@@ -374,8 +374,8 @@ final readonly class StageItems
     }
 
     /**
-     * Where the bench itself says that there is nothing left but to prove it, and no plan it has brings this one nearer home, it stays. As long as
-     * one of the others was not looked at, nobody knows.
+     * Where the bench itself says that there is nothing left but to prove it, or to read a pose at the edge, and no plan it has brings this one
+     * nearer home, it stays. As long as one of the others was not looked at, nobody knows.
      */
     private function staysOut(): bool
     {
@@ -390,7 +390,7 @@ final readonly class StageItems
             }
         }
 
-        return $next->kind === PlanKind::Prove;
+        return $next->kind === PlanKind::Prove || ($next->plan === null && $this->judgement->poseAtTheEdge() !== null);
     }
 
     private function inBand(Judgement $judgement): StageItem

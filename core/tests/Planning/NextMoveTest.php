@@ -10,6 +10,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdviceKind;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Progress\Answer;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
 
@@ -120,6 +121,42 @@ final class NextMoveTest extends TestCase
         $next = $job->state->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
         self::assertMatchesRegularExpression('/and for the other poses to be inside it has to be at most 5\.\d straight\./', $next->sentence);
+    }
+
+    public function test_a_pose_at_the_very_edge_blames_no_part_it_is_read_again(): void
+    {
+        $job = self::atTheEdgeFullRight(6.15, 6.0);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Read, $next->kind);
+        self::assertStringStartsWith('Read it again with bars full right: it stands at the edge of the band there, and nothing that turns has room.', $next->sentence);
+        self::assertStringNotContainsString('Suspect', $next->sentence);
+        self::assertSame('pose:right', $job->state->progress->asks()?->key);
+
+        $again = $job->readIn(Pose::Right, 5.85, 5.8, 5.85, 5.8)->state;
+        self::assertTrue($again->judgement->poses['right']->mayBeLeft(), $again->judgement->poses['right']->sentence);
+        self::assertSame(['leave'], array_map(static fn (Answer $one): string => $one->word, $again->progress->asks()->answers ?? []));
+    }
+
+    public function test_and_where_many_readings_do_not_tell_it_says_so_and_still_blames_none(): void
+    {
+        $next = self::atTheEdgeFullRight(6.05, 6.0, 6.05, 6.0, 6.05, 6.0)->state->next();
+        self::assertSame(PlanKind::Decide, $next->kind);
+        self::assertMatchesRegularExpression('/^Bars full right: Outside with \d\d %: this caliper can say no more\. grip adjuster: not enough thread/', $next->sentence);
+        self::assertStringNotContainsString('Suspect', $next->sentence);
+    }
+
+    public function test_a_pose_that_is_told_to_be_outside_still_names_the_limit(): void
+    {
+        self::assertSame(PlanKind::OutOfThread, self::atTheEdgeFullRight(6.6, 6.6, 6.6)->state->next()->kind);
+    }
+
+    /** Straight and full left are well inside, and neither adjuster has thread left to take up with. */
+    private static function atTheEdgeFullRight(float ...$right): TestJob
+    {
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 8.6, 'carburettor' => 11.9]))->ready();
+        $job->instrument = 'caliper';
+
+        return $job->read(5.7, 5.75, 5.7)->readIn(Pose::Left, 5.7, 5.75, 5.7)->readIn(Pose::Right, ...$right);
     }
 
     public function test_what_no_reading_settles_and_nothing_can_turn_says_both(): void

@@ -219,6 +219,7 @@ final class HonestHand
         $steps = $next->options[$next->recommended ?? '']->steps ?? null;
 
         return match (true) {
+            $next->kind === PlanKind::Suspect && $this->control->wants() !== null => $this->putRight(),
             $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
             $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
             $next->kind !== PlanKind::Decide => $this->ended(JobEnd::Lost, "It is read again and again at {$item->key}: {$next->sentence}"),

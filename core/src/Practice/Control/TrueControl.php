@@ -479,14 +479,15 @@ final class TrueControl
     /**
      * How far each thing that is set stands from where it may stand, for one who sees it: below zero too little, above too much.
      *
+     * @param  float  $share  of a band's width that play has to keep from its edges, below a half
      * @return array<string, float> mm of play by cable, what the arm of a table is counted in, or km/h of a governor
      */
-    public function errors(): array
+    public function errors(float $share = 0.0): array
     {
-        $errors = $this->band === null ? [] : [$this->run->cables[0]->id => self::outside($this->band->band, $this->least(), $this->most())];
+        $errors = $this->band === null ? [] : [$this->run->cables[0]->id => self::outside($this->band->band, $this->least(), $this->most(), $share)];
         if ($this->spec->second !== null) {
             $play = $this->play($this->spec->second->point);
-            $errors[$this->cableRead($this->spec->second->point)] = self::outside($this->spec->second->band, $play, $play);
+            $errors[$this->cableRead($this->spec->second->point)] = self::outside($this->spec->second->band, $play, $play, $share);
         }
         if ($this->speed !== null) {
             $errors['governor'] = $this->tooFast();
@@ -495,11 +496,12 @@ final class TrueControl
         return $this->table === null ? $errors : $errors + ['table' => $this->isWrongAtASetting() ? $this->offset : 0.0];
     }
 
-    private static function outside(SpecBand $band, float $least, float $most): float
+    private static function outside(SpecBand $band, float $least, float $most, float $share): float
     {
-        $short = $band->low === null ? min(0.0, $least) : min(0.0, $least - $band->low);
+        $margin = $share * self::widthOf($band);
+        $short = $band->low === null ? min(0.0, $least) : min(0.0, $least - $band->low - $margin);
 
-        return $short < 0.0 ? $short : ($band->high === null ? 0.0 : max(0.0, $most - $band->high));
+        return $short < 0.0 ? $short : ($band->high === null ? 0.0 : max(0.0, $most - $band->high + $margin));
     }
 
     /** Whether it has a fault that nothing on the bench puts right. */
@@ -625,7 +627,12 @@ final class TrueControl
 
     private function width(): float
     {
-        [$low, $high] = [$this->band?->band->low, $this->band?->band->high];
+        return $this->band === null ? 0.0 : self::widthOf($this->band->band);
+    }
+
+    private static function widthOf(SpecBand $band): float
+    {
+        [$low, $high] = [$band->low, $band->high];
 
         return match (true) {
             $low !== null && $high !== null => $high - $low,

@@ -24,21 +24,25 @@ final readonly class BestPlay
         return $cured->hasWhatIsReplaced() || self::moves($lesson, $cured) !== null;
     }
 
-    /** Null where nothing that turns reaches it. Its faults are left as they are. */
-    public static function moves(Lesson $lesson, TrueControl $control): ?int
+    /**
+     * Null where nothing that turns reaches it. Its faults are left as they are.
+     *
+     * @param  float  $share  of a band's width that play has to keep from its edges
+     */
+    public static function moves(Lesson $lesson, TrueControl $control, float $share = 0.0): ?int
     {
         $control = clone $control;
         for ($moves = 0; $moves <= self::MOST_MOVES; $moves++) {
-            $worst = self::off($control);
+            $worst = self::off($control, $share);
             if ($worst < 1e-9) {
                 return $moves;
             }
             $best = null;
             foreach ($lesson->run->adjusters() as $adjuster) {
-                $moved = self::turned($control, $adjuster);
-                $best = $best === null || self::off($moved) < self::off($best) - 1e-9 ? $moved : $best;
+                $moved = self::turned($control, $adjuster, $share);
+                $best = $best === null || self::off($moved, $share) < self::off($best, $share) - 1e-9 ? $moved : $best;
             }
-            if ($best === null || self::off($best) > $worst - 1e-9) {
+            if ($best === null || self::off($best, $share) > $worst - 1e-9) {
                 return null;
             }
             $control = $best;
@@ -48,7 +52,7 @@ final readonly class BestPlay
     }
 
     /** The control with this adjuster where it brings everything nearest. */
-    private static function turned(TrueControl $control, Adjuster $adjuster): TrueControl
+    private static function turned(TrueControl $control, Adjuster $adjuster, float $share): TrueControl
     {
         $least = $adjuster->smallestStep()->count;
         $way = $adjuster->safe();
@@ -58,14 +62,14 @@ final readonly class BestPlay
         for ($to = $way->from->count; $to <= $way->to->count; $to += $step) {
             $tried = clone $control;
             $tried->turn($adjuster->id(), Steps::fromCount($to - $at));
-            $best = self::off($tried) < self::off($best) - 1e-9 ? $tried : $best;
+            $best = self::off($tried, $share) < self::off($best, $share) - 1e-9 ? $tried : $best;
         }
 
         return $best;
     }
 
-    private static function off(TrueControl $control): float
+    private static function off(TrueControl $control, float $share): float
     {
-        return array_sum(array_map(abs(...), $control->errors()));
+        return array_sum(array_map(abs(...), $control->errors($share)));
     }
 }

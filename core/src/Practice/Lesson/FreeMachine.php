@@ -23,6 +23,9 @@ final readonly class FreeMachine
     /** One in so many has a fault beside its setting; where a family has nothing to set, each. */
     private const FAULTY = 0.4;
 
+    /** Of a band's width from its edges that it can be brought to: nearer, a caliper does not tell whether it is right. */
+    private const TELLING = 0.1;
+
     /** Null where the key names no family. */
     public static function named(string $key): ?Lesson
     {
@@ -69,12 +72,12 @@ final readonly class FreeMachine
         return new Lesson($tale, $job->spec, $job->wire, $job->found, $job->mechanics, [LessonBook::CALIPER, LessonBook::RULE], $job->spec->other(OutcomeTable::class) === null || $seed % 2 === 0, $seed);
     }
 
-    /** Something is plainly wrong, and one who sees it can put it right. */
+    /** Something is plainly wrong, and one who sees it can put it right where an instrument tells that it is. */
     private static function isALesson(Lesson $lesson): bool
     {
         $control = $lesson->control();
 
-        return ! $control->isAllButRight() && ! $control->hasWhatIsReplaced() && BestPlay::moves($lesson, self::cured($control)) !== null;
+        return ! $control->isAllButRight() && ! $control->hasWhatIsReplaced() && BestPlay::moves($lesson, self::cured($control), self::TELLING) !== null;
     }
 
     /** Its faults put right, as far as anything on the bench does. */

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Tests\Planning;
+
+use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
+use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\Swinging;
+use VividPull\Core\Tests\Support\TestJob;
+
+/** What is said after turning to and fro, and which turns count as that. */
+final class SuspicionTest extends TestCase
+{
+    public function test_a_grip_has_radii_to_measure_and_a_lever_two_distances(): void
+    {
+        $grip = self::swung(TestJob::throttle()->ready(), 'grip', 8.0)->read(8.0, 8.0, 8.0)->state->next();
+        self::assertSame(PlanKind::Suspect, $grip->kind);
+        self::assertStringEndsWith('Measure the two radii of the grip, of its drum and of its flange: they tell what one turn does.', $grip->sentence);
+
+        $hand = ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => ['lever_tip' => 132], 'knowledge' => 'drawn'];
+        $lever = self::swung(TestJob::clutch(run: ['hand' => $hand] + TestJob::clutchRun())->ready(), 'perch', 28.0)->read(28.0, 28.0, 28.0)->state->next();
+        self::assertStringEndsWith('Measure the two distances of the lever, pivot to wire and pivot to reading point: they tell what one turn does.', $lever->sentence);
+    }
+
+    public function test_where_the_bars_move_play_by_most_of_the_band_it_is_the_route_that_is_looked_at(): void
+    {
+        $job = self::swung(TestJob::throttle()->ready(), 'grip', 4.5)->read(4.5, 4.5, 4.5)->readIn(Pose::Left, 6.9, 6.9, 6.9)->readIn(Pose::Right, 3.5, 3.5, 3.5);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Suspect, $next->kind);
+        self::assertSame('Turned to and fro, and not settled. Play changes by 3.4 mm as the bars turn, and the band is 4.0 mm wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.', $next->sentence);
+    }
+
+    public function test_what_was_turned_before_something_was_put_right_was_another_machine(): void
+    {
+        $job = self::swung(TestJob::throttle()->ready(), 'grip', 8.0)->read(8.0, 8.0, 8.0);
+        self::assertSame(PlanKind::Suspect, $job->state->next()->kind);
+        $job->entry('put_right', ['cure' => 'route'])->read(8.0, 8.0, 8.0);
+        self::assertSame(PlanKind::Move, $job->state->next()->kind);
+        self::assertSame(0, Swinging::of($job->state->run, $job->state->facts)->reversals());
+        self::assertTrue(Swinging::of($job->state->run, $job->state->facts)->reverses(-1.0), 'the thread is still come from that side');
+    }
+
+    /** Turned three times, each the other way than before, the last of them in: it wants to go out again. */
+    private static function swung(TestJob $job, string $adjuster, float $reads): TestJob
+    {
+        $job->adjuster = $adjuster;
+        $job->read($reads, $reads, $reads);
+        foreach (['-1f', '+1f', '-1f'] as $turn) {
+            $job->line($turn, 'in_band')->read($reads, $reads, $reads);
+        }
+
+        return $job;
+    }
+}
