@@ -49,31 +49,55 @@ final readonly class Sweep
      */
     public function isWiderThan(SpecBand $band): bool
     {
-        return $this->wider(array_filter($this->pairs, static fn (array $pair): bool => ($pair['once'] ?? null) === null), $band) !== null;
+        return $this->wider($this->readTwice(), self::widthOf($band)) !== null;
     }
 
     /** The pose by whose single reading they lie so far apart, and by nothing else: it is read once more; null where there is none. */
     public function readOnce(SpecBand $band): ?string
     {
-        return $this->isWiderThan($band) ? null : $this->wider($this->pairs, $band)['once'] ?? null;
+        return $this->isWiderThan($band) ? null : $this->wider($this->pairs, self::widthOf($band))['once'] ?? null;
     }
 
-    /** How far the poses that were read, straight among them, lie apart, in mm, where that leaves less than a third of the band to set in; null where it leaves more. */
+    /** How far two poses that were read twice lie apart, in mm, where that leaves less than a third of the band to set in; null where it leaves more. */
     public function takesMostOf(SpecBand $band): ?float
     {
-        [$least, $most] = self::extremes(array_filter($this->poses, static fn (array $pose): bool => $pose['read']));
-        $width = $band->high === null ? INF : $band->high - $band->floor();
+        return $this->apartBy(self::widthOf($band) * (self::LEFT - 1) / self::LEFT);
+    }
 
-        return $most - $least > $width * (self::LEFT - 1) / self::LEFT ? $most - $least : null;
+    /**
+     * The same where it leaves less than is needed to set in. It need not be sure: a look at a route costs little.
+     *
+     * @param  float  $needed  mm: what is called inside at neither edge, and one step between
+     */
+    public function leavesTooLittleOf(SpecBand $band, float $needed): ?float
+    {
+        return $this->apartBy(max(0.0, self::widthOf($band) - $needed));
+    }
+
+    private function apartBy(float $more): ?float
+    {
+        $apart = max([0.0, ...array_map(static fn (array $pair): float => $pair['apart'], $this->readTwice())]);
+
+        return $apart > $more ? $apart : null;
+    }
+
+    /** @return array<int, array{apart: float, u: float, freedom: float, once?: string|null}> */
+    private function readTwice(): array
+    {
+        return array_filter($this->pairs, static fn (array $pair): bool => ($pair['once'] ?? null) === null);
+    }
+
+    private static function widthOf(SpecBand $band): float
+    {
+        return $band->high === null ? INF : $band->high - $band->floor();
     }
 
     /**
      * @param  array<int, array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs
-     * @return array{apart: float, u: float, freedom: float, once?: string|null}|null the first pair that is wider
+     * @return array{apart: float, u: float, freedom: float, once?: string|null}|null the first pair that is wider, in mm
      */
-    private function wider(array $pairs, SpecBand $band): ?array
+    private function wider(array $pairs, float $width): ?array
     {
-        $width = $band->high === null ? INF : $band->high - $band->floor();
         foreach ($pairs as $pair) {
             $z = $pair['u'] <= 0.0 ? ($pair['apart'] > $width ? INF : -INF) : ($pair['apart'] - $width) / $pair['u'];
             if (StudentDistribution::cumulative($z, $pair['freedom']) >= 1 - (1 - self::SURE) / count($pairs)) {

@@ -37,6 +37,9 @@ final readonly class Planner
 
     private const WORTH_LOOSENING = 3 * Steps::PER_FLAT;
 
+    /** Of play, in mm: less is no move. */
+    private const NO_SHIFT = 1e-6;
+
     /** A turn at the edge is made where it makes play likelier to be inside by this much (ours). */
     private const WORTH = 0.05;
 
@@ -88,6 +91,10 @@ final readonly class Planner
         if ($isSettled && ($facts->chosen->byChoice !== null || ! self::mayBringHome($run, $facts))) {
             return PlanOutcome::choose(PlanKind::Prove, self::asItStands($facts, $judgement), [], null, $window->target);
         }
+        $apart = $isSettled ? null : self::posesApart($spec, $run, $beliefs, $judgement);
+        if ($apart !== null) {
+            return PlanOutcome::choose(PlanKind::RoutingFault, Suspicion::ofTheRoute($apart, $spec->play()->band), [], null, $window->target);
+        }
         $allowed = $isSettled ? self::allowed($spec, $run, $facts, $beliefs, $judgement, $band) : $band;
         if ($allowed === null) {
             return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
@@ -95,7 +102,7 @@ final readonly class Planner
         $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
         $swinging = Swinging::of($run, $facts);
         $known = $judgement->sweep->knownBand($spec->play()->band);
-        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled || $known === $band ? null : static fn (): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $known));
+        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled, $isSettled || $known === $band ? null : static fn (): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $known));
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
         $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
             ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
@@ -117,18 +124,29 @@ final readonly class Planner
         };
     }
 
+    /** How far poses lie apart, in mm, where that leaves no setting that a step can hit and a reading can tell; null where it leaves one. */
+    private static function posesApart(Spec $spec, Run $run, Beliefs $beliefs, Judgement $judgement): ?float
+    {
+        $found = $judgement->nowGroup?->found;
+        $steps = array_map(static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())) * $beliefs->play->ratio(), $run->playAdjusters());
+
+        return $found === null ? null : $judgement->sweep->leavesTooLittleOf($spec->play()->band, 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count))) + min([INF, ...$steps]));
+    }
+
     /**
      * An allowance for poses that nobody read is no reason to say that nothing reaches: then it is set as well as it can be, and they are read.
      *
      * @param  (callable(): ShiftWindow)|null  $known  what is known to be asked of the straight pose, where that is less; asked only where no plan is found
      * @return array{ShiftWindow, PlanMaker, ?AdjustmentPlan}
      */
-    private static function planned(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, ?callable $known): array
+    private static function planned(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, bool $isSettled, ?callable $known): array
     {
         $maker = new PlanMaker($spec, $run, $facts, $window);
         $plan = $maker->plan();
+        // Away and back is no way to bring it inside; it may be one to bring an adjuster home.
+        $plan = $isSettled || $plan === null || abs($plan->shift) > self::NO_SHIFT ? $plan : null;
 
-        return $plan === null && $known !== null ? self::planned($spec, $run, $facts, $known(), null) : [$window, $maker, $plan];
+        return $plan === null && $known !== null ? self::planned($spec, $run, $facts, $known(), $isSettled, null) : [$window, $maker, $plan];
     }
 
     /**
@@ -156,7 +174,7 @@ final readonly class Planner
     private static function atTheEdge(Judgement $judgement, Pose $pose, array $options, ShiftWindow $window): PlanOutcome
     {
         return ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
-            ? PlanOutcome::choose(PlanKind::Read, "Read it again with {$pose->label()}: it stands at the edge of the band there, and nothing that turns has room. No part is blamed for that.", $options, null, $window->target)
+            ? PlanOutcome::choose(PlanKind::Read, "Read it again with {$pose->label()}: it stands at the edge of the band there, and no turn brings it further in. No part is blamed for that.", $options, null, $window->target)
             : PlanOutcome::choose(PlanKind::Decide, ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '.Limits::listed($options), $options, null, $window->target);
     }
 

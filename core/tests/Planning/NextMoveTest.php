@@ -128,7 +128,7 @@ final class NextMoveTest extends TestCase
         $job = self::atTheEdgeFullRight(6.15, 6.0);
         $next = $job->state->next();
         self::assertSame(PlanKind::Read, $next->kind);
-        self::assertStringStartsWith('Read it again with bars full right: it stands at the edge of the band there, and nothing that turns has room.', $next->sentence);
+        self::assertStringStartsWith('Read it again with bars full right: it stands at the edge of the band there, and no turn brings it further in.', $next->sentence);
         self::assertStringNotContainsString('Suspect', $next->sentence);
         self::assertSame('pose:right', $job->state->progress->asks()?->key);
 
