@@ -57,6 +57,9 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?Process $chromedriver = null;
 
+    /** Debian's Chromium without a window's frame: it draws the same pages for two thirds of the work. */
+    private const SHELL = '/usr/lib/chromium/chromium-headless-shell';
+
     /** One that the last test left as good as new. */
     private static ?RemoteWebDriver $kept = null;
 
@@ -152,12 +155,14 @@ abstract class BrowserTestCase extends TestCase
                 }
             });
         }
-        $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+        $isShell = is_executable(self::SHELL);
+        $options = (new ChromeOptions)->setBinary($isShell ? self::SHELL : '/usr/bin/chromium')->addArguments([
+            ...($isShell ? [] : ['--headless=new']), '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
             '--disable-component-update', '--disable-sync', '--force-prefers-reduced-motion', '--user-data-dir='.sys_get_temp_dir().'/vivid-pull-'.bin2hex(random_bytes(6)),
         ]);
         $wishes = DesiredCapabilities::chrome();
         $wishes->setCapability(ChromeOptions::CAPABILITY, $options);
+        $wishes->setBrowserName($isShell ? 'chrome-headless-shell' : 'chrome');
         $wishes->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         for ($i = 0; ; $i++) {
             try {
