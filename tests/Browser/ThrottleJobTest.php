@@ -54,9 +54,24 @@ final class ThrottleJobTest extends BrowserTestCase
 
     public function test_a_pose_outside_is_shown_before_anything_is_tried(): void
     {
-        $this->as('ines')->onBench($this->machineLike('RT-20', 'TJ-20'), 'throttle', Preparation::RIGHT, '4.2', '0.8', '0.8', '4.2')->see('Outside with these bars. Move it, and read every pose again.');
+        $this->as('ines')->onBench($this->machineLike('RT-20', 'TJ-20'), 'throttle', Preparation::RIGHT, '4.2', '0.8', '0.8', '4.2')->see('Bars full left: 0.8 mm. Outside: too tight by 1.2.', 'Every pose is read again after it.');
         self::assertSame('pose:left', $this->state()['asks']);
-        self::assertStringContainsString('Reading, bars full left', $this->text('[data-ask]'));
+        // What to turn stands there itself, and needs no other place to be found.
+        self::assertSame('move', $this->state()['next']['kind']);
+        self::assertStringContainsString('Next move', $this->text('[data-ask]'));
+        $this->click('[data-ask] [data-primary]')->see('thread')->line('cannot be seen')->await('[data-ask] [data-done]');
+        $this->click('[data-ask] [data-done]')->see('Moved: pull it fully three times and read it');
+    }
+
+    public function test_where_the_bars_move_play_by_the_whole_band_the_route_is_looked_at_and_its_mend_is_one_tap(): void
+    {
+        $this->as('ines')->onBench($this->machineLike('RT-20', 'TJ-21'), 'throttle', Preparation::RIGHT, '4.0', '6.9', '6.9', '1.2', '1.2');
+        $this->window(390, 844);
+        $this->see('Look at the route', 'Play changes more from pose to pose than the band is wide');
+        self::assertSame('routing_fault', $this->state()['next']['kind']);
+        $this->click('[data-ask] [data-cure=route][data-primary]')->see('Route put right');
+        self::assertStringStartsWith('in_band', $this->state()['asks']);
+        self::assertStringContainsString('Changed: pull it fully three times and read it', $this->text('[data-ask]'));
     }
 
     public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void

@@ -20,6 +20,8 @@ final readonly class Verdict
     /** Four in five: what is less likely inside than that is turned, or left outside by choice, with a reason (ours). */
     public const LIKELY = 0.8;
 
+    private const EVEN = 0.5;
+
     private function __construct(
         public VerdictKind $kind,
         public ?float $chanceInside,
@@ -121,10 +123,17 @@ final readonly class Verdict
         return $this->kind === VerdictKind::CantTell && $this->settles !== Settles::Answer && $this->beyond === 0.0 && ($this->chanceInside ?? 0.0) >= self::LIKELY;
     }
 
-    /** At the edge, likelier outside than it may be left, and no further reading with this instrument would tell: only a turn helps. */
+    /**
+     * At the edge, where no further reading with this instrument would tell, and likelier outside than it may be left; or likelier outside
+     * than inside, where only another instrument would. It is turned, if a turn brings it further in.
+     */
     public function isStuckAtTheEdge(): bool
     {
-        return $this->kind === VerdictKind::CantTell && $this->settles === Settles::Nothing && ! $this->mayBeLeft();
+        return $this->kind === VerdictKind::CantTell && match ($this->settles) {
+            Settles::Nothing => ! $this->mayBeLeft(),
+            Settles::Instrument => ($this->chanceInside ?? 1.0) < self::EVEN,
+            default => false,
+        };
     }
 
     public function is(VerdictKind $kind): bool

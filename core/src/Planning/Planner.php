@@ -173,7 +173,7 @@ final readonly class Planner
      */
     private static function atTheEdge(Judgement $judgement, Pose $pose, array $options, ShiftWindow $window): PlanOutcome
     {
-        return ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
+        return $judgement->poses[$pose->value]->settles === Settles::Nothing && ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
             ? PlanOutcome::choose(PlanKind::Read, "Read it again with {$pose->label()}: it stands at the edge of the band there, and no turn brings it further in. No part is blamed for that.", $options, null, $window->target)
             : PlanOutcome::choose(PlanKind::Decide, ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '.Limits::listed($options), $options, null, $window->target);
     }

@@ -20,6 +20,7 @@ use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Learning\Learning;
 use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
@@ -525,13 +526,25 @@ final readonly class StageItems
             $isAgain = $judgement->poseToReadAgain() === $pose;
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside && ! $isAgain,
-                failed: $verdict->kind->isOutside() && ! $isAgain,
+                failed: ($verdict->kind->isOutside() || ($verdict->isStuckAtTheEdge() && $pose !== Pose::Straight && $this->isTurned($judgement))) && ! $isAgain,
                 said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
                     $isAgain => '. Read it again: one reading may be misread',
                     default => $verdict->advice === null ? '' : '. '.$verdict->advice,
                 },
                 detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
         }, $this->spec->conditions->poses);
+    }
+
+    /** Whether a pose at the edge, where no reading tells, is brought further in by turning, or is no matter of reading at all. */
+    private function isTurned(Judgement $judgement): bool
+    {
+        [$spec, $run, $facts] = $judgement === $this->second ? [$this->spec->ofSecond(), $this->run->second(), $this->facts->second] : [$this->spec, $this->run, $this->facts];
+        if ($spec === null || $run === null || $facts === null) {
+            return false;
+        }
+        $next = Planner::advise($spec, $run, $facts, $judgement === $this->judgement ? $this->beliefs : Learning::believe($spec, $run, $facts), $judgement);
+
+        return ! in_array($next->kind, [PlanKind::Read, PlanKind::Decide, PlanKind::Prove], true);
     }
 
     /** Whether what was read last of a straight cable was read on a stand, for a figure on its wheels. */

@@ -131,6 +131,7 @@ final class NextMoveTest extends TestCase
         self::assertStringStartsWith('Read it again with bars full right: it stands at the edge of the band there, and no turn brings it further in.', $next->sentence);
         self::assertStringNotContainsString('Suspect', $next->sentence);
         self::assertSame('pose:right', $job->state->progress->asks()?->key);
+        self::assertFalse($job->state->progress->item('pose:right')?->failed);
 
         $again = $job->readIn(Pose::Right, 5.85, 5.8, 5.85, 5.8)->state;
         self::assertTrue($again->judgement->poses['right']->mayBeLeft(), $again->judgement->poses['right']->sentence);
@@ -143,6 +144,18 @@ final class NextMoveTest extends TestCase
         self::assertSame(PlanKind::Decide, $next->kind);
         self::assertMatchesRegularExpression('/^Bars full right: Outside with \d\d %: this caliper can say no more\. grip adjuster: not enough thread/', $next->sentence);
         self::assertStringNotContainsString('Suspect', $next->sentence);
+    }
+
+    public function test_a_pose_that_is_likelier_outside_than_inside_is_turned_also_where_another_instrument_would_tell(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4.5)->readIn(Pose::Left, 6.0, 6.5, 6.5);
+        self::assertSame("Can't tell: 10 % chance of inside", $job->state->judgement->poses['left']->sentence);
+        self::assertStringEndsWith('take a caliper.', (string) $job->state->judgement->poses['left']->advice);
+        self::assertSame(PlanKind::Move, $job->state->next()->kind, $job->state->next()->sentence);
+        self::assertGreaterThan(0, self::advice($job)->steps?->count, 'out takes up');
+        self::assertTrue($job->state->progress->item('pose:left')?->failed);
+        self::assertSame('pose:right', $job->state->progress->asks()?->key, 'the other pose is read before it is turned');
+        self::assertSame('pose:left', $job->readIn(Pose::Right, 3.5)->state->progress->asks()?->key, 'and nothing is tried before it is');
     }
 
     public function test_a_pose_that_is_told_to_be_outside_still_names_the_limit(): void

@@ -96,6 +96,16 @@ export const isPose = (about: string | null | undefined): about is PoseKey => zP
 
 export const isRead = (item: Item | null) => item?.topic === 'pose' || item?.topic === 'reading';
 
+/** What is turned, or looked for, is told at the pose that was read outside, too: no other place has to be found for it. */
+export const isSetHere = (item: Item | null, { next }: BenchState): boolean =>
+  item?.topic === 'pose' && item.failed && ['move', 'suspect', 'routing_fault', 'out_of_thread'].includes(next.kind);
+
+/** No turn helps: something is looked for, and what was put right is told at the card itself. */
+export const isLookedFor = (item: Item | null, state: BenchState): boolean =>
+  (item?.topic === 'in_band' || isSetHere(item, state)) &&
+  state.check?.on !== true &&
+  ['suspect', 'routing_fault', 'out_of_thread'].includes(state.next.kind);
+
 /** Whether a bare value is a reading of play here. */
 export const takesReading = (item: Item | null, state: BenchState): boolean =>
   state.spec.point !== null && (item?.kind === 'reading' || item?.topic === 'in_band' || item?.topic === 'doubt');

@@ -9,8 +9,8 @@ const unnamed = 'other';
 
 const SECOND_TAP_MS = 700;
 
-/** What is put right by hand: one tap is the entry. What has no button is told in words first. */
-export const Cures = ({ tall = false }: { tall?: boolean }) => {
+/** What is put right by hand: one tap is the entry. What has no button is told in words first. What the bench looks for stands first, and vivid. */
+export const Cures = ({ tall = false, first }: { tall?: boolean; first?: string }) => {
   const { state, send } = useBench();
   const [telling, setTelling] = useState(false);
   const [words, setWords] = useState('');
@@ -18,6 +18,7 @@ export const Cures = ({ tall = false }: { tall?: boolean }) => {
   // The same tap must not be logged twice, without a server either, nor fall on what was drawn anew under the finger.
   const armed = useArmed(state.head);
   const last = useRef(0);
+  const cures = [...state.beside.cures].sort((one, other) => Number(other.key === first) - Number(one.key === first));
   const tap = (cure: string) => {
     if (!armed || Date.now() - last.current < SECOND_TAP_MS) return;
     if (cure === unnamed) setTelling(!telling);
@@ -43,12 +44,13 @@ export const Cures = ({ tall = false }: { tall?: boolean }) => {
         role="group"
         aria-label="What was put right"
       >
-        {state.beside.cures.map(({ key, label }) => (
+        {cures.map(({ key, label }) => (
           <Button
             key={key}
-            look="plain"
-            size={tall ? undefined : 'small'}
-            justifyContent={tall ? 'flex-start' : 'center'}
+            look={key === first ? 'vivid' : 'plain'}
+            size={key === first ? 'tall' : tall ? undefined : 'small'}
+            data-primary={key === first ? true : undefined}
+            justifyContent={tall && key !== first ? 'flex-start' : 'center'}
             flexShrink="0"
             aria-expanded={key === unnamed ? telling : undefined}
             onClick={() => tap(key)}

@@ -5,11 +5,13 @@ import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { lengthText, lengthUnit } from '../../../lib/figures';
+import { isLookedFor, isSetHere } from '../asks';
 import { useArmed } from '../useArmed';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
 import { HowToReadHere } from './AskReading';
 import { ByChoice } from './ByChoice';
+import { Cures } from './Cures';
 import { Guided } from './Guided';
 import { HangTag } from './HangTag';
 import { MeasureShort } from './MeasureShort';
@@ -77,6 +79,7 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
         </Box>
       )}
       {finer && <MeasureShort />}
+      <OfThePose />
       <Box lineHeight="snug" fontSize="md">
         <Expectation option={option} />
       </Box>
@@ -117,6 +120,22 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
   );
 };
 
+/** The pose that asks for it, where it is not the one that play is set by. */
+const OfThePose = () => {
+  const { state, item } = useBench();
+  if (item === null || !isSetHere(item, state)) return null;
+  const read = state.poses.find((one) => one.pose === item.about);
+  if (read === undefined || read.mm === null) return null;
+  return (
+    <Box lineHeight="snug" data-because>
+      <b>
+        {`${read.label.charAt(0).toUpperCase()}${read.label.slice(1)}: ${lengthText(read.mm)} ${lengthUnit()}. ${read.sentence}. `}
+      </b>
+      {state.next.kind === 'move' && 'Every pose is read again after it.'}
+    </Box>
+  );
+};
+
 /** Which step of its plan a move is, where the plan has several. */
 function stepOf(plan: BenchState['next']['plan']): string {
   const all = plan === null ? 1 : plan.done + plan.steps.length;
@@ -138,7 +157,8 @@ const SetCautions = () => {
 /** Under the pad: where to aim, and leaving it as it is on purpose; where no move is shown, the caution of the stage too. */
 export const BesideTheMove = () => {
   const { state, item, adjuster, option } = useBench();
-  if (item?.kind !== 'in_band' || state.spec.point === null) return null;
+  if (item === null || state.spec.point === null) return null;
+  if (item.kind !== 'in_band' && !isSetHere(item, state)) return null;
   return (
     <Flex direction="column" gap="2">
       {(item.topic === 'put_right' || !isMove(state, adjuster, option)) && <SetCautions />}
@@ -248,21 +268,18 @@ const NoMove = () => {
     (one) => one.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
   );
   const another = state.next.kind === 'move' && option?.steps == null;
+  const looks = !another && isLookedFor(item, state);
+  const isHidden = hidden !== undefined && state.next.kind !== 'suspect' && state.next.kind !== 'routing_fault';
   return (
     <AskCard
       eyebrow={another ? (adjuster?.name ?? '') : 'Set'}
-      title={
-        another
-          ? 'Choose another adjuster'
-          : hidden !== undefined && state.next.kind !== 'suspect'
-            ? `Look at the ${hidden.name} first`
-            : titles(state, item)
-      }
+      title={another ? 'Choose another adjuster' : isHidden ? `Look at the ${hidden.name} first` : titles(state, item)}
     >
+      <OfThePose />
       <Box lineHeight="snug">
         {another ? option?.sentence : state.next.kind === 'prove' ? item?.detail : state.next.sentence}
       </Box>
-      {hidden !== undefined && state.next.kind !== 'suspect' && (
+      {isHidden && (
         <Button
           look="vivid"
           size="tall"
@@ -272,9 +289,16 @@ const NoMove = () => {
           The {hidden.cover} is off
         </Button>
       )}
+      {looks && (
+        <>
+          <Box textStyle="small">Tap what was put right. It is read again then.</Box>
+          <Cures tall first={state.next.kind === 'routing_fault' ? 'route' : undefined} />
+        </>
+      )}
       <Button look="plain" onClick={() => setDifferently(true)}>
         Log a move
       </Button>
+      {looks && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
   );

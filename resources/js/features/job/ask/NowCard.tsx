@@ -4,7 +4,7 @@ import type { Adjuster, BenchState, Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { useSignedIn } from '../../../lib/signedIn';
-import { stageAsking } from '../asks';
+import { isSetHere, stageAsking } from '../asks';
 import { BeforeAdviceContext } from '../beforeAdvice';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskAnswers } from './AskAnswers';
@@ -126,5 +126,5 @@ export const NowCard = () => {
       </Judged>
     ),
   } as const satisfies Record<typeof item.kind, React.ReactNode>;
-  return ask[item.kind];
+  return isSetHere(item, state) ? ask.in_band : ask[item.kind];
 };
