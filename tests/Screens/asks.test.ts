@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { BenchState, Item } from '../../resources/js/api/contract';
-import { asked, inWords, isSameTarget, settles, typedTogether } from '../../resources/js/features/job/asks';
+import {
+  asked,
+  inWords,
+  isAtTheEdge,
+  isLookedFor,
+  isSameTarget,
+  isSetHere,
+  settles,
+  typedTogether,
+} from '../../resources/js/features/job/asks';
 import type { KeptEntry } from '../../resources/js/lib/keptEntries';
 
 const item = (key: string, kind: Item['kind'], words: [string, string][] = [], more: Partial<Item> = {}): Item => ({
@@ -127,5 +136,32 @@ describe('what is asked while entries wait to be sent', () => {
     expect(isSameTarget(reading, second)).toBe(false);
     expect(isSameTarget(reading, creep)).toBe(false);
     expect(isSameTarget(reading, null)).toBe(false);
+  });
+});
+
+describe('what a pose that was read is told of', () => {
+  type Next = BenchState['next']['kind'];
+  const told = (kind: Next, check = false): BenchState =>
+    ({ next: { kind }, check: check ? { on: true } : null }) as unknown as BenchState;
+  const outside = item('pose:left', 'reading', [], { about: 'left', failed: true });
+  const untold = item('pose:left', 'reading', [], { about: 'left' });
+  const kinds: Next[] = ['move', 'suspect', 'routing_fault', 'out_of_thread', 'read', 'decide', 'prove'];
+  const where = (holds: (kind: Next) => boolean): Next[] => kinds.filter(holds);
+
+  it('has its move, or what is looked for, where it is outside and a reading would not help', () => {
+    expect(where((kind) => isSetHere(outside, told(kind)))).toEqual(kinds.slice(0, 4));
+    expect(where((kind) => isSetHere(untold, told(kind)))).toEqual([]);
+    expect(isSetHere(item('in_band', 'in_band', [], { failed: true }), told('move'))).toBe(false);
+  });
+
+  it('has its mends at the card where no move helps, and never in a check', () => {
+    expect(where((kind) => isLookedFor(outside, told(kind)))).toEqual(['suspect', 'routing_fault', 'out_of_thread']);
+    expect(where((kind) => isLookedFor(outside, told(kind, true)))).toEqual([]);
+  });
+
+  it('is said to stand at the edge where it is read again or left untold', () => {
+    expect(where((kind) => isAtTheEdge(untold, told(kind)))).toEqual(['read', 'decide']);
+    expect(isAtTheEdge({ ...untold, about: 'straight' }, told('read'))).toBe(false);
+    expect(isAtTheEdge({ ...untold, done: true }, told('read'))).toBe(false);
   });
 });

@@ -100,6 +100,10 @@ export const isRead = (item: Item | null) => item?.topic === 'pose' || item?.top
 export const isSetHere = (item: Item | null, { next }: BenchState): boolean =>
   item?.topic === 'pose' && item.failed && ['move', 'suspect', 'routing_fault', 'out_of_thread'].includes(next.kind);
 
+/** A pose at the edge of its band, where no turn brings it further in: read again, left outside by choice, or left to a finer instrument. */
+export const isAtTheEdge = (item: Item | null, { next }: BenchState): boolean =>
+  item?.topic === 'pose' && item.about !== 'straight' && !item.done && (next.kind === 'read' || next.kind === 'decide');
+
 /** No turn helps: something is looked for, and what was put right is told at the card itself. */
 export const isLookedFor = (item: Item | null, state: BenchState): boolean =>
   (item?.topic === 'in_band' || isSetHere(item, state)) &&

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { VerdictChip } from '../../../components/VerdictChip';
+import { isAtTheEdge } from '../asks';
 import { HowToRead } from '../drawing/HowToRead';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
@@ -13,15 +14,16 @@ export const AskReading = ({ item }: { item: Item }) => {
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
   const current = state.poses.find((one) => one.pose === pose) ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
+  const advice = isAtTheEdge(item, state) ? state.next.sentence : judged.advice;
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
       <HowToReadHere />
       {judged.count > 0 && (
         <Box>
           <VerdictChip judged={judged} />
-          {judged.advice !== null && (
-            <Box marginTop="2" fontWeight="bold" lineHeight="snug">
-              {judged.advice}
+          {advice !== null && (
+            <Box marginTop="2" fontWeight="bold" lineHeight="snug" data-advice>
+              {advice}
             </Box>
           )}
         </Box>
@@ -51,7 +53,9 @@ export const AskReading = ({ item }: { item: Item }) => {
           </Box>
         </Box>
       )}
-      {item.failed && judged.verdict === 'taut' && <HangTag />}
+      {((item.failed && judged.verdict === 'taut') || (isAtTheEdge(item, state) && state.next.kind === 'decide')) && (
+        <HangTag />
+      )}
     </AskCard>
   );
 };
