@@ -12,9 +12,12 @@ import { HangTag } from './HangTag';
 export const AskReading = ({ item }: { item: Item }) => {
   const { state, pose, view, send, after, goOn } = useBench();
   const stage = state.stages.find((one) => one.items.some((other) => other.key === item.key));
-  const current = state.poses.find((one) => one.pose === pose) ?? state.now;
+  const here = state.poses.find((one) => one.pose === pose);
+  const current = here ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
-  const advice = isAtTheEdge(item, state) ? state.next.sentence : judged.advice;
+  // The plan may speak of another pose than this one.
+  const atEdge = isAtTheEdge(item, state) && state.next.sentence.toLowerCase().includes(here?.label ?? '');
+  const advice = atEdge ? state.next.sentence : judged.advice;
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
       <HowToReadHere />
@@ -53,9 +56,7 @@ export const AskReading = ({ item }: { item: Item }) => {
           </Box>
         </Box>
       )}
-      {((item.failed && judged.verdict === 'taut') || (isAtTheEdge(item, state) && state.next.kind === 'decide')) && (
-        <HangTag />
-      )}
+      {((item.failed && judged.verdict === 'taut') || (atEdge && state.next.kind === 'decide')) && <HangTag />}
     </AskCard>
   );
 };

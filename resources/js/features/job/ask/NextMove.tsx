@@ -292,7 +292,7 @@ const NoMove = () => {
       {looks && (
         <>
           <Box textStyle="small">Tap what was put right. It is read again then.</Box>
-          <Cures tall first={state.next.kind === 'routing_fault' ? 'route' : undefined} />
+          <Cures tall={!isHidden} first={state.next.kind === 'routing_fault' ? 'route' : undefined} />
         </>
       )}
       <Button look="plain" onClick={() => setDifferently(true)}>
