@@ -55,9 +55,9 @@ final class FamiliesTest extends BrowserTestCase
         $this->as('ines')->onBench('MW-07', 'bail', Preparation::OKS)->line('yes', 'no', 'yes')->see('Put right what failed', 'A broken peg imitates a bad cable')->accessible('what no adjuster cures');
         $this->armed()->click('[data-cure=mount]')->settled()->see('Bail closed: the brake is fully off')->line('yes', 'yes', 'yes')->see('Guards and covers back on', 'Nothing is run before they are')->line('ok', 'ok', 'engine_stops')->see('Blade stop time', 'Never look under the deck');
         foreach ([1, 2, 3] as $run) {
-            $this->click('[data-stopwatch=still] [data-primary]')->await('[data-stopwatch=running]');
-            usleep(600_000);
-            $this->click('[data-stopwatch=running] [data-primary]')->click('[data-stopwatch=stopped] [data-primary]')->settled();
+            // However busy the machine that tests is: the page's own clock says how long it took.
+            $this->clockAt(1000.0)->click('[data-stopwatch=still] [data-primary]')->await('[data-stopwatch=running]');
+            $this->clockAt(1700.0 + 100 * $run)->click('[data-stopwatch=running] [data-primary]')->clockAt(null)->click('[data-stopwatch=stopped] [data-primary]')->settled();
             if ($run === 1) {
                 $this->see('1 of 3');
             }
@@ -66,8 +66,16 @@ final class FamiliesTest extends BrowserTestCase
         $measured = $this->state()['beside']['measures'][0];
         self::assertCount(3, $measured['values']);
         self::assertSame('inside', $measured['verdict']);
-        self::assertEqualsWithDelta(0.8, $measured['mean'], 0.6);
+        self::assertEqualsWithDelta(0.9, $measured['mean'], 0.005);
         $this->line('ok')->click('[data-close=fit]')->see('Signed by Ines');
+    }
+
+    /** @param  float|null  $ms  where the page's clock stands; null where it goes on by itself */
+    private function clockAt(?float $ms): static
+    {
+        $this->browser->executeScript('delete performance.now; if (arguments[0] !== null) performance.now = () => arguments[0]', [$ms]);
+
+        return $this;
     }
 
     public function test_a_pedal_has_two_cables_a_window_and_a_governor_that_comes_last(): void

@@ -69,9 +69,8 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->window(390, 844);
         $this->see('Look at the route', 'Play changes more from pose to pose than the band is wide');
         self::assertSame('routing_fault', $this->state()['next']['kind']);
-        $this->click('[data-ask] [data-cure=route][data-primary]')->see('Route put right');
+        $this->click('[data-ask] [data-cure=route][data-primary]')->see('Changed: pull it fully three times and read it');
         self::assertStringStartsWith('in_band', $this->state()['asks']);
-        self::assertStringContainsString('Changed: pull it fully three times and read it', $this->text('[data-ask]'));
     }
 
     public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void

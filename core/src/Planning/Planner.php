@@ -84,16 +84,9 @@ final readonly class Planner
     {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
         $isSettled = ($judgement->now->is(VerdictKind::Inside) || self::isLeftAsRead($spec, $facts)) && ! $judgement->isOutsideInAPose() || $facts->chosen->byChoice !== null;
-        $finer = $isSettled ? self::finer($spec, $run, $facts, $beliefs, $judgement, $window, $band) : null;
-        if ($finer !== null) {
-            return $finer;
-        }
-        if ($isSettled && ($facts->chosen->byChoice !== null || ! self::mayBringHome($run, $facts))) {
-            return PlanOutcome::choose(PlanKind::Prove, self::asItStands($facts, $judgement), [], null, $window->target);
-        }
-        $apart = $isSettled ? null : self::posesApart($spec, $run, $beliefs, $judgement);
-        if ($apart !== null) {
-            return PlanOutcome::choose(PlanKind::RoutingFault, Suspicion::ofTheRoute($apart, $spec->play()->band), [], null, $window->target);
+        $before = $isSettled ? self::settled($spec, $run, $facts, $beliefs, $judgement, $window, $band) : self::looksAtTheRoute($spec, $run, $beliefs, $judgement, $window);
+        if ($before !== null) {
+            return $before;
         }
         $allowed = $isSettled ? self::allowed($spec, $run, $facts, $beliefs, $judgement, $band) : $band;
         if ($allowed === null) {
@@ -124,13 +117,24 @@ final readonly class Planner
         };
     }
 
-    /** How far poses lie apart, in mm, where that leaves no setting that a step can hit and a reading can tell; null where it leaves one. */
-    private static function posesApart(Spec $spec, Run $run, Beliefs $beliefs, Judgement $judgement): ?float
+    /** Inside, or left as it is: set finer where a proof asks for it, and else proved; null where its thread is first brought home. */
+    private static function settled(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window, SpecBand $band): ?PlanOutcome
+    {
+        $finer = self::finer($spec, $run, $facts, $beliefs, $judgement, $window, $band);
+
+        return $finer ?? ($facts->chosen->byChoice !== null || ! self::mayBringHome($run, $facts)
+            ? PlanOutcome::choose(PlanKind::Prove, self::asItStands($facts, $judgement), [], null, $window->target) : null);
+    }
+
+    /** Where poses lie so far apart that no setting is left which a step can hit and a reading can tell; null where one is. */
+    private static function looksAtTheRoute(Spec $spec, Run $run, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window): ?PlanOutcome
     {
         $found = $judgement->nowGroup?->found;
         $steps = array_map(static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())) * $beliefs->play->ratio(), $run->playAdjusters());
+        $needed = $found === null ? null : 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count))) + min([INF, ...$steps]);
+        $apart = $needed === null ? null : $judgement->sweep->leavesTooLittleOf($spec->play()->band, $needed);
 
-        return $found === null ? null : $judgement->sweep->leavesTooLittleOf($spec->play()->band, 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count))) + min([INF, ...$steps]));
+        return $apart === null ? null : PlanOutcome::choose(PlanKind::RoutingFault, Suspicion::ofTheRoute($apart, $spec->play()->band), [], null, $window->target);
     }
 
     /**

@@ -20,7 +20,7 @@ final class NoDeadEndTest extends TestCase
 
     private const STEPS = 60;
 
-    private const MADE_UP = 8;
+    private const MADE_UP = 5;
 
     private const WALKS_OF_EACH = 1;
 
