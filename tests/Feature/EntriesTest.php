@@ -385,7 +385,7 @@ final class EntriesTest extends TestCase
     {
         $this->signIn();
         $job = HttpJob::open($this);
-        $ahead = now()->addMinutes(9)->toIso8601String();
+        $ahead = now()->addMinutes(9)->addSeconds(30)->toIso8601String();
         $job->send(['line' => 'ok', 'shown' => ['item' => 'engine_off'], 'at' => $ahead])->assertOk();
         self::assertStringContainsString('runs 9 min ahead', implode(' ', $job->state['warnings']));
         self::assertSame($ahead, EntryRow::query()->where('kind', 'confirmed')->firstOrFail()->at);
