@@ -10,6 +10,7 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
+use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Measurement\VerdictKind;
@@ -42,8 +43,11 @@ final readonly class BesideItems
             $saw = $setting->sees[$this->judgement->table?->found[$setting->key] ?? ''] ?? null;
             $items[] = $this->outcome('found:outcome', $setting, $saw, ($saw !== null && ! $saw->provesNothing) || $this->facts->readings->isChanged());
         }
+        $isUnfit = false;
         foreach ($this->foundProofs() as $proof) {
-            $items[] = $this->found($proof);
+            $given = $this->facts->answers->foundChecks[$proof->key] ?? null;
+            $items[] = $this->found($proof, $given, $isUnfit && $proof->running->runs());
+            $isUnfit = $isUnfit || ($proof->gate !== null && $given !== null && ! $proof->passes($given->answer));
         }
         foreach ($this->judgement->measures as $state) {
             if ($state->measure->asFound) {
@@ -253,16 +257,19 @@ final readonly class BesideItems
         return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', Families::of($this->spec->family)->tryingCaution(), $answers);
     }
 
-    private function found(Proof $proof): StageItem
+    /** @param  bool  $isSpared  what was found before it makes the machine unfit to be run once more, only to see how it was */
+    private function found(Proof $proof, ?Checked $given, bool $isSpared): StageItem
     {
-        $given = $this->facts->answers->foundChecks[$proof->key] ?? null;
         $answers = [];
         foreach ($proof->answers->words as $word => $label) {
             $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
         }
 
-        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $this->facts->readings->isChanged(), said: $given === null ? null : $proof->answers->words[$given->answer] ?? $given->answer,
-            caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
+        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $isSpared || $this->facts->readings->isChanged(), said: match (true) {
+            $given !== null => $proof->answers->words[$given->answer] ?? $given->answer,
+            $isSpared => 'Not tried: it was not fit to be run',
+            default => null,
+        }, caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
     }
 
     private function measure(string $key, MeasureState $state, bool $done, bool $failed, ?string $said): StageItem

@@ -133,6 +133,22 @@ final class NotToBeRunTest extends TestCase
         self::assertNotContains('The brake does not hold.', $job->state->progress->blocksFit);
     }
 
+    public function test_what_drives_off_at_idle_is_not_raised_to_see_how_it_takes_hold(): void
+    {
+        $job = FamilyJob::of(FamilyKey::AutomaticClutch);
+        WellDone::upToTheSignature($job, '10', static fn (StageItem $item): bool => $item->key !== 'found:still_at_idle');
+        self::assertSame('found:takes_hold', $job->entry('check', ['key' => 'still_at_idle', 'answer' => 'yes'])->state->progress->asks()?->key);
+
+        $unfit = FamilyJob::of(FamilyKey::AutomaticClutch);
+        WellDone::upToTheSignature($unfit, '10', static fn (StageItem $item): bool => $item->key !== 'found:still_at_idle');
+        $unfit->entry('check', ['key' => 'still_at_idle', 'answer' => 'no']);
+        self::assertSame('Not tried: it was not fit to be run', $unfit->state->progress->item('found:takes_hold')?->said);
+        self::assertSame('put_right', $unfit->state->progress->asks()?->key);
+
+        $unfit->entry('put_right', ['cure' => 'spring']);
+        self::assertContains('check:takes_hold', WellDone::upToTheSignature($unfit, '10'), 'put right, it is tried');
+    }
+
     public function test_what_another_job_found_stops_it_too_and_everybody(): void
     {
         $brake = new OtherControl('throttle grip', [], null, ['Throttle does not snap shut.', 'Throttle wire is damaged.']);
