@@ -49,19 +49,19 @@ final readonly class Sweep
      */
     public function isWiderThan(SpecBand $band): bool
     {
-        return $this->wider($this->readTwice(), self::widthOf($band)) !== null;
+        return $this->wider($this->readTwice(), $band->width()) !== null;
     }
 
     /** The pose by whose single reading they lie so far apart, and by nothing else: it is read once more; null where there is none. */
     public function readOnce(SpecBand $band): ?string
     {
-        return $this->isWiderThan($band) ? null : $this->wider($this->pairs, self::widthOf($band))['once'] ?? null;
+        return $this->isWiderThan($band) ? null : $this->wider($this->pairs, $band->width())['once'] ?? null;
     }
 
     /** How far two poses that were read twice lie apart, in mm, where that leaves less than a third of the band to set in; null where it leaves more. */
     public function takesMostOf(SpecBand $band): ?float
     {
-        return $this->apartBy(self::widthOf($band) * (self::LEFT - 1) / self::LEFT);
+        return $this->apartBy($band->width() * (self::LEFT - 1) / self::LEFT);
     }
 
     /**
@@ -71,7 +71,7 @@ final readonly class Sweep
      */
     public function leavesTooLittleOf(SpecBand $band, float $needed): ?float
     {
-        return $this->apartBy(max(0.0, self::widthOf($band) - $needed));
+        return $this->apartBy(max(0.0, $band->width() - $needed));
     }
 
     private function apartBy(float $more): ?float
@@ -85,11 +85,6 @@ final readonly class Sweep
     private function readTwice(): array
     {
         return array_filter($this->pairs, static fn (array $pair): bool => ($pair['once'] ?? null) === null);
-    }
-
-    private static function widthOf(SpecBand $band): float
-    {
-        return $band->high === null ? INF : $band->high - $band->floor();
     }
 
     /**
@@ -150,7 +145,7 @@ final readonly class Sweep
         if ($high <= $low) {
             // Not known to be a fault: the middle is the best there is.
             $middle = max($band->floor(), min($band->high, ($low + $high) / 2));
-            $half = ($band->high - $band->floor()) / (2 * self::LEFT);
+            $half = $band->width() / (2 * self::LEFT);
 
             return SpecBand::between(max(0.0, $middle - $half), $middle + $half);
         }

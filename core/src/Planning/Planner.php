@@ -100,6 +100,7 @@ final readonly class Planner
         $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
             ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
         $recommended = $plan?->steps[0]->adjuster;
+        $edge = $plan === null ? $judgement->poseAtTheEdge() : null;
         $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options,
             $kind === PlanKind::Suspect ? null : $recommended, $window->target, $kind === PlanKind::Suspect ? null : $plan);
 
@@ -107,7 +108,7 @@ final readonly class Planner
             $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
             $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, self::undecided($judgement, $plan, $options)),
-            $plan === null && $judgement->poseAtTheEdge() !== null => self::atTheEdge($judgement, $judgement->poseAtTheEdge(), $options, $window),
+            $edge !== null => self::atTheEdge($judgement, $edge, $options, $window),
             // One reading may be misread: no part is blamed for it.
             $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::choose(PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.', $options, null, $window->target),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
@@ -130,9 +131,13 @@ final readonly class Planner
     private static function looksAtTheRoute(Spec $spec, Run $run, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window): ?PlanOutcome
     {
         $found = $judgement->nowGroup?->found;
+        // Where there are no poses, nothing is worked out.
+        if ($found === null || $judgement->sweep->poses === []) {
+            return null;
+        }
         $steps = array_map(static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())) * $beliefs->play->ratio(), $run->playAdjusters());
-        $needed = $found === null ? null : 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count))) + min([INF, ...$steps]);
-        $apart = $needed === null ? null : $judgement->sweep->leavesTooLittleOf($spec->play()->band, $needed);
+        $needed = 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count))) + min([INF, ...$steps]);
+        $apart = $judgement->sweep->leavesTooLittleOf($spec->play()->band, $needed);
 
         return $apart === null ? null : PlanOutcome::choose(PlanKind::RoutingFault, Suspicion::ofTheRoute($apart, $spec->play()->band), [], null, $window->target);
     }

@@ -17,6 +17,7 @@ use VividPull\Core\Family\Family;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
+use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Learning\Learning;
 use VividPull\Core\Log\ClosingOutcome;
@@ -518,7 +519,11 @@ final readonly class StageItems
         }
         $point = $this->pointOf($judgement);
 
-        return array_map(function (Pose $pose) use ($judgement, $point): StageItem {
+        // Whether one that stands at the edge is turned is asked of the plan, once for all poses.
+        $stuck = array_filter($judgement->poses, static fn (Verdict $one, string $pose): bool => $pose !== Pose::Straight->value && $one->isStuckAtTheEdge(), ARRAY_FILTER_USE_BOTH);
+        $stuck = $stuck !== [] && $this->isTurned($judgement) ? $stuck : [];
+
+        return array_map(function (Pose $pose) use ($judgement, $point, $stuck): StageItem {
             $group = $judgement->poseGroups[$pose->value] ?? null;
             $verdict = $judgement->poses[$pose->value];
             $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
@@ -526,7 +531,7 @@ final readonly class StageItems
             $isAgain = $judgement->poseToReadAgain() === $pose;
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside && ! $isAgain,
-                failed: ($verdict->kind->isOutside() || ($verdict->isStuckAtTheEdge() && $pose !== Pose::Straight && $this->isTurned($judgement))) && ! $isAgain,
+                failed: ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain,
                 said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
                     $isAgain => '. Read it again: one reading may be misread',
                     default => $verdict->advice === null ? '' : '. '.$verdict->advice,

@@ -41,6 +41,12 @@ final readonly class SpecBand
         return $this->high ?? INF;
     }
 
+    /** In mm, from the lowest play that passes; without end where no high edge is. */
+    public function width(): float
+    {
+        return $this->ceiling() - $this->floor();
+    }
+
     public function contains(float $mm): bool
     {
         return $mm >= $this->floor() && $mm <= $this->ceiling();

@@ -6,6 +6,7 @@ import { keys } from '../../api/keys';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
 import { Refusal } from '../../components/Refusal';
+import { capital } from '../../lib/capital';
 import { nowWithOffset } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
 import type { Looking } from './useLooking';
@@ -60,8 +61,6 @@ function whatToDo(next: Next): string {
   const { sentence, label } = next;
   return sentence.startsWith(`${label}: `) ? capital(sentence.slice(label.length + 2)) : sentence;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const Facts = ({ next }: { next: Next }) => {
   const facts = [

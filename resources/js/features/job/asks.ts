@@ -96,9 +96,14 @@ export const isPose = (about: string | null | undefined): about is PoseKey => zP
 
 export const isRead = (item: Item | null) => item?.topic === 'pose' || item?.topic === 'reading';
 
+const NO_MOVE_HELPS: readonly BenchState['next']['kind'][] = ['suspect', 'routing_fault', 'out_of_thread'];
+
 /** What is turned, or looked for, is told at the pose that was read outside, too: no other place has to be found for it. */
 export const isSetHere = (item: Item | null, { next }: BenchState): boolean =>
-  item?.topic === 'pose' && item.failed && ['move', 'suspect', 'routing_fault', 'out_of_thread'].includes(next.kind);
+  item?.topic === 'pose' && item.failed && (next.kind === 'move' || NO_MOVE_HELPS.includes(next.kind));
+
+/** Whether what is asked is to bring it right: by the item of that, or at the pose that was read outside. */
+export const isSetting = (item: Item, state: BenchState): boolean => item.kind === 'in_band' || isSetHere(item, state);
 
 /** A pose at the edge of its band, where no turn brings it further in: read again, left outside by choice, or left to a finer instrument. */
 export const isAtTheEdge = (item: Item | null, { next }: BenchState): boolean =>
@@ -108,7 +113,7 @@ export const isAtTheEdge = (item: Item | null, { next }: BenchState): boolean =>
 export const isLookedFor = (item: Item | null, state: BenchState): boolean =>
   (item?.topic === 'in_band' || isSetHere(item, state)) &&
   state.check?.on !== true &&
-  ['suspect', 'routing_fault', 'out_of_thread'].includes(state.next.kind);
+  NO_MOVE_HELPS.includes(state.next.kind);
 
 /** Whether a bare value is a reading of play here. */
 export const takesReading = (item: Item | null, state: BenchState): boolean =>

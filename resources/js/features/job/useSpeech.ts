@@ -3,7 +3,7 @@ import { lengthText, lengthUnit } from '../../lib/figures';
 import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
-import { isSetHere } from './asks';
+import { isSetting } from './asks';
 import { useBench } from './useBench';
 
 const SETTLES_MS = 400;
@@ -16,7 +16,7 @@ const spokenLength = (mm: number): string => `${lengthText(mm)} ${lengthUnit() =
 function useWords(): string {
   const { state, item, adjuster, option, joined } = useBench();
   if (!joined || state.closed !== null || item === null) return '';
-  if ((item.kind !== 'in_band' && !isSetHere(item, state)) || adjuster === null || option === null) return item.label;
+  if (!isSetting(item, state) || adjuster === null || option === null) return item.label;
   const expected = option.expected_mm === null ? '' : `. Expect ${spokenLength(option.expected_mm)}`;
   const way = [option.direction, option.say, option.rotation, option.seen_from];
   return `${state.now.sentence}. ${adjuster.name}: ${way.filter(Boolean).join(', ')}${expected}.`;

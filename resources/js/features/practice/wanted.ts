@@ -1,5 +1,5 @@
 import type { BenchState, Item } from '../../api/jobs';
-import { isSetHere } from '../job/asks';
+import { isSetting } from '../job/asks';
 
 export const ways = ['pull', 'turn', 'try', 'run', 'measure', 'look', 'cure'] as const;
 export type Way = (typeof ways)[number];
@@ -12,7 +12,7 @@ export const nutToTurn = ({ beside: { governor } }: BenchState, isAdvised: boole
 export const wanted = (item: Item | null, state: BenchState, isAdvised: boolean): Way => {
   const { next, beside } = state;
   if (item === null) return 'look';
-  if (item.kind === 'in_band' || isSetHere(item, state)) {
+  if (isSetting(item, state)) {
     if (item.topic === 'put_right') return 'cure';
     if (next.kind === 'read' || next.kind === 'decide') return 'pull';
     return beside.table?.advice.kind === 'try' ? 'run' : 'turn';

@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Sheet } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
-import { isSetHere, stageAsking } from '../asks';
+import { isSetting, stageAsking } from '../asks';
 import { useBench } from '../useBench';
 
 type AskCardProps = { eyebrow: string; title: ReactNode; aside?: ReactNode; stop?: boolean; children: ReactNode };
@@ -32,8 +32,7 @@ export const AskCard = ({ eyebrow, title, aside, stop = false, children }: AskCa
 const StageCautions = () => {
   const { state, item, mayWrite } = useBench();
   const stage = stageAsking(state, item?.key);
-  if (!mayWrite || item === null || ((item.kind === 'in_band' || isSetHere(item, state)) && state.spec.point !== null))
-    return null;
+  if (!mayWrite || item === null || (isSetting(item, state) && state.spec.point !== null)) return null;
   return stage?.cautions.map((caution) => (
     <Caution key={caution} compact>
       {caution}

@@ -4,8 +4,9 @@ import type { Adjuster, BenchState, Item, Option } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
+import { capital } from '../../../lib/capital';
 import { lengthText, lengthUnit } from '../../../lib/figures';
-import { isLookedFor, isSetHere } from '../asks';
+import { isLookedFor, isSetHere, isSetting } from '../asks';
 import { useArmed } from '../useArmed';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
@@ -128,9 +129,7 @@ const OfThePose = () => {
   if (read === undefined || read.mm === null) return null;
   return (
     <Box lineHeight="snug" data-because>
-      <b>
-        {`${read.label.charAt(0).toUpperCase()}${read.label.slice(1)}: ${lengthText(read.mm)} ${lengthUnit()}. ${read.sentence}. `}
-      </b>
+      <b>{`${capital(read.label)}: ${lengthText(read.mm)} ${lengthUnit()}. ${read.sentence}. `}</b>
       {state.next.kind === 'move' && 'Every pose is read again after it.'}
     </Box>
   );
@@ -157,8 +156,7 @@ const SetCautions = () => {
 /** Under the pad: where to aim, and leaving it as it is on purpose; where no move is shown, the caution of the stage too. */
 export const BesideTheMove = () => {
   const { state, item, adjuster, option } = useBench();
-  if (item === null || state.spec.point === null) return null;
-  if (item.kind !== 'in_band' && !isSetHere(item, state)) return null;
+  if (item === null || state.spec.point === null || !isSetting(item, state)) return null;
   return (
     <Flex direction="column" gap="2">
       {(item.topic === 'put_right' || !isMove(state, adjuster, option)) && <SetCautions />}

@@ -2,6 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { Button, FieldLabel } from '../../../components/Buttons';
 import { Entry } from '../../../components/Entry';
 import { PickOne } from '../../../components/PickOne';
+import { capital } from '../../../lib/capital';
 import type { SpecDraft } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 
@@ -75,7 +76,7 @@ export const SourceFields = ({ draft, set, practice }: SourceProps) => {
               onClick={() => set({ document: `${draft.model.trim()} ${one}`.trim() })}
               data-document={one}
             >
-              {one.charAt(0).toUpperCase() + one.slice(1)}
+              {capital(one)}
             </Button>
           ))}
         </Flex>
