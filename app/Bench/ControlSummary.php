@@ -61,7 +61,7 @@ final readonly class ControlSummary
             array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $state->facts->adjusters->positions),
             Pooling::of($state->facts->readings->groups),
             array_map(StandingCodec::encodePrior(...), Carryover::taught($state)),
-            $state->beliefs->creep->sums(),
+            $state->beliefs()->creep->sums(),
             $wish === null ? null : StandingCodec::encodeWish($wish) + ['say' => $wish->say()],
         );
     }

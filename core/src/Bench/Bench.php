@@ -8,10 +8,10 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Facts\Replay;
 use VividPull\Core\Judging\Judging;
-use VividPull\Core\Learning\Learning;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Log;
+use VividPull\Core\Planning\Advice;
 use VividPull\Core\Progress\StageProgress;
 use VividPull\Core\Spec\Spec;
 
@@ -25,19 +25,20 @@ final readonly class Bench
     {
         $facts = Replay::facts($spec, $run, $log);
         $run = self::runNow($run, $log);
-        $beliefs = Learning::believe($spec, $run, $facts);
         [$other, $otherRun] = [$spec->ofSecond(), $run->second()];
         if ($other === null || $otherRun === null || $facts->second === null) {
             $judgement = Judging::judge($spec, $run, $facts);
+            $advice = new Advice($spec, $run, $facts, $judgement);
 
-            return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, StageProgress::of($spec, $run, $facts, $beliefs, $judgement));
+            return new BenchState($spec, $run, $log, $facts, $judgement, $advice, StageProgress::of($spec, $run, $facts, $judgement, $advice));
         }
         $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
         $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
-        $progress = StageProgress::of($spec, $run, $facts, $beliefs, $judgement, $otherJudgement);
-        $second = new BenchState($other, $otherRun, $log, $facts->second, Learning::believe($other, $otherRun, $facts->second), $otherJudgement, $progress, null, true);
+        [$advice, $otherAdvice] = [new Advice($spec, $run, $facts, $judgement), new Advice($other, $otherRun, $facts->second, $otherJudgement)];
+        $progress = StageProgress::of($spec, $run, $facts, $judgement, $advice, $otherJudgement, $otherAdvice);
+        $second = new BenchState($other, $otherRun, $log, $facts->second, $otherJudgement, $otherAdvice, $progress, null, true);
 
-        return new BenchState($spec, $run, $log, $facts, $beliefs, $judgement, $progress, $second);
+        return new BenchState($spec, $run, $log, $facts, $judgement, $advice, $progress, $second);
     }
 
     /** The run with every adjuster that was fitted in this job. */

@@ -11,8 +11,8 @@ use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\WindowState;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Log\Log;
+use VividPull\Core\Planning\Advice;
 use VividPull\Core\Planning\GovernorAdvice;
-use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Progress\Progress;
 use VividPull\Core\Progress\WrongState;
@@ -20,26 +20,34 @@ use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Spec;
 
 /** Everything there is to know about a job at one moment. Derived from its log, never stored. */
-final readonly class BenchState
+final class BenchState
 {
+    private ?PlanOutcome $next = null;
+
     public function __construct(
-        public Spec $spec,
-        public Run $run,
-        public Log $log,
-        public Facts $facts,
-        public Beliefs $beliefs,
-        public Judgement $judgement,
-        public Progress $progress,
+        public readonly Spec $spec,
+        public readonly Run $run,
+        public readonly Log $log,
+        public readonly Facts $facts,
+        public readonly Judgement $judgement,
+        public readonly Advice $advice,
+        public readonly Progress $progress,
         /** The second cable, looked at by itself: the closing one of a push-pull pair, or the one behind a governor; null where there is none. */
-        public ?self $second = null,
+        public readonly ?self $second = null,
         /** Whether this is the second cable of a control. */
-        public bool $isSecond = false,
+        public readonly bool $isSecond = false,
     ) {}
 
-    /** What to do next. Worked out when asked, since most steps of an answer do without. */
+    /** What was learned of this cable. */
+    public function beliefs(): Beliefs
+    {
+        return $this->advice->beliefs();
+    }
+
+    /** What to do next: the plan that is under way, and else what is advised by what stands now. */
     public function next(): PlanOutcome
     {
-        return PlanUnderWay::of($this) ?? Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
+        return $this->next ??= PlanUnderWay::of($this) ?? $this->advice->outcome();
     }
 
     /** That it stands otherwise than its figure is for, where it is to be read; null where it does not. */
@@ -63,7 +71,7 @@ final readonly class BenchState
     /** The slack that opens fully and closes; null where the spec has no such window. */
     public function window(): ?WindowState
     {
-        return WindowState::of($this->spec, $this->facts, $this->beliefs, $this->judgement, $this->second?->judgement);
+        return WindowState::of($this->spec, $this->facts, $this->beliefs(), $this->judgement, $this->second?->judgement);
     }
 
     /** Nobody knows where it stood, but every turn of it was counted: so many back. */

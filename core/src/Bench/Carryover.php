@@ -34,7 +34,7 @@ final readonly class Carryover
     public static function taught(BenchState $last): array
     {
         $fitted = $last->facts->answers->parts !== [];
-        $play = $last->beliefs->play;
+        $play = $last->beliefs()->play;
         $point = $last->spec->aim?->point->value;
 
         return match (true) {

@@ -81,7 +81,7 @@ final readonly class Warnings
     private static function surprises(BenchState $state): array
     {
         $warnings = [];
-        foreach ($state->beliefs->surprises as ['group' => $group, 'surprise' => $surprise]) {
+        foreach ($state->beliefs()->surprises as ['group' => $group, 'surprise' => $surprise]) {
             if ($group->setting === $state->facts->readings->setting) {
                 $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '.Figure::length($surprise->found)
                     .': turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
@@ -107,10 +107,10 @@ final readonly class Warnings
     /** @return list<string> */
     private static function ratio(BenchState $state): array
     {
-        $sides = $state->beliefs->play->isPlaced() ? $state->beliefs->play->sides() : null;
+        $sides = $state->beliefs()->play->isPlaced() ? $state->beliefs()->play->sides() : null;
 
         return array_values(array_filter([
-            RatioFinding::of($state->spec, $state->run, $state->beliefs)?->sentence,
+            RatioFinding::of($state->spec, $state->run, $state->beliefs())?->sentence,
             $sides?->areKnown() === true ? 'It reads about '.Figure::length(abs($sides->apart)).' otherwise when come from the other side: finish every move in the same direction.' : null,
         ], is_string(...)));
     }

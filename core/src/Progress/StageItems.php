@@ -18,8 +18,6 @@ use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Judging\Verdict;
-use VividPull\Core\Learning\Beliefs;
-use VividPull\Core\Learning\Learning;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\ReadEnough;
@@ -27,6 +25,7 @@ use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\Advice;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\Planner;
@@ -55,7 +54,7 @@ final readonly class StageItems
 
     public const WHEELS_DOWN = 'wheels_down';
 
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Beliefs $beliefs, private Judgement $judgement, private ?Judgement $second = null) {}
+    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private Advice $advice, private ?Judgement $second = null, private ?Advice $secondAdvice = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
     public function all(): array
@@ -385,7 +384,7 @@ final readonly class StageItems
         if ($unknown !== [] || $this->judgement->nowGroup === null) {
             return false;
         }
-        $next = Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs, $this->judgement);
+        $next = $this->advice->outcome();
         foreach ($next->plan->steps ?? [] as $step) {
             if (Planner::isWorthBringing($this->run, $this->facts, $step)) {
                 return false;
@@ -543,13 +542,9 @@ final readonly class StageItems
     /** Whether a pose at the edge, where no reading tells, is brought further in by turning, or is no matter of reading at all. */
     private function isTurned(Judgement $judgement): bool
     {
-        [$spec, $run, $facts] = $judgement === $this->second ? [$this->spec->ofSecond(), $this->run->second(), $this->facts->second] : [$this->spec, $this->run, $this->facts];
-        if ($spec === null || $run === null || $facts === null) {
-            return false;
-        }
-        $next = Planner::advise($spec, $run, $facts, $judgement === $this->judgement ? $this->beliefs : Learning::believe($spec, $run, $facts), $judgement);
+        $advice = $judgement === $this->second ? $this->secondAdvice : $this->advice;
 
-        return ! in_array($next->kind, [PlanKind::Read, PlanKind::Decide, PlanKind::Prove], true);
+        return $advice !== null && ! in_array($advice->outcome()->kind, [PlanKind::Read, PlanKind::Decide, PlanKind::Prove], true);
     }
 
     /** Whether what was read last of a straight cable was read on a stand, for a figure on its wheels. */

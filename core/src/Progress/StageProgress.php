@@ -10,18 +10,18 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
-use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\Advice;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Spec\Spec;
 
 /** Stage, what is missing, and how the job may end. */
 final readonly class StageProgress
 {
-    /** @param  Judgement|null  $second  of a second cable */
-    public static function of(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ?Judgement $second = null): Progress
+    /** @param  Judgement|null  $second  of a second cable, with what is advised on it */
+    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, Advice $advice, ?Judgement $second = null, ?Advice $secondAdvice = null): Progress
     {
-        $asking = new StageItems($spec, $run, $facts, $beliefs, $judgement, $second);
+        $asking = new StageItems($spec, $run, $facts, $judgement, $advice, $second, $secondAdvice);
         $whole = $asking->all();
         $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
         $items = $check?->isOn() === true ? $check->items : $whole;

@@ -31,7 +31,6 @@ use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Planning\DriftAhead;
-use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
@@ -48,8 +47,6 @@ use VividPull\Core\Spec\Torque;
 /** A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out. */
 final class StateCodec
 {
-    private ?PlanOutcome $advised = null;
-
     private function __construct(private readonly BenchState $state) {}
 
     /** @return array<string, mixed> */
@@ -402,15 +399,10 @@ final class StateCodec
     /** Room is said in the direction of the move that is advised; else in that in which this control drifts. */
     private function goesOutward(Adjuster $adjuster): bool
     {
-        $advised = $this->advised()->options[$adjuster->id()]->steps ?? null;
+        $advised = $this->state->next()->options[$adjuster->id()]->steps ?? null;
 
         return $advised !== null ? $advised->count > 0
             : DriftAhead::of($this->state->facts->standing, Families::of($this->state->spec->family)->drift())->isOutwardFor($adjuster);
-    }
-
-    private function advised(): PlanOutcome
-    {
-        return $this->advised ??= $this->state->next();
     }
 
     /** @return array<string, mixed> */
@@ -452,7 +444,7 @@ final class StateCodec
     /** @return array<string, float>|null what a reading due now should say; null when it was read, or nothing has placed it */
     private function expected(): ?array
     {
-        $play = $this->state->beliefs->play;
+        $play = $this->state->beliefs()->play;
         $groups = $this->state->facts->readings->groups;
         if ($this->state->judgement->nowGroup !== null || ! $play->isPlaced() || $groups === []) {
             return null;
@@ -465,7 +457,7 @@ final class StateCodec
     /** @return array<string, mixed> */
     private function learned(): array
     {
-        $play = $this->state->beliefs->play;
+        $play = $this->state->beliefs()->play;
         $prior = $play->taught();
 
         return [
@@ -478,7 +470,7 @@ final class StateCodec
             'machines' => $this->state->spec->aim === null || $play->hasLearned() ? 0 : ($this->state->facts->standing->taughtAt($this->state->spec->play()->point)->machines ?? 0),
             'finding' => $this->finding(),
             'sides_mm' => $play->isPlaced() && $play->sides()->areKnown() ? $play->sides()->apart : null,
-            'creep_mm' => $this->state->beliefs->creep->expectedAt(1.0),
+            'creep_mm' => $this->state->beliefs()->creep->expectedAt(1.0),
             'moves' => count(array_filter($this->state->facts->readings->moves, static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed)),
             'per_step' => array_map(static fn (Adjuster $a): array => [
                 'adjuster' => $a->id(),
@@ -492,7 +484,7 @@ final class StateCodec
     /** @return array<string, mixed> */
     private function next(): array
     {
-        $next = $this->advised();
+        $next = $this->state->next();
 
         return [
             'kind' => $next->kind->value,
@@ -532,7 +524,7 @@ final class StateCodec
     /** @return array<string, mixed>|null what the readings say of the ratio against the spec */
     private function finding(): ?array
     {
-        $finding = RatioFinding::of($this->state->spec, $this->state->run, $this->state->beliefs);
+        $finding = RatioFinding::of($this->state->spec, $this->state->run, $this->state->beliefs());
 
         return $finding === null ? null : ['sentence' => $finding->sentence, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => 2 * $finding->deviation];
     }

@@ -103,8 +103,8 @@ final class AskedOnlyWhereItCountsTest extends TestCase
     public function test_what_was_learned_on_the_stand_does_not_mix_with_the_ground(): void
     {
         $job = TestJob::throttle()->toReading()->line('stand', 'condition')->read(8.0, 8.0, 8.0)->line('ground', 'condition')->read(5.0, 5.0, 5.0);
-        self::assertSame([], $job->state->beliefs->surprises, 'the ground is no surprise after the stand');
-        self::assertEqualsWithDelta(5.0, $job->state->beliefs->play->expected(0.0), 0.2);
+        self::assertSame([], $job->state->beliefs()->surprises, 'the ground is no surprise after the stand');
+        self::assertEqualsWithDelta(5.0, $job->state->beliefs()->play->expected(0.0), 0.2);
     }
 
     public function test_two_detents_decide_and_the_others_are_proved_at_the_end(): void

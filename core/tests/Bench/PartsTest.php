@@ -28,22 +28,22 @@ final class PartsTest extends TestCase
     public function test_a_part_parts_the_readings_and_may_start_the_ratio_over(string $part, bool $over): void
     {
         $job = self::taught();
-        $ratio = $job->state->beliefs->play->ratio();
+        $ratio = $job->state->beliefs()->play->ratio();
         self::assertEqualsWithDelta(4.0, $ratio, 0.1, 'the machine taught more than the drawing\'s 3.47');
         $job->entry('part', ['part' => $part]);
         self::assertSame('unread', $job->state->judgement->now->kind->value);
-        self::assertFalse($job->state->beliefs->play->isPlaced());
-        self::assertEqualsWithDelta($over ? 132 / 38 : 4.0, exp($job->state->beliefs->play->taught()->ln), 0.1);
-        self::assertTrue($job->read(15, 15, 15)->state->beliefs->play->isPlaced());
+        self::assertFalse($job->state->beliefs()->play->isPlaced());
+        self::assertEqualsWithDelta($over ? 132 / 38 : 4.0, exp($job->state->beliefs()->play->taught()->ln), 0.1);
+        self::assertTrue($job->read(15, 15, 15)->state->beliefs()->play->isPlaced());
     }
 
     public function test_the_next_job_begins_with_what_was_taught_widened(): void
     {
         $job = self::taught();
-        $spread = $job->state->beliefs->play->taught()->spread;
+        $spread = $job->state->beliefs()->play->taught()->spread;
         self::assertEqualsWithDelta(sqrt($spread ** 2 + 0.05 ** 2), Carryover::taught($job->state)['lever_tip']->spread, 1e-12);
         $job->entry('part', ['part' => 'cable'])->read(15, 15, 15)->line('+2f', 'in_band')->read(13.5, 13.5, 14);
-        $spread = $job->state->beliefs->play->taught()->spread;
+        $spread = $job->state->beliefs()->play->taught()->spread;
         self::assertEqualsWithDelta(sqrt($spread ** 2 + 0.05 ** 2 + 0.10 ** 2), Carryover::taught($job->state)['lever_tip']->spread, 1e-12, 'more after a part');
     }
 

@@ -43,8 +43,8 @@ final class PushPullTest extends TestCase
         $job->line('-1t', 'in_band:second');
         self::assertSame(0.0, $job->state->facts->readings->slack);
         self::assertSame(1.0, $job->state->facts->second?->readings->slack);
-        self::assertEqualsWithDelta(7.5, $job->state->beliefs->play->expected(0.0), 1e-9);
-        self::assertEqualsWithDelta(2 + 1.4, self::closing($job)->beliefs->play->expected(0.0), 0.1);
+        self::assertEqualsWithDelta(7.5, $job->state->beliefs()->play->expected(0.0), 1e-9);
+        self::assertEqualsWithDelta(2 + 1.4, self::closing($job)->beliefs()->play->expected(0.0), 0.1);
         self::assertSame('unread', $job->state->judgement->now->kind->value, 'on one drum, both are read again');
     }
 
@@ -72,7 +72,7 @@ final class PushPullTest extends TestCase
     {
         $job = self::backward(self::ready(), 2, 2, 2);
         self::assertNull($job->state->judgement->nowGroup);
-        self::assertFalse($job->state->beliefs->play->isPlaced());
+        self::assertFalse($job->state->beliefs()->play->isPlaced());
         $state = StateCodec::encode($job->state);
         self::assertSame(['grip_flange', 'ferrule_gap'], array_column($state['spec']['points'], 'key'));
         self::assertSame('grip_backward', $state['pair']['spec']['point']);

@@ -123,10 +123,10 @@ final class KindsTest extends TestCase
         $rungs = ['kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'knowledge' => 'drawn', 'travel_steps' => ['from' => 0, 'to' => 12]];
         $job = self::job($rungs, 2.0);
         // 0.10 of the measured lever and 0.30 of the drawn step add up as squares.
-        self::assertEqualsWithDelta(sqrt(0.1 ** 2 + 0.3 ** 2), $job->state->beliefs->play->taught()->spread, 1e-12);
+        self::assertEqualsWithDelta(sqrt(0.1 ** 2 + 0.3 ** 2), $job->state->beliefs()->play->taught()->spread, 1e-12);
         $job->read(30, 30, 30)->line('+1r', 'in_band')->read(20, 20, 20);
         // One rung took 10 mm where the drawing said 8.68.
-        self::assertEqualsWithDelta(10.0, $job->state->beliefs->play->ratio() * 2.5, 0.4);
+        self::assertEqualsWithDelta(10.0, $job->state->beliefs()->play->ratio() * 2.5, 0.4);
     }
 
     public function test_a_drawn_arm_moved_by_teeth_would_start_the_comparison_anew(): void

@@ -59,7 +59,7 @@ final class CasesTest extends TestCase
     public function test_a_ratio_entered_twice_too_small_is_unlearned_and_named(): void
     {
         $state = self::job('ratio-twice-what-was-measured');
-        self::assertEqualsWithDelta(2.0, $state->beliefs->play->ratio() / (132 / 38), 0.1);
+        self::assertEqualsWithDelta(2.0, $state->beliefs()->play->ratio() / (132 / 38), 0.1);
         self::assertStringContainsString('seems to move 2.0 times as far as its spec says: measure its two distances', $state->next()->sentence);
         self::assertSame(PlanKind::Suspect, $state->next()->kind, 'it was swung long enough');
     }
@@ -74,7 +74,7 @@ final class CasesTest extends TestCase
     public function test_a_cable_that_reads_otherwise_from_the_other_side_is_gone_past_and_come_back_to(): void
     {
         $state = self::job('reads-otherwise-from-the-other-side');
-        self::assertTrue($state->beliefs->play->sides()->areKnown());
+        self::assertTrue($state->beliefs()->play->sides()->areKnown());
         $plan = $state->next()->plan;
         self::assertNotNull($plan);
         self::assertTrue($plan->finishesAlike);
@@ -113,7 +113,7 @@ final class CasesTest extends TestCase
     {
         // 20.2 mm before a turn of 1.25 mm and 10.2 after: 8 mm for one. Ten of play are 2.5 mm of slack as found, and not six.
         $state = self::job('cable-match-after-learning');
-        self::assertEqualsWithDelta(8.0, $state->beliefs->play->ratio(), 0.3);
+        self::assertEqualsWithDelta(8.0, $state->beliefs()->play->ratio(), 0.3);
         $match = \VividPull\Core\Progress\CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
         self::assertEqualsWithDelta(20.17 / 7.94 + 4 * 1.25 + 4 * 1.25 - 4.0, $match?->slackIn, 0.2);
     }

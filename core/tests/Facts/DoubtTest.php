@@ -40,7 +40,7 @@ final class DoubtTest extends TestCase
         if ($question !== null) {
             self::assertSame(VerdictKind::CantTell, $state->judgement->now->kind);
             self::assertSame(PlanKind::Decide, $state->next()->kind);
-            self::assertSame(0, $state->beliefs->groupsUsed, 'and it teaches nothing');
+            self::assertSame(0, $state->beliefs()->groupsUsed, 'and it teaches nothing');
             self::assertNotSame([], $state->progress->blocks(ClosingOutcome::Fit));
         }
     }

@@ -47,9 +47,9 @@ final class ReadingConversionTest extends TestCase
     public function test_converted_readings_teach_how_far_a_turn_goes(): void
     {
         $job = self::read(TestJob::clutch()->ready(), 'perch_gap', 6, 6, 6);
-        self::assertTrue($job->state->beliefs->play->isPlaced());
+        self::assertTrue($job->state->beliefs()->play->isPlaced());
         $job->line('+1t', 'in_band');
-        self::assertTrue(self::read($job, 'perch_gap', 5, 5, 5)->state->beliefs->play->hasLearned());
+        self::assertTrue(self::read($job, 'perch_gap', 5, 5, 5)->state->beliefs()->play->hasLearned());
     }
 
     public function test_where_no_geometry_joins_the_points_it_is_not_judged(): void

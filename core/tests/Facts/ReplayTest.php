@@ -77,7 +77,7 @@ final class ReplayTest extends TestCase
         $never = $with->state;
         $with->read(52)->line('v misread');
         self::assertEquals($never->facts->readings->groups, $with->state->facts->readings->groups);
-        self::assertEquals($never->beliefs, $with->state->beliefs);
+        self::assertEquals($never->beliefs(), $with->state->beliefs());
         self::assertSame($never->judgement->now->sentence, $with->state->judgement->now->sentence);
     }
 
@@ -86,9 +86,9 @@ final class ReplayTest extends TestCase
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t', 'in_band');
         $move = $job->last();
         $job->read(29.5, 29.5, 30);
-        self::assertCount(1, $job->state->beliefs->surprises, 'a turn out cannot have done that');
+        self::assertCount(1, $job->state->beliefs()->surprises, 'a turn out cannot have done that');
         $job->entry('amend', ['entry' => $move, 'kind' => 'move', 'body' => ['adjuster' => 'perch', 'turns' => -1], 'reason' => 'it was in']);
-        self::assertSame([], $job->state->beliefs->surprises);
+        self::assertSame([], $job->state->beliefs()->surprises);
         self::assertSame(Steps::of(1)->count, $job->state->facts->adjusters->positions['perch']?->count);
     }
 

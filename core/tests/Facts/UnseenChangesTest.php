@@ -26,8 +26,8 @@ final class UnseenChangesTest extends TestCase
         $job->person = TestJob::ines();
         $job->entry('reading', self::reading(25.0), $seen);
         self::assertTrue($job->state->judgement->now->is(VerdictKind::NotJudged));
-        self::assertFalse($job->state->beliefs->play->hasLearned(), 'nothing is learned from the pair');
-        self::assertSame([], $job->state->beliefs->surprises);
+        self::assertFalse($job->state->beliefs()->play->hasLearned(), 'nothing is learned from the pair');
+        self::assertSame([], $job->state->beliefs()->surprises);
         self::assertContains('Two people worked on this at once: read it again.', StateCodec::encode($job->state)['warnings']);
     }
 
@@ -49,8 +49,8 @@ final class UnseenChangesTest extends TestCase
         $job->entry('reading', self::reading(25.0), $seen);
         $job->person = TestJob::oda();
         $job->read(21, 21, 21);
-        self::assertTrue($job->state->beliefs->play->hasLearned());
-        self::assertSame([], $job->state->beliefs->surprises);
+        self::assertTrue($job->state->beliefs()->play->hasLearned());
+        self::assertSame([], $job->state->beliefs()->surprises);
     }
 
     public function test_ones_own_moves_never_cross(): void

@@ -51,10 +51,10 @@ final class FromTheShopTest extends TestCase
     public function test_what_the_lock_does_is_learned_from_pairs(): void
     {
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+2t2f', 'in_band')->read(15, 15, 15.5)->entry('confirmed', ['key' => 'locked', 'adjuster' => 'perch'])->read(14, 14, 14.5);
-        self::assertSame(1, $job->state->beliefs->creep->pairs);
+        self::assertSame(1, $job->state->beliefs()->creep->pairs);
         // A millimetre of play less is 1/3.47 mm of conduit taken; one pair counts for half of it.
-        self::assertEqualsWithDelta(-1 / 3.47 / 2, $job->state->beliefs->creep->mean(), 0.03);
-        self::assertSame(0.0, $job->state->beliefs->creep->expectedAt(3.47), 'one pair is not aimed off by yet');
+        self::assertEqualsWithDelta(-1 / 3.47 / 2, $job->state->beliefs()->creep->mean(), 0.03);
+        self::assertSame(0.0, $job->state->beliefs()->creep->expectedAt(3.47), 'one pair is not aimed off by yet');
     }
 
     public function test_the_last_move_aims_off_by_what_the_lock_will_do(): void

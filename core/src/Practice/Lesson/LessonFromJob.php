@@ -146,7 +146,7 @@ final readonly class LessonFromJob
     {
         $aim = $this->job->spec->aim;
         $drawn = $aim === null ? null : $this->run->couplings->at($aim->point)?->value;
-        $learned = $drawn !== null && $this->job->beliefs->play->hasLearned() ? max(0.4, min(2.5, $this->job->beliefs->play->ratio() / $drawn)) : 1.0;
+        $learned = $drawn !== null && $this->job->beliefs()->play->hasLearned() ? max(0.4, min(2.5, $this->job->beliefs()->play->ratio() / $drawn)) : 1.0;
         $poses = [];
         foreach (array_keys($this->job->judgement->sweep->poses) as $pose) {
             $poses[$pose] = $this->apart($pose) / (($drawn ?? 1.0) * $learned);

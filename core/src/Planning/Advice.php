@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Planning;
+
+use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Learning\Learning;
+use VividPull\Core\Spec\Spec;
+
+/**
+ * What was learned of one cable, and what is advised by that and by what stands now. Most steps of an answer do without either, so each is worked
+ * out when it is first asked for; it is worked out once, and who asks again is told the same.
+ */
+final class Advice
+{
+    private ?Beliefs $beliefs = null;
+
+    private ?PlanOutcome $outcome = null;
+
+    public function __construct(
+        private readonly Spec $spec,
+        private readonly Run $run,
+        private readonly Facts $facts,
+        private readonly Judgement $judgement,
+    ) {}
+
+    public function beliefs(): Beliefs
+    {
+        return $this->beliefs ??= Learning::believe($this->spec, $this->run, $this->facts);
+    }
+
+    public function outcome(): PlanOutcome
+    {
+        return $this->outcome ??= Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs(), $this->judgement);
+    }
+}
