@@ -13,23 +13,47 @@ use stdClass;
 /** A job without its log: what it is on, and the spec and run it is judged by. Read in one query with every line logged. */
 final readonly class JobHead
 {
-    /** @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame */
-    private function __construct(
-        public string $id,
-        public string $visit,
-        public array $frame,
-        public int $usage,
-        public CarbonImmutable $openedAt,
-        public string $controlKey,
-        public string $controlName,
-        public string $tag,
-        public string $machine,
-        public string $usageUnit,
-        public ?CarbonImmutable $ranUntil,
-        /** The closed job that this one puts right. */
-        public ?string $corrects,
-        public Meanwhile $meanwhile,
-    ) {}
+    public string $id;
+
+    public string $visit;
+
+    /** @var array{spec: array<string, mixed>, run: array<string, mixed>} */
+    public array $frame;
+
+    public int $usage;
+
+    public CarbonImmutable $openedAt;
+
+    public string $controlKey;
+
+    public string $controlName;
+
+    public string $tag;
+
+    public string $machine;
+
+    public string $usageUnit;
+
+    public ?CarbonImmutable $ranUntil;
+
+    /** The closed job that this one puts right. */
+    public ?string $corrects;
+
+    public Meanwhile $meanwhile;
+
+    private function __construct(stdClass $row)
+    {
+        $this->id = $row->id;
+        $this->visit = $row->visit_id;
+        $this->frame = json_decode($row->frame, true, flags: JSON_THROW_ON_ERROR);
+        $this->usage = (int) $row->usage_reading;
+        $this->openedAt = CarbonImmutable::parse($row->opened_at, 'UTC');
+        [$this->controlKey, $this->controlName] = [$row->key, $row->name];
+        [$this->tag, $this->machine, $this->usageUnit] = [$row->tag, $row->machine, $row->usage_unit];
+        $this->ranUntil = $row->ran_until === null ? null : CarbonImmutable::parse($row->ran_until, 'UTC');
+        $this->corrects = $row->corrects;
+        $this->meanwhile = new Meanwhile((int) $row->spec_version_id !== (int) $row->hangs_on, (bool) $row->tried_elsewhere);
+    }
 
     /** @throws ModelNotFoundException<ControlJob> If there is no such job. */
     public static function find(string $id): self
@@ -43,25 +67,6 @@ final readonly class JobHead
             ->select(['control_jobs.*', 'controls.key', 'controls.name', 'machines.tag', 'machines.name as machine', 'machines.usage_unit', 'machines.ran_until', 'controls.spec_version_id as hangs_on'])
             ->selectSub($elsewhere, 'tried_elsewhere')->first();
 
-        return $row instanceof stdClass ? self::of($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);
-    }
-
-    private static function of(stdClass $row): self
-    {
-        return new self(
-            $row->id,
-            $row->visit_id,
-            json_decode($row->frame, true, flags: JSON_THROW_ON_ERROR),
-            (int) $row->usage_reading,
-            CarbonImmutable::parse($row->opened_at, 'UTC'),
-            $row->key,
-            $row->name,
-            $row->tag,
-            $row->machine,
-            $row->usage_unit,
-            $row->ran_until === null ? null : CarbonImmutable::parse($row->ran_until, 'UTC'),
-            $row->corrects,
-            new Meanwhile((int) $row->spec_version_id !== (int) $row->hangs_on, (bool) $row->tried_elsewhere),
-        );
+        return $row instanceof stdClass ? new self($row) : throw (new ModelNotFoundException)->setModel(ControlJob::class);
     }
 }

@@ -121,7 +121,7 @@ final readonly class Opening
         $past = ControlPast::of($control);
 
         return [
-            'positions_steps' => $summary->positions ?? [],
+            'positions_steps' => $summary->handedOn->positions ?? [],
             'taught' => Siblings::taught($control),
             ...Shelf::standing(),
             'tag' => $summary?->tag,

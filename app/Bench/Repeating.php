@@ -53,7 +53,7 @@ final readonly class Repeating
     {
         $all = [];
         foreach (Control::query()->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::CONTROLS)->pluck('summary') as $summary) {
-            array_push($all, ...($summary->spread ?? []));
+            array_push($all, ...($summary->handedOn->spread ?? []));
         }
 
         return $all;

@@ -19,7 +19,7 @@ final readonly class Siblings
     /** @return array<string, array<string, float|int>> what is known of the ratio, by reading point */
     public static function taught(Control $control): array
     {
-        $own = $control->summary->taught ?? [];
+        $own = $control->summary->handedOn->taught ?? [];
         $point = $control->spec()->aim?->point->value;
         if ($point === null || $control->summary?->learned($point) !== null) {
             return $own;

@@ -24,26 +24,61 @@ final readonly class HistoryRow
     /** Slack in mm that somebody can have given between two jobs. */
     private const MOST_GIVEN = 100.0;
 
-    /** @param  list<Part>  $parts */
-    private function __construct(
-        public string $job,
-        public string $machine,
-        public string $control,
-        public string $day,
-        public int $usage,
-        public ?ReadingPoint $point,
-        public ?EngineHeat $engine,
-        public ?float $found,
-        public ?float $foundU,
-        public ?float $left,
-        public ?float $leftU,
-        public ClosingOutcome $outcome,
-        public ?string $reason,
-        public array $parts,
-        public float $given,
-        public ?string $nextCheck,
-        public string $signedBy,
-    ) {}
+    public string $job;
+
+    public string $machine;
+
+    public string $control;
+
+    public string $day;
+
+    public int $usage;
+
+    public ?ReadingPoint $point;
+
+    public ?EngineHeat $engine;
+
+    public ?float $found;
+
+    public ?float $foundU;
+
+    public ?float $left;
+
+    public ?float $leftU;
+
+    public ClosingOutcome $outcome;
+
+    public ?string $reason;
+
+    /** @var list<Part> */
+    public array $parts;
+
+    public float $given;
+
+    public ?string $nextCheck;
+
+    public string $signedBy;
+
+    private function __construct(Cells $cells)
+    {
+        [$this->found, $this->left] = [$cells->mm('found_mm'), $cells->mm('left_mm')];
+        $machine = $cells->text('machine', 20) ?? throw Refused::because('machine: which tag?');
+        $this->machine = mb_strtoupper($machine);
+        $this->control = $cells->text('control', 40) ?? throw Refused::because('control: which one, by its short name?');
+        $this->day = $cells->day('day') ?? throw Refused::because('day: when was it?');
+        $this->usage = $cells->whole('usage');
+        $this->job = $cells->uuid('job', 'Leave it empty for a line from elsewhere.') ?? self::idOf([$machine, $this->control, $this->day, $this->usage, $this->found, $this->left]);
+        $this->point = $cells->enum('point', ReadingPoint::class);
+        $this->engine = $cells->enum('engine', EngineHeat::class);
+        $this->foundU = $this->found === null ? null : $cells->mm('found_u_mm') ?? KeptReading::USUAL_STANDARD_MM;
+        $this->leftU = $this->left === null ? null : $cells->mm('left_u_mm') ?? KeptReading::USUAL_STANDARD_MM;
+        $this->outcome = $cells->enum('outcome', ClosingOutcome::class) ?? ClosingOutcome::Fit;
+        $this->reason = $cells->text('reason', 300);
+        $this->parts = self::parts($cells);
+        $this->given = self::given($cells);
+        $this->nextCheck = $cells->day('next_check');
+        $this->signedBy = $cells->text('signed_by', 60) ?? throw Refused::because('signed_by: who stood for it?');
+    }
 
     /**
      * From cells of a CSV, or the values of a JSON object.
@@ -54,21 +89,7 @@ final readonly class HistoryRow
      */
     public static function from(array $row): self
     {
-        $cells = Cells::of($row, self::COLUMNS, 'a history');
-        $found = $cells->mm('found_mm');
-        $left = $cells->mm('left_mm');
-        $machine = $cells->text('machine', 20) ?? throw Refused::because('machine: which tag?');
-        $control = $cells->text('control', 40) ?? throw Refused::because('control: which one, by its short name?');
-        $day = $cells->day('day') ?? throw Refused::because('day: when was it?');
-        $usage = $cells->whole('usage');
-
-        return new self(
-            $cells->uuid('job', 'Leave it empty for a line from elsewhere.') ?? self::idOf([$machine, $control, $day, $usage, $found, $left]), mb_strtoupper($machine), $control, $day, $usage,
-            $cells->enum('point', ReadingPoint::class), $cells->enum('engine', EngineHeat::class),
-            $found, $found === null ? null : $cells->mm('found_u_mm') ?? KeptReading::USUAL_STANDARD_MM, $left, $left === null ? null : $cells->mm('left_u_mm') ?? KeptReading::USUAL_STANDARD_MM,
-            $cells->enum('outcome', ClosingOutcome::class) ?? ClosingOutcome::Fit, $cells->text('reason', 300), self::parts($cells),
-            self::given($cells), $cells->day('next_check'), $cells->text('signed_by', 60) ?? throw Refused::because('signed_by: who stood for it?'),
-        );
+        return new self(Cells::of($row, self::COLUMNS, 'a history'));
     }
 
     /** @return list<string|int|float|null> in the order of the columns */

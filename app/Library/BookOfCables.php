@@ -144,7 +144,7 @@ final readonly class BookOfCables
     /** @return array<string, Steps|null> */
     private static function positions(?ControlSummary $summary): array
     {
-        return array_map(static fn (?float $at): ?Steps => $at === null ? null : Steps::nearest($at), $summary->positions ?? []);
+        return array_map(static fn (?float $at): ?Steps => $at === null ? null : Steps::nearest($at), $summary->handedOn->positions ?? []);
     }
 
     private static function lnRatio(Control $control): float

@@ -121,7 +121,7 @@ final class MachineKeepingTest extends TestCase
         $older = '{"job":"x","at":"2026-03-02T10:30:00+00:00","by":"Oda","outcome":"fit","record":[],"positions_turns":{"perch":2.5}}';
         DB::table('controls')->where('id', $control->id)->update(['summary' => $older]);
         $control->refresh();
-        self::assertSame(['perch' => 2.5], $control->summary?->positions);
+        self::assertSame(['perch' => 2.5], $control->summary?->handedOn->positions);
         $control->forceFill(['minutes' => $control->minutes + 1])->save();
         self::assertSame($older, DB::table('controls')->where('id', $control->id)->value('summary'), 'nothing of it is written with something else');
     }

@@ -129,7 +129,7 @@ final class MachineController
         $adjusters = [];
         $ahead = DriftAhead::usual(Families::of($control->spec()->family)->drift());
         foreach ($control->fitted()->adjusters() as $id => $adjuster) {
-            $at = $control->summary->positions[$id] ?? null;
+            $at = $control->summary->handedOn->positions[$id] ?? null;
             $adjusters[] = [
                 'id' => $id,
                 'name' => $adjuster->name(),

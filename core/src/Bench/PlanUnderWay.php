@@ -23,15 +23,15 @@ final readonly class PlanUnderWay
     {
         $facts = $state->facts;
         $last = $facts->readings->groups[count($facts->readings->groups) - 1] ?? null;
-        $done = $last === null ? 0 : count($facts->readings->moves) - $last->moves;
-        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->readings->series !== $last->series
-            || $facts->readings->setting !== $facts->readings->movedAt || $facts->readings->setting !== $last->setting + $done || $facts->guideUnderWay($state->run) !== null) {
+        $done = $last === null ? 0 : count($facts->readings->moves) - $last->at->moves;
+        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->readings->series !== $last->at->series
+            || $facts->readings->setting !== $facts->readings->movedAt || $facts->readings->setting !== $last->at->setting + $done || $facts->guideUnderWay($state->run) !== null) {
             return null;
         }
-        $before = self::before($state, $facts->readings->moves[$last->moves]);
+        $before = self::before($state, $facts->readings->moves[$last->at->moves]);
         $advised = $before?->next();
         $plan = $advised?->plan;
-        if ($advised === null || $plan === null || count($plan->steps) <= $done || ! self::isDone($plan, array_slice($facts->readings->moves, $last->moves))) {
+        if ($advised === null || $plan === null || count($plan->steps) <= $done || ! self::isDone($plan, array_slice($facts->readings->moves, $last->at->moves))) {
             return null;
         }
         $left = array_slice($plan->steps, $done);

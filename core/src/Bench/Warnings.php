@@ -34,13 +34,13 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...($state->facts->standing->left?->said() ?? []), ...$state->facts->standing->again, ...self::crossed($state), ...self::overtaken($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
+        return [...($state->facts->standing->history->left?->said() ?? []), ...$state->facts->standing->history->again, ...self::crossed($state), ...self::overtaken($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
     }
 
     /** @return list<string> */
     private static function crossed(BenchState $state): array
     {
-        return $state->facts->readings->lastMoveCrossed || $state->judgement->nowGroup?->crossed === true
+        return $state->facts->readings->lastMoveCrossed || $state->judgement->nowGroup?->at->crossed === true
             ? ['Two people worked on this at once: read it again.'] : [];
     }
 
@@ -82,7 +82,7 @@ final readonly class Warnings
     {
         $warnings = [];
         foreach ($state->beliefs()->surprises as ['group' => $group, 'surprise' => $surprise]) {
-            if ($group->setting === $state->facts->readings->setting) {
+            if ($group->at->setting === $state->facts->readings->setting) {
                 $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '.Figure::length($surprise->found)
                     .': turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
             }

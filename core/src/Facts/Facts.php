@@ -65,7 +65,7 @@ final readonly class Facts
     public function isVoidedByLock(): bool
     {
         return $this->adjusters->locked !== [] && $this->readings->setting > $this->readings->movedAt
-            && array_filter($this->readings->groups, fn (ReadingGroup $group): bool => $group->setting >= $this->readings->movedAt) !== [];
+            && array_filter($this->readings->groups, fn (ReadingGroup $group): bool => $group->at->setting >= $this->readings->movedAt) !== [];
     }
 
     /** Whether it will not turn: nothing is planned with it until it is freed, or turned after all. */

@@ -62,7 +62,7 @@ final readonly class ReadingConversion
     {
         [$one, $other] = [$here->first(), $there->first()];
 
-        return $here->setting === $there->setting && ! $here->isTaut() && ! $there->isTaut() && ! $here->crossed && ! $there->crossed
+        return $here->at->setting === $there->at->setting && ! $here->isTaut() && ! $there->isTaut() && ! $here->at->crossed && ! $there->at->crossed
             && $one->pose === $other->pose && $one->engine === $other->engine && $one->wheels === $other->wheels;
     }
 

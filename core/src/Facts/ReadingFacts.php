@@ -34,12 +34,18 @@ final readonly class ReadingFacts
     public function asFound(): ?ReadingGroup
     {
         foreach ($this->groups as $group) {
-            if ($group->moves === 0) {
+            if ($group->at->moves === 0) {
                 return $group;
             }
         }
 
         return null;
+    }
+
+    /** As it stands now: what was read next would be read so. */
+    public function at(): ReadAt
+    {
+        return new ReadAt($this->slack, $this->series, $this->setting, count($this->moves), false);
     }
 
     /** Whether anything was changed since the job opened that what was found could no longer be read after. */

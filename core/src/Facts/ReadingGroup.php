@@ -28,16 +28,7 @@ final readonly class ReadingGroup
         public Uncertainty $found,
         public Instrument $instrument,
         public Repeatability $pooled,
-        /** Slack given since the job opened, in mm of conduit. */
-        public float $slack,
-        /** Counts up whenever comparison with what went before is broken. */
-        public int $series,
-        /** Counts up with every move and every lock nut tightened: readings of an older setting are not current. */
-        public int $setting,
-        /** Moves made before it. */
-        public int $moves,
-        /** Whether someone else moved the cable between what this person saw and this reading. */
-        public bool $crossed,
+        public ReadAt $at,
         /** The point it was really read at, where it was turned into the spec's; null where nothing was turned. */
         public ?ReadingPoint $convertedFrom = null,
     ) {}
@@ -49,11 +40,7 @@ final readonly class ReadingGroup
     public static function of(
         array $readings,
         Standing $standing,
-        float $slack,
-        int $series,
-        int $setting,
-        int $moves,
-        bool $crossed,
+        ReadAt $at,
         array $upheld = [],
         ?Doubt $beyond = null,
     ): self {
@@ -77,11 +64,7 @@ final readonly class ReadingGroup
             Uncertainty::ofReadings($kept, $instrument, $pooled, $step, $together),
             $instrument,
             $pooled,
-            $slack,
-            $series,
-            $setting,
-            $moves,
-            $crossed,
+            $at,
         );
     }
 
@@ -103,14 +86,12 @@ final readonly class ReadingGroup
     /** The same, asked about: it jumped, or cannot be. */
     public function doubted(Doubt $doubt): self
     {
-        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->slack, $this->series,
-            $this->setting, $this->moves, $this->crossed, $this->convertedFrom);
+        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->at, $this->convertedFrom);
     }
 
     public function converted(float $factor, float $relative): self
     {
-        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->slack, $this->series,
-            $this->setting, $this->moves, $this->crossed, $this->first()->point);
+        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->at, $this->first()->point);
     }
 
     /** Whether it speaks of this point, read there or converted to it. */
@@ -149,7 +130,7 @@ final readonly class ReadingGroup
     /** Whether two groups, with nothing moved between them, should show the same. */
     public function isComparableTo(self $other, Spec $spec): bool
     {
-        return $this->setting === $other->setting && $this->series === $other->series && $this->first()->isOfSame($other->first(), $spec)
-            && ! $this->crossed && ! $other->crossed;
+        return $this->at->setting === $other->at->setting && $this->at->series === $other->at->series && $this->first()->isOfSame($other->first(), $spec)
+            && ! $this->at->crossed && ! $other->at->crossed;
     }
 }

@@ -170,8 +170,8 @@ final class Replay
     {
         $standing = $log->opened->standing;
         $this->tag = $standing->tag;
-        $this->wish = $standing->wish;
-        $this->symptoms = $standing->symptoms;
+        $this->wish = $standing->history->wish;
+        $this->symptoms = $standing->history->symptoms;
         $this->isCheck = $log->opened->isCheck ? true : null;
         $this->joined = [$log->opened->stamp->by->id => $log->opened->stamp->by];
         $this->unseen = new UnseenChanges($log);
@@ -263,11 +263,7 @@ final class Replay
         $group = ReadingGroup::of(
             $this->gathering,
             $this->log->opened->standing,
-            $isOfSecond ? $this->secondSlack : $this->slack,
-            $this->series,
-            $this->setting,
-            count($this->moves),
-            $this->gatheringCrossed,
+            new ReadAt($isOfSecond ? $this->secondSlack : $this->slack, $this->series, $this->setting, count($this->moves), $this->gatheringCrossed),
             $this->upheld,
             Doubt::beyond($this->gathering, $this->run, $this->upheld),
         );
@@ -282,7 +278,7 @@ final class Replay
     /** @param  list<ReadingGroup>  $before */
     private function withoutJump(ReadingGroup $group, array $before): ReadingGroup
     {
-        for ($place = count($before) - 1; $place >= 0 && $before[$place]->setting === $group->setting && $group->doubt === null; $place--) {
+        for ($place = count($before) - 1; $place >= 0 && $before[$place]->at->setting === $group->at->setting && $group->doubt === null; $place--) {
             if ($before[$place]->doubt === null && $before[$place]->isComparableTo($group, $this->spec)) {
                 $jump = Doubt::jumped($before[$place], $group, $this->upheld);
 

@@ -12,23 +12,34 @@ use VividPull\Core\Spec\SpecBand;
 /** What the facts say about the spec. */
 final readonly class Judgement
 {
+    public ?ReadingGroup $foundGroup;
+
+    public Verdict $found;
+
+    public ?ReadingGroup $nowGroup;
+
+    public Verdict $now;
+
+    /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
+    public bool $isRoutingFault;
+
+    /** The pose by whose single reading they do so, which is taken once more before anything is blamed; null where none is. */
+    public ?Pose $poseInDoubt;
+
+    /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
+    public ?SpecBand $plannedBand;
+
     /**
+     * @param  SpecBand|null  $band  what the spec has for play; null where no play is read
      * @param  array<string, Verdict>  $poses  how the control stands in each pose of the spec, as last read
      * @param  array<string, ReadingGroup>  $poseGroups  the groups those verdicts are on
      * @param  list<GateState>  $gates
      */
     public function __construct(
-        public ?ReadingGroup $foundGroup,
-        public Verdict $found,
-        public ?ReadingGroup $nowGroup,
-        public Verdict $now,
+        Judged $found,
+        Judged $now,
         public Sweep $sweep,
-        /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
-        public bool $isRoutingFault,
-        /** The pose by whose single reading they do so, which is taken once more before anything is blamed; null where none is. */
-        public ?Pose $poseInDoubt,
-        /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
-        public ?SpecBand $plannedBand,
+        ?SpecBand $band,
         public array $poses,
         public array $poseGroups,
         public array $gates,
@@ -36,7 +47,12 @@ final readonly class Judgement
         public array $measures,
         /** What it does at each of its settings; null where it has none that are tried. */
         public ?TableState $table,
-    ) {}
+    ) {
+        [$this->foundGroup, $this->found, $this->nowGroup, $this->now] = [$found->group, $found->verdict, $now->group, $now->verdict];
+        $this->isRoutingFault = $band !== null && $sweep->isWiderThan($band);
+        $this->poseInDoubt = $band === null ? null : Pose::tryFrom($sweep->readOnce($band) ?? '');
+        $this->plannedBand = $band === null ? null : $sweep->plannedBand($band);
+    }
 
     /** @return list<GateState> what failed with the machine at rest, so that it is not run */
     public function stopsRunning(): array

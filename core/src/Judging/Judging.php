@@ -23,9 +23,9 @@ final readonly class Judging
         $measures = Measuring::of($spec, $facts);
         $state = $table === null ? null : TableState::of($table, $facts);
         if ($spec->aim === null) {
-            $unread = Verdict::unread('No play is read on this control');
+            $unread = new Judged(null, Verdict::unread('No play is read on this control'));
 
-            return new Judgement(null, $unread, null, $unread, Sweep::of([]), false, null, null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+            return new Judgement($unread, $unread, Sweep::of([]), null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
         }
         $sweep = self::sweep($spec, $facts);
         $found = self::asFoundGroup($spec, $facts);
@@ -40,15 +40,11 @@ final readonly class Judging
         }
 
         return new Judgement(
-            $found,
-            $found === null ? Verdict::unread('Not read yet') : self::toSetBy($spec, $facts, $found, $spec->play()->band),
-            $groups[Pose::Straight->value] ?? null,
-            isset($groups[Pose::Straight->value]) ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
-                : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
+            new Judged($found, $found === null ? Verdict::unread('Not read yet') : self::toSetBy($spec, $facts, $found, $spec->play()->band)),
+            new Judged($groups[Pose::Straight->value] ?? null, isset($groups[Pose::Straight->value]) ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
+                : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'))),
             $sweep,
-            $sweep->isWiderThan($spec->play()->band),
-            Pose::tryFrom($sweep->readOnce($spec->play()->band) ?? ''),
-            $sweep->plannedBand($spec->play()->band),
+            $spec->play()->band,
             $poses,
             $groups,
             Gates::states($spec, $run, $facts, self::labelled($poses, '') + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? '')), $measures),
@@ -106,7 +102,7 @@ final readonly class Judging
     private static function objection(Spec $spec, ReadingGroup $group, bool $onStand = false): ?string
     {
         $reading = $group->first();
-        if ($group->crossed) {
+        if ($group->at->crossed) {
             return 'two people worked on this at once. Read it again';
         }
         if (! $group->isAt($spec->play()->point)) {
@@ -121,7 +117,7 @@ final readonly class Judging
     {
         $last = null;
         foreach ($facts->readings->groups as $group) {
-            if ($group->moves === 0 && $group->first()->pose === Pose::Straight && $group->setting === 0) {
+            if ($group->at->moves === 0 && $group->first()->pose === Pose::Straight && $group->at->setting === 0) {
                 $last = self::objection($spec, $group) === null || $last === null ? $group : $last;
             }
         }
@@ -134,7 +130,7 @@ final readonly class Judging
     {
         $current = [];
         foreach ($facts->readings->groups as $group) {
-            if ($group->setting === $facts->readings->setting) {
+            if ($group->at->setting === $facts->readings->setting) {
                 $current[$group->first()->pose->value] = $group;
             }
         }
@@ -162,8 +158,8 @@ final readonly class Judging
         }
         $settings = [];
         foreach ($facts->readings->groups as $group) {
-            if ($group->series === $facts->readings->series && $group->doubt === null && self::objection($spec, $group) === null) {
-                $settings[$group->setting][$group->first()->pose->value] = $group->found;
+            if ($group->at->series === $facts->readings->series && $group->doubt === null && self::objection($spec, $group) === null) {
+                $settings[$group->at->setting][$group->first()->pose->value] = $group->found;
             }
         }
         $offsets = [];

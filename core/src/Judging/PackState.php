@@ -79,14 +79,14 @@ final readonly class PackState
      */
     private static function lives(PackFigures $figures, array $items, Standing $standing): array
     {
-        $usage = $standing->usage;
+        $usage = $standing->history->usage;
         if ($usage === null) {
             return [];
         }
         $lives = [];
         foreach (self::weakestOf($items) as $key => $mm) {
             $inspections = [];
-            foreach ($standing->pack as $before) {
+            foreach ($standing->history->pack as $before) {
                 if (isset($before->weakest[$key])) {
                     $inspections[] = ['usage' => $before->usage, 'mm' => $before->weakest[$key]];
                 }

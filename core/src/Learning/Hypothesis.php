@@ -17,38 +17,43 @@ final readonly class Hypothesis
 {
     private float $constant;
 
+    private PosteriorMode $peak;
+
+    /** Sums of slack and play, less what the side explains of them. */
+    private float $xx;
+
+    private float $xy;
+
+    /** What play shifts by when it is come from the other side, at R = 0 and for each R; and its variance. */
+    private float $sideAt;
+
+    private float $sideSlope;
+
+    public float $sideVariance;
+
     private function __construct(
         /** Its share before anything was read. */
         public float $share,
         public RatioPrior $prior,
         /** τ² in mm² of play; 0 where the side does not matter. */
         public float $side,
-        private PosteriorMode $peak,
         public Told $told,
-        private float $xx,
-        private float $xy,
-        private float $yy,
-        /** What play shifts by when it is come from the other side, at R = 0 and for each R; and its variance. */
-        private float $sideAt,
-        private float $sideSlope,
-        public float $sideVariance,
-        private float $sideFit,
+        PosteriorMode $near,
     ) {
-        $this->constant = log($share / $prior->spread) - 0.5 * log($sideFit) - 0.5 * $yy;
+        $sums = $told->sums;
+        // Without a side nothing is taken off: what is divided by is without end.
+        $below = $side === 0.0 ? INF : $sums->dd + 1 / $side;
+        $this->xx = $sums->xx - $sums->dx ** 2 / $below;
+        $this->xy = $sums->xy - $sums->dx * $sums->dy / $below;
+        [$this->sideAt, $this->sideSlope, $this->sideVariance] = [$sums->dy / $below, -$sums->dx / $below, 1 / $below];
+        $this->peak = $near->with($prior, $this->xx, $this->xy);
+        $this->constant = log($share / $prior->spread) - 0.5 * log(1 + $sums->dd * $side) - 0.5 * ($sums->yy - $sums->dy ** 2 / $below);
     }
 
     /** @param  PosteriorMode|null  $near  where its peak was before the last reading; null to look from its prior on */
     public static function of(float $share, RatioPrior $prior, float $side, Told $told, ?PosteriorMode $near = null): self
     {
-        $near ??= PosteriorMode::ofPrior($prior);
-        $sums = $told->sums;
-        if ($side === 0.0) {
-            return new self($share, $prior, 0.0, $near->with($prior, $sums->xx, $sums->xy), $told, $sums->xx, $sums->xy, $sums->yy, 0.0, 0.0, 0.0, 1.0);
-        }
-        $below = $sums->dd + 1 / $side;
-        [$xx, $xy, $yy] = [$sums->xx - $sums->dx ** 2 / $below, $sums->xy - $sums->dx * $sums->dy / $below, $sums->yy - $sums->dy ** 2 / $below];
-
-        return new self($share, $prior, $side, $near->with($prior, $xx, $xy), $told, $xx, $xy, $yy, $sums->dy / $below, -$sums->dx / $below, 1 / $below, 1 + $sums->dd * $side);
+        return new self($share, $prior, $side, $told, $near ?? PosteriorMode::ofPrior($prior));
     }
 
     /** ln of the evidence for it, by the curve at its peak (Laplace's method); exact enough to leave it out. */

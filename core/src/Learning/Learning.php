@@ -12,6 +12,7 @@ use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\MoveMade;
+use VividPull\Core\Facts\ReadAt;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\Spec;
@@ -40,7 +41,7 @@ final readonly class Learning
             if (! self::teaches($spec, $group) || $group->first()->wheels !== $wheels) {
                 continue;
             }
-            $play = $learning->moved($play, $creep, $last, $group->slack, $group->series, $group->setting, $group->moves);
+            $play = $learning->moved($play, $creep, $last?->at, $group->at);
             $answer = $group->isTaut()
                 ? $play->givenTaut($group->found->mean, $group->found->standardOfDifference())
                 : $play->given($group->found->mean, $group->found->standardOfDifference());
@@ -55,22 +56,21 @@ final readonly class Learning
             $used++;
         }
 
-        return new Beliefs($learning->moved($play, $creep, $last, $facts->readings->slack, $facts->readings->series, $facts->readings->setting, count($facts->readings->moves)), $surprises, $used, $creep);
+        return new Beliefs($learning->moved($play, $creep, $last?->at, $facts->readings->at()), $surprises, $used, $creep);
     }
 
     /** @param  list<float>  $turns  slack given by each move in mm of conduit; 0 where it moved no play of this cable */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, private array $turns) {}
 
     /** From one reading to the next: what was moved and locked in between. */
-    private function moved(TaughtPlay $play, LockCreep $creep, ?ReadingGroup $last, float $slack, int $series, int $setting, int $moves): TaughtPlay
+    private function moved(TaughtPlay $play, LockCreep $creep, ?ReadAt $last, ReadAt $to): TaughtPlay
     {
-        $from = $last->series ?? 0;
-        if ($series !== $from) {
-            return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from, $series), $slack, $this->wayBefore($moves));
+        $from = $last ?? ReadAt::opening();
+        if ($to->series !== $from->series) {
+            return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from->series, $to->series), $to->slack, $this->wayBefore($to->moves));
         }
-        $read = $last->moves ?? 0;
-        $rest = $slack - ($last->slack ?? 0.0);
-        for ($move = $read; $move < $moves; $move++) {
+        $rest = $to->slack - $from->slack;
+        for ($move = $from->moves; $move < $to->moves; $move++) {
             $play = $play->after($this->turns[$move]);
             $rest -= $this->turns[$move];
         }
@@ -78,7 +78,7 @@ final readonly class Learning
             // It came by a guided adjuster, or by setting one anew, and was not turned at a thread.
             $play = $play->shaken($rest, 0.0);
         }
-        $locks = ($setting - ($last->setting ?? 0)) - ($moves - $read);
+        $locks = ($to->setting - $from->setting) - ($to->moves - $from->moves);
 
         return $last === null || $locks < 1 ? $play : $play->shaken($locks * $creep->mean(), sqrt($locks) * $creep->deviation());
     }
@@ -117,7 +117,7 @@ final readonly class Learning
     /** Read before a lock and after it, with nothing else in between: what the lock did. */
     private static function isLockedPair(ReadingGroup $before, ReadingGroup $after): bool
     {
-        return $before->series === $after->series && $before->moves === $after->moves && $after->setting === $before->setting + 1
+        return $before->at->series === $after->at->series && $before->at->moves === $after->at->moves && $after->at->setting === $before->at->setting + 1
             && ! $before->isTaut() && ! $after->isTaut();
     }
 
@@ -146,7 +146,7 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $group->doubt === null && $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->crossed
+        return $group->doubt === null && $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->at->crossed
             && ($spec->conditions->objection($reading->engine, $reading->wheels) === null || $spec->conditions->areProvisional($reading->engine, $reading->wheels));
     }
 
@@ -159,7 +159,7 @@ final readonly class Learning
     /** After a surprise the level starts from the reading that could not be believed; it taught nothing of R. */
     private static function anew(TaughtPlay $play, ReadingGroup $group): TaughtPlay
     {
-        $fresh = TaughtPlay::startingFrom($play->taught(), $group->slack);
+        $fresh = TaughtPlay::startingFrom($play->taught(), $group->at->slack);
         if ($group->isTaut()) {
             return $fresh;
         }

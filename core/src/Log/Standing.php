@@ -10,9 +10,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
-use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Spec\RidersWish;
 
 /** What history hands to a job when it opens, frozen, so that a job file needs nothing else. */
 final readonly class Standing
@@ -29,24 +27,9 @@ final readonly class Standing
         public array $shelf,
         public array $pooled,
         public ?StandingTag $tag,
-        public ?ControlDrift $drift = null,
-        /** What the meter said when the job opened, in the machine's own unit; null where nobody noted it. */
-        public ?float $usage = null,
-        public string $usageUnit = '',
-        /** @var list<PackInspection> since the last new plates, oldest first */
-        public array $pack = [],
         /** What tightening the lock does to this control, as far as it has taught. */
         public LockCreep $creep = new LockCreep,
-        /** What the last signature left outside its band, or faulty; null where it left nothing. */
-        public ?LeftBefore $left = null,
-        /** @var list<string> what was taken up again and again, a sentence each */
-        public array $again = [],
-        /** The adjuster that cured it last time; null where none did. */
-        public ?string $cured = null,
-        /** How its rider wants it; null where nobody said. */
-        public ?RidersWish $wish = null,
-        /** @var list<Symptom> what it was brought in with: each is gone before it is fit */
-        public array $symptoms = [],
+        public History $history = new History,
     ) {}
 
     public function taughtAt(ReadingPoint $point): ?RatioPrior

@@ -27,7 +27,7 @@ final readonly class DriftAhead
 
     public static function of(Standing $standing, Drift $usual): self
     {
-        $own = $standing->drift;
+        $own = $standing->history->drift;
 
         return $own === null || $own->intervals < self::INTERVALS_TO_KNOW || abs($own->conduitMm) < 1e-9
             ? new self($usual, null)

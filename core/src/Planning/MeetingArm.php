@@ -55,7 +55,7 @@ final readonly class MeetingArm
     private function inTurn(array $base, array $now): array
     {
         $ids = array_keys(array_diff_key($this->movers, $this->facts->adjusters->seized));
-        usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $b === $this->facts->standing->cured, $this->minutes($a)] <=> [$now[$a] !== $base[$a], $a === $this->facts->standing->cured, $this->minutes($b)]);
+        usort($ids, fn (string $a, string $b): int => [$now[$b] !== $base[$b], $b === $this->facts->standing->history->cured, $this->minutes($a)] <=> [$now[$a] !== $base[$a], $a === $this->facts->standing->history->cured, $this->minutes($b)]);
 
         return $ids;
     }
@@ -145,7 +145,7 @@ final readonly class MeetingArm
             $steps = Steps::fromCount(($this->movers[$id]->sign ?? 1) * $by);
             $why = match (true) {
                 $id !== $wanted => 'Back: it alone does not cure it.',
-                $now === array_fill_keys(array_keys($now), 0) && $id === $this->facts->standing->cured => 'It cured it last time. Then the whole table again.',
+                $now === array_fill_keys(array_keys($now), 0) && $id === $this->facts->standing->history->cured => 'It cured it last time. Then the whole table again.',
                 $several => 'More than one cable is out: the best place so far is kept.',
                 default => 'Then the whole table again.',
             };

@@ -64,7 +64,7 @@ final readonly class ProofEvidence
         $groups = $spec->aim === null ? [] : Judging::currentGroups($facts);
         foreach ($pose === null ? $spec->conditions->poses : [$pose] as $tried) {
             $group = $groups[$tried->value] ?? null;
-            if ($group === null || $group->doubt !== null || $group->crossed || $group->found->chanceOfPlay() < Gates::SURE) {
+            if ($group === null || $group->doubt !== null || $group->at->crossed || $group->found->chanceOfPlay() < Gates::SURE) {
                 return false;
             }
         }

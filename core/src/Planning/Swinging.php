@@ -25,8 +25,8 @@ final readonly class Swinging
 
     public static function of(Run $run, Facts $facts): self
     {
-        $first = array_filter($facts->readings->groups, static fn (ReadingGroup $one): bool => $one->series === $facts->readings->series);
-        $before = reset($first) === false ? 0 : reset($first)->moves;
+        $first = array_filter($facts->readings->groups, static fn (ReadingGroup $one): bool => $one->at->series === $facts->readings->series);
+        $before = reset($first) === false ? 0 : reset($first)->at->moves;
         $ways = [];
         $from = 0;
         foreach ($facts->readings->moves as $place => $move) {

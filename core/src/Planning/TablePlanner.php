@@ -148,7 +148,7 @@ final readonly class TablePlanner
 
                 continue;
             }
-            $cost = [-$shift->right, $shift->isCertain ? 0 : 1, $this->facts->standing->cured === $adjuster->id() ? 0 : 1, $adjuster->access()->minutes, abs($shift->x)];
+            $cost = [-$shift->right, $shift->isCertain ? 0 : 1, $this->facts->standing->history->cured === $adjuster->id() ? 0 : 1, $adjuster->access()->minutes, abs($shift->x)];
             if ($best === null || $cost < $best['cost']) {
                 $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift, $steps)];
             }

@@ -93,8 +93,7 @@ final readonly class BesideItems
         $advice = TablePlanner::advise($this->spec, $table, $this->run, $this->facts);
         $set = $table->isSet() && $advice->kind !== TableAdviceKind::Move;
 
-        return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', $set || $this->facts->chosen->byChoice !== null,
-            said: $set ? 'Every setting tried does what it should' : $advice->sentence)];
+        return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', new ItemState($set || $this->facts->chosen->byChoice !== null, said: $set ? 'Every setting tried does what it should' : $advice->sentence))];
     }
 
     /** @return list<StageItem> asked once, where nobody knows which way the arm goes */
@@ -114,7 +113,7 @@ final readonly class BesideItems
         }
         $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => $state->table->armKey(), 'saw' => $word]);
 
-        return [new StageItem(ItemTopic::Arm->value, ItemKind::Answer, "Which way did the {$state->table->arm} go?", false, detail: 'Arm and bracket may move opposite ways: look at the arm.',
+        return [new StageItem(ItemTopic::Arm->value, ItemKind::Answer, "Which way did the {$state->table->arm} go?", ItemState::open(), 'Arm and bracket may move opposite ways: look at the arm.',
             answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];
     }
 
@@ -134,9 +133,9 @@ final readonly class BesideItems
             }
         }
 
-        return new StageItem(ItemTopic::Look->value, ItemKind::Answer, "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?", false,
-            detail: 'Before anything is loosened. It says which way to move the bracket first.', caution: 'Engine off. Hands clear of the arm: its return spring is strong.',
-            answers: array_map(static fn (ArmLook $look): Answer => new Answer($look->value, $look->label(), EntryKind::Outcome, ['setting' => $table->armKey(), 'saw' => $look->value]), ArmLook::cases()));
+        return new StageItem(ItemTopic::Look->value, ItemKind::Answer, "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?", ItemState::open(),
+            'Before anything is loosened. It says which way to move the bracket first.', 'Engine off. Hands clear of the arm: its return spring is strong.',
+            array_map(static fn (ArmLook $look): Answer => new Answer($look->value, $look->label(), EntryKind::Outcome, ['setting' => $table->armKey(), 'saw' => $look->value]), ArmLook::cases()));
     }
 
     /**
@@ -157,8 +156,7 @@ final readonly class BesideItems
         $done = ! $isProved && ($failing === [] || $finer);
         $last = $this->facts->observations->putRight[count($this->facts->observations->putRight) - 1] ?? null;
 
-        return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', $done,
-            said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said), stamp: $done ? $last?->stamp : null)];
+        return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', new ItemState($done, said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said), stamp: $done ? $last?->stamp : null))];
     }
 
     /** What is left to try is tried first, where it is safe: it may say which way. */
@@ -213,8 +211,8 @@ final readonly class BesideItems
             // Nothing else goes on before another was laid beside the old one.
             usort($items, static fn (StageItem $one, StageItem $other): int => ($one->kind !== ItemKind::Compare) <=> ($other->kind !== ItemKind::Compare));
         }
-        $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', $under->isOver, said: $under->isOver ? 'Fitted' : null,
-            detail: 'Its number and where it came from, so that the next one fits too.',
+        $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', new ItemState($under->isOver, said: $under->isOver ? 'Fitted' : null),
+            'Its number and where it came from, so that the next one fits too.',
             answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)]);
 
         return $items;
@@ -233,7 +231,7 @@ final readonly class BesideItems
             ...($step->mayBePassed ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])] : []),
         ];
 
-        return new StageItem("replace:{$step->key}", $kind, $step->label, $done, said: $done ? ($passed ? 'Not here' : 'Done') : null, detail: $this->tools($step), caution: $step->caution, answers: $answers);
+        return new StageItem("replace:{$step->key}", $kind, $step->label, new ItemState($done, said: $done ? ($passed ? 'Not here' : 'Done') : null), $this->tools($step), $step->caution, $answers);
     }
 
     /** What the step wants in the hand: as the book has it, or what the adjusters of this cable are turned with. */
@@ -254,7 +252,7 @@ final readonly class BesideItems
         $answers = array_values(array_map(static fn (OutcomeWord $word): Answer => new Answer($word->key, $word->label, EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $word->key],
             $word->provesNothing ? AnswerTone::Plain : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong)), $setting->sees));
 
-        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", $done, $failed, $saw?->label, 'It should: '.lcfirst($setting->wanted()->label).'.', Families::of($this->spec->family)->tryingCaution(), $answers);
+        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", new ItemState($done, $failed, $saw?->label), 'It should: '.lcfirst($setting->wanted()->label).'.', Families::of($this->spec->family)->tryingCaution(), $answers);
     }
 
     /** @param  bool  $isSpared  what was found before it makes the machine unfit to be run once more, only to see how it was */
@@ -265,18 +263,18 @@ final readonly class BesideItems
             $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
         }
 
-        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, $given !== null || $isSpared || $this->facts->readings->isChanged(), said: match (true) {
+        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, new ItemState($given !== null || $isSpared || $this->facts->readings->isChanged(), said: match (true) {
             $given !== null => $proof->answers->words[$given->answer] ?? $given->answer,
             $isSpared => 'Not tried: it was not fit to be run',
             default => null,
-        }, caution: $proof->caution, answers: $answers, stamp: $given?->stamp);
+        }, stamp: $given?->stamp), caution: $proof->caution, answers: $answers);
     }
 
     private function measure(string $key, MeasureState $state, bool $done, bool $failed, ?string $said): StageItem
     {
         $what = $state->measure->key;
 
-        return new StageItem($key, ItemKind::Measure, $what->label(), $done, $failed, $said, $what->howTo(), $state->measure->caution, measure: $what);
+        return new StageItem($key, ItemKind::Measure, $what->label(), new ItemState($done, $failed, $said), $what->howTo(), $state->measure->caution, subject: new ItemSubject(measure: $what));
     }
 
     private function said(MeasureState $state): ?string

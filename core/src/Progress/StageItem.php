@@ -10,27 +10,40 @@ use VividPull\Core\Procedure\MeasureKey;
 /** One thing a stage asks for: whether it is done, what was said, and how it can be answered. */
 final readonly class StageItem
 {
+    public bool $done;
+
+    public bool $failed;
+
+    public ?string $said;
+
+    public ?Stamp $stamp;
+
+    /** Whether what was answered may stay with a control that is left outside its band by choice. */
+    public bool $mayStay;
+
+    /** The adjuster or pose it is about, where it is about one. */
+    public ?string $about;
+
+    /** Whether it is about a second cable. */
+    public bool $isSecond;
+
+    /** What is measured, where the item asks for that. */
+    public ?MeasureKey $measure;
+
     /** @param  list<Answer>  $answers */
     public function __construct(
         public string $key,
         public ItemKind $kind,
         public string $label,
-        public bool $done,
-        public bool $failed = false,
-        public ?string $said = null,
+        ItemState $state,
         public ?string $detail = null,
         public ?string $caution = null,
         public array $answers = [],
-        /** The adjuster or pose it is about, where it is about one. */
-        public ?string $about = null,
-        public ?Stamp $stamp = null,
-        /** Whether it is about a second cable. */
-        public bool $isSecond = false,
-        /** What is measured, where the item asks for that. */
-        public ?MeasureKey $measure = null,
-        /** Whether what was answered may stay with a control that is left outside its band by choice. */
-        public bool $mayStay = false,
-    ) {}
+        ItemSubject $subject = new ItemSubject,
+    ) {
+        [$this->done, $this->failed, $this->said, $this->stamp, $this->mayStay] = [$state->done, $state->failed, $state->said, $state->stamp, $state->mayStay];
+        [$this->about, $this->isSecond, $this->measure] = [$subject->about, $subject->isSecond, $subject->measure];
+    }
 
     public function topic(): ItemTopic
     {
@@ -40,14 +53,14 @@ final readonly class StageItem
     /** The same, not done before it is so by another measure. */
     public function doneOnlyIf(bool $isDone): self
     {
-        return new self($this->key, $this->kind, $this->label, $this->done && $isDone, $this->failed, $this->said, $this->detail, $this->caution,
-            $this->answers, $this->about, $this->stamp, $this->isSecond, $this->measure, $this->mayStay);
+        return new self($this->key, $this->kind, $this->label, new ItemState($this->done && $isDone, $this->failed, $this->said, $this->stamp, $this->mayStay),
+            $this->detail, $this->caution, $this->answers, new ItemSubject($this->about, $this->isSecond, $this->measure));
     }
 
     /** The same, asked of the second cable, as that is called. */
     public function ofSecond(string $name): self
     {
-        return new self("{$this->key}:second", $this->kind, "{$this->label}: {$name}", $this->done, $this->failed, $this->said, $this->detail, $this->caution,
-            $this->answers, $this->about, $this->stamp, true, $this->measure, $this->mayStay);
+        return new self("{$this->key}:second", $this->kind, "{$this->label}: {$name}", new ItemState($this->done, $this->failed, $this->said, $this->stamp, $this->mayStay),
+            $this->detail, $this->caution, $this->answers, new ItemSubject($this->about, true, $this->measure));
     }
 }

@@ -230,7 +230,7 @@ final readonly class StageItems
             if (array_filter($this->readIn($stage), static fn (StageItem $item): bool => ! $item->done) !== []) {
                 $asked = $this->condition();
 
-                return [$stage->value => [new StageItem("{$asked->key}:ran", $asked->kind, 'It was run since. How does it stand?', false, detail: $asked->detail, answers: $asked->answers)]];
+                return [$stage->value => [new StageItem("{$asked->key}:ran", $asked->kind, 'It was run since. How does it stand?', ItemState::open(), $asked->detail, answers: $asked->answers)]];
             }
         }
 
@@ -291,16 +291,14 @@ final readonly class StageItems
             "thread:{$adjuster->id()}",
             ItemKind::Thread,
             $adjuster->kind()->isThreaded() ? "Thread showing at the {$adjuster->name()}" : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
-            $noted !== null,
-            said: match (true) {
+            new ItemState($noted !== null, said: match (true) {
                 $noted === null => null,
                 $noted->position === null => $noted->state->label(),
                 default => $adjuster->where($noted->position),
-            },
-            detail: 'Its home mark: where it stood before anyone touched it.',
+            }, stamp: $noted?->stamp),
+            'Its home mark: where it stood before anyone touched it.',
             answers: $answers,
-            about: $adjuster->id(),
-            stamp: $noted?->stamp,
+            subject: new ItemSubject($adjuster->id()),
         );
     }
 
@@ -316,10 +314,8 @@ final readonly class StageItems
             ItemKind::Reading,
             "Reading at the {$this->spec->pointName($point)}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
-            ($judged && $this->isWhole($group)) || $this->facts->readings->isChanged(),
-            said: $group === null ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null) : Figure::length($group->found->mean).' · '.$verdict->sentence,
-            detail: $this->spec->howToRead($point),
-            stamp: $group?->last()->stamp,
+            new ItemState(($judged && $this->isWhole($group)) || $this->facts->readings->isChanged(), said: $group === null ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null) : Figure::length($group->found->mean).' · '.$verdict->sentence, stamp: $group?->last()->stamp),
+            $this->spec->howToRead($point),
         );
     }
 
@@ -341,9 +337,9 @@ final readonly class StageItems
                 if ($step->isAfterCable !== $afterCable) {
                     continue;
                 }
-                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $this->guideLabel($step), $place < $done, said: $place < $done ? 'Done' : null,
-                    detail: ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', caution: $step->caution, about: $id,
-                    answers: [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->asks !== null, $step->asks)]);
+                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $this->guideLabel($step), new ItemState($place < $done, said: $place < $done ? 'Done' : null),
+                    ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', $step->caution,
+                    [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->asks !== null, $step->asks)], subject: new ItemSubject($id));
             }
         }
 
@@ -369,9 +365,8 @@ final readonly class StageItems
         $done = $near->healthy()->contains($at);
         $stays = ! $done && $this->staysOut();
 
-        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", $done || $stays,
-            said: $done ? ucfirst($near->where($at)) : ($stays ? ucfirst($near->where($at)).'. It stays there: nothing else has room to take that up inside the band' : null),
-            detail: 'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
+        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", new ItemState($done || $stays, said: $done ? ucfirst($near->where($at)) : ($stays ? ucfirst($near->where($at)).'. It stays there: nothing else has room to take that up inside the band' : null)),
+            'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
     }
 
     /**
@@ -411,17 +406,15 @@ final readonly class StageItems
                 $now->is(VerdictKind::Inside) => 'Inside: read it three times',
                 default => 'Bring it inside the band',
             },
-            $finer === null && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)),
-            said: match (true) {
+            new ItemState($finer === null && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)), said: match (true) {
                 $finer !== null => $finer->said(),
                 $inside => $now->sentence,
                 $this->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
                 $chosen !== null => "Left outside by choice: {$chosen->reason}",
                 $voidedByLock => null,
                 default => $now->sentence,
-            },
+            }, stamp: $chosen?->stamp),
             answers: $this->leaving($judgement, Pose::Straight),
-            stamp: $chosen?->stamp,
         );
     }
 
@@ -462,12 +455,12 @@ final readonly class StageItems
                     continue;
                 }
                 $id = $group->doubt->reading->stamp->id;
-                $items[] = new StageItem("doubt:{$id}", ItemKind::Answer, $group->doubt->question, false,
-                    detail: 'Or read again, and type it: a reading that several others contradict is left out.',
+                $items[] = new StageItem("doubt:{$id}", ItemKind::Answer, $group->doubt->question, ItemState::open(),
+                    'Or read again, and type it: a reading that several others contradict is left out.',
                     answers: [
                         new Answer('misread', 'Take it back', EntryKind::Void, ['entry' => $id, 'reason' => 'misread'], AnswerTone::Wrong),
                         new Answer('right', 'It is right', EntryKind::Upheld, ['reading' => $id], AnswerTone::Plain),
-                    ], about: $pose, isSecond: $judgement === $this->second);
+                    ], subject: new ItemSubject($pose, $judgement === $this->second));
             }
         }
 
@@ -481,9 +474,9 @@ final readonly class StageItems
         foreach (array_intersect_key($this->run->adjusters(), $this->facts->adjusters->loosened) as $id => $adjuster) {
             $done = isset($this->facts->adjusters->locked[$id]);
             $kind = $adjuster->kind();
-            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", $done, said: $done ? $kind->fastened() : null,
+            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", new ItemState($done, said: $done ? $kind->fastened() : null),
                 caution: $kind->fasteningCaution(),
-                answers: [new Answer('ok', $kind->fastened(), EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], about: $id);
+                answers: [new Answer('ok', $kind->fastened(), EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], subject: new ItemSubject($id));
         }
 
         return $items;
@@ -504,9 +497,8 @@ final readonly class StageItems
         $read = $this->facts->adjusters->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)
             && $this->isWhole($judgement->nowGroup);
 
-        return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', $read,
-            said: $read ? Figure::length($judgement->nowGroup->found->mean).' · '.$judgement->now->sentence : null,
-            detail: $this->spec->howToRead($point))];
+        return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', new ItemState($read, said: $read ? Figure::length($judgement->nowGroup->found->mean).' · '.$judgement->now->sentence : null),
+            $this->spec->howToRead($point))];
     }
 
     /** @return list<StageItem> */
@@ -529,13 +521,11 @@ final readonly class StageItems
             // What is to be read again is asked for before anything else, also where it stands inside and another pose is in doubt beside it.
             $isAgain = $judgement->poseToReadAgain() === $pose;
 
-            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), $inside && ! $isAgain,
-                failed: ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain,
-                said: $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
-                    $isAgain => '. Read it again: one reading may be misread',
-                    default => $verdict->advice === null ? '' : '. '.$verdict->advice,
-                },
-                detail: $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), about: $pose->value, mayStay: $group !== null);
+            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), new ItemState($inside && ! $isAgain, ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain, $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
+                $isAgain => '. Read it again: one reading may be misread',
+                default => $verdict->advice === null ? '' : '. '.$verdict->advice,
+            }, mayStay: $group !== null),
+                $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), subject: new ItemSubject($pose->value));
         }, $this->spec->conditions->poses);
     }
 
@@ -564,8 +554,8 @@ final readonly class StageItems
             return [];
         }
 
-        return [new StageItem(self::WHEELS_DOWN, ItemKind::Answer, 'Off the stand, on its wheels', ! $isOnStand, said: $isOnStand ? null : 'On its wheels',
-            detail: 'What was read on the stand was good enough to set by. The figure is for the machine on its wheels: read it there.',
+        return [new StageItem(self::WHEELS_DOWN, ItemKind::Answer, 'Off the stand, on its wheels', new ItemState(! $isOnStand, said: $isOnStand ? null : 'On its wheels'),
+            'What was read on the stand was good enough to set by. The figure is for the machine on its wheels: read it there.',
             answers: [new Answer('ok', 'On its wheels', EntryKind::Condition, array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]), AnswerTone::Right)])];
     }
 
@@ -606,8 +596,8 @@ final readonly class StageItems
             if ($family->allowsByChoice()) {
                 $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true, 'Why it is left');
             }
-            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
-                detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").'Mend it or replace it; what was read before no longer compares.', answers: $answers, about: $inspection->key, stamp: $found->stamp);
+            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", new ItemState(false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}", stamp: $found->stamp),
+                ($found->remark === null ? '' : "Found: {$found->remark}. ").'Mend it or replace it; what was read before no longer compares.', answers: $answers, subject: new ItemSubject($inspection->key));
         }
 
         return $items;
@@ -624,11 +614,11 @@ final readonly class StageItems
                 continue;
             }
             $why = array_values(array_filter($this->judgement->gates, static fn (GateState $one): bool => $one->gate->key === $inspection->gate))[0]->sentence ?? '';
-            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Not fit: {$inspection->label}", false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
-                detail: ($found->remark === null ? '' : "Found: {$found->remark}. ").trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
+            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Not fit: {$inspection->label}", new ItemState(false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}", stamp: $found->stamp),
+                ($found->remark === null ? '' : "Found: {$found->remark}. ").trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
                 // Replacing the cable, step by step, is what is offered first where it can be.
                 answers: [new Answer('mended', 'Replaced, and sound now', EntryKind::Inspected, ['key' => $inspection->key, 'finding' => Finding::Sound->value], $inspection->key === self::WIRE && $family->notSettable() === null ? AnswerTone::Plain : AnswerTone::Right, true, 'What was done')],
-                about: $inspection->key, stamp: $found->stamp);
+                subject: new ItemSubject($inspection->key));
         }
 
         return $items;
@@ -659,9 +649,7 @@ final readonly class StageItems
         }
         $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
 
-        return new StageItem("check:{$key}", ItemKind::Answer, $label, $passed, $given !== null && ! $passed,
-            $given === null ? null : ($proof->answers->words[$given->answer] ?? $given->answer).($given->remark === null ? '' : ": {$given->remark}"), null, $proof->caution, $answers, $pose?->value, $given?->stamp,
-            mayStay: $given !== null && $proof->tolerates($given->answer));
+        return new StageItem("check:{$key}", ItemKind::Answer, $label, new ItemState($passed, $given !== null && ! $passed, $given === null ? null : ($proof->answers->words[$given->answer] ?? $given->answer).($given->remark === null ? '' : ": {$given->remark}"), $given?->stamp, $given !== null && $proof->tolerates($given->answer)), null, $proof->caution, $answers, subject: new ItemSubject($pose?->value));
     }
 
     /** @return list<StageItem> */
@@ -669,9 +657,9 @@ final readonly class StageItems
     {
         $items = [];
         foreach ($this->refit()->coversOff() as $id => $cover) {
-            $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', false, about: $id, answers: [
+            $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', ItemState::open(), answers: [
                 new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
-            ]);
+            ], subject: new ItemSubject($id));
         }
 
         return $items;
@@ -681,19 +669,18 @@ final readonly class StageItems
     {
         $closed = $this->facts->closed;
 
-        return new StageItem('sign_off', ItemKind::SignOff, 'Sign the job', $closed !== null, stamp: $closed?->stamp,
-            said: match ($closed?->outcome) {
-                null => null,
-                ClosingOutcome::Fit => 'Fit for use',
-                ClosingOutcome::ByChoice => 'Left outside by choice',
-                ClosingOutcome::Tagged => 'Tagged: do not run',
-                ClosingOutcome::Checked => 'Checked: play inside',
-            });
+        return new StageItem('sign_off', ItemKind::SignOff, 'Sign the job', new ItemState($closed !== null, said: match ($closed?->outcome) {
+            null => null,
+            ClosingOutcome::Fit => 'Fit for use',
+            ClosingOutcome::ByChoice => 'Left outside by choice',
+            ClosingOutcome::Tagged => 'Tagged: do not run',
+            ClosingOutcome::Checked => 'Checked: play inside',
+        }, stamp: $closed?->stamp));
     }
 
     /** @param  list<Answer>  $answers */
     private function answered(string $key, string $label, ?Entry $entry, ?string $said, bool $failed, ?string $detail, ?string $caution, array $answers): StageItem
     {
-        return new StageItem($key, ItemKind::Answer, $label, $entry !== null, $failed, $entry === null ? null : $said, $detail, $caution, $answers, stamp: $entry?->stamp);
+        return new StageItem($key, ItemKind::Answer, $label, new ItemState($entry !== null, $failed, $entry === null ? null : $said, $entry?->stamp), $detail, $caution, $answers);
     }
 }

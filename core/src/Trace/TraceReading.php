@@ -43,10 +43,7 @@ final readonly class TraceReading
         public PullTrace $trace,
         public Curve $pull,
         public Phases $phases,
-        /** Where it stops being light, in mm from rest. */
-        private ?float $lightMm,
-        /** Its standard uncertainty with the marks, in mm. */
-        private ?float $lightUMm,
+        private EndOfLight $light,
         /** Whether what is light is free play, and not perhaps the spring. */
         private bool $isPlayTold,
         public Phase $heaviest,
@@ -69,7 +66,7 @@ final readonly class TraceReading
         $pull = Curve::of($trace->pull)->closer($trace->pull);
         $release = $trace->release === null ? null : Curve::of($trace->release, Cells::FEW);
         $phases = Phases::of($pull->line, $trace->rest(), $end, $isToStop);
-        [$play, $u] = self::endOfLight($pull, $trace->pull, $phases, $trace->rest(), $marksMm);
+        $light = self::endOfLight($pull, $trace->pull, $phases, $trace->rest(), $marksMm);
         $heaviest = self::heaviest($phases);
         $problem = null;
         try {
@@ -83,7 +80,7 @@ final readonly class TraceReading
         $isTold = ! $trace->isSteady && (! $end->isBehindReturnSpring() || ($reached !== Reached::ReturnOnly && $phases->first(PhaseKind::ReturnSpring) !== null));
         $back = $release === null ? null : Phases::of($release->line, $trace->rest(), $end, $isToStop);
 
-        return new self($trace, $pull, $named, $play, $u, $isTold, $heaviest, $loop, $problem, $reached, $back?->first(PhaseKind::TakeUp));
+        return new self($trace, $pull, $named, $light, $isTold, $heaviest, $loop, $problem, $reached, $back?->first(PhaseKind::TakeUp));
     }
 
     /**
@@ -92,19 +89,19 @@ final readonly class TraceReading
      */
     public function play(): ?float
     {
-        return $this->isPlayTold ? $this->lightMm : null;
+        return $this->isPlayTold ? $this->light->mm : null;
     }
 
     /** Where it stops being light, whatever that is made of; in mm from rest. */
     public function light(): ?float
     {
-        return $this->lightMm;
+        return $this->light->mm;
     }
 
     /** The half-width that holds the truth with 95 %, in mm. */
     public function expanded(): ?float
     {
-        return $this->play() === null || $this->lightUMm === null ? null : $this->lightUMm * StudentDistribution::coverageFactor(self::COVERAGE, $this->pull->line->freedom());
+        return $this->play() === null || $this->light->standard === null ? null : $this->light->standard * StudentDistribution::coverageFactor(self::COVERAGE, $this->pull->line->freedom());
     }
 
     /** @return list<Snag> with their travel from rest */
@@ -118,8 +115,7 @@ final readonly class TraceReading
         return new TraceSummary($this->play(), $this->expanded(), $this->heaviest->toN, $this->heaviest->to, $this->loop?->efficiency(), $this->reached, count($this->pull->snags()));
     }
 
-    /** @return array{float|null, float|null} */
-    private static function endOfLight(Curve $pull, Branch $branch, Phases $phases, float $rest, float $marksMm): array
+    private static function endOfLight(Curve $pull, Branch $branch, Phases $phases, float $rest, float $marksMm): EndOfLight
     {
         $place = $phases->playKnot === null ? null : $pull->place($phases->playKnot);
 
@@ -129,21 +125,19 @@ final readonly class TraceReading
             return self::jump($pull, $phases, $rest, hypot($apart, $marksMm) / sqrt(12.0));
         }
 
-        return [$place->mean - $rest, sqrt($place->deviation ** 2 + $apart ** 2 / 12.0 + $marksMm ** 2 / 6.0)];
+        return new EndOfLight($place->mean - $rest, sqrt($place->deviation ** 2 + $apart ** 2 / 12.0 + $marksMm ** 2 / 6.0));
     }
 
     /**
      * Where the force jumps from one point to the next, no line has a slope there: the play ends somewhere between the two.
-     *
-     * @return array{float|null, float|null}
      */
-    private static function jump(Curve $pull, Phases $phases, float $rest, float $u): array
+    private static function jump(Curve $pull, Phases $phases, float $rest, float $u): EndOfLight
     {
         [$knots, $at] = [$pull->line->knots, $phases->playKnot];
         $wide = $at === null ? INF : $knots[$at + 1] - $knots[$at];
 
-        return $at === null || $wide > self::JUMP * ($knots[count($knots) - 1] - $knots[0]) / $pull->line->cells ? [null, null]
-            : [$knots[$at] + 0.5 * $wide - $rest, hypot($wide / sqrt(12.0), $u)];
+        return $at === null || $wide > self::JUMP * ($knots[count($knots) - 1] - $knots[0]) / $pull->line->cells ? EndOfLight::notSeen()
+            : new EndOfLight($knots[$at] + 0.5 * $wide - $rest, hypot($wide / sqrt(12.0), $u));
     }
 
     /** What comes before any stop, where it is heaviest. */

@@ -214,7 +214,7 @@ final readonly class BesideCodec
                 'verdict' => $item['verdict']->kind->value, 'sentence' => $item['verdict']->sentence,
             ], $state->items),
             'lives' => array_map(fn (string $key, WearLife $life): array => [
-                'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->usageUnit, 'inspections' => $life->inspections,
+                'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->history->usageUnit, 'inspections' => $life->inspections,
             ], array_keys($state->lives), $state->lives),
             'findings' => array_map(fn (Inspection $one): array => [
                 'key' => $one->key, 'label' => $one->label, 'look_for' => $one->lookFor,

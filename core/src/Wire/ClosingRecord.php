@@ -56,7 +56,7 @@ final readonly class ClosingRecord
             'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->answers->parts),
             'wish' => $state->facts->chosen->wish?->say(),
             'by_choice' => $state->facts->chosen->byChoice?->reason,
-            'left_faults' => $state->progress->check?->isOn() === true ? $state->facts->standing->left->faults ?? [] : self::leftFaults($state),
+            'left_faults' => $state->progress->check?->isOn() === true ? $state->facts->standing->history->left->faults ?? [] : self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
         ];

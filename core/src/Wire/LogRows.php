@@ -79,7 +79,7 @@ final readonly class LogRows
                 foreach ($group->doubt === null ? $group->leftOut : [$group->doubt->reading] as $reading) {
                     $asked[$reading->stamp->id] = true;
                 }
-                $comparable = $before !== null && $before->series === $group->series && $before->first()->pose === $group->first()->pose;
+                $comparable = $before !== null && $before->at->series === $group->at->series && $before->first()->pose === $group->first()->pose;
                 $changes[$id] = $comparable ? $group->found->mean - $before->found->mean : null;
                 $before = $group->first()->pose === Pose::Straight ? $group : $before;
             }

@@ -9,6 +9,7 @@ use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Log\ControlDrift;
+use VividPull\Core\Log\History;
 use VividPull\Core\Log\LeftBefore;
 use VividPull\Core\Log\PackInspection;
 use VividPull\Core\Log\Standing;
@@ -43,11 +44,18 @@ final readonly class StandingCodec
             $shelf,
             $node->has('pooled') ? self::pooled($node->at('pooled')) : [],
             $node->has('tag') ? self::tag($node->at('tag')) : null,
+            $node->has('creep') ? self::creep($node->at('creep')) : new LockCreep,
+            self::history($node),
+        );
+    }
+
+    private static function history(Node $node): History
+    {
+        return new History(
             $node->has('drift') ? self::drift($node->at('drift')) : null,
             $node->has('usage') ? $node->at('usage')->number(0, 1e9) : null,
             $node->optionalString('usage_unit', 4) ?? '',
             $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
-            $node->has('creep') ? self::creep($node->at('creep')) : new LockCreep,
             $node->has('left') ? self::left($node->at('left')) : null,
             $node->has('again') ? array_map(static fn (Node $one): string => $one->string(300), $node->at('again')->items(10)) : [],
             $node->optionalString('cured', 40),
@@ -71,16 +79,16 @@ final readonly class StandingCodec
             ], array_keys($standing->pooled), array_values($standing->pooled)),
             'tag' => $standing->tag === null ? null
                 : ['reason' => $standing->tag->reason, 'at' => $standing->tag->at, 'by' => $standing->tag->by],
-            'usage' => $standing->usage,
-            'usage_unit' => $standing->usageUnit === '' ? null : $standing->usageUnit,
-            'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->pack),
+            'usage' => $standing->history->usage,
+            'usage_unit' => $standing->history->usageUnit === '' ? null : $standing->history->usageUnit,
+            'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->history->pack),
             'creep' => $standing->creep->pairs === 0 ? null : $standing->creep->sums(),
-            'left' => $standing->left === null ? null : self::encodeLeft($standing->left),
-            'again' => $standing->again,
-            'cured' => $standing->cured,
-            'wish' => $standing->wish === null ? null : self::encodeWish($standing->wish),
-            'symptoms' => array_map(static fn (Symptom $one): string => $one->value, $standing->symptoms),
-            'drift' => $standing->drift === null ? null : ['conduit_mm' => $standing->drift->conduitMm, 'intervals' => $standing->drift->intervals],
+            'left' => $standing->history->left === null ? null : self::encodeLeft($standing->history->left),
+            'again' => $standing->history->again,
+            'cured' => $standing->history->cured,
+            'wish' => $standing->history->wish === null ? null : self::encodeWish($standing->history->wish),
+            'symptoms' => array_map(static fn (Symptom $one): string => $one->value, $standing->history->symptoms),
+            'drift' => $standing->history->drift === null ? null : ['conduit_mm' => $standing->history->drift->conduitMm, 'intervals' => $standing->history->drift->intervals],
         ];
     }
 

@@ -58,7 +58,7 @@ final class UnseenChangesTest extends TestCase
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5);
         $seen = $job->last();
         $job->line('+1t', 'in_band')->entry('reading', self::reading(21.0), $seen);
-        self::assertFalse($job->state->judgement->nowGroup?->crossed);
+        self::assertFalse($job->state->judgement->nowGroup?->at->crossed);
     }
 
     public function test_a_move_across_anothers_move_asks_for_a_reading(): void

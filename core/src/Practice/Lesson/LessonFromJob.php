@@ -132,7 +132,7 @@ final readonly class LessonFromJob
     {
         $straight = [];
         foreach ($this->job->facts->readings->groups as $group) {
-            $at = "{$group->series} {$group->moves}";
+            $at = "{$group->at->series} {$group->at->moves}";
             $straight[$at] = $group->first()->pose === Pose::Straight ? $group->found->mean : $straight[$at] ?? null;
             if ($group->first()->pose->value === $pose && isset($straight[$at])) {
                 return ($group->found->mean - $straight[$at]) / (in_array(Fault::Route, $this->faults(), true) ? TrueControl::ROUTED : 1.0);
