@@ -13,7 +13,7 @@ use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Measurement\Uncertainty;
 use VividPull\Core\Spec\Spec;
 
-/** Consecutive readings alike in every respect, with nothing moved between them. Verdicts are on groups. */
+/** Readings alike in every respect, with nothing moved between them, whatever else was read meanwhile. Verdicts are on groups. */
 final readonly class ReadingGroup
 {
     /**

@@ -268,25 +268,40 @@ final class Replay
             Doubt::beyond($this->gathering, $this->run, $this->upheld),
         );
         if ($isOfSecond) {
-            $this->ofSecond[] = $this->withoutJump($group, $this->ofSecond);
+            $this->ofSecond = $this->withGroup($this->ofSecond, $group);
         } else {
-            $this->groups[] = $this->withoutJump($group, $this->groups);
+            $this->groups = $this->withGroup($this->groups, $group);
         }
         $this->gathering = [];
     }
 
-    /** @param  list<ReadingGroup>  $before */
-    private function withoutJump(ReadingGroup $group, array $before): ReadingGroup
+    /**
+     * Where the same was read before with nothing moved since, it goes on with those readings: who looked at another pose in between need not
+     * begin anew. What jumped is asked about, and stays by itself.
+     *
+     * @param  list<ReadingGroup>  $before
+     * @return list<ReadingGroup>
+     */
+    private function withGroup(array $before, ReadingGroup $group): array
     {
         for ($place = count($before) - 1; $place >= 0 && $before[$place]->at->setting === $group->at->setting && $group->doubt === null; $place--) {
-            if ($before[$place]->doubt === null && $before[$place]->isComparableTo($group, $this->spec)) {
-                $jump = Doubt::jumped($before[$place], $group, $this->upheld);
-
-                return $jump === null ? $group : $group->doubted($jump);
+            $earlier = $before[$place];
+            if ($earlier->doubt !== null || ! $earlier->isComparableTo($group, $this->spec)) {
+                continue;
             }
+            $jump = Doubt::jumped($earlier, $group, $this->upheld);
+            if ($jump !== null) {
+                return [...$before, $group->doubted($jump)];
+            }
+            if (! $group->first()->repeats($earlier->first(), $this->spec)) {
+                break;
+            }
+            array_splice($before, $place, 1);
+
+            return [...$before, ReadingGroup::of([...$earlier->readings, ...$group->readings], $this->log->opened->standing, $group->at, $this->upheld)];
         }
 
-        return $group;
+        return [...$before, $group];
     }
 
     private function move(Moved $move): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
+use VividPull\Core\Cable\Pose;
+
 /** What to do next about the play, with what each adjuster could do; the person chooses which. */
 final readonly class PlanOutcome
 {
@@ -15,6 +17,8 @@ final readonly class PlanOutcome
         public ?string $recommended,
         public ?float $target,
         public ?AdjustmentPlan $plan,
+        /** The pose that is to be read once more; null where none is. */
+        public ?Pose $again = null,
     ) {}
 
     public static function say(PlanKind $kind, string $sentence): self
@@ -26,5 +30,15 @@ final readonly class PlanOutcome
     public static function choose(PlanKind $kind, string $sentence, array $options, ?string $recommended, ?float $target, ?AdjustmentPlan $plan = null): self
     {
         return new self($kind, $sentence, $options, $recommended, $target, $plan);
+    }
+
+    /**
+     * One reading may be misread: it is taken once more before anything follows from it.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    public static function readAgain(Pose $pose, string $sentence, array $options = [], ?float $target = null): self
+    {
+        return new self(PlanKind::Read, $sentence, $options, null, $target, null, $pose);
     }
 }

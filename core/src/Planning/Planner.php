@@ -59,7 +59,7 @@ final readonly class Planner
             $verdict->is(VerdictKind::Unread), $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
             $band === null || $judgement->isRoutingFault => PlanOutcome::say(PlanKind::RoutingFault,
                 'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
-            $judgement->poseToReadAgain() !== null => PlanOutcome::say(PlanKind::Read,
+            $judgement->poseToReadAgain() !== null => PlanOutcome::readAgain($judgement->poseToReadAgain(),
                 "Read it again with {$judgement->poseToReadAgain()->label()} before anything is turned: one reading may be misread."),
             $verdict->settles === Settles::Answer => PlanOutcome::say(PlanKind::Decide, $verdict->advice ?? ''),
             ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
@@ -110,12 +110,19 @@ final readonly class Planner
             $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, self::undecided($judgement, $plan, $options)),
             $edge !== null => self::atTheEdge($judgement, $edge, $options, $window),
             // One reading may be misread: no part is blamed for it.
-            $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::choose(PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.', $options, null, $window->target),
+            $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(Pose::Straight, self::onceMore($judgement), $options, $window->target),
             $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
             $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
             $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
+    }
+
+    private static function onceMore(Judgement $judgement): string
+    {
+        return $judgement->isOutsideInAPose() && ! $judgement->now->kind->isOutside()
+            ? 'By one reading straight, nothing here brings every pose inside. Read it once more straight, before a part is blamed.'
+            : 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.';
     }
 
     /** Inside, or left as it is: set finer where a proof asks for it, and else proved; null where its thread is first brought home. */

@@ -514,12 +514,14 @@ final readonly class StageItems
         $stuck = array_filter($judgement->poses, static fn (Verdict $one, string $pose): bool => $pose !== Pose::Straight->value && $one->isStuckAtTheEdge(), ARRAY_FILTER_USE_BOTH);
         $stuck = $stuck !== [] && $this->isTurned($judgement) ? $stuck : [];
 
-        return array_map(function (Pose $pose) use ($judgement, $point, $stuck): StageItem {
+        $again = $judgement->poseToReadAgain() ?? $this->straightAgain($judgement);
+
+        return array_map(function (Pose $pose) use ($judgement, $point, $stuck, $again): StageItem {
             $group = $judgement->poseGroups[$pose->value] ?? null;
             $verdict = $judgement->poses[$pose->value];
             $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
             // What is to be read again is asked for before anything else, also where it stands inside and another pose is in doubt beside it.
-            $isAgain = $judgement->poseToReadAgain() === $pose;
+            $isAgain = $again === $pose;
 
             return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), new ItemState($inside && ! $isAgain, ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain, $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
                 $isAgain => '. Read it again: one reading may be misread',
@@ -529,12 +531,23 @@ final readonly class StageItems
         }, $this->spec->conditions->poses);
     }
 
+    /** Where a pose is outside and nothing here would reach, by a single reading of the straight one: that one, before anything is blamed. */
+    private function straightAgain(Judgement $judgement): ?Pose
+    {
+        return $judgement->isOutsideInAPose() && ($judgement->nowGroup->found->count ?? 0) === 1 ? $this->adviceOn($judgement)?->outcome()->again : null;
+    }
+
+    private function adviceOn(Judgement $judgement): ?Advice
+    {
+        return $judgement === $this->second ? $this->secondAdvice : $this->advice;
+    }
+
     /** Whether a pose at the edge, where no reading tells, is brought further in by turning, or is no matter of reading at all. */
     private function isTurned(Judgement $judgement): bool
     {
-        $advice = $judgement === $this->second ? $this->secondAdvice : $this->advice;
+        $next = $this->adviceOn($judgement)?->outcome();
 
-        return $advice !== null && ! in_array($advice->outcome()->kind, [PlanKind::Read, PlanKind::Decide, PlanKind::Prove], true);
+        return $next !== null && ! in_array($next->kind, [PlanKind::Read, PlanKind::Decide, PlanKind::Prove], true);
     }
 
     /** Whether what was read last of a straight cable was read on a stand, for a figure on its wheels. */

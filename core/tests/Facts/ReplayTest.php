@@ -16,6 +16,31 @@ use VividPull\Core\Wire\StateCodec;
 
 final class ReplayTest extends TestCase
 {
+    public function test_a_pose_that_is_come_back_to_goes_on_with_its_readings(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4.0)->readIn(Pose::Left, 3.5)->readIn(Pose::Right, 4.5)->readIn(Pose::Straight, 4.5)->readIn(Pose::Left, 4.0);
+        $groups = $job->state->judgement->poseGroups;
+        self::assertSame([[4.0, 4.5], [3.5, 4.0], [4.5]], array_map(static fn (string $pose): array => array_column($groups[$pose]->readings, 'mm'), ['straight', 'left', 'right']));
+        self::assertSame(2, $job->state->judgement->foundGroup?->found->count);
+        self::assertCount(3, $job->state->facts->readings->groups);
+        self::assertSame('left', $job->state->facts->readings->groups[2]->first()->pose->value, 'the one that was read last comes last');
+    }
+
+    public function test_but_not_where_it_jumped_or_something_was_turned_or_another_instrument_was_taken(): void
+    {
+        $read = static fn (): TestJob => TestJob::throttle()->ready()->read(4.0, 4.0)->readIn(Pose::Left, 3.5);
+        $jumped = $read()->readIn(Pose::Straight, 9.0)->state->judgement;
+        self::assertSame([9.0], array_column($jumped->nowGroup->readings ?? [], 'mm'));
+        self::assertNotNull($jumped->nowGroup?->doubt, 'the cable may have come out of its seat meanwhile');
+
+        $turned = $read()->line('+1 turn')->readIn(Pose::Straight, 3.0)->state->judgement;
+        self::assertSame([3.0], array_column($turned->nowGroup->readings ?? [], 'mm'));
+
+        $other = $read();
+        $other->instrument = 'caliper';
+        self::assertSame([4.05], array_column($other->readIn(Pose::Straight, 4.05)->state->judgement->nowGroup->readings ?? [], 'mm'));
+    }
+
     public function test_consecutive_readings_alike_are_one_group(): void
     {
         $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5);

@@ -146,6 +146,20 @@ final class NextMoveTest extends TestCase
         self::assertStringNotContainsString('Suspect', $next->sentence);
     }
 
+    public function test_a_straight_reading_taken_once_is_taken_again_before_a_part_is_blamed_for_another_pose(): void
+    {
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))->ready()->read(3.6)->readIn(Pose::Right, 3.6, 3.6)->readIn(Pose::Left, 0.9, 0.9);
+        self::assertSame('By one reading straight, nothing here brings every pose inside. Read it once more straight, before a part is blamed.', $job->state->next()->sentence);
+        self::assertSame(Pose::Straight, $job->state->next()->again);
+        self::assertSame('pose:straight', $job->state->progress->asks()?->key, 'not the one that was read twice already');
+        self::assertSame('3.6 mm · Inside the band. Read it again: one reading may be misread', $job->state->progress->asks()->said);
+
+        $again = $job->readIn(Pose::Straight, 3.6)->state;
+        self::assertSame(2, $again->judgement->nowGroup?->found->count, 'it is the second of one group, whatever was read in between');
+        self::assertSame(PlanKind::OutOfThread, $again->next()->kind);
+        self::assertSame('pose:left', $again->progress->asks()?->key);
+    }
+
     public function test_a_pose_that_is_likelier_outside_than_inside_is_turned_also_where_another_instrument_would_tell(): void
     {
         $job = TestJob::throttle()->ready()->read(4.5)->readIn(Pose::Left, 6.0, 6.5, 6.5);
