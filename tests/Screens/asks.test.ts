@@ -3,10 +3,10 @@ import type { BenchState, Item } from '../../resources/js/api/contract';
 import {
   asked,
   inWords,
-  isAtTheEdge,
   isLookedFor,
   isSameTarget,
   isSetHere,
+  isToldByThePlan,
   settles,
   typedTogether,
 } from '../../resources/js/features/job/asks';
@@ -159,9 +159,9 @@ describe('what a pose that was read is told of', () => {
     expect(where((kind) => isLookedFor(outside, told(kind, true)))).toEqual([]);
   });
 
-  it('is said to stand at the edge where it is read again or left untold', () => {
-    expect(where((kind) => isAtTheEdge(untold, told(kind)))).toEqual(['read', 'decide']);
-    expect(isAtTheEdge({ ...untold, about: 'straight' }, told('read'))).toBe(false);
-    expect(isAtTheEdge({ ...untold, done: true }, told('read'))).toBe(false);
+  it('is told why it is read once more, also where it is the straight one, or what is left to do', () => {
+    expect(where((kind) => isToldByThePlan(untold, told(kind)))).toEqual(['read', 'decide']);
+    expect(isToldByThePlan({ ...untold, about: 'straight' }, told('read'))).toBe(true);
+    expect(isToldByThePlan({ ...untold, done: true }, told('read'))).toBe(false);
   });
 });

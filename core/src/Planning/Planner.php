@@ -121,7 +121,7 @@ final readonly class Planner
     private static function onceMore(Judgement $judgement): string
     {
         return $judgement->isOutsideInAPose() && ! $judgement->now->kind->isOutside()
-            ? 'By one reading straight, nothing here brings every pose inside. Read it once more straight, before a part is blamed.'
+            ? 'By one reading straight, nothing here brings every pose inside. Read it once more with bars straight, before a part is blamed.'
             : 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.';
     }
 

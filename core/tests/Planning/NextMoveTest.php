@@ -149,7 +149,7 @@ final class NextMoveTest extends TestCase
     public function test_a_straight_reading_taken_once_is_taken_again_before_a_part_is_blamed_for_another_pose(): void
     {
         $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))->ready()->read(3.6)->readIn(Pose::Right, 3.6, 3.6)->readIn(Pose::Left, 0.9, 0.9);
-        self::assertSame('By one reading straight, nothing here brings every pose inside. Read it once more straight, before a part is blamed.', $job->state->next()->sentence);
+        self::assertSame('By one reading straight, nothing here brings every pose inside. Read it once more with bars straight, before a part is blamed.', $job->state->next()->sentence);
         self::assertSame(Pose::Straight, $job->state->next()->again);
         self::assertSame('pose:straight', $job->state->progress->asks()?->key, 'not the one that was read twice already');
         self::assertSame('3.6 mm · Inside the band. Read it again: one reading may be misread', $job->state->progress->asks()->said);

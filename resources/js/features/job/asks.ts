@@ -105,9 +105,9 @@ export const isSetHere = (item: Item | null, { next }: BenchState): boolean =>
 /** Whether what is asked is to bring it right: by the item of that, or at the pose that was read outside. */
 export const isSetting = (item: Item, state: BenchState): boolean => item.kind === 'in_band' || isSetHere(item, state);
 
-/** A pose at the edge of its band, where no turn brings it further in: read again, left outside by choice, or left to a finer instrument. */
-export const isAtTheEdge = (item: Item | null, { next }: BenchState): boolean =>
-  item?.topic === 'pose' && item.about !== 'straight' && !item.done && (next.kind === 'read' || next.kind === 'decide');
+/** A pose of which the plan may say why it is read once more; or that its instrument can say no more, and what is left to do. */
+export const isToldByThePlan = (item: Item | null, { next }: BenchState): boolean =>
+  item?.topic === 'pose' && !item.done && (next.kind === 'read' || next.kind === 'decide');
 
 /** No turn helps: something is looked for, and what was put right is told at the card itself. */
 export const isLookedFor = (item: Item | null, state: BenchState): boolean =>

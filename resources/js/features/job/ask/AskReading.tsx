@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Item } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { VerdictChip } from '../../../components/VerdictChip';
-import { isAtTheEdge } from '../asks';
+import { isToldByThePlan } from '../asks';
 import { HowToRead } from '../drawing/HowToRead';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
@@ -16,8 +16,8 @@ export const AskReading = ({ item }: { item: Item }) => {
   const current = here ?? state.now;
   const judged = item.key === 'reading:found' ? state.found : current;
   // The plan may speak of another pose than this one.
-  const atEdge = isAtTheEdge(item, state) && state.next.sentence.toLowerCase().includes(here?.label ?? '');
-  const advice = atEdge ? state.next.sentence : judged.advice;
+  const isTold = isToldByThePlan(item, state) && state.next.sentence.toLowerCase().includes(here?.label ?? '');
+  const advice = isTold ? state.next.sentence : judged.advice;
   return (
     <AskCard eyebrow={stage?.title ?? ''} title={item.label}>
       <HowToReadHere />
@@ -56,7 +56,7 @@ export const AskReading = ({ item }: { item: Item }) => {
           </Box>
         </Box>
       )}
-      {((item.failed && judged.verdict === 'taut') || (atEdge && state.next.kind === 'decide')) && <HangTag />}
+      {((item.failed && judged.verdict === 'taut') || (isTold && state.next.kind === 'decide')) && <HangTag />}
     </AskCard>
   );
 };
