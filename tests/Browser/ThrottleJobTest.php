@@ -73,6 +73,19 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertStringStartsWith('in_band', $this->state()['asks']);
     }
 
+    public function test_what_is_to_be_read_again_before_a_part_is_blamed_is_asked_by_name_and_once(): void
+    {
+        // Where its other adjuster stands is known of it from before.
+        $this->as('ines')->onBench('RT-02', 'throttle', 'all ok', 'ok', 'ok', 'ok', 'ok', 'ground', 'thread 0 mm', '3.6', '0.9', '0.9');
+        $this->see('Reading, bars straight', 'Read it once more with bars straight, before a part is blamed.')->window(390, 844);
+        $this->await('[data-advice]')->accessible('the straight one, read again');
+        self::assertLessThan(844, $this->browser->executeScript('return document.querySelector("[data-advice]").getBoundingClientRect().bottom'), 'the reason is in sight on a phone');
+        $this->line('3.6')->see('Next: Reading, bars full right')->click('[data-go-on]')->gone('[data-go-on]')->line('3.6')->click('[data-go-on]')->see('not enough thread to give the slack');
+        self::assertSame('pose:left', $this->state()['asks']);
+        self::assertSame(2, array_column((array) $this->state()['poses'], 'count', 'pose')['straight'], 'one group, whatever was read in between');
+        $this->server->leave('RT-02', 'throttle');
+    }
+
     public function test_a_throttle_not_tried_in_one_pose_cannot_be_closed_as_fit(): void
     {
         $this->as('ines')->lookedOver('SC-05', 'throttle', 'hot');
