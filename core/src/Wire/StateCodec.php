@@ -38,6 +38,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKey;
+use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
@@ -169,7 +170,11 @@ final class StateCodec
         if ($state->spec->aim === null) {
             return [];
         }
-        $foresight = new InstrumentCapability($state->facts->standing, $state->judgement->plannedBand ?? $state->spec->aim->band, $state->spec->rule, $state->log->opened->stamp->by);
+        $asked = $state->progress->asks();
+        // Straight is read for the band that all poses leave it; each of the others for the book's.
+        $isOtherPose = $asked?->topic() === ItemTopic::Pose && $asked->about !== Pose::Straight->value;
+        $band = $isOtherPose ? $state->spec->aim->band : $state->judgement->plannedBand ?? $state->spec->aim->band;
+        $foresight = new InstrumentCapability($state->facts->standing, $band, $state->spec->rule, $state->log->opened->stamp->by);
 
         return array_map(static fn (Instrument $instrument): array => StandingCodec::encodeInstrument($instrument) + [
             'readings' => $foresight->readingsWith($instrument),

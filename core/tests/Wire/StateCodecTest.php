@@ -147,4 +147,14 @@ final class StateCodecTest extends TestCase
     {
         return StateCodec::encode($job->state);
     }
+
+    public function test_whether_an_instrument_can_decide_is_said_of_the_band_that_is_read_for_next(): void
+    {
+        $warned = static fn (TestJob $job): array => [$job->state->progress->asks()?->key, array_column(StateCodec::encode($job->state)['shelf'], 'warning', 'id')['rule']];
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))->ready()->read(3.6)->readIn(Pose::Left, 0.9, 0.9);
+        [$asked, $warning] = $warned($job);
+        self::assertSame('pose:straight', $asked);
+        self::assertStringStartsWith('The Steel rule cannot decide this band', (string) $warning, 'the poses leave straight half a millimetre');
+        self::assertSame(['pose:right', null], $warned($job->readIn(Pose::Straight, 3.6)), 'bars full right have all four of the book');
+    }
 }
