@@ -17,7 +17,7 @@ final readonly class PlanOutcome
         public ?string $recommended,
         public ?float $target,
         public ?AdjustmentPlan $plan,
-        /** The pose that is to be read once more; null where none is. */
+        /** The pose whose single reading may be misread, and is taken once more before anything follows from it; null where none is. */
         public ?Pose $again = null,
     ) {}
 

@@ -53,14 +53,18 @@ final readonly class StageItem
     /** The same, not done before it is so by another measure. */
     public function doneOnlyIf(bool $isDone): self
     {
-        return new self($this->key, $this->kind, $this->label, new ItemState($this->done && $isDone, $this->failed, $this->said, $this->stamp, $this->mayStay),
-            $this->detail, $this->caution, $this->answers, new ItemSubject($this->about, $this->isSecond, $this->measure));
+        return $this->with($this->key, $this->label, $this->done && $isDone, $this->isSecond);
     }
 
     /** The same, asked of the second cable, as that is called. */
     public function ofSecond(string $name): self
     {
-        return new self("{$this->key}:second", $this->kind, "{$this->label}: {$name}", new ItemState($this->done, $this->failed, $this->said, $this->stamp, $this->mayStay),
-            $this->detail, $this->caution, $this->answers, new ItemSubject($this->about, true, $this->measure));
+        return $this->with("{$this->key}:second", "{$this->label}: {$name}", $this->done, true);
+    }
+
+    private function with(string $key, string $label, bool $done, bool $isSecond): self
+    {
+        return new self($key, $this->kind, $label, new ItemState($done, $this->failed, $this->said, $this->stamp, $this->mayStay),
+            $this->detail, $this->caution, $this->answers, new ItemSubject($this->about, $isSecond, $this->measure));
     }
 }
