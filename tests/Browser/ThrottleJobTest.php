@@ -92,6 +92,9 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->line('yes', 'yes');
         $this->click('[data-stage=close]')->click('[data-item=sign_off]')->see('Not fit for use yet', 'bars full right');
         $this->refusedDirectly('bars full right');
+        // Whoever turns to what runs it is told before it runs, and its answer is not taken.
+        $this->click('[data-stage=prove]')->click('[data-item="check:idle_steady"]')->see('Not before what is tried with the engine off.')->line('yes');
+        $this->see('This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right.');
     }
 
     /** The server refuses too, whatever the screen does. */

@@ -447,7 +447,7 @@ final readonly class Acceptance
         foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
             if ($proof->key === $check->key) {
                 $isFound = isset($state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
-                self::refitted($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
+                self::inOrder($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
             }
         }
     }
@@ -456,7 +456,7 @@ final readonly class Acceptance
     {
         foreach ($state->judgement->measures as $asked) {
             if ($asked->measure->key === $taken->key) {
-                self::refitted($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->readings->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
+                self::inOrder($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->readings->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
             }
         }
     }
@@ -489,6 +489,15 @@ final readonly class Acceptance
         if ($count > 0) {
             throw Refused::because(($count === 1 ? 'A reading was' : "{$count} readings were").' taken as '.lcfirst($said->label()).' since. Take '.($count === 1 ? 'it' : 'them').' back first, then say how it stands, and read again.');
         }
+    }
+
+    /** @throws Refused If it runs the machine, and something is to be tried by hand or put back before. */
+    private static function inOrder(BenchState $state, Running $running, bool $asFound): void
+    {
+        if ($running->runs() && ! $asFound) {
+            RunsTheMachine::mustBeTried($state);
+        }
+        self::refitted($state, $running, $asFound);
     }
 
     /** @throws Refused If anything is still off. */

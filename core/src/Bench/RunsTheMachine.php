@@ -66,6 +66,20 @@ final readonly class RunsTheMachine
     }
 
     /**
+     * What is tried by hand comes before anything is run: a throttle that nobody let go of at rest is not let go of for the first time with the
+     * engine running. How it was found may have been seen running, before anything was touched (common practice, no source).
+     *
+     * @throws Refused If something was not tried since it was changed.
+     */
+    public static function mustBeTried(BenchState $state): void
+    {
+        $open = array_map(static fn (GateState $one): string => $one->sentence, $state->judgement->untriedAtRest());
+        if ($open !== []) {
+            throw Refused::missing('This runs the machine. First, with the engine off:', $open);
+        }
+    }
+
+    /**
      * Whoever may lift a tag may also run a machine that has one: otherwise two of them would wait for each other.
      *
      * @param  list<OtherControl>  $others  controls of the same machine

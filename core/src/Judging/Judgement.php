@@ -60,6 +60,12 @@ final readonly class Judgement
         return array_values(array_filter($this->gatesThat(GateStatus::Failed), static fn (GateState $one): bool => $one->gate->isAtRest));
     }
 
+    /** @return list<GateState> what is tried with the machine at rest, and was not yet, or not since it was changed */
+    public function untriedAtRest(): array
+    {
+        return array_values(array_filter($this->gatesThat(GateStatus::Unknown), static fn (GateState $one): bool => $one->gate->isAtRest));
+    }
+
     /** @return list<GateState> */
     public function gatesThat(GateStatus $status): array
     {

@@ -62,9 +62,15 @@ final readonly class StageItem
         return $this->with("{$this->key}:second", "{$this->label}: {$name}", $this->done, true);
     }
 
-    private function with(string $key, string $label, bool $done, bool $isSecond): self
+    /** The same, with one more thing to mind before its own caution. */
+    public function minding(string $first): self
+    {
+        return $this->with($this->key, $this->label, $this->done, $this->isSecond, trim("{$first} {$this->caution}"));
+    }
+
+    private function with(string $key, string $label, bool $done, bool $isSecond, ?string $caution = null): self
     {
         return new self($key, $this->kind, $label, new ItemState($done, $this->failed, $this->said, $this->stamp, $this->mayStay),
-            $this->detail, $this->caution, $this->answers, new ItemSubject($this->about, $isSecond, $this->measure));
+            $this->detail, $caution ?? $this->caution, $this->answers, new ItemSubject($this->about, $isSecond, $this->measure));
     }
 }

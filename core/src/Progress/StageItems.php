@@ -54,6 +54,8 @@ final readonly class StageItems
 
     public const WHEELS_DOWN = 'wheels_down';
 
+    private const HAND_FIRST = 'Not before what is tried with the engine off.';
+
     public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private Advice $advice, private ?Judgement $second = null, private ?Advice $secondAdvice = null) {}
 
     /** @return array<string, list<StageItem>> by stage */
@@ -580,7 +582,7 @@ final readonly class StageItems
     /** @return list<StageItem> what is tried by hand, with everything as open as it must be, and what runs with it open */
     private function still(Family $family, BesideItems $beside): array
     {
-        return [...($family->runsItsTable() ? [] : $beside->outcomes()), ...$this->proofs(Running::Still), ...$beside->measured(Running::Still), ...$this->proofs(Running::Open)];
+        return [...($family->runsItsTable() ? [] : $beside->outcomes()), ...$this->proofs(Running::Still), ...$beside->measured(Running::Still), ...$this->afterHand($this->proofs(Running::Open))];
     }
 
     /** @return list<StageItem> what is put back before anything is run */
@@ -592,7 +594,19 @@ final readonly class StageItems
     /** @return list<StageItem> what runs the machine, after the refit */
     private function running(Family $family, BesideItems $beside): array
     {
-        return [...($family->runsItsTable() ? $beside->outcomes() : []), ...$this->proofs(Running::Refitted), ...$beside->measured(Running::Refitted)];
+        return [...($family->runsItsTable() ? $beside->outcomes() : []), ...$this->afterHand([...$this->proofs(Running::Refitted), ...$beside->measured(Running::Refitted)])];
+    }
+
+    /**
+     * What runs the machine says so where something is still to be tried by hand: whoever turns to it out of order is told before anything runs.
+     *
+     * @param  list<StageItem>  $items
+     * @return list<StageItem>
+     */
+    private function afterHand(array $items): array
+    {
+        return $this->judgement->untriedAtRest() === [] ? $items
+            : array_map(static fn (StageItem $item): StageItem => $item->done ? $item : $item->minding(self::HAND_FIRST), $items);
     }
 
     /** @return list<StageItem> a fault is never passed in silence: it is mended, or left with a reason where that is allowed */

@@ -13,6 +13,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Progress\ItemKind;
+use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
@@ -108,6 +109,18 @@ final class NotToBeRunTest extends TestCase
         self::assertSame(['check:snap_shut/straight', false], self::asked($right));
     }
 
+    public function test_blades_are_not_started_before_their_brake_was_seen_to_come_on(): void
+    {
+        $job = FamilyJob::of(FamilyKey::Bail)->toReading();
+        foreach (['guards', 'spark_lead'] as $key) {
+            $job->entry('confirmed', ['key' => $key]);
+        }
+        $tries = static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'stops', 'answer' => 'engine_stops']);
+        self::assertSame('This runs the machine. First, with the engine off: Brake on when released: not tried yet: Bail released: the brake is on.', $job->refusal($tries));
+        self::assertStringContainsString('First, with the engine off: Brake on', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('measure', ['key' => 'blade_stop', 'value' => 1.5, 'entered' => '1.5 s'])));
+        self::assertNotNull($tries($job->entry('check', ['key' => 'brake_on', 'answer' => 'yes']))->state->facts->answers->checks['stops'] ?? null);
+    }
+
     public function test_blades_are_not_started_while_their_brake_stays_off(): void
     {
         $job = FamilyJob::of(FamilyKey::Bail)->toReading();
@@ -118,6 +131,50 @@ final class NotToBeRunTest extends TestCase
             $job->entry('confirmed', ['key' => $key]);
         }
         self::assertStringContainsString('The brake does not come on.', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'stops', 'answer' => 'engine_stops'])));
+    }
+
+    public function test_a_throttle_is_let_go_of_at_rest_before_it_is_run(): void
+    {
+        $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
+        foreach (['straight', 'left'] as $pose) {
+            $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
+        }
+        $tries = static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'idle_steady', 'answer' => 'yes']);
+        self::assertSame('Not before what is tried with the engine off. Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.', $job->state->progress->item('check:idle_steady')?->caution);
+        self::assertSame('This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right. Wire in its groove: not tried yet: Wire lies in its groove on the drum.', $job->refusal($tries));
+        $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'right'])->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
+        self::assertStringStartsNotWith('Not before', (string) $job->state->progress->item('check:idle_steady')->caution);
+        self::assertNotNull($tries($job)->state->facts->answers->checks['idle_steady'] ?? null);
+
+        $job->line('+1f', 'in_band');
+        self::assertStringContainsString('First, with the engine off: Snaps shut in every pose: not tried yet: bars straight, bars full left, bars full right.', $job->refusal($tries));
+    }
+
+    /** @return iterable<string, array{FamilyKey}> */
+    public static function triedByHand(): iterable
+    {
+        foreach ([FamilyKey::TwistGrip, FamilyKey::TriggerThrottle, FamilyKey::PedalThrottle] as $key) {
+            yield $key->value => [$key];
+        }
+    }
+
+    /** Whoever begins with what runs is told what comes first, of every control that has something tried by hand. */
+    #[DataProvider('triedByHand')]
+    public function test_nothing_is_run_before_what_is_tried_by_hand(FamilyKey $key): void
+    {
+        $job = FamilyJob::of($key);
+        WellDone::upToTheSignature($job, '10', static fn (StageItem $item): bool => $item->topic() !== ItemTopic::Check);
+        self::assertSame(ItemTopic::Check, $job->state->progress->asks()?->topic());
+        $ran = 0;
+        foreach ($job->state->facts->proofs($job->state->spec, $job->state->run) as $proof) {
+            if (! $proof->running->runs()) {
+                continue;
+            }
+            $body = array_filter(['key' => $proof->key, 'answer' => (string) array_key_first($proof->answers->words), 'pose' => $proof->tries()[0]?->value]);
+            self::assertStringStartsWith('This runs the machine. First, with the engine off: ', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', $body)), $proof->key);
+            $ran++;
+        }
+        self::assertGreaterThan(0, $ran, $key->value);
     }
 
     public function test_what_shows_only_while_it_runs_is_run_again(): void

@@ -161,7 +161,7 @@ final class StagesTest extends TestCase
             $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
         }
 
-        return $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes'])->entry('check', ['key' => 'idle_steady', 'answer' => 'yes']);
+        return $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
     }
 
     public function test_two_adjusters_are_locked_one_after_the_other_and_then_read_once(): void
