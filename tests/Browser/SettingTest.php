@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Tests\Support\HttpClient;
 use Tests\Support\Preparation;
 
@@ -15,7 +16,7 @@ final class SettingTest extends BrowserTestCase
         $this->as('ines')->lookedOver('SC-08', 'throttle', 'hot');
         $this->line('8', '8', '8')->see('Next move')->pick('mode', 'service');
         $this->see('Work as service, hidden end first')->click('[data-adjuster=carburettor]')->see('The carburettor cover is off');
-        $this->armed()->clickText('The carburettor cover is off')->settled()->see('Thread showing at the carburettor adjuster')->line('thread 3 mm');
+        $this->armed()->clickText('The carburettor cover is off')->settled()->see('Thread showing at the carburettor adjuster')->line('thread 1 mm');
         $this->click('[data-adjuster=grip]')->armed()->clickText('The boot is off')->settled()->see('Thread showing at the grip adjuster')->line('thread 8 mm');
         $this->click('[data-adjuster=carburettor]')->see('Next move · carburettor adjuster');
         $moves = 0;
@@ -33,7 +34,7 @@ final class SettingTest extends BrowserTestCase
     public function test_a_perch_barrel_two_thirds_out_is_brought_home_and_the_top_read_again(): void
     {
         $this->as('ines')->lookedOver('RT-20', 'clutch', 'cold')->line('thread 7.4 mm')->line('15', '15', '15');
-        $this->see('outside its zone', 'Next move · in-line adjuster')->armed()->clickText('The boot is off')->settled();
+        $this->see('outside its zone', 'Look at the in-line adjuster first', 'The perch barrel stands outside its healthy zone')->armed()->clickText('The boot is off')->settled();
         $this->see('Thread showing at the in-line adjuster')->line('thread 2 mm')->see('Next move', 'perch barrel in', 'in-line adjuster out');
         for ($moves = 0; $moves < 4 && str_contains($this->text('[data-ask]'), 'Next move'); $moves++) {
             $this->armed()->click('[data-done]')->settled()->line(...array_fill(0, 3, $this->foretold()));
@@ -46,8 +47,21 @@ final class SettingTest extends BrowserTestCase
     public function test_leaving_the_barrel_for_the_next_service_is_said_and_logged(): void
     {
         $this->as('tomas')->lookedOver('RT-11', 'clutch', 'cold')->line('thread 7.4 mm')->line('15', '15', '15');
-        $this->see('Next move · in-line adjuster')->pick('mode', 'touch_up')->see('Release arm loose by hand');
+        $this->window(390, 844);
+        $this->see('Look at the in-line adjuster first')->accessible('an adjuster outside its zone');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-done]')), 'no move is offered where none is advised');
+        $this->armed()->click('[data-answer=touch-up]')->settled()->see('Release arm loose by hand');
         self::assertContains('policy', array_column($this->rows(), 'kind'));
+    }
+
+    public function test_turned_to_and_fro_it_says_what_to_look_for_and_offers_no_turn(): void
+    {
+        $this->as('ines')->onBench($this->machineLike('RT-11', 'ST-11'), 'clutch', 'all ok', 'ok', 'ok', 'ok', 'ok', 'cold', 'thread 4 mm', '25', '25', '25', '+1t', '5', '5', '5', '-1t', '26', '26', '26', '+1t', '5', '5', '5', '-1t', '26', '26', '26');
+        $this->window(390, 844);
+        $this->see('Stop turning, and look', 'Turned to and fro, and not settled.')->accessible('turned to and fro');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-done]')));
+        $this->line('done')->see('No move was shown, so there is none to call done.');
+        $this->click('[data-ask] [data-cure=ferrule]')->see('Changed: pull it fully three times and read it');
     }
 
     public function test_a_lock_nut_that_slips_is_noticed_and_teaches_nothing(): void

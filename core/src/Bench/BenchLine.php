@@ -99,7 +99,7 @@ final readonly class BenchLine
         return $this->shown->measure !== null || match ($item?->kind) {
             ItemKind::Reading, ItemKind::Measure => true,
             ItemKind::Thread => $this->adjusterShown() instanceof ThreadedAdjuster,
-            default => in_array($item?->topic(), [ItemTopic::InBand, ItemTopic::Doubt], true),
+            default => in_array($item?->topic(), [ItemTopic::InBand, ItemTopic::Home, ItemTopic::Doubt], true),
         };
     }
 

@@ -101,21 +101,40 @@ final readonly class Planner
             ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
         $recommended = $plan?->steps[0]->adjuster;
         $edge = $plan === null ? $judgement->poseAtTheEdge() : null;
-        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options,
-            $kind === PlanKind::Suspect ? null : $recommended, $window->target, $kind === PlanKind::Suspect ? null : $plan);
+        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options, $recommended, $window->target, $plan);
+        // Where nothing is to be turned, no turn stands beside it.
+        $still = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, [], null, $window->target);
 
         return match (true) {
-            $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => $say(PlanKind::Prove, self::PROVE),
+            $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => self::provedOrLooked($run, $facts, $window),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
             $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, self::undecided($judgement, $plan, $options)),
             $edge !== null => self::atTheEdge($judgement, $edge, $options, $window),
             // One reading may be misread: no part is blamed for it.
             $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(Pose::Straight, self::onceMore($judgement), $options, $window->target),
-            $plan === null && Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::choose(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement), $options, null, $window->target),
+            $plan === null && Limits::areFar($run, $facts, $window, $maker) => $still(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
-            $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $say(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
+            $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $still(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
+    }
+
+    /** Inside, and nothing that is known brings the adjuster in reach home: what nobody looked at yet may. */
+    private static function provedOrLooked(Run $run, Facts $facts, ShiftWindow $window): PlanOutcome
+    {
+        [$near, $first] = [$run->inReach(), self::notLookedAt($run, $facts)[0] ?? null];
+
+        return $near === null || $first === null || ! self::mayBringHome($run, $facts) ? PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target)
+            : PlanOutcome::choose(PlanKind::Prove, "Inside the band. The {$near->name()} stands outside its healthy zone: look at the {$first->name()} first, which may take that up; or leave it for the next service.", [], $first->id(), $window->target);
+    }
+
+    /** @return list<Adjuster> of the play, that nobody has said where it stands, or that it cannot be seen; the soonest reached first */
+    public static function notLookedAt(Run $run, Facts $facts): array
+    {
+        $unseen = array_values(array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ! isset($facts->adjusters->positions[$one->id()]) && ! isset($facts->adjusters->threads[$one->id()])));
+        usort($unseen, static fn (Adjuster $one, Adjuster $other): int => $one->access()->minutes <=> $other->access()->minutes);
+
+        return $unseen;
     }
 
     private static function onceMore(Judgement $judgement): string

@@ -364,31 +364,36 @@ final readonly class StageItems
             || $near->healthy()->contains($home) || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service && ! $near->healthy()->contains($at)) {
             return [];
         }
+        if ($this->isAPoseInQuestion()) {
+            return [];
+        }
         $done = $near->healthy()->contains($at);
-        $stays = ! $done && $this->staysOut();
+        $unseen = Planner::notLookedAt($this->run, $this->facts);
+        $stays = ! $done && $unseen === [] && $this->staysOut();
 
-        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", new ItemState($done || $stays, said: $done ? ucfirst($near->where($at)) : ($stays ? ucfirst($near->where($at)).'. It stays there: nothing else has room to take that up inside the band' : null)),
-            'Outside it, it wobbles and snaps. Take up at the other end. To leave it for the next service, choose touch-up.')];
+        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", new ItemState($done || $stays, said: match (true) {
+            $done => ucfirst($near->where($at)),
+            $stays => ucfirst($near->where($at)).'. It stays there: nothing else is known to have room to take that up inside the band',
+            default => null,
+        }), "Outside it, the {$near->name()} wobbles and may snap. ".($unseen === [] ? 'Take up at the other end.' : "Look at the {$unseen[0]->name()} first: it may take that up.").' Or leave it for the next service.',
+            answers: $done || $stays ? [] : [new Answer('touch-up', 'Leave it for the next service', EntryKind::Policy, ['mode' => SettingMode::TouchUp->value])])];
     }
 
-    /**
-     * Where the bench itself says that there is nothing left but to prove it, or to read a pose at the edge, and no plan it has brings this one
-     * nearer home, it stays. As long as one of the others was not looked at, nobody knows.
-     */
+    /** What is read again or asked about with the bars turned comes by its own item, before anything is turned for the thread's sake. */
+    private function isAPoseInQuestion(): bool
+    {
+        $again = $this->judgement->poseToReadAgain() ?? Pose::Straight;
+        $doubted = array_filter($this->judgement->poseGroups, static fn (ReadingGroup $one, string $pose): bool => $pose !== Pose::Straight->value && $one->doubt !== null, ARRAY_FILTER_USE_BOTH);
+
+        return $again !== Pose::Straight || $doubted !== [];
+    }
+
+    /** Where the bench itself says that there is nothing left but to prove it, or to read a pose at the edge, it stays. */
     private function staysOut(): bool
     {
-        $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $one): bool => ! isset($this->facts->adjusters->positions[$one->id()]));
-        if ($unknown !== [] || $this->judgement->nowGroup === null) {
-            return false;
-        }
-        $next = $this->advice->outcome();
-        foreach ($next->plan->steps ?? [] as $step) {
-            if (Planner::isWorthBringing($this->run, $this->facts, $step)) {
-                return false;
-            }
-        }
+        $next = $this->judgement->nowGroup === null ? null : $this->advice->outcome();
 
-        return $next->kind === PlanKind::Prove || ($next->plan === null && $this->judgement->poseAtTheEdge() !== null);
+        return $next?->kind === PlanKind::Prove || ($next !== null && $next->plan === null && $this->judgement->poseAtTheEdge() !== null);
     }
 
     private function inBand(Judgement $judgement): StageItem

@@ -6,8 +6,12 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Pose;
 use VividPull\Core\Log\ControlDrift;
+use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Tests\Support\TestJob;
@@ -70,6 +74,57 @@ final class ServiceTest extends TestCase
         self::assertContains('Set: bring the perch barrel back into its healthy zone is missing.', $job->state->progress->blocksFit);
         $job->line('touch-up');
         self::assertSame(PlanKind::Prove, $job->state->next()->kind);
+    }
+
+    public function test_a_lever_inside_is_not_driven_off_for_a_barrel_that_stays_unhealthy(): void
+    {
+        // Both ends are used beyond their halves: nothing brings the barrel home without driving the other further out.
+        $job = self::found(5.2, 10.6, 15);
+        $next = $job->state->next();
+        self::assertSame([PlanKind::Prove, 'Inside the band. Prove it.'], [$next->kind, $next->sentence]);
+        self::assertSame([[], null, null], [$next->options, $next->recommended, $next->plan], 'nothing to turn is shown beside it');
+        self::assertSame('6.5 mm out. It stays there: nothing else is known to have room to take that up inside the band', $job->state->progress->item('home:perch')?->said);
+        self::assertSame('check:arm_loose', $job->state->progress->asks()?->key, 'and the job goes on');
+    }
+
+    public function test_what_nobody_looked_at_may_bring_the_barrel_home_and_is_looked_at_first(): void
+    {
+        $job = TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => 6.4]))->ready()->read(15, 15, 15);
+        $next = $job->state->next();
+        self::assertSame('Inside the band. The perch barrel stands outside its healthy zone: look at the engine bracket first, which may take that up; or leave it for the next service.', $next->sentence);
+        self::assertSame([PlanKind::Prove, [], null, 'bracket'], [$next->kind, $next->options, $next->plan, $next->recommended]);
+        $home = $job->state->progress->asks() ?? self::fail('nothing is asked');
+        self::assertSame(['home:perch', 'Outside it, the perch barrel wobbles and may snap. Look at the engine bracket first: it may take that up. Or leave it for the next service.'], [$home->key, $home->detail]);
+        self::assertSame(['touch-up'], array_column($home->answers, 'word'));
+
+        self::assertSame('No move was shown, so there is none to call done. Log what you turned, such as +3f.', $job->refusal(static fn (TestJob $one): TestJob => $one->line('done')));
+        $job->line('touch-up');
+        self::assertSame(['Inside the band. Prove it.', null], [$job->state->next()->sentence, $job->state->progress->item('home:perch')]);
+        $job->line('service')->entry('cover', ['adjuster' => 'bracket', 'off' => true])->entry('thread', ['adjuster' => 'bracket', 'turns' => 4.0]);
+        self::assertSame(PlanKind::Move, $job->state->next()->kind, 'it has room, and so the barrel is brought home');
+        self::assertSame('Outside it, the perch barrel wobbles and may snap. Take up at the other end. Or leave it for the next service.', $job->state->progress->item('home:perch')?->detail);
+    }
+
+    public function test_of_one_that_cannot_be_seen_no_room_is_claimed_and_the_barrel_stays(): void
+    {
+        $job = TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => 6.4]))->ready()->read(15, 15, 15);
+        $job->entry('cover', ['adjuster' => 'bracket', 'off' => true])->entry('thread', ['adjuster' => 'bracket', 'unseen' => true]);
+        self::assertSame('Inside the band. Prove it.', $job->state->next()->sentence);
+        self::assertStringContainsString('nothing else is known to have room', (string) $job->state->progress->item('home:perch')?->said);
+    }
+
+    public function test_a_pose_read_outside_once_is_read_again_before_an_adjuster_is_brought_home(): void
+    {
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 9.0, 'carburettor' => 3.0]))->ready()->line('service')->read(4, 4, 4);
+        self::assertSame('home:grip', $job->state->progress->asks()?->key);
+        $job->readIn(Pose::Left, 0.9);
+        self::assertSame([PlanKind::Read, 'pose:left'], [$job->state->next()->kind, $job->state->progress->asks()?->key]);
+        $job->readIn(Pose::Left, 4);
+        $doubt = $job->state->progress->asks();
+        self::assertSame(ItemTopic::Doubt, $doubt?->topic(), 'what does not go together is asked about first');
+        $low = array_values(array_filter($job->state->log->entries, static fn (Entry $one): bool => $one instanceof ReadingTaken && $one->pose === Pose::Left))[0];
+        $job->entry('void', ['entry' => $low->stamp->id, 'reason' => 'misread']);
+        self::assertSame('home:grip', $job->state->progress->asks()?->key);
     }
 
     public function test_what_was_turned_out_in_this_job_to_bring_play_inside_is_not_turned_back_to_the_edge(): void

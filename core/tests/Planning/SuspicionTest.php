@@ -18,6 +18,7 @@ final class SuspicionTest extends TestCase
         $grip = self::swung(TestJob::throttle()->ready(), 'grip', 8.0)->read(8.0, 8.0, 8.0)->state->next();
         self::assertSame(PlanKind::Suspect, $grip->kind);
         self::assertStringEndsWith('Measure the two radii of the grip, of its drum and of its flange: they tell what one turn does.', $grip->sentence);
+        self::assertSame([[], null, null], [$grip->options, $grip->recommended, $grip->plan], 'who is to look finds no turn beside it');
 
         $hand = ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => ['lever_tip' => 132], 'knowledge' => 'drawn'];
         $lever = self::swung(TestJob::clutch(run: ['hand' => $hand] + TestJob::clutchRun())->ready(), 'perch', 28.0)->read(28.0, 28.0, 28.0)->state->next();

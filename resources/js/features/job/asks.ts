@@ -117,7 +117,10 @@ export const isLookedFor = (item: Item | null, state: BenchState): boolean =>
 
 /** Whether a bare value is a reading of play here. */
 export const takesReading = (item: Item | null, state: BenchState): boolean =>
-  state.spec.point !== null && (item?.kind === 'reading' || item?.topic === 'in_band' || item?.topic === 'doubt');
+  state.spec.point !== null && (item?.kind === 'reading' || (item !== null && READ_BETWEEN.includes(item.topic)));
+
+/** Asked for something else, where a reading is what is typed all the same. */
+const READ_BETWEEN: readonly Item['topic'][] = ['in_band', 'home', 'doubt'];
 
 /** What a gauge would have to show to answer what is asked; null where that is answered in words. The server refuses the rest too. */
 export function figureAsked(

@@ -34,10 +34,9 @@ export const NextMove = () => {
   return <Move adjuster={adjuster} option={option} />;
 };
 
-/** Whether the card shows a move, and with it what to mind. */
+/** Whether the card shows a move, and with it what to mind: where the bench advises one, and nowhere else. */
 const isMove = ({ next }: BenchState, adjuster: Adjuster | null, option: Option | null): boolean =>
-  next.kind !== 'read' &&
-  next.kind !== 'decide' &&
+  next.kind === 'move' &&
   adjuster !== null &&
   (adjuster.guide.length === 0 || adjuster.guide_done > 0) &&
   option?.steps != null;
@@ -113,12 +112,30 @@ const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
           Differently
         </Button>
       </Flex>
+      <Others />
       <SetCautions />
       <Plan />
       {state.gates.some((gate) => gate.status === 'failed') && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
   );
+};
+
+/** What else answers the item, beside turning: an adjuster outside its zone may be left for the next service. */
+const Others = () => {
+  const { state, item, send } = useBench();
+  const armed = useArmed(`${state.head} others`);
+  if (item?.topic !== 'home') return null;
+  return item.answers.map((one) => (
+    <Button
+      key={one.word}
+      look="plain"
+      onClick={() => armed && send({ kind: one.kind, body: one.body })}
+      data-answer={one.word}
+    >
+      {one.label}
+    </Button>
+  ));
 };
 
 /** The pose that asks for it, where it is not the one that play is set by. */
@@ -262,12 +279,12 @@ const titles = (state: BenchState, item: Item | null): string =>
 const NoMove = () => {
   const { state, item, option, adjuster, send } = useBench();
   const [differently, setDifferently] = useState(false);
-  const hidden = state.adjusters.find(
-    (one) => one.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
+  const hidden = [adjuster, ...state.adjusters].find(
+    (one) => one?.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
   );
   const another = state.next.kind === 'move' && option?.steps == null;
   const looks = !another && isLookedFor(item, state);
-  const isHidden = hidden !== undefined && state.next.kind !== 'suspect' && state.next.kind !== 'routing_fault';
+  const isHidden = hidden != null && state.next.kind !== 'suspect' && state.next.kind !== 'routing_fault';
   return (
     <AskCard
       eyebrow={another ? (adjuster?.name ?? '') : 'Set'}
@@ -275,7 +292,7 @@ const NoMove = () => {
     >
       <OfThePose />
       <Box lineHeight="snug">
-        {another ? option?.sentence : state.next.kind === 'prove' ? item?.detail : state.next.sentence}
+        {another ? option?.sentence : state.next.kind === 'prove' && !isHidden ? item?.detail : state.next.sentence}
       </Box>
       {isHidden && (
         <Button
@@ -293,6 +310,7 @@ const NoMove = () => {
           <Cures tall={!isHidden} first={state.next.kind === 'routing_fault' ? 'route' : undefined} />
         </>
       )}
+      <Others />
       <Button look="plain" onClick={() => setDifferently(true)}>
         Log a move
       </Button>
