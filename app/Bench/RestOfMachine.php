@@ -44,7 +44,7 @@ final readonly class RestOfMachine
             $others[] = new self(self::said($control, $state), $open?->id);
         }
 
-        return array_values(array_filter($others, static fn (self $one): bool => $one->control->coversOff !== [] || $one->control->failed !== [] || $one->control->reported !== [] || $one->control->tag !== null));
+        return array_values(array_filter($others, static fn (self $one): bool => $one->control->isAgainst()));
     }
 
     /** @param  bool  $isReported  whether what is reported of it is said as well */
@@ -56,6 +56,7 @@ final readonly class RestOfMachine
             $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
             $state === null ? [] : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
             $isReported ? Complaints::stopping($control) : [],
+            $state === null ? [] : RunsTheMachine::leftUntried($state),
         );
     }
 
@@ -156,7 +157,7 @@ final readonly class RestOfMachine
         $said = [];
         $isSigned = $state->facts->closed === null && $state->progress->asks()?->kind === ItemKind::SignOff;
         foreach ($isSigned || RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
-            $against = $isSigned ? $one->control->against() : [$one->control->cover(), $one->control->failed(), $one->control->tag(), $one->control->reported()];
+            $against = $isSigned ? $one->control->against() : [$one->control->cover(), $one->control->failed(), $one->control->untried(), $one->control->tag(), $one->control->reported()];
             foreach (array_filter($against, is_string(...)) as $sentence) {
                 $said[] = ['sentence' => $sentence, 'job' => $one->job];
             }

@@ -109,6 +109,20 @@ final class HttpJob
         return $this;
     }
 
+    /** Answers as on a control that has nothing wrong, up to this item. */
+    public function upTo(string $asked, string $play): self
+    {
+        for ($entry = 0; $this->state['asks'] !== $asked; $entry++) {
+            TestCase::assertLessThan(40, $entry, "{$asked} is not asked");
+            $item = Shown::asked($this->state) ?? TestCase::fail('nothing is asked');
+            $pose = in_array($item['about'], ['left', 'right'], true) ? $item['about'] : 'straight';
+            $isRead = in_array($item['kind'], ['reading', 'in_band'], true);
+            ($isRead ? $this->line($play, ['pose' => $pose]) : $this->body($item['answers'][0]['kind'], $item['answers'][0]['body']))->assertOk();
+        }
+
+        return $this;
+    }
+
     public function read(string ...$values): self
     {
         foreach ($values as $value) {

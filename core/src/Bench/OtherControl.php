@@ -15,8 +15,15 @@ final readonly class OtherControl
      * @param  string|null  $tag  the reason on the tag that hangs on it
      * @param  list<string>  $failed  what its open job found wrong with the machine at rest, so that nothing is run
      * @param  list<string>  $reported  what somebody said of it that stops the machine until its cause is found, in their words; nobody looked yet
+     * @param  list<string>  $untried  what its open job changed and nobody tried by hand since
      */
-    public function __construct(public string $name, public array $coversOff, public ?string $tag, public array $failed = [], public array $reported = []) {}
+    public function __construct(public string $name, public array $coversOff, public ?string $tag, public array $failed = [], public array $reported = [], public array $untried = []) {}
+
+    /** Whether anything of it speaks against running the machine. */
+    public function isAgainst(): bool
+    {
+        return $this->against() !== [];
+    }
 
     /** What its covers say, or null where none is off. */
     public function cover(): ?string
@@ -36,6 +43,12 @@ final readonly class OtherControl
             : "This runs the machine, and the job on its {$this->name} found what is not to be run: ".implode(' ', $this->failed).' Put it right there, or tag it.';
     }
 
+    /** What nobody tried by hand since it was changed, or null where all was. */
+    public function untried(): ?string
+    {
+        return $this->untried === [] ? null : "This runs the machine, and its {$this->name} was changed and not tried by hand since. ".implode(' ', $this->untried).' Try that first.';
+    }
+
     /** What was reported of it, or null where nothing was that stops the machine. It is said, and refuses nothing: nobody looked yet. */
     public function reported(): ?string
     {
@@ -53,6 +66,7 @@ final readonly class OtherControl
         return [
             ...($this->tag === null ? [] : ["A tag hangs on its {$this->name}: ".Quoted::text($this->tag).'.']),
             ...($this->failed === [] ? [] : ["The job on its {$this->name} found: ".implode(' ', $this->failed)]),
+            ...($this->untried === [] ? [] : ["Its {$this->name} was changed and not tried by hand since. ".implode(' ', $this->untried)]),
             ...($this->reported === [] ? [] : ["Of its {$this->name} is reported: {$this->words()}."]),
             ...($this->coversOff === [] ? [] : ["Its {$this->coversAreOff()}"]),
         ];

@@ -12,6 +12,7 @@ use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\OutcomeSeen;
+use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Progress\ItemKey;
@@ -80,6 +81,19 @@ final readonly class RunsTheMachine
     }
 
     /**
+     * What a job changed, and nobody tried by hand since: no other control is tried with the machine running before that. Play is not named: some
+     * of it is read warm, and an engine that is warmed for it runs.
+     *
+     * @return list<string> a sentence each
+     */
+    public static function leftUntried(BenchState $state): array
+    {
+        $open = $state->facts->readings->isChanged() ? $state->judgement->untriedAtRest() : [];
+
+        return array_values(array_map(static fn (GateState $one): string => $one->sentence, array_filter($open, static fn (GateState $one): bool => $one->gate->key !== GateKey::NotTaut)));
+    }
+
+    /**
      * Whoever may lift a tag may also run a machine that has one: otherwise two of them would wait for each other.
      *
      * @param  list<OtherControl>  $others  controls of the same machine
@@ -89,7 +103,7 @@ final readonly class RunsTheMachine
     public static function check(Entry $entry, array $others): void
     {
         $covers = array_map(static fn (OtherControl $one): ?string => $one->cover(), $others);
-        $found = array_map(static fn (OtherControl $one): ?string => $one->failed(), $others);
+        $found = array_map(static fn (OtherControl $one): ?string => $one->failed() ?? $one->untried(), $others);
         $tags = $entry->stamp->by->role->mayLiftTag() ? [] : array_map(static fn (OtherControl $one): ?string => $one->tag(), $others);
         foreach (array_filter([...$covers, ...$found, ...$tags], is_string(...)) as $against) {
             throw Refused::because($against);
