@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import type { BenchState, Item } from '../../resources/js/api/contract';
+import type { Adjuster, Option } from '../../resources/js/api/jobs';
 import {
   asked,
   inWords,
   isLookedFor,
+  isMove,
   isSameTarget,
   isSetHere,
   isToldByThePlan,
+  isTurnOffered,
   settles,
+  stepsShown,
   typedTogether,
 } from '../../resources/js/features/job/asks';
 import type { KeptEntry } from '../../resources/js/lib/keptEntries';
@@ -157,6 +161,23 @@ describe('what a pose that was read is told of', () => {
   it('has its mends at the card where no move helps, and never in a check', () => {
     expect(where((kind) => isLookedFor(outside, told(kind)))).toEqual(['suspect', 'routing_fault', 'out_of_thread']);
     expect(where((kind) => isLookedFor(outside, told(kind, true)))).toEqual([]);
+  });
+
+  it('shows a turn where one is advised, and offers one where nothing is certain, and nowhere else', () => {
+    const perch = { id: 'perch', guide: [], guide_done: 0 } as unknown as Adjuster;
+    const rod = { id: 'rod', guide: [{}], guide_done: 0 } as unknown as Adjuster;
+    const turn = { steps: -0.5, phrase: 'in 3 flats' } as unknown as Option;
+    const band = item('in_band', 'in_band');
+    const advised = (kind: Next, recommended: string | null = 'perch') =>
+      ({ next: { kind, recommended }, check: null }) as unknown as BenchState;
+    expect(where((kind) => isMove(advised(kind), perch, turn))).toEqual(['move']);
+    expect(isMove(advised('move'), rod, turn)).toBe(false);
+    expect(isMove(advised('move'), perch, null)).toBe(false);
+    expect(where((kind) => isTurnOffered(advised(kind), perch, turn))).toEqual(['decide']);
+    expect(isTurnOffered(advised('decide', null), perch, turn)).toBe(false);
+    expect(where((kind) => stepsShown(band, advised(kind), perch, turn) !== null)).toEqual(['move', 'decide']);
+    expect(stepsShown(untold, advised('move'), perch, turn)).toBe(null);
+    expect(stepsShown(outside, advised('move'), perch, turn)).toBe(-0.5);
   });
 
   it('is told why it is read once more, also where it is the straight one, or what is left to do', () => {

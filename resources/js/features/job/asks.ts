@@ -1,5 +1,16 @@
 import { zPose } from '../../api/contract/zod.gen';
-import type { Adjuster, Answer, BenchState, Draft, Item, Point, PoseKey, Stage, StageKey } from '../../api/jobs';
+import type {
+  Adjuster,
+  Answer,
+  BenchState,
+  Draft,
+  Item,
+  Option,
+  Point,
+  PoseKey,
+  Stage,
+  StageKey,
+} from '../../api/jobs';
 import type { Dimension } from '../../lib/gaugeLine';
 import type { KeptEntry } from '../../lib/outbox';
 
@@ -104,6 +115,28 @@ export const isSetHere = (item: Item | null, { next }: BenchState): boolean =>
 
 /** Whether what is asked is to bring it right: by the item of that, or at the pose that was read outside. */
 export const isSetting = (item: Item, state: BenchState): boolean => item.kind === 'in_band' || isSetHere(item, state);
+
+/** Whether a turn stands on the card: where the bench advises one, and nowhere else. What is set by its steps is not turned. */
+export const isMove = ({ next }: BenchState, adjuster: Adjuster | null, option: Option | null): boolean =>
+  next.kind === 'move' &&
+  adjuster !== null &&
+  (adjuster.guide.length === 0 || adjuster.guide_done > 0) &&
+  option?.steps != null;
+
+/** A turn that may be made where nothing is certain, instead of reading again. */
+export const isTurnOffered = ({ next }: BenchState, adjuster: Adjuster | null, option: Option | null): boolean =>
+  next.kind === 'decide' && adjuster !== null && next.recommended === adjuster.id && option?.phrase != null;
+
+/** How far the card says to turn; null where it shows no turn, so that nobody calls one done that they never saw. */
+export const stepsShown = (
+  item: Item | null,
+  state: BenchState,
+  adjuster: Adjuster | null,
+  option: Option | null,
+): number | null =>
+  item !== null && isSetting(item, state) && (isMove(state, adjuster, option) || isTurnOffered(state, adjuster, option))
+    ? (option?.steps ?? null)
+    : null;
 
 /** A pose of which the plan may say why it is read once more; or that its instrument can say no more, and what is left to do. */
 export const isToldByThePlan = (item: Item | null, { next }: BenchState): boolean =>

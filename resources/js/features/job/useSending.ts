@@ -3,7 +3,7 @@ import type { Draft, Shown } from '../../api/jobs';
 import { isInches, typedIn } from '../../lib/figures';
 import { type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
-import { typedTogether } from './asks';
+import { stepsShown, typedTogether } from './asks';
 import type { Selection, Sent } from './useSelection';
 
 export type Sending = {
@@ -50,10 +50,11 @@ export function useSending(
   }, [refused, key]);
 
   const itemKey = item?.key;
+  const steps = stepsShown(item, state, adjuster, option) ?? undefined;
   const shown = useMemo<Shown>(
     () => ({
       adjuster: adjuster?.id,
-      steps: option?.steps ?? undefined,
+      steps,
       pose,
       point: point?.key,
       instrument: instrument?.id,
@@ -62,7 +63,7 @@ export function useSending(
       measure: picking?.key,
       of: picking?.of,
     }),
-    [adjuster?.id, option?.steps, pose, point?.key, instrument?.id, itemKey, picking],
+    [adjuster?.id, steps, pose, point?.key, instrument?.id, itemKey, picking],
   );
   const isHeld = useCallback((): boolean => {
     if (outbox.isFull()) setRefusal(NO_ROOM);

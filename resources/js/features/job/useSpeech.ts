@@ -3,7 +3,7 @@ import { lengthText, lengthUnit } from '../../lib/figures';
 import { preferencesOf } from '../../lib/preferences';
 import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
-import { isSetting } from './asks';
+import { isMove, isSetting } from './asks';
 import { useBench } from './useBench';
 
 const SETTLES_MS = 400;
@@ -16,7 +16,12 @@ const spokenLength = (mm: number): string => `${lengthText(mm)} ${lengthUnit() =
 function useWords(): string {
   const { state, item, adjuster, option, joined } = useBench();
   if (!joined || state.closed !== null || item === null) return '';
-  if (!isSetting(item, state) || adjuster === null || option === null) return item.label;
+  if (!isSetting(item, state)) return item.label;
+  // Where nothing is to be turned, what is to be done instead is said.
+  if (adjuster === null || option === null || !isMove(state, adjuster, option))
+    return state.next.sentence.startsWith(state.now.sentence)
+      ? state.next.sentence
+      : `${state.now.sentence}. ${state.next.sentence}`;
   const expected = option.expected_mm === null ? '' : `. Expect ${spokenLength(option.expected_mm)}`;
   const way = [option.direction, option.say, option.rotation, option.seen_from];
   return `${state.now.sentence}. ${adjuster.name}: ${way.filter(Boolean).join(', ')}${expected}.`;

@@ -6,7 +6,7 @@ import { Caution } from '../../../components/Caution';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { capital } from '../../../lib/capital';
 import { lengthText, lengthUnit } from '../../../lib/figures';
-import { isLookedFor, isSetHere, isSetting } from '../asks';
+import { isLookedFor, isMove, isSetHere, isSetting, isTurnOffered } from '../asks';
 import { useArmed } from '../useArmed';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
@@ -33,13 +33,6 @@ export const NextMove = () => {
   if (adjuster === null || option === null || !isMove(state, adjuster, option)) return <NoMove />;
   return <Move adjuster={adjuster} option={option} />;
 };
-
-/** Whether the card shows a move, and with it what to mind: where the bench advises one, and nowhere else. */
-const isMove = ({ next }: BenchState, adjuster: Adjuster | null, option: Option | null): boolean =>
-  next.kind === 'move' &&
-  adjuster !== null &&
-  (adjuster.guide.length === 0 || adjuster.guide_done > 0) &&
-  option?.steps != null;
 
 const Move = ({ adjuster, option }: { adjuster: Adjuster; option: Option }) => {
   const { state, item, send, sendLine } = useBench();
@@ -234,7 +227,7 @@ const Decide = () => {
   const [differently, setDifferently] = useState(false);
   const armed = useArmed(`${state.head} decide`);
   const leave = item?.answers.find((one) => one.word === 'leave');
-  const turn = state.next.recommended === adjuster?.id && option?.phrase != null && adjuster !== null;
+  const turn = adjuster !== null && option !== null && isTurnOffered(state, adjuster, option);
   const covered = adjuster?.cover !== null && adjuster?.cover_off === false;
   return (
     <AskCard eyebrow={state.now.doubt === null ? 'Not sure yet' : 'Before it counts'} title={state.next.sentence}>
