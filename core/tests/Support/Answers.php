@@ -45,7 +45,8 @@ final readonly class Answers
     {
         $answers = [];
         foreach (self::FILES as $pattern) {
-            foreach (glob($pattern) ?: [] as $file) {
+            $files = glob($pattern);
+            foreach ($files === false ? [] : $files as $file) {
                 $answers[basename($file, '.json')] = self::hash([JobFile::replay((string) file_get_contents($file))]);
             }
         }
