@@ -150,7 +150,7 @@ final readonly class Attempts
                 continue;
             }
             $stamp = new Stamp($deed->id, $deed->at, $person, null, $deed->line, str_replace(' ', 'T', $deed->received_at).'+00:00');
-            $attempt->write((new EntryCodec($attempt->job()->run))->body(EntryKind::from($deed->kind), Node::of($body), $stamp));
+            $attempt->write((new EntryCodec($attempt->job()->run))->body(EntryKind::from($deed->kind), Node::of($body), $stamp), false);
         }
 
         return $attempt;

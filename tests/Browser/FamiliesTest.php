@@ -80,7 +80,7 @@ final class FamiliesTest extends BrowserTestCase
 
     public function test_a_pedal_has_two_cables_a_window_and_a_governor_that_comes_last(): void
     {
-        $this->as('ines')->onBench('UC-01', 'pedal', Preparation::OKS, 'cold')->line('20', '4')->line('10', '10', '10')->see('secondary cable')->line('1.5', '1.5', '1.5');
+        $this->as('ines')->onBench($this->machineLike('UC-01', 'FA-01'), 'pedal', Preparation::OKS, 'cold')->line('20', '4')->line('10', '10', '10')->see('secondary cable')->line('1.5', '1.5', '1.5');
         $this->see('Pedal fully down')->line('yes', 'yes', '457')->see('Floor and covers back')->line('ok', 'ok', 'smooth')->see('Ground speed at full pedal')->line('13 mm')->see('which is a length; ground speed at full pedal is a speed');
         $this->clear()->line('13 mph', '13.2 mph', '13.1 mph')->click('[data-stage=prove]')->see('Governor nut, in', 'Closing and opening', 'Inside its limit')->accessible('a governed pedal');
         $this->clickText('Done: in')->settled()->see('Lock the governor nut');
@@ -95,7 +95,7 @@ final class FamiliesTest extends BrowserTestCase
 
     public function test_a_brake_that_does_not_hold_is_tagged(): void
     {
-        $this->as('ines')->onBench('UC-01', 'brake', Preparation::OKS, 'cold')->line('thread 3')->line('13', '13', '13')->line('yes', 'yes', 'ok', 'not')->see('Tag it: do not run', 'It does not hold');
+        $this->as('ines')->onBench($this->machineLike('UC-01', 'FA-02'), 'brake', Preparation::OKS, 'cold')->line('thread 3')->line('13', '13', '13')->line('yes', 'yes', 'ok', 'not')->see('Tag it: do not run', 'It does not hold');
     }
 
     public function test_a_hydraulic_clutch_says_what_to_do_instead(): void

@@ -248,7 +248,7 @@ final class EntriesTest extends TestCase
         $grip = HttpJob::open($this, 'RT-14', 'throttle')->ready()->read('4.2');
         $slip()->assertOk();
         $grip->line('+1f', ['item' => 'in_band', 'adjuster' => 'grip'])->assertOk();
-        $said = 'This runs the machine, and its throttle grip was changed and not tried by hand since. Snaps shut in every pose: not tried yet: bars straight, bars full left, bars full right. Wire in its groove: not tried yet: Wire lies in its groove on the drum. Try that first.';
+        $said = 'This runs the machine, and what was changed on its throttle grip was not tried by hand since. Snaps shut in every pose: not tried yet: bars straight, bars full left, bars full right. Wire in its groove: not tried yet: Wire lies in its groove on the drum. Try that first.';
         self::assertSame($said, $slip()->assertStatus(422)->json('detail'));
         $grip->upTo('check:idle_steady', '4.2');
         $slip()->assertOk();

@@ -46,7 +46,7 @@ final readonly class OtherControl
     /** What nobody tried by hand since it was changed, or null where all was. */
     public function untried(): ?string
     {
-        return $this->untried === [] ? null : "This runs the machine, and its {$this->name} was changed and not tried by hand since. ".implode(' ', $this->untried).' Try that first.';
+        return $this->untried === [] ? null : "This runs the machine, and what was changed on its {$this->name} was not tried by hand since. ".implode(' ', $this->untried).' Try that first.';
     }
 
     /** What was reported of it, or null where nothing was that stops the machine. It is said, and refuses nothing: nobody looked yet. */
@@ -66,7 +66,7 @@ final readonly class OtherControl
         return [
             ...($this->tag === null ? [] : ["A tag hangs on its {$this->name}: ".Quoted::text($this->tag).'.']),
             ...($this->failed === [] ? [] : ["The job on its {$this->name} found: ".implode(' ', $this->failed)]),
-            ...($this->untried === [] ? [] : ["Its {$this->name} was changed and not tried by hand since. ".implode(' ', $this->untried)]),
+            ...($this->untried === [] ? [] : ["What was changed on its {$this->name} was not tried by hand since. ".implode(' ', $this->untried)]),
             ...($this->reported === [] ? [] : ["Of its {$this->name} is reported: {$this->words()}."]),
             ...($this->coversOff === [] ? [] : ["Its {$this->coversAreOff()}"]),
         ];

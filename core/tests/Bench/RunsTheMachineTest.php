@@ -60,7 +60,7 @@ final class RunsTheMachineTest extends TestCase
         $open = new OtherControl('clutch lever', ['side cover', 'belt guard'], null);
         self::assertSame('This runs the machine, and its side cover and belt guard are off, as the job on its clutch lever has it. Put it back, and say so there.', $open->cover());
         $turned = new OtherControl('throttle grip', [], null, untried: ['Snaps shut: not tried yet.']);
-        self::assertSame('This runs the machine, and its throttle grip was changed and not tried by hand since. Snaps shut: not tried yet. Try that first.', $turned->untried());
+        self::assertSame('This runs the machine, and what was changed on its throttle grip was not tried by hand since. Snaps shut: not tried yet. Try that first.', $turned->untried());
         self::assertSame([false, true], [$clear->isAgainst(), $turned->isAgainst()]);
         $tagged = new OtherControl('front brake', [], 'lever snapped');
         foreach ([[Role::Technician, [$clear], true], [Role::Technician, [$clear, $open], false], [Role::Lead, [$open], false], [Role::Lead, [$turned], false], [Role::Technician, [$tagged], false], [Role::Apprentice, [$tagged], false], [Role::Lead, [$tagged], true], [Role::Lead, [$tagged, $open], false]] as [$role, $others, $may]) {

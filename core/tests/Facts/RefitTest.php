@@ -46,7 +46,7 @@ final class RefitTest extends TestCase
     #[DataProvider('families')]
     public function test_in_every_family_what_runs_the_machine_comes_after_the_refit_and_not_before(FamilyKey $key): void
     {
-        $job = FamilyJob::of($key);
+        $job = FamilyJob::of($key)->triedByHand();
         $refit = array_map(static fn (Step $step): string => $step->key, Families::of($key)->refit());
         $runs = self::running($job);
         $keys = array_map(static fn (StageItem $item): string => $item->key, $job->state->progress->items['prove']);
@@ -177,7 +177,7 @@ final class RefitTest extends TestCase
 
     public function test_an_answer_is_typed_by_its_own_words_and_no_word_of_the_wire_is_needed(): void
     {
-        $job = FamilyJob::of(FamilyKey::Bail)->refit();
+        $job = FamilyJob::of(FamilyKey::Bail)->triedByHand()->refit();
         $item = self::item($job, 'check:stops');
         self::assertSame(['engine', 'blade', 'the blade'], array_map(static fn (Answer $one): string => $one->hint($item->answers), $item->answers));
         $job->line('engine and blade', 'check:stops');
@@ -225,7 +225,7 @@ final class RefitTest extends TestCase
         self::assertSame(['drive' => 'right'], $job->state->judgement->table?->now);
         $job->entry('inspected', ['key' => 'belt', 'finding' => 'sound', 'remark' => 'a new one']);
         self::assertSame([], $job->state->judgement->table->now);
-        $bail = FamilyJob::of(FamilyKey::Bail)->refit()->entry('inspected', ['key' => 'peg', 'finding' => 'fault', 'remark' => 'broken'])->entry('measure', ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2']);
+        $bail = FamilyJob::of(FamilyKey::Bail)->triedByHand()->refit()->entry('inspected', ['key' => 'peg', 'finding' => 'fault', 'remark' => 'broken'])->entry('measure', ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2']);
         $bail->entry('inspected', ['key' => 'peg', 'finding' => 'sound', 'remark' => 'a new one']);
         self::assertNull($bail->state->judgement->measures[0]->found);
     }
@@ -242,7 +242,7 @@ final class RefitTest extends TestCase
         $job = FamilyJob::of(FamilyKey::ReleaseByPull);
         $keys = array_map(static fn (Proof $proof): string => $proof->key, Families::of(FamilyKey::ReleaseByPull)->proofs($job->state->run));
         self::assertSame(['stands_pulled', 'drives_released', 'under_load', 'springs_back'], $keys, 'never asked to stand with the handle let go');
-        $job->refit()->entry('check', ['key' => 'drives_released', 'answer' => 'smoothly'])->entry('check', ['key' => 'stands_pulled', 'answer' => 'yes']);
+        $job->triedByHand()->refit()->entry('check', ['key' => 'drives_released', 'answer' => 'smoothly'])->entry('check', ['key' => 'stands_pulled', 'answer' => 'yes']);
         self::assertSame(GateStatus::Passed, self::gate($job, GateKey::StillAtRest)->status, 'the truth told tags no machine');
         self::assertNull(Families::of(FamilyKey::ReleaseByPull)->starting()->practice, 'nobody has a figure');
         self::assertSame([], Families::of(FamilyKey::PedalThrottle)->starting()->aims, 'no invented wire either');
@@ -296,7 +296,7 @@ final class RefitTest extends TestCase
     {
         foreach ([[FamilyKey::TriggerThrottle, 'idle_still', 'The head turns with the trigger released.'],
             [FamilyKey::SpeedSelector, 'auger_still', 'It drives in neutral, or something turns with the handles released.']] as [$key, $proof, $sentence]) {
-            $job = FamilyJob::of($key)->refit();
+            $job = FamilyJob::of($key)->triedByHand()->refit();
             self::assertSame('unknown', self::gate($job, GateKey::StillAtRest)->status->value, $proof);
             $job->entry('check', ['key' => $proof, 'answer' => 'no']);
             self::assertSame("failed: {$sentence}", self::gate($job, GateKey::StillAtRest)->status->value.': '.self::gate($job, GateKey::StillAtRest)->sentence);
@@ -349,12 +349,12 @@ final class RefitTest extends TestCase
 
     public function test_the_governor_waits_for_opening_closing_and_taking_off_and_voids_no_reading(): void
     {
-        $job = self::pedal()->read(10, 10, 10)->refit();
+        $job = self::pedal()->read(10, 10, 10)->triedByHand()->refit();
         $speed = static fn (): TestJob => $job->entry('measure', ['key' => 'ground_speed', 'value' => 20, 'entered' => '20']);
         $speed();
         $speed();
         $speed();
-        self::assertSame('The governor comes last. First: pedal fully down: the carburettor is wide open, and no more; pedal let go: it snaps fully shut by itself; how does it take off.', self::governor($job)->sentence);
+        self::assertSame('The governor comes last. First: pedal fully down: the carburettor is wide open, and no more; how does it take off.', self::governor($job)->sentence);
         $job->entry('check', ['key' => 'wide_open', 'answer' => 'yes'])->entry('check', ['key' => 'snap_shut', 'answer' => 'yes'])->entry('check', ['key' => 'take_off', 'answer' => 'jerky']);
         self::assertSame('The governor comes last. First: how does it take off.', self::governor($job)->sentence);
         $job->entry('check', ['key' => 'take_off', 'answer' => 'smooth']);

@@ -36,7 +36,7 @@ final class RunAgainTest extends TestCase
         $passes = (string) array_key_first(array_filter($proof->answers->words, static fn (string $label, string $word): bool => $proof->passes($word), ARRAY_FILTER_USE_BOTH));
         $fails = (string) array_key_first(array_filter($proof->answers->words, static fn (string $label, string $word): bool => ! $proof->passes($word) && ! $proof->tolerates($word), ARRAY_FILTER_USE_BOTH));
         foreach (array_filter([$passes => false, $fails => true], static fn (string $word): bool => $word !== '', ARRAY_FILTER_USE_KEY) as $answer => $stands) {
-            $job = FamilyJob::of($key)->entry('move', ['adjuster' => 'barrel', 'flats' => 1])->refit();
+            $job = FamilyJob::of($key)->entry('move', ['adjuster' => 'barrel', 'flats' => 1])->triedByHand()->refit();
             $said = $job->last();
             $job->entry('check', ['key' => $proof->key, 'answer' => $answer]);
             self::assertArrayHasKey($proof->key, $job->state->facts->answers->checks);
@@ -51,7 +51,7 @@ final class RunAgainTest extends TestCase
 
     public function test_a_blade_is_timed_again_where_a_guard_was_off(): void
     {
-        $job = FamilyJob::of(FamilyKey::Bail)->entry('part', ['part' => 'cable'])->refit();
+        $job = FamilyJob::of(FamilyKey::Bail)->entry('part', ['part' => 'cable'])->triedByHand()->refit();
         $said = $job->last();
         foreach ([1.9, 2.0] as $seconds) {
             $job->entry('measure', ['key' => 'blade_stop', 'value' => $seconds, 'entered' => (string) $seconds]);
@@ -93,7 +93,7 @@ final class RunAgainTest extends TestCase
             'cables' => [['id' => 'primary', 'name' => 'Primary', 'adjusters' => [['id' => 'governor', 'name' => 'governor nut', 'kind' => 'governor_nut', 'thread' => 'M6', 'travel_mm' => 30]]]],
             'working_end' => 'carburettor',
         ], ['governor' => 20.0]);
-        $job->entry('check', ['key' => 'wide_open', 'answer' => 'yes'])->entry('move', ['adjuster' => 'governor', 'flats' => 1])->refit();
+        $job->entry('check', ['key' => 'wide_open', 'answer' => 'yes'])->entry('move', ['adjuster' => 'governor', 'flats' => 1])->triedByHand()->refit();
         $job->entry('measure', ['key' => 'ground_speed', 'value' => 23.0, 'entered' => '23'])->entry('measure', ['key' => 'tyre', 'value' => 457.0, 'entered' => '457']);
         self::assertSame([23.0], Measuring::current($job->state->facts, MeasureKey::GroundSpeed));
         $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'governor']);

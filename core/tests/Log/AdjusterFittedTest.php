@@ -52,7 +52,7 @@ final class AdjusterFittedTest extends TestCase
     public function test_a_cover_that_was_off_is_put_back_though_the_new_one_lies_under_none(): void
     {
         $job = FamilyJob::of(FamilyKey::SpeedSelector)->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
-        $job->entry('adjuster', ['cable' => 'cable', 'adjuster' => self::MANUAL, 'in_place_of' => 'barrel']);
+        $job->entry('adjuster', ['cable' => 'cable', 'adjuster' => self::MANUAL, 'in_place_of' => 'barrel'])->triedByHand();
         self::assertSame(['Belt cover back on'], array_values(array_map(static fn (StageItem $item): string => $item->label,
             array_filter($job->state->progress->items['prove'], static fn (StageItem $item): bool => str_starts_with($item->key, 'cover:')))));
         self::assertStringStartsWith('This runs the machine. Put back first what was taken off: Belt cover back on.',

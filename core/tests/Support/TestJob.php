@@ -12,11 +12,14 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\OutcomeTable;
@@ -97,6 +100,33 @@ final class TestJob
             'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]],
             'working_end' => 'arm',
         ], array_fill_keys(array_column($adjusters, 'id'), $bevels === [] ? 30.0 : 16.0), $standing);
+    }
+
+    /** Looks over and tries by hand all that keeps the machine from being run until it was. */
+    public function triedByHand(): self
+    {
+        foreach ($this->state->spec->inspections() as $part) {
+            if ($part->gate !== null && ! isset($this->state->facts->answers->inspected[$part->key])) {
+                $this->entry('inspected', ['key' => $part->key, 'finding' => 'sound']);
+            }
+        }
+        $isRead = array_filter($this->state->judgement->untriedAtRest(), static fn (GateState $one): bool => $one->gate->key === GateKey::NotTaut) !== [];
+        foreach ($isRead ? $this->state->judgement->poses : [] as $pose => $verdict) {
+            if ($this->state->facts->answers->condition === null) {
+                $this->entry('condition', ['engine' => 'cold']);
+            }
+            if ($verdict->is(VerdictKind::Unread)) {
+                $this->readIn(Pose::from($pose), 10, 10, 10);
+            }
+        }
+        foreach ($this->state->facts->proofs($this->state->spec, $this->state->run) as $proof) {
+            foreach ($proof->gate === null || $proof->running->runs() ? [] : $proof->tries() as $pose) {
+                $passes = array_key_first(array_filter($proof->answers->words, $proof->passes(...), ARRAY_FILTER_USE_KEY));
+                $this->entry('check', ['key' => $proof->key, 'answer' => $passes] + ($pose === null ? [] : ['pose' => $pose->value]));
+            }
+        }
+
+        return $this;
     }
 
     /** Puts back everything that is asked for before the machine is run. */

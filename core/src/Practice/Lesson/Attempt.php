@@ -132,15 +132,19 @@ final class Attempt
         return $seen;
     }
 
-    /** @throws Refused If the job does not take it, or the lesson is over. */
-    public function write(Entry $entry): void
+    /**
+     * @param  bool  $now  whether it is written now; of what was written before, the order of work is not asked any more
+     *
+     * @throws Refused If the job does not take it, or the lesson is over.
+     */
+    public function write(Entry $entry, bool $now = true): void
     {
         $this->mustGoOn();
         if (in_array($entry->kind(), self::NOT_HERE, true)) {
             throw Refused::because($entry->kind() === EntryKind::Replacing ? 'There is no new cable for a machine to learn on: tag it.' : 'There is nothing of that on a machine to learn on.');
         }
         $before = clone $this->control;
-        $after = Bench::accept($this->job, $entry);
+        $after = Bench::accept($this->job, $entry, $now);
         if ($entry instanceof Confirmed && $entry->key === self::LOCKED && $entry->adjuster !== null) {
             $this->control->lock($entry->adjuster);
         }

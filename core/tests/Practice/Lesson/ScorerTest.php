@@ -9,6 +9,10 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Role;
+use VividPull\Core\Log\Stamp;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Lesson\AdvisedHand;
 use VividPull\Core\Practice\Lesson\Attempt;
@@ -25,11 +29,15 @@ use VividPull\Core\Practice\Lesson\Skill;
 use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Wire\EntryCodec;
+use VividPull\Core\Wire\Node;
 
 /** What each mistake costs, and in which words. */
 final class ScorerTest extends TestCase
 {
     private const SAFE = [['line' => 'all ok'], ['act' => 'look', 'of' => 'wire'], ['act' => 'look', 'of' => 'conduit'], ['act' => 'look', 'of' => 'perch'], ['act' => 'look', 'of' => 'arm'], ['line' => 'all ok'], ['line' => 'cold']];
+
+    private const PEDAL_BY_HAND = [['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']], ['line' => 'cold'], ['line' => '10 mm', 'shown' => ['item' => 'reading', 'point' => 'handle_travel']], ['kind' => 'check', 'body' => ['key' => 'snap_shut', 'answer' => 'yes']]];
 
     private const HOLD = ['act' => 'hold', 'point' => 'lever_tip'];
 
@@ -57,8 +65,8 @@ final class ScorerTest extends TestCase
         yield 'a tyre that nobody measured' => ['pedal_governor', [self::tyre(457.0)], Skill::Word, 'This was written without being tried: Tyre diameter'];
         yield 'one tyre written twice' => ['pedal_governor', [['act' => 'measure', 'of' => 'tyre'], self::tyre(457.0), self::tyre(457.0)], Skill::Word, 'This was written without being tried: Tyre diameter'];
         yield 'a tyre other than it is' => ['pedal_governor', [['act' => 'measure', 'of' => 'tyre'], self::tyre(400.0)], Skill::Word, 'not what it showed: Tyre diameter'];
-        yield 'a speed nobody drove' => ['pedal_governor', [...self::refitted('floor', 'wheels_down'), ['kind' => 'measure', 'body' => ['key' => 'ground_speed', 'value' => 22.0, 'entered' => '22']]], Skill::Word, 'This was not tried, and what was written is not so: Ground speed'];
-        yield 'a stop that nobody timed' => ['bail_right', [...self::refitted('guards', 'spark_lead'), ['kind' => 'measure', 'body' => ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2.0 s']]], Skill::Word, 'This was written without being tried: Blade stop time'];
+        yield 'a speed nobody drove' => ['pedal_governor', [...self::PEDAL_BY_HAND, ...self::refitted('floor', 'wheels_down'), ['kind' => 'measure', 'body' => ['key' => 'ground_speed', 'value' => 22.0, 'entered' => '22']]], Skill::Word, 'This was not tried, and what was written is not so: Ground speed'];
+        yield 'a stop that nobody timed' => ['bail_right', [['kind' => 'inspected', 'body' => ['key' => 'wire', 'finding' => 'sound']], ['kind' => 'check', 'body' => ['key' => 'brake_on', 'answer' => 'yes']], ...self::refitted('guards', 'spark_lead'), ['kind' => 'measure', 'body' => ['key' => 'blade_stop', 'value' => 2.0, 'entered' => '2.0 s']]], Skill::Word, 'This was written without being tried: Blade stop time'];
         yield 'the nut the wrong way' => ['pedal_governor', [['act' => 'turn', 'of' => 'governor', 'by' => -1]], Skill::Direction, 'The governor nut was turned the wrong way'];
         yield 'driven before it was put together' => ['pedal_governor', [['act' => 'turn', 'of' => 'governor', 'by' => 0.5], ['act' => 'measure', 'of' => 'ground_speed']], Skill::Safe, 'It was run before what was taken off was put back'];
         yield 'teeth that had not met' => ['mode_short', [['act' => 'run', 'of' => 'park'], ['kind' => 'outcome', 'body' => ['setting' => 'park', 'saw' => 'right']]], Skill::Word, 'Park: its teeth had not met, and that proves nothing'];
@@ -346,6 +354,20 @@ final class ScorerTest extends TestCase
             static fn (Remark $one): bool => str_contains($one->sentence, 'before what was taken off was put back'));
         self::assertCount(1, $unsafe([['line' => 'all ok'], ['act' => 'open', 'of' => 'barrel'], ['act' => 'try', 'of' => 'no_creep']]));
         self::assertCount(0, $unsafe([['line' => 'all ok'], ['act' => 'open', 'of' => 'barrel'], ['act' => 'try', 'of' => 'wiggle_still'], ['act' => 'shut', 'of' => 'barrel'], ['act' => 'try', 'of' => 'no_creep']]));
+    }
+
+    public function test_of_what_was_written_before_the_order_of_work_is_not_asked(): void
+    {
+        $attempt = self::played('bail_right', []);
+        $ran = (new EntryCodec($attempt->job()->run))->body(EntryKind::Check, Node::of(['key' => 'stops', 'answer' => 'engine_stops']), new Stamp('m1', '2026-01-01T08:00:00+00:00', new Person('learner', 'Learner', Role::Technician)));
+        try {
+            $attempt->write($ran);
+            self::fail('It was taken.');
+        } catch (Refused $refused) {
+            self::assertStringStartsWith('This runs the machine. First, with the engine off:', $refused->getMessage());
+        }
+        $attempt->write($ran, false);
+        self::assertSame($ran, $attempt->last());
     }
 
     public function test_nothing_is_done_once_it_is_over(): void
