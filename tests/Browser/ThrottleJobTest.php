@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
 use stdClass;
 use Tests\Support\HttpClient;
 use Tests\Support\Preparation;
@@ -95,6 +96,9 @@ final class ThrottleJobTest extends BrowserTestCase
         // Whoever turns to what runs it is told before it runs, and its answer is not taken.
         $this->click('[data-stage=prove]')->click('[data-item="check:idle_steady"]')->see('Not before what is tried with the engine off.')->line('yes');
         $this->see('This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right.');
+        // The line came back to what it was typed at: a second Enter answers nothing else.
+        $this->keys(WebDriverKeys::ENTER)->settled()->await('[data-item="check:idle_steady"][aria-current=true]')->see('This runs the machine.');
+        self::assertSame('check:snap_shut/right', $this->state()['asks']);
     }
 
     /** The server refuses too, whatever the screen does. */

@@ -54,6 +54,8 @@ export type Sent = {
   line: (item: Item | null) => void;
   /** Anything was. */
   anything: () => void;
+  /** A line came back: it stands again at what it was typed at, so that a second Enter answers nothing else. */
+  back: (item: string | null, picking: Picked | null) => void;
 };
 
 /** Does something with each value that is another than before. */
@@ -170,6 +172,11 @@ export function useSelection(
         setPicking((one) => (one !== null && one.of === undefined ? null : one));
       },
       anything: () => setTurned(null),
+      back: (at, one) => {
+        setKeptTo(null);
+        setTurned(at);
+        setPicking(one);
+      },
     }),
     [],
   );

@@ -1,14 +1,14 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Draft, Shown } from '../../api/jobs';
 import { isInches, typedIn } from '../../lib/figures';
 import { type KeptEntry, outbox } from '../../lib/outbox';
 import { begunLines, keepLine } from '../../lib/preferences';
 import { stepsShown, typedTogether } from './asks';
-import type { Selection, Sent } from './useSelection';
+import type { Picked, Selection, Sent } from './useSelection';
 
 export type Sending = {
   /** @param as the id and time it has already, where a gauge sent it */
-  send: (draft: Draft, as?: { id: string; at: string }) => void;
+  send: (draft: Draft, as?: { id: string; at: string }) => KeptEntry | null;
   sendLine: (line: string) => void;
   /** Logs what a gauge sent, at what is asked now. */
   sendGauge: (sent: SentByGauge) => void;
@@ -37,6 +37,9 @@ export function useSending(
   const [refusal, setRefusal] = useState<string | null>(null);
   const { state, item, adjuster, option, pose, point, instrument, picking } = selection;
 
+  // What was picked when the last line was typed, for a line that comes back.
+  const typed = useRef<{ id: string; picking: Picked | null } | null>(null);
+
   // A refused line comes back into the field, if nothing else has been typed there since.
   // One that others follow stays in its place until its person has looked: they wait for it.
   const refused = kept.find(
@@ -47,7 +50,9 @@ export function useSending(
     keepLine(key, refused.draft.line);
     setRefusal(refused.sentence);
     outbox.drop(refused.id);
-  }, [refused, key]);
+    const at = typed.current?.id === refused.id ? typed.current.picking : null;
+    sent.back(refused.draft.shown.item ?? null, at);
+  }, [refused, key, sent]);
 
   const itemKey = item?.key;
   const steps = stepsShown(item, state, adjuster, option) ?? undefined;
@@ -70,11 +75,11 @@ export function useSending(
     return outbox.isFull();
   }, []);
   const send = useCallback(
-    (draft: Draft, as?: { id: string; at: string }) => {
-      if (isHeld()) return;
+    (draft: Draft, as?: { id: string; at: string }): KeptEntry | null => {
+      if (isHeld()) return null;
       setRefusal(null);
       sent.anything();
-      outbox.put(place, state.head, draft, as);
+      return outbox.put(place, state.head, draft, as);
     },
     [place, state.head, sent, isHeld],
   );
@@ -97,9 +102,10 @@ export function useSending(
         return;
       }
       sent.line(item);
-      send({ line: asked === undefined ? text : typedIn(text, asked), shown });
+      const entry = send({ line: asked === undefined ? text : typedIn(text, asked), shown });
+      typed.current = entry === null ? null : { id: entry.id, picking };
     },
-    [key, send, sent, shown, item, itemKey, isHeld, state, asked],
+    [key, send, sent, shown, item, itemKey, isHeld, state, asked, picking],
   );
   const sendGauge = useCallback(
     ({ id, entered, instrument: by, at }: SentByGauge) => {
