@@ -19,4 +19,10 @@ final class DoubtTest extends BrowserTestCase
         self::assertSame('upheld', $this->rows()[count($this->rows()) - 1]['kind']);
         self::assertGreaterThan(5.0, $this->state()['found']['expanded_mm']);
     }
+
+    public function test_a_pose_in_question_has_its_one_proof_and_no_other(): void
+    {
+        $this->as('ines')->onBench($this->machineLike('RT-11', 'DO-11'), 'throttle', 'all ok', 'ok', 'ok', 'ok', 'ok', 'ground', '4.2', '0.8', '0.8', '4.2', '4.2')->see('misread, or did something slip?');
+        self::assertSame([1, 1, 1], array_map(fn (string $pose): int => substr_count($this->text("[data-pose={$pose}]"), 'snap not tried'), ['left', 'straight', 'right']));
+    }
 }

@@ -74,7 +74,7 @@ const PoseCard = ({ pose }: { pose: PoseReading }) => {
         <Box textStyle="small">{change(pose.offset_mm)} against straight</Box>
       )}
       {here
-        .filter((one) => one.kind === 'answer')
+        .filter((one) => one.topic === 'check')
         .map((one) => (
           <Flex key={one.key} justifyContent="center" alignItems="center" gap="1.5" fontSize="sm" marginTop="1">
             <svg viewBox="-8 -8 16 16" width="14" height="14" aria-hidden="true">
