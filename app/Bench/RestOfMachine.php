@@ -157,8 +157,7 @@ final readonly class RestOfMachine
         $said = [];
         $isSigned = $state->facts->closed === null && $state->progress->asks()?->kind === ItemKind::SignOff;
         foreach ($isSigned || RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
-            $against = $isSigned ? $one->control->against() : [$one->control->cover(), $one->control->failed(), $one->control->untried(), $one->control->tag(), $one->control->reported()];
-            foreach (array_filter($against, is_string(...)) as $sentence) {
+            foreach ($isSigned ? $one->control->against() : $one->control->whenRun() as $sentence) {
                 $said[] = ['sentence' => $sentence, 'job' => $one->job];
             }
         }

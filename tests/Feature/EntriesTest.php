@@ -259,11 +259,7 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $clutch = HttpJob::open($this)->ready()->read('15', '15', '15');
         $against = fn (): array => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->json('do_not_run');
-        for ($entry = 0; $entry < 30 && $clutch->state['asks'] !== 'sign_off'; $entry++) {
-            $item = $this->asked($clutch);
-            $right = array_values(array_filter($item['answers'], static fn (array $one): bool => $one['tone'] === 'right'))[0];
-            $clutch->body($right['kind'], $right['body'])->assertOk();
-        }
+        $clutch->upTo('sign_off', '15');
         self::assertSame([], $against());
         $grip = HttpJob::open($this, 'RT-14', 'throttle');
         $grip->body('inspected', ['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed'])->assertOk();
@@ -337,14 +333,6 @@ final class EntriesTest extends TestCase
         $clutch->line('cold')->assertOk();
         $says(null, null);
         $clutch->line('25')->assertOk();
-    }
-
-    /** @return array<string, mixed> */
-    private function asked(HttpJob $job): array
-    {
-        $items = array_merge(...array_column($job->state['stages'], 'items'));
-
-        return array_column($items, null, 'key')[$job->state['asks']];
     }
 
     private function coverOf(HttpJob $job): string

@@ -117,7 +117,8 @@ final class HttpJob
             $item = Shown::asked($this->state) ?? TestCase::fail('nothing is asked');
             $pose = in_array($item['about'], ['left', 'right'], true) ? $item['about'] : 'straight';
             $isRead = in_array($item['kind'], ['reading', 'in_band'], true);
-            ($isRead ? $this->line($play, ['pose' => $pose]) : $this->body($item['answers'][0]['kind'], $item['answers'][0]['body']))->assertOk();
+            $right = array_values(array_filter($item['answers'], static fn (array $one): bool => $one['tone'] === 'right'))[0] ?? null;
+            ($isRead || $right === null ? $this->line($play, ['pose' => $pose]) : $this->body($right['kind'], $right['body']))->assertOk();
         }
 
         return $this;

@@ -60,6 +60,12 @@ final readonly class OtherControl
         return implode(', ', array_map(lcfirst(...), $this->reported));
     }
 
+    /** @return list<string> all of it, where something is asked that runs the machine */
+    public function whenRun(): array
+    {
+        return array_values(array_filter([$this->cover(), $this->failed(), $this->untried(), $this->tag(), $this->reported()], is_string(...)));
+    }
+
     /** @return list<string> all of it, where nothing is asked yet that runs the machine */
     public function against(): array
     {

@@ -57,13 +57,19 @@ final readonly class Judgement
     /** @return list<GateState> what failed with the machine at rest, so that it is not run */
     public function stopsRunning(): array
     {
-        return array_values(array_filter($this->gatesThat(GateStatus::Failed), static fn (GateState $one): bool => $one->gate->isAtRest));
+        return $this->atRest(GateStatus::Failed);
     }
 
     /** @return list<GateState> what is tried with the machine at rest, and was not yet, or not since it was changed */
     public function untriedAtRest(): array
     {
-        return array_values(array_filter($this->gatesThat(GateStatus::Unknown), static fn (GateState $one): bool => $one->gate->isAtRest));
+        return $this->atRest(GateStatus::Unknown);
+    }
+
+    /** @return list<GateState> */
+    private function atRest(GateStatus $status): array
+    {
+        return array_values(array_filter($this->gatesThat($status), static fn (GateState $one): bool => $one->gate->isAtRest));
     }
 
     /** @return list<GateState> */

@@ -119,12 +119,12 @@ final readonly class Planner
         };
     }
 
-    /** Inside, and nothing that is known brings the adjuster in reach home: what nobody looked at yet may. */
+    /** Inside, with the adjuster in reach outside its zone, and nothing that is known brings it home: what nobody looked at yet may. */
     private static function provedOrLooked(Run $run, Facts $facts, ShiftWindow $window): PlanOutcome
     {
         [$near, $first] = [$run->inReach(), self::notLookedAt($run, $facts)[0] ?? null];
 
-        return $near === null || $first === null || ! self::mayBringHome($run, $facts) ? PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target)
+        return $near === null || $first === null ? PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target)
             : PlanOutcome::choose(PlanKind::Prove, "Inside the band. The {$near->name()} stands outside its healthy zone: look at the {$first->name()} first, which may take that up; or leave it for the next service.", [], $first->id(), $window->target);
     }
 
@@ -319,7 +319,7 @@ final readonly class Planner
     }
 
     /** Whether a step brings the adjuster in reach into its healthy zone, or nearer to it by half a turn: for less nothing is loosened again (ours). */
-    public static function isWorthBringing(Run $run, Facts $facts, AdjusterAdvice $step): bool
+    private static function isWorthBringing(Run $run, Facts $facts, AdjusterAdvice $step): bool
     {
         $near = $run->inReach();
         $at = $near === null ? null : $facts->adjusters->positions[$near->id()] ?? null;

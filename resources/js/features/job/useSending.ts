@@ -113,8 +113,9 @@ export function useSending(
       setRefusal(null);
       sent.line(item);
       outbox.put(place, state.head, { line: entered, shown: { ...shown, instrument: by, gauge: true } }, { id, at });
+      typed.current = { id, picking };
     },
-    [place, state.head, sent, item, shown, isHeld],
+    [place, state.head, sent, item, shown, isHeld, picking],
   );
   const forgive = useCallback(() => setRefusal(null), []);
   return useMemo(
