@@ -127,7 +127,7 @@ final readonly class Journal
             $again = RestOfMachine::heatAgain($job, $state, $rows, $stamp->at);
             $again === null || throw Refused::because("{$again} Then type it again.");
         }
-        if (RunsTheMachine::entry($state, $entry)) {
+        if (RunsTheMachine::entry($state, $entry) && ! RunsTheMachine::wentWrong($state, $entry)) {
             RunsTheMachine::check($entry, array_column(RestOfMachine::of($job, $rows), 'control'));
         }
         $after = Bench::accept($state, $entry);

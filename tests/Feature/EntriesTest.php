@@ -195,7 +195,9 @@ final class EntriesTest extends TestCase
         self::assertSame($said, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'), 'and from then on');
         $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
         $again = HttpJob::open($this);
-        self::assertSame(422, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'no'])->status(), 'a new job alone lifts nothing');
+        self::assertSame(422, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->status(), 'a new job alone lifts nothing');
+        $grip->body('check', ['key' => 'idle_steady', 'answer' => 'no'])->assertOk();
+        self::assertContains('check:idle_steady', array_column(array_filter(array_merge(...array_column($this->getJson("/api/jobs/{$grip->id}")->json('state.stages'), 'items')), static fn (array $one): bool => $one['failed']), 'key'), 'what went wrong while somebody ran it is kept');
         $this->signIn('oda');
         $grip->body('joined', [])->assertOk();
         $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();

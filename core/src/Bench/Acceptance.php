@@ -421,12 +421,15 @@ final readonly class Acceptance
     }
 
     /**
-     * What runs the machine waits for what failed at rest, and for what was taken off.
+     * What runs the machine waits for what failed at rest, and for what was taken off; what went wrong while it ran is kept all the same.
      *
      * @throws Refused If something is not right or not back yet; it is named.
      */
     public static function checkOrder(BenchState $state, Entry $entry): void
     {
+        if (RunsTheMachine::wentWrong($state, $entry)) {
+            return;
+        }
         if (RunsTheMachine::entry($state, $entry)) {
             RunsTheMachine::mustBeSound($state);
         }

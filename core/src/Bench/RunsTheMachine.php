@@ -35,6 +35,20 @@ final readonly class RunsTheMachine
         };
     }
 
+    /**
+     * Whether what this entry tells of went wrong while the machine ran. What was seen is kept, whatever stood against running it: a fault that
+     * nobody may write down is one that the next person meets.
+     */
+    public static function wentWrong(BenchState $state, Entry $entry): bool
+    {
+        return match (true) {
+            ! self::entry($state, $entry) => false,
+            $entry instanceof Checked => ! self::isRight($state, $entry),
+            $entry instanceof OutcomeSeen => ($state->judgement->table?->table->settings[$entry->setting]->wants ?? null) !== $entry->saw,
+            default => false,
+        };
+    }
+
     /** Whether what the job asks for next is tried with the machine running. */
     public static function asked(BenchState $state): bool
     {
@@ -113,6 +127,18 @@ final readonly class RunsTheMachine
     private static function proof(BenchState $state, string $key): bool
     {
         return array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $one): bool => $one->key === $key && $one->running->runs()) !== [];
+    }
+
+    /** Whether this answer finds no fault: one that a rider may have so by taste finds none either. */
+    private static function isRight(BenchState $state, Checked $check): bool
+    {
+        foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
+            if ($proof->key === $check->key) {
+                return $proof->answers->passes($check->answer) || $proof->answers->tolerates($check->answer);
+            }
+        }
+
+        return true;
     }
 
     private static function measure(BenchState $state, MeasureKey $key): bool

@@ -18,6 +18,7 @@ use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Tests\Support\Walk;
 use VividPull\Core\Tests\Support\WellDone;
 
 /** What was found wrong with the machine at rest is put right before anything is set or run with it. Common practice, no source. */
@@ -176,6 +177,32 @@ final class NotToBeRunTest extends TestCase
             $ran++;
         }
         self::assertGreaterThan(0, $ran, $key->value);
+    }
+
+    /** @return iterable<string, array{FamilyKey, string, string}> each answer that tells what went wrong while it ran */
+    public static function wentWrong(): iterable
+    {
+        foreach (FamilyKey::cases() as $key) {
+            $job = FamilyJob::of($key);
+            foreach ($job->state->facts->proofs($job->state->spec, $job->state->run) as $proof) {
+                foreach ($proof->running->runs() ? array_keys($proof->answers->words) : [] as $word) {
+                    if (! $proof->answers->passes($word) && ! $proof->answers->tolerates($word)) {
+                        yield "{$key->value}, {$proof->key}: {$word}" => [$key, $proof->key, $word];
+                    }
+                }
+            }
+        }
+    }
+
+    /** It was run too soon, and something went wrong: that is kept, the control is not fit, and the job goes on from there. */
+    #[DataProvider('wentWrong')]
+    public function test_what_went_wrong_is_kept_whenever_it_was_seen(FamilyKey $key, string $proof, string $word): void
+    {
+        $job = FamilyJob::of($key);
+        $job->entry('check', ['key' => $proof, 'answer' => $word]);
+        $failed = array_filter(array_merge(...array_values($job->state->progress->items)), static fn (StageItem $one): bool => $one->failed && str_ends_with($one->key, ":{$proof}"));
+        self::assertNotSame([], $failed);
+        self::assertGreaterThan(0, Walk::through($job, 31, 40, "{$key->value} {$proof} {$word}"));
     }
 
     public function test_what_shows_only_while_it_runs_is_run_again(): void
